@@ -1,0 +1,96 @@
+/** Where a food's composition comes from. */
+export type Provenance = "measured" | "reference" | "label" | "computed";
+
+export type Origin = "plant" | "dairy" | "egg" | "honey" | "gelatin" | "mineral" | "unknown";
+
+export type Family =
+  | "cereal" | "pseudo-cereal" | "pulse" | "oilseed" | "nut" | "fruit" | "vegetable" | "root" | "dairy" | "egg"
+  | "sweetener" | "starch" | "gum" | "spice" | "fat" | "salt" | "drink" | "water" | "essence";
+
+/** Allergens of the Codex and EU lists, with gluten cereals and tree nuts by name. */
+export const TREE_NUTS = ["almond", "brazil-nut", "cashew", "hazelnut", "macadamia", "pecan", "pistachio", "walnut"] as const;
+export const GLUTEN_CEREALS = ["wheat", "barley", "rye", "oats"] as const;
+export const OTHER_ALLERGENS = [
+  "milk", "egg", "soy", "peanut", "sesame", "mustard", "celery", "lupin", "sulphites", "fish", "crustaceans", "molluscs", "coconut",
+] as const;
+export type Allergen = (typeof TREE_NUTS)[number] | (typeof GLUTEN_CEREALS)[number] | (typeof OTHER_ALLERGENS)[number];
+export const ALLERGENS: readonly Allergen[] = [...TREE_NUTS, ...GLUTEN_CEREALS, ...OTHER_ALLERGENS];
+
+/** How a food's sugars count as free sugars: see `freeSugarShares`. */
+export type SugarClass =
+  | "added" | "intact" | "whole fruit" | "cooked fruit pieces" | "puréed fruit" | "milk" | "sweetened milk" | "plant drink";
+
+export type StarchKind =
+  | "cornflour" | "maize meal" | "wheat" | "rice" | "millet" | "pulse" | "oats" | "tapioca" | "arrowroot" | "potato" | "tuber extract";
+export type StarchForm = "isolated" | "flour" | "pearl";
+export type GrainForm = "whole" | "cracked" | "ground";
+
+/** How a food thickens; every part is absent where it does not. */
+export interface Thickening {
+  readonly starch?: { readonly kind: StarchKind; readonly form: StarchForm; readonly grain: GrainForm };
+  /** Body per gram as used (psyllium, chia, flax, egg), in the units of X. */
+  readonly k?: number;
+  /** Share of the fibre that thickens: 1, half for cereals and pulses, none for mucilage sources. */
+  readonly fibreShare: 0 | 0.5 | 1;
+  /** Its protein gives body (dairy, soy, coconut, nut; not cereal). */
+  readonly proteinCounts: boolean;
+  readonly agar?: boolean;
+}
+
+export interface GlycaemicIndex {
+  readonly low: number;
+  readonly value: number;
+  readonly high: number;
+  readonly source: string;
+}
+
+/** What a piece or other counted unit of a food weighs, g; `share` is half the 80 % interval. */
+export interface CountedMeasure {
+  readonly unit: string;
+  readonly grams: number;
+  readonly share: number;
+}
+
+export type Role =
+  | "liquid" | "sweetener" | "body" | "richness" | "binder" | "thickener" | "bulk" | "aroma" | "colour" | "crunch"
+  | "seasoning" | "acid" | "setting";
+export const ROLES: readonly Role[] = [
+  "liquid", "sweetener", "body", "richness", "binder", "thickener", "bulk", "aroma", "colour", "crunch", "seasoning", "acid", "setting",
+];
+
+/** A food: an entry of the composition table, with what the models need to know of it. */
+export interface Food {
+  readonly id: string;
+  readonly name: string;
+  readonly synonyms: readonly string[];
+  readonly provenance: Provenance;
+  readonly source: string;
+  readonly revision: number;
+  /** Per 100 g, in the order of NUTRIENTS. */
+  readonly per100g: readonly number[];
+  /** Standard deviation of each, same order and unit; natural variation included. */
+  readonly sd: readonly number[];
+  readonly origin: Origin;
+  readonly family: Family;
+  readonly allergens: readonly Allergen[];
+  /** Allergens it may bring depending on brand or maker, with the reason in words. */
+  readonly mayContain: readonly { readonly allergen: Allergen; readonly why: string }[];
+  readonly sugarClass: SugarClass;
+  readonly thickening: Thickening;
+  readonly glycaemicIndex: GlycaemicIndex | null;
+  /** Share of its fat that is free oil (ghee 1, nuts 0.2, milk 0). */
+  readonly freeOil: number;
+  /** Share of its fat that is solid at room temperature, 25 °C. */
+  readonly solidFat: number;
+  /** Bulk density, g per ml, as measured in cups and spoons; null where it is only weighed or counted. */
+  readonly density: number | null;
+  /** Pourable: read off more closely than a heaped cup. */
+  readonly pours: boolean;
+  readonly counted: readonly CountedMeasure[];
+  /** Density by form in words that a line may carry ("chopped", "ground"). */
+  readonly forms: Readonly<Record<string, number>>;
+  /** The role it usually plays. */
+  readonly role: Role;
+  /** A thing to know before it is bought or used, in one sentence. */
+  readonly note: string | null;
+}

@@ -1,0 +1,48 @@
+import type { Food, SugarClass, StarchForm, StarchKind } from "./food";
+
+/** One constant with where it comes from; `rule` true where it is a rule of thumb. */
+export interface Sourced<T> {
+  readonly value: T;
+  readonly source: string;
+  readonly rule: boolean;
+}
+
+/** Potency of one starch, relative to cornflour hot. */
+export interface StarchConstants {
+  readonly e: number;
+  readonly f: Readonly<Record<StarchForm, number>>;
+  readonly chilled: number;
+}
+
+/** All constants of the models; the tables live in `src/data` and reach core as an argument. */
+export interface Constants {
+  readonly energyPerGram: Sourced<Readonly<Record<"protein" | "fat" | "carbohydrate" | "fibre" | "organicAcids" | "xylitol" | "erythritol" | "allulose", number>>>;
+  readonly relativeSweetness: Sourced<Readonly<Record<"sucrose" | "glucose" | "lactose" | "maltose" | "erythritol" | "xylitol" | "allulose", number>>>;
+  readonly fructoseSweetness: Sourced<readonly (readonly [celsius: number, r: number])[]>;
+  readonly rebaudioside: Sourced<{ readonly maximum: number; readonly half: number; readonly bitterAbove: number }>;
+  readonly sweetnessModelShare: number;
+  readonly freeSugarShares: Sourced<Readonly<Record<SugarClass, { readonly who: number; readonly uk: number }>>>;
+  readonly starches: Sourced<Readonly<Record<StarchKind, StarchConstants>>>;
+  readonly grainForms: Sourced<Readonly<Record<"whole" | "cracked" | "ground", number>>>;
+  readonly body: Sourced<{
+    readonly sugarInSerum: number; readonly fibre: number; readonly protein: number; readonly proteinChilled: number;
+    readonly scale: number; readonly sdLogX: number; readonly sdSteps: number;
+  }>;
+  readonly agarGel: Sourced<readonly (readonly [percent: number, chilledBody: number])[]>;
+  readonly gelatinisationMinutes: Sourced<Readonly<Record<string, number>>>;
+  readonly evaporationFlux: Sourced<Readonly<Record<"steaming" | "simmer" | "brisk" | "rolling", number>>>;
+  readonly bodyAnchors: readonly (readonly [step: number, words: string])[];
+  readonly glycaemicClassRange: Sourced<{ readonly low: number; readonly value: number; readonly high: number }>;
+  readonly temperatures: Readonly<Record<ServingTemperature, number>>;
+  readonly noticeable: Sourced<{ readonly sweetness: number; readonly body: number; readonly richness: number; readonly richnessFloor: number; readonly creaminess: number; readonly solutes: number }>;
+}
+
+export const SERVING_TEMPERATURES = ["hot", "warm", "room", "chilled"] as const;
+export type ServingTemperature = (typeof SERVING_TEMPERATURES)[number];
+
+/** Everything that is known before a recipe comes in. Frozen; made by the loader in `src/data`. */
+export interface Reference {
+  readonly modelVersion: string;
+  readonly foods: ReadonlyMap<string, Food>;
+  readonly constants: Constants;
+}

@@ -1,0 +1,81 @@
+import { INDEX, SUGAR_INDICES, energyKilojoules, sumOf, type Constants, type Food } from "../../food";
+import type { Balance } from "../../recipe";
+
+type NutritionConstants = Pick<Constants, "energyPerGram" | "freeSugarShares" | "glycaemicClassRange">;
+export type FreeSugarSchool = "who" | "uk";
+
+/** Amounts in a whole finished sweet: g, minerals mg, energy kJ. */
+export interface NutritionTotals {
+  readonly energy: number;
+  readonly protein: number;
+  readonly fat: number;
+  readonly saturatedFat: number;
+  readonly availableCarbohydrate: number;
+  readonly totalSugars: number;
+  readonly addedSugars: number;
+  readonly freeSugarsWho: number;
+  readonly freeSugarsUk: number;
+  readonly fibre: number;
+  readonly polyols: number;
+  readonly sodium: number;
+  readonly calcium: number;
+  readonly iron: number;
+  /** GI·carbohydrate/100, summed: the glycaemic load of the whole sweet. */
+  readonly glycaemicLoad: number;
+}
+
+/** Sugars of a food that can be free or added at all: the milk sugar of sweetened milk never is. */
+function countableSugars(food: Food, composition: ArrayLike<number>): number {
+  const sugars = sumOf(composition, SUGAR_INDICES);
+  return food.sugarClass === "sweetened milk" ? sugars - (composition[INDEX.lactose] ?? 0) : sugars;
+}
+
+/**
+ * Free sugars per gram of a food by one of two schools: WHO 2015 (added, and of honey, syrups and juices) or UK
+ * (Swan et al. 2018: those, and of puréed fruit and plant drinks). Milk's lactose and whole fruit stay out of both.
+ */
+export function freeSugarsPerGram(food: Food, composition: ArrayLike<number>, school: FreeSugarSchool, constants: NutritionConstants): number {
+  return (countableSugars(food, composition) * constants.freeSugarShares.value[food.sugarClass][school]) / 100;
+}
+
+/** Added sugars per gram, for a label: sugars added as such, with syrups, honey and juice; not puréed fruit. */
+export function addedSugarsPerGram(food: Food, composition: ArrayLike<number>): number {
+  return food.sugarClass === "added" || food.sugarClass === "sweetened milk" ? countableSugars(food, composition) / 100 : 0;
+}
+
+/** Glycaemic load per gram: GI·available carbohydrate/100 (Wolever & Jenkins 1986). */
+export function glycaemicLoadPerGram(food: Food, composition: ArrayLike<number>, constants: NutritionConstants): number {
+  const gi = (food.glycaemicIndex ?? constants.glycaemicClassRange.value).value;
+  return (gi * (composition[INDEX.availableCarbohydrate] ?? 0)) / 10_000;
+}
+
+export function nutritionTotals(sweet: Balance, constants: NutritionConstants): NutritionTotals {
+  const { totals } = sweet;
+  const of = (index: number) => totals[index] ?? 0;
+  let who = 0, uk = 0, added = 0, load = 0;
+  for (const [i, { food, grams }] of sweet.lines.entries()) {
+    const composition = sweet.compositions[i] ?? food.per100g;
+    who += grams * freeSugarsPerGram(food, composition, "who", constants);
+    uk += grams * freeSugarsPerGram(food, composition, "uk", constants);
+    added += grams * addedSugarsPerGram(food, composition);
+    load += grams * glycaemicLoadPerGram(food, composition, constants);
+  }
+  return {
+    energy: energyKilojoules(totals, constants.energyPerGram.value),
+    protein: of(INDEX.protein), fat: of(INDEX.fat), saturatedFat: of(INDEX.saturatedFat), availableCarbohydrate: of(INDEX.availableCarbohydrate),
+    totalSugars: sumOf(totals, SUGAR_INDICES), addedSugars: added, freeSugarsWho: who, freeSugarsUk: uk,
+    fibre: of(INDEX.solubleFibre) + of(INDEX.insolubleFibre), polyols: of(INDEX.erythritol) + of(INDEX.xylitol),
+    sodium: of(INDEX.sodium), calcium: of(INDEX.calcium), iron: of(INDEX.iron), glycaemicLoad: load,
+  };
+}
+
+/** Standard deviation of a glycaemic load from the GI values alone: a quarter of each food's low-to-high range. */
+export function glycaemicLoadSd(sweet: Balance, constants: NutritionConstants): number {
+  let variance = 0;
+  for (const [i, { food, grams }] of sweet.lines.entries()) {
+    const gi = food.glycaemicIndex ?? constants.glycaemicClassRange.value;
+    const carbohydrate = (grams * ((sweet.compositions[i] ?? food.per100g)[INDEX.availableCarbohydrate] ?? 0)) / 100;
+    variance += ((carbohydrate * (gi.high - gi.low)) / 2.563 / 100) ** 2;
+  }
+  return Math.sqrt(variance);
+}

@@ -1,0 +1,2 @@
+export * from "./body";
+export * from "./mouthfeel";

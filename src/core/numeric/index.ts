@@ -1,0 +1,3 @@
+export { type Result, succeed, fail } from "./result";
+export { Z80, type Figure, type Estimate, withShare, interval, relativeHalfWidth } from "./interval";
+export { interpolate } from "./interpolate";

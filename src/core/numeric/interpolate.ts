@@ -1,0 +1,14 @@
+/** Piecewise linear interpolation through points of rising x; held constant outside them. Empty input gives 0. */
+export function interpolate(points: readonly (readonly [x: number, y: number])[], x: number): number {
+  let before = points[0];
+  if (!before) return 0;
+  if (x <= before[0]) return before[1];
+  for (const point of points) {
+    if (x <= point[0]) {
+      const span = point[0] - before[0];
+      return span === 0 ? point[1] : before[1] + ((point[1] - before[1]) * (x - before[0])) / span;
+    }
+    before = point;
+  }
+  return before[1];
+}

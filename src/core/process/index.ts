@@ -1,0 +1,3 @@
+export { evaporationRate, type Heat } from "./evaporation";
+export { statedCooking, type StatedCooking } from "./cooking-time";
+export { gelatinisedShare } from "./gelatinisation";

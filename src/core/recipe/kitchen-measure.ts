@@ -1,0 +1,39 @@
+import { MILLILITRES } from "../units";
+import type { Food } from "../food";
+
+const FRACTIONS: readonly (readonly [value: number, text: string])[] = [
+  [0, ""], [1 / 8, "1/8"], [1 / 4, "1/4"], [1 / 3, "1/3"], [1 / 2, "1/2"], [2 / 3, "2/3"], [3 / 4, "3/4"], [1, ""],
+];
+
+/** Whole number and fraction nearest to x, as "1 1/2"; eighths only below one. */
+export function nearestFraction(x: number): { readonly text: string; readonly value: number } {
+  const whole = Math.floor(x);
+  let best = FRACTIONS[0] ?? ([0, ""] as const);
+  for (const fraction of FRACTIONS) {
+    if (fraction[0] === 1 / 8 && whole > 0) continue;
+    if (Math.abs(x - whole - fraction[0]) < Math.abs(x - whole - best[0])) best = fraction;
+  }
+  const carried = best[0] === 1 ? whole + 1 : whole;
+  const part = best[0] === 1 ? "" : best[1];
+  return { text: [carried > 0 || !part ? String(carried) : "", part].filter(Boolean).join(" "), value: whole + best[0] };
+}
+
+/**
+ * Grams of a food in the measure a kitchen would reach for, to the nearest usual fraction ("1 1/2 tbsp"), with what that
+ * measure weighs; null where the food is only weighed.
+ */
+export function kitchenMeasure(food: Food, grams: number): { readonly text: string; readonly grams: number } | null {
+  const counted = food.counted.find((unit) => unit.unit !== "can" && unit.grams >= 0.001);
+  if (counted && grams / counted.grams <= 40 && grams / counted.grams >= 0.5 && (food.density === null || counted.unit === "strand" || counted.grams >= 5)) {
+    const count = Math.max(1, Math.round(grams / counted.grams));
+    return { text: counted.unit === "piece" ? String(count) : `${count} ${counted.unit}${count > 1 ? "s" : ""}`, grams: count * counted.grams };
+  }
+  if (food.density === null) return null;
+  const millilitres = grams / food.density;
+  if (millilitres < 0.45) return millilitres > 0.1 ? { text: "a pinch", grams: 0.31 * food.density } : null;
+  const unit = millilitres >= 58 ? "cup" : millilitres >= 14 ? "tablespoon" : "teaspoon";
+  const size = MILLILITRES[unit] ?? 1;
+  const nearest = nearestFraction(millilitres / size);
+  const word = unit === "cup" ? (nearest.value > 1 ? "cups" : "cup") : unit === "tablespoon" ? "tbsp" : "tsp";
+  return { text: `${nearest.text} ${word}`, grams: nearest.value * size * food.density };
+}

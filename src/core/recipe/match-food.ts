@@ -1,0 +1,73 @@
+import MiniSearch from "minisearch";
+import type { Food } from "../food";
+
+/** A matched food, or ranked guesses to ask about (best first; may be empty). */
+export type FoodMatch = { readonly kind: "known"; readonly foodId: string } | { readonly kind: "ask"; readonly guesses: readonly string[] };
+
+export interface FoodMatcher {
+  /** Matches a description from a recipe line. Sure only where every word that matters is accounted for. */
+  match(description: string): FoodMatch;
+  /** Ranked food ids for what is being typed. */
+  search(words: string, limit: number): readonly string[];
+}
+
+/** Words that say how a food is cut, bought or kept, not which food it is. */
+const DESCRIPTORS = new Set(
+  ("fresh freshly fine finely coarse coarsely thick thin organic good quality best raw ripe dry large medium small big whole full heaped level scant " +
+    "chopped diced sliced slivered flaked crushed ground grated powdered melted softened soft soaked drained washed rinsed peeled pitted stoned " +
+    "deseeded halved quartered broken toasted roasted unroasted fried warm hot cold chilled boiling boiled lukewarm cooled room temperature divided packed loosely " +
+    "tightly lightly roughly thinly blanched unsalted salted unsweetened plain pure natural homemade home made store bought canned tinned can tin " +
+    "pods pod strands strand threads thread seeds seed sticks stick pieces piece halves half leaves leaf sheet sheets handful pinch few into for the of and or a an to in with from about " +
+    "extra more garnish garnishing serving decoration plus as required needed inch cubes cube bits bit powder block nuts nut flakes at desiccated shelled skinned sifted sieved strained beaten").split(" "),
+);
+
+const stem = (word: string) => (word.length > 3 ? word.replace(/ies$/, "y").replace(/(sh|ch|o|x)es$/, "$1").replace(/([^s])s$/, "$1") : word);
+const words = (text: string) =>
+  text.toLowerCase().normalize("NFKD").replace(/[\u0300-\u036f]/g, "").replace(/['’]/g, "").split(/[^a-z0-9%]+/).filter(Boolean).map(stem);
+const STEMMED_DESCRIPTORS = new Set([...DESCRIPTORS].map(stem));
+
+interface Alias {
+  readonly foodId: string;
+  readonly tokens: readonly string[];
+}
+
+/** Builds the index over names and synonyms once; a few milliseconds for some hundreds of foods. */
+export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
+  const list = [...foods];
+  const aliases: Alias[] = list.flatMap((food) => [food.name, ...food.synonyms].map((name) => ({ foodId: food.id, tokens: words(name) })));
+  const exact = new Map<string, string>();
+  for (const alias of aliases) {
+    const key = [...new Set(alias.tokens)].sort().join(" ");
+    if (!exact.has(key)) exact.set(key, alias.foodId);
+  }
+  const index = new MiniSearch({ fields: ["name", "synonyms"], storeFields: [], processTerm: (term) => stem(term.toLowerCase()) });
+  index.addAll(list.map((food) => ({ id: food.id, name: food.name, synonyms: food.synonyms.join(" ") })));
+
+  const search = (text: string, limit: number): readonly string[] =>
+    index.search(text, { prefix: true, fuzzy: 0.2, boost: { synonyms: 1.2 }, boostDocument: (id) => (String(id).startsWith("ifct-") ? 0.6 : 1) }).slice(0, limit).map((hit) => String(hit.id));
+
+  function match(description: string): FoodMatch {
+    const head = description.split(/,|;| - | – /)[0] ?? description;
+    for (const text of [head, description]) {
+      const tokens = [...new Set(words(text))];
+      // All words first ("roasted vermicelli" is a food of its own), then leaving those that say only how it is cut.
+      const covered = exact.get([...tokens].sort().join(" ")) ?? coveringAlias(tokens);
+      if (covered) return { kind: "known", foodId: covered };
+    }
+    return { kind: "ask", guesses: search(description, 5) };
+  }
+
+  /** The longest alias whose words are all there while every other word is only a descriptor; undefined if tied. */
+  function coveringAlias(tokens: readonly string[]): string | undefined {
+    let best: Alias | undefined;
+    let tied = false;
+    for (const alias of aliases) {
+      if (!alias.tokens.every((token) => tokens.includes(token))) continue;
+      if (!tokens.every((token) => alias.tokens.includes(token) || STEMMED_DESCRIPTORS.has(token))) continue;
+      if (!best || alias.tokens.length > best.tokens.length) [best, tied] = [alias, false];
+      else if (alias.tokens.length === best.tokens.length && alias.foodId !== best.foodId) tied = true;
+    }
+    return tied ? undefined : best?.foodId;
+  }
+  return { match, search };
+}

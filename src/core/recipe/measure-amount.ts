@@ -1,0 +1,93 @@
+import { type Estimate, Z80, withShare } from "../numeric";
+import { MASS_GRAMS, MEASURE_SHARE, MILLILITRES, formatGrams } from "../units";
+import type { Food } from "../food";
+import type { StatedAmount } from "./read-amount";
+
+export interface Weighed {
+  readonly kind: "weighed";
+  readonly grams: Estimate;
+  /** How it was reached: "1 cup of fine semolina = 167 g ± 8 %". */
+  readonly how: string;
+}
+export interface Unweighed {
+  readonly kind: "unweighed";
+  readonly why: string;
+}
+
+/** Millilitres of measures that no jug states (rules of thumb). */
+const LOOSE_MILLILITRES: Readonly<Record<string, readonly [millilitres: number, share: number]>> = {
+  handful: [55, MEASURE_SHARE.handful], pinch: [0.31, MEASURE_SHARE.pinch], dash: [0.62, MEASURE_SHARE.pinch], drop: [0.05, MEASURE_SHARE.pinch], knob: [15, MEASURE_SHARE.handful],
+};
+/** How much wider the interval is when only the family's density is known. */
+const FAMILY_SHARE = 0.2;
+
+/**
+ * What stated amounts of a food weigh, g, with the uncertainty of the measure. A range ("6 to 7") counts as its middle,
+ * its width added to the uncertainty. `familyDensity` is g per ml of the food's family, used where its own is unknown.
+ */
+export function measureAmounts(amounts: readonly StatedAmount[], food: Food, words: string, familyDensity: number | null): Weighed | Unweighed {
+  let value = 0;
+  let variance = 0;
+  const terms: string[] = [];
+  for (const amount of amounts) {
+    const one = gramsOfOne(amount, food, words, familyDensity);
+    if (typeof one === "string") return { kind: "unweighed", why: one };
+    const count = amount.upper === null ? amount.quantity : (amount.quantity + amount.upper) / 2;
+    const grams = withShare(count * one.grams, one.share);
+    const rangeSd = amount.upper === null ? 0 : (Math.abs(amount.upper - amount.quantity) * one.grams) / Math.sqrt(12);
+    value += grams.value;
+    variance += grams.sd ** 2 + rangeSd ** 2;
+    terms.push(`${quantityWords(amount)} ${one.words(count)}`.trim());
+  }
+  const grams = { value, sd: Math.sqrt(variance) };
+  const share = Math.round((100 * Z80 * grams.sd) / value);
+  return { kind: "weighed", grams, how: `${terms.join(" + ")} of ${food.name.toLowerCase()} = ${formatGrams(value)} g ± ${share} %` };
+}
+
+interface OneUnit {
+  readonly grams: number;
+  readonly share: number;
+  readonly words: (count: number) => string;
+}
+
+function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensity: number | null): OneUnit | string {
+  const { unit, size } = amount;
+  if (size && (unit === null || !(unit in MASS_GRAMS || unit in MILLILITRES))) {
+    const inner = gramsOfOne({ quantity: 1, upper: null, unit: size.unit, size: null }, food, words, familyDensity);
+    if (typeof inner === "string") return inner;
+    const label = `${unit ?? "piece"} (${size.quantity} ${shortUnit(size.unit)})`;
+    return { grams: inner.grams * size.quantity, share: Math.max(MEASURE_SHARE.container, inner.share / 2), words: () => label };
+  }
+  const mass = unit === null ? undefined : MASS_GRAMS[unit];
+  if (mass !== undefined) return { grams: mass, share: MEASURE_SHARE.mass, words: () => shortUnit(unit ?? "") };
+
+  const loose = unit === null ? undefined : LOOSE_MILLILITRES[unit];
+  const millilitres = loose?.[0] ?? (unit === null ? undefined : MILLILITRES[unit]);
+  if (unit !== null && millilitres !== undefined) {
+    const form = Object.keys(food.forms).find((key) => words.toLowerCase().includes(key));
+    const own = form === undefined ? food.density : (food.forms[form] ?? food.density);
+    const density = own ?? familyDensity;
+    if (density === null) return `what a ${unit} of ${food.name.toLowerCase()} weighs is not known`;
+    const measured = loose?.[1] ?? (food.pours ? MEASURE_SHARE.liquid : unit === "cup" ? MEASURE_SHARE.cup : MEASURE_SHARE.spoon);
+    return { grams: millilitres * density, share: own === null ? Math.hypot(measured, FAMILY_SHARE) : measured, words: (count) => plural(shortUnit(unit), count) };
+  }
+  const named = food.counted.find((counted) => counted.unit === unit) ?? (unit === null ? countedIn(food, words) : undefined);
+  if (named) {
+    const scale = /\blarge\b|\bbig\b/i.test(words) ? 1.2 : /\bsmall\b/i.test(words) ? 0.8 : 1;
+    return { grams: named.grams * scale, share: named.share, words: (count) => (named.unit === "piece" ? "" : plural(named.unit, count)) };
+  }
+  return unit === null ? `what one ${food.name.toLowerCase()} weighs is not known` : `what a ${unit} of ${food.name.toLowerCase()} weighs is not known`;
+}
+
+/** The counted unit a description names ("saffron strands"), else the piece. */
+function countedIn(food: Food, words: string) {
+  const lower = words.toLowerCase();
+  return food.counted.find((counted) => counted.unit !== "piece" && new RegExp(`\\b${counted.unit}(s|es)?\\b`).test(lower)) ?? food.counted.find((counted) => counted.unit === "piece");
+}
+
+const SHORT: Readonly<Record<string, string>> = { gram: "g", kilogram: "kg", milligram: "mg", milliliter: "ml", liter: "l", tablespoon: "tbsp", teaspoon: "tsp", ounce: "oz", pound: "lb", fluidounce: "fl oz" };
+const shortUnit = (unit: string) => SHORT[unit] ?? unit;
+const UNCHANGED = new Set(["g", "kg", "mg", "ml", "l", "tbsp", "tsp", "oz", "lb", "fl oz"]);
+const plural = (word: string, count: number) => (count <= 1 || UNCHANGED.has(word) ? word : word === "half" ? "halves" : /(ch|sh|s)$/.test(word) ? `${word}es` : `${word}s`);
+const number = (x: number) => String(Math.round(x * 100) / 100);
+const quantityWords = (amount: StatedAmount) => (amount.upper === null ? number(amount.quantity) : `${number(amount.quantity)} to ${number(amount.upper)}`);

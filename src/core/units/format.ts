@@ -1,0 +1,34 @@
+/**
+ * A number as text with no more digits than its spread bears: the last digit shown is the one the 80 % half width
+ * begins in, and never more than three significant ones.
+ */
+export function formatToSpread(value: number, halfWidth: number): string {
+  if (!Number.isFinite(value)) return "unknown";
+  const magnitude = Math.abs(value);
+  if (magnitude < 1e-9) return "0";
+  const bySpread = halfWidth > 0 ? -Math.floor(Math.log10(halfWidth)) : 3;
+  const bySize = 2 - Math.floor(Math.log10(magnitude));
+  const decimals = Math.max(0, Math.min(bySpread, bySize, 3));
+  return groupThousands(value.toFixed(decimals));
+}
+
+/** Grams as a kitchen reads them: two digits of a trace, 0.1 g below 10, whole grams to 500, then by 5. */
+export function formatGrams(grams: number): string {
+  if (grams > 0 && grams < 0.1) return String(Number(grams.toPrecision(2)));
+  if (grams < 10) return trimZero(grams.toFixed(1));
+  return groupThousands(String(grams < 500 ? Math.round(grams) : Math.round(grams / 5) * 5));
+}
+
+/** A relative change as signed whole per cent: "+12 %", "−9 %", "0 %". */
+export function formatChange(share: number): string {
+  const percent = Math.round(share * 100);
+  return percent === 0 ? "0 %" : `${percent > 0 ? "+" : "−"}${Math.abs(percent)} %`;
+}
+
+const trimZero = (text: string) => text.replace(/\.0$/, "");
+
+function groupThousands(text: string): string {
+  const [whole = "", fraction] = text.split(".");
+  const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, ",");
+  return fraction ? `${grouped}.${fraction}` : grouped;
+}

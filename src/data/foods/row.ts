@@ -1,0 +1,22 @@
+import type { Food, GlycaemicIndex, Nutrient } from "../../core/food";
+
+/** What a table row may leave out: the loader fills it in from the family. */
+export type Traits = Partial<
+  Pick<
+    Food,
+    | "origin" | "allergens" | "mayContain" | "sugarClass" | "thickening" | "freeOil" | "solidFat" | "density" | "pours" | "counted"
+    | "forms" | "role" | "note" | "synonyms"
+  >
+> & { readonly glycaemicIndex?: GlycaemicIndex };
+
+/** A row written by hand: amounts per 100 g (minerals in mg); what is absent is nil. */
+export interface FoodRow extends Traits {
+  readonly id: string;
+  readonly name: string;
+  readonly family: Food["family"];
+  readonly provenance: Food["provenance"];
+  readonly source: string;
+  /** Standard deviation as a share of each amount. */
+  readonly spread: number;
+  readonly per100g: Readonly<Partial<Record<Nutrient, number>>>;
+}
