@@ -1,0 +1,50 @@
+import type { Constants, ServingTemperature } from "../food";
+import { compareLikeness, compareLimit, type Deviation, type Figures, type PropertyId } from "../evaluate";
+import { limitProperty } from "./open-roles";
+import { LIMIT_IDS, LIMIT_NAMES, type Limit, type LimitId } from "./problem";
+
+/** One property on the bench: recipe and version side by side, or a version beside its limit. */
+export interface BeamReading {
+  readonly id: PropertyId;
+  readonly name: string;
+  readonly group: "tongue" | "table";
+  readonly deviation: Deviation;
+  readonly limit: number | null;
+}
+
+/** Least scale of a limit's beam, in the limit's unit, so that a limit of nothing still has a slope. */
+const LIMIT_FLOORS: Readonly<Record<LimitId, number>> = { freeSugars: 5, energy: 400, saturatedFat: 3, glycaemicLoad: 5, sodium: 100 };
+
+/** The beams of a version: sweetness, body and richness as likeness; sugars, energy, fibre, protein, and all limits set. */
+export function beamReadings(recipe: Figures, version: Figures, limits: readonly Limit[], serve: ServingTemperature, constants: Constants): BeamReading[] {
+  const jnd = constants.noticeable.value;
+  const cold: ServingTemperature = serve === "hot" ? "chilled" : serve;
+  const like = (id: PropertyId, name: string, wedge: number | null, group: BeamReading["group"]): BeamReading => ({ id, name, group, deviation: compareLikeness(recipe[id], version[id], wedge), limit: null });
+  const tongue = [
+    like("sweetness.hot", "Sweetness, hot", jnd.sweetness * recipe["sweetness.hot"].value, "tongue"),
+    like(`sweetness.${cold}`, `Sweetness, ${cold === "room" ? "at room heat" : cold}`, jnd.sweetness * recipe[`sweetness.${cold}`].value, "tongue"),
+    like("body.hot", "Body, hot", jnd.body, "tongue"),
+    like("body.chilled", "Body, chilled", jnd.body, "tongue"),
+    like("richness", "Richness", Math.max(jnd.richness * recipe.richness.value, jnd.richnessFloor), "tongue"),
+  ];
+  const limited = (id: LimitId, property: PropertyId, name: string): BeamReading => {
+    const limit = limits.find((each) => each.id === id);
+    return limit
+      ? { id: limitProperty(limit), name, group: "table", deviation: compareLimit(limit.most, LIMIT_FLOORS[id], version[limitProperty(limit)]), limit: limit.most }
+      : like(property, name, null, "table");
+  };
+  const table = [
+    limited("freeSugars", "serving.freeSugarsUk", "Free sugars"),
+    limited("energy", "serving.energy", "Energy"),
+    like("serving.fibre", "Fibre", null, "table"),
+    like("serving.protein", "Protein", null, "table"),
+    ...LIMIT_IDS.filter((id) => !["freeSugars", "energy"].includes(id) && limits.some((limit) => limit.id === id)).map((id) => limited(id, `serving.${id}` as PropertyId, LIMIT_NAMES[id].name.replace(/^./, (letter) => letter.toUpperCase()))),
+  ];
+  return [...tongue, ...table];
+}
+
+/** Beams that have an edge and are within it, and all that have one: "7 of 8 inside". */
+export function insideCount(beams: readonly BeamReading[]): { readonly inside: number; readonly of: number } {
+  const edged = beams.filter((beam) => beam.deviation.state !== "free");
+  return { inside: edged.filter((beam) => beam.deviation.state !== "outside").length, of: edged.length };
+}

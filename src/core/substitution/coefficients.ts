@@ -1,0 +1,57 @@
+import { INDEX, sumOf, SUGAR_INDICES } from "../food";
+import { freeSugarsPerGram, glycaemicLoadPerGram } from "../models/nutrition";
+import { sucroseEquivalentPerGram } from "../models/sweetness";
+import { creaminessPerGram, serumPerGram, solidFatPerGram, solutesPerGram, thickeningPerGram, type Cooled } from "../models/texture";
+import { energyKilojoules } from "../food";
+import type { AdaptationProblem, Limit } from "./problem";
+import { isPiece, type Slot } from "./slots";
+import type { SolverProperty } from "./tables";
+
+/** Hot sweets are judged hot, all others as they have set. */
+export const cooledState = (problem: AdaptationProblem): Cooled => (problem.serve === "hot" || problem.serve === "warm" ? "hot" : "chilled");
+
+/** What one gram of a slot adds to a property's sum over the sweet (before dividing by the mass), for those that are plain sums. */
+export function propertyPerGram(slot: Slot, property: SolverProperty, problem: AdaptationProblem): number {
+  const { constants } = problem.reference;
+  const composition = slot.food.per100g;
+  switch (property) {
+    case "sweetness": return slot.food.id === "stevia" ? 0 : sucroseEquivalentPerGram(composition, constants.temperatures[problem.serve], constants);
+    case "water": return (composition[INDEX.water] ?? 0) / 100;
+    case "fat": return (composition[INDEX.fat] ?? 0) / 100;
+    case "protein": return (composition[INDEX.protein] ?? 0) / 100;
+    case "creaminess": return creaminessPerGram(slot.food, composition, slot.role);
+    case "solutes": return solutesPerGram(composition);
+    case "dry": return 1 - (composition[INDEX.water] ?? 0) / 100;
+    case "solidFat": return solidFatPerGram(slot.food, composition);
+    case "chew": return isPiece(slot.food, slot.role) ? 1 : 0;
+    case "grain": return slot.role === "body" ? (problem.tables.grainClasses.get(slot.food.id) ?? 1) : 0;
+    case "body": case "gel": case "binding": return 0;
+  }
+}
+
+/** A slot's part in the body row: thickening other than protein (as X·V), serum, and the protein that counts; per gram. */
+export function bodyPerGram(slot: Slot, problem: AdaptationProblem): { readonly thickening: number; readonly serum: number; readonly protein: number } {
+  const { constants } = problem.reference;
+  const parts = thickeningPerGram(slot.food, slot.food.per100g, cooledState(problem), problem.cookMinutes, constants);
+  return {
+    thickening: 100 * (parts.starch + parts.fibre + parts.other),
+    serum: serumPerGram(slot.food.per100g, constants),
+    protein: slot.food.thickening.proteinCounts ? (slot.food.per100g[INDEX.protein] ?? 0) / 100 : 0,
+  };
+}
+
+/** What one gram of a slot adds to what a limit bounds, in the limit's unit over the whole sweet. */
+export function limitPerGram(slot: Slot, limit: Limit, problem: AdaptationProblem): number {
+  const { constants } = problem.reference;
+  const composition = slot.food.per100g;
+  switch (limit.id) {
+    case "freeSugars": return freeSugarsPerGram(slot.food, composition, limit.school, constants);
+    case "energy": return energyKilojoules(composition, constants.energyPerGram.value) / 100;
+    case "saturatedFat": return (composition[INDEX.saturatedFat] ?? 0) / 100;
+    case "glycaemicLoad": return glycaemicLoadPerGram(slot.food, composition, constants);
+    case "sodium": return (composition[INDEX.sodium] ?? 0) / 100;
+  }
+}
+
+export const sugarsPerGram = (slot: Slot): number => sumOf(slot.food.per100g, SUGAR_INDICES) / 100;
+export const polyolsPerGram = (slot: Slot): number => ((slot.food.per100g[INDEX.erythritol] ?? 0) + (slot.food.per100g[INDEX.xylitol] ?? 0)) / 100;

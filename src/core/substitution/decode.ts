@@ -1,0 +1,64 @@
+import type { Role } from "../food";
+import { judge } from "../models/diet";
+import type { Built } from "./build";
+import type { Opening } from "./open-roles";
+import { LIMIT_NAMES, type AdaptationProblem, type SourceLine } from "./problem";
+import type { Slot } from "./slots";
+import type { Version, VersionRow } from "./version";
+
+export interface Amount {
+  readonly slot: Slot;
+  readonly grams: number;
+}
+
+/** The foods a solution uses and their grams; traces under a thousandth of a gram are nothing. */
+export function amountsOf(built: Built, values: ArrayLike<number>): Amount[] {
+  return built.slots.flatMap((slot, i) => {
+    const grams = values[built.x[i] ?? -1] ?? 0;
+    return grams > 1e-3 ? [{ slot, grams }] : [];
+  });
+}
+
+const GIVES: Readonly<Record<Role, string>> = {
+  liquid: "keeps it moist", sweetener: "gives sweetness", body: "gives body", richness: "gives fat", binder: "binds", thickener: "gives body",
+  bulk: "gives creaminess", aroma: "gives aroma", colour: "gives colour", crunch: "gives crunch", seasoning: "seasons", acid: "gives acid", setting: "sets it",
+};
+
+/** Turns a solution into the ledger: each line as it is, changed, replaced or left out, then what is new. */
+export function decode(problem: AdaptationProblem, opening: Opening, amounts: readonly Amount[], evaporation: number): Version {
+  const rows: VersionRow[] = [];
+  const fresh = amounts.filter(({ slot }) => slot.source === null);
+  const taken = new Set<Amount>();
+  const gone = problem.lines.filter((line) => !amounts.some(({ slot }) => slot.source?.index === line.index)).sort((a, b) => b.grams - a.grams);
+  const replacement = new Map<number, Amount>();
+  for (const line of gone) {
+    const found = fresh.filter((amount) => !taken.has(amount) && amount.slot.role === line.role && amount.slot.food.id !== "water").sort((a, b) => b.grams - a.grams)[0];
+    if (!found) continue;
+    taken.add(found);
+    replacement.set(line.index, found);
+  }
+  for (const line of problem.lines) {
+    const kept = amounts.find(({ slot }) => slot.source?.index === line.index);
+    const swapped = replacement.get(line.index);
+    if (kept) {
+      const same = Math.abs(kept.grams - line.grams) <= Math.max(0.005 * line.grams, 0.001);
+      rows.push({ line: line.index, food: kept.slot.food, grams: same ? line.grams : kept.grams, role: line.role, change: same ? "as is" : "amount", why: same ? "" : "keeps the balance" });
+    } else if (swapped) rows.push({ line: line.index, food: swapped.slot.food, grams: swapped.grams, role: line.role, change: "replaced", why: whyGone(problem, opening, line) });
+    else rows.push({ line: line.index, food: null, grams: 0, role: line.role, change: "left out", why: whyGone(problem, opening, line) });
+    for (const amount of fresh) {
+      if (taken.has(amount) || amount.slot.role !== line.role) continue;
+      taken.add(amount);
+      rows.push({ line: null, food: amount.slot.food, grams: amount.grams, role: amount.slot.role, change: "added", why: GIVES[amount.slot.role] });
+    }
+  }
+  for (const amount of fresh) if (!taken.has(amount)) rows.push({ line: null, food: amount.slot.food, grams: amount.grams, role: amount.slot.role, change: "added", why: GIVES[amount.slot.role] });
+  return { rows, evaporation };
+}
+
+function whyGone(problem: AdaptationProblem, opening: Opening, line: SourceLine): string {
+  const rule = problem.rules.find((each) => judge(line.food, each).verdict === "avoid");
+  if (opening.banned.has(line.index) && rule) return rule.short;
+  const limit = opening.passed[0];
+  if (limit) return `${LIMIT_NAMES[limit.id].name} over ${limit.most} ${LIMIT_NAMES[limit.id].unit}`.trim();
+  return "not needed";
+}

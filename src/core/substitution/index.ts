@@ -1,0 +1,10 @@
+export * from "./tables";
+export { LIMIT_IDS, LIMIT_NAMES, type AdaptationProblem, type Limit, type LimitId, type SourceLine } from "./problem";
+export type { LinearModel, SolveOptions, SolverOutcome, SolverPort } from "./model";
+export { limitProperty, openRoles } from "./open-roles";
+export { build, targetsOf, type Run } from "./build";
+export { propose, type Ending, type Progress, type Proposal } from "./propose";
+export { versionLines, type ChangeKind, type Version, type VersionRow } from "./version";
+export { versionNotes, type Note } from "./notes";
+export { beamReadings, insideCount, type BeamReading } from "./beams";
+export type { ClashingLimit } from "./clashes";

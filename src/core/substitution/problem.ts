@@ -1,0 +1,47 @@
+import type { Estimate } from "../numeric";
+import type { Reference, ServingTemperature } from "../food";
+import type { Rule } from "../models/diet";
+import type { FreeSugarSchool } from "../models/nutrition";
+import type { Archetype, BalancedLine } from "../recipe";
+import type { SubstitutionTables } from "./tables";
+
+/** The nutrition limits a table can set, per serving; each with the unit in its name. */
+export const LIMIT_IDS = ["freeSugars", "energy", "saturatedFat", "glycaemicLoad", "sodium"] as const;
+export type LimitId = (typeof LIMIT_IDS)[number];
+
+export interface Limit {
+  readonly id: LimitId;
+  /** Most per serving: g, kJ for energy, mg for sodium, none for glycaemic load. */
+  readonly most: number;
+  /** Which definition of free sugars counts; "uk" for all other limits. */
+  readonly school: FreeSugarSchool;
+}
+
+export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; readonly unit: string }>> = {
+  freeSugars: { name: "free sugars", unit: "g" },
+  energy: { name: "energy", unit: "kJ" },
+  saturatedFat: { name: "saturated fat", unit: "g" },
+  glycaemicLoad: { name: "glycaemic load", unit: "" },
+  sodium: { name: "sodium", unit: "mg" },
+};
+
+export interface SourceLine extends BalancedLine {
+  /** Place in the recipe's lines. */
+  readonly index: number;
+  readonly optional: boolean;
+}
+
+/** A recipe and a table, complete: what versions are worked out for. Lines are already scaled to the servings. */
+export interface AdaptationProblem {
+  readonly archetype: Archetype;
+  readonly lines: readonly SourceLine[];
+  readonly evaporation: Estimate;
+  readonly servings: number;
+  readonly cookMinutes: number | null;
+  readonly serve: ServingTemperature;
+  readonly rules: readonly Rule[];
+  readonly limits: readonly Limit[];
+  readonly reference: Reference;
+  readonly tables: SubstitutionTables;
+  readonly maxProposals: number;
+}

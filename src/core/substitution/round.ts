@@ -1,0 +1,81 @@
+import { build, type Built, type Run, type Targets } from "./build";
+import { bodyPerGram } from "./coefficients";
+import { amountsOf, type Amount } from "./decode";
+import type { SolverPort } from "./model";
+import type { Opening } from "./open-roles";
+import type { AdaptationProblem } from "./problem";
+
+/** What a kitchen can weigh or spoon: traces by 0.01 g, spices by 0.1, gel-like by 1, then 5 g, then 10 g. */
+export function increment(grams: number): number {
+  if (grams < 0.5) return 0.01;
+  if (grams < 3) return 0.1;
+  if (grams < 20) return 1;
+  return grams < 100 ? 5 : 10;
+}
+
+const LP = { timeLimitSeconds: 2, relativeGap: 0 };
+const RELINEARISATIONS = 2;
+
+export interface Rounded {
+  readonly amounts: readonly Amount[];
+  readonly evaporation: number;
+  readonly built: Built;
+}
+
+/**
+ * Rounds a solution line by line: each is set to a weighable amount and the rest solved again, so that no limit is
+ * broken by rounding. First the protein term of body is linearised anew at the solution. Returns null when the rounded
+ * lines cannot be completed (the caller drops the version).
+ */
+export async function roundAmounts(problem: AdaptationProblem, opening: Opening, targets: Targets, run: Run, used: ReadonlySet<string>, start: { readonly built: Built; readonly values: ArrayLike<number> }, solve: SolverPort): Promise<Rounded | null> {
+  let settled: Run = { ...run, used, cuts: [], fixed: new Map() };
+  let values: ArrayLike<number> = start.values;
+  let built = start.built;
+  for (let round = 0; round < RELINEARISATIONS; round++) {
+    settled = { ...settled, proteinRatio: proteinRatio(problem, built, values) };
+    const next = build(problem, opening, targets, settled);
+    const outcome = await solve(next.model, LP);
+    if (outcome.kind !== "optimal") break;
+    [built, values] = [next, outcome.values];
+  }
+
+  const fixed = new Map<string, number>();
+  const open = amountsOf(built, values).sort((a, b) => b.grams - a.grams);
+  // What did not move stays exactly as handed down.
+  for (const { slot, grams } of open) if (slot.source && Math.abs(grams - slot.source.grams) <= 0.005 * slot.source.grams) fixed.set(slot.key, slot.source.grams);
+  for (const { slot } of open) {
+    if (fixed.has(slot.key)) continue;
+    const grams = amountsOf(built, values).find((amount) => amount.slot.key === slot.key)?.grams ?? 0;
+    if (grams === 0) { fixed.set(slot.key, 0); continue; }
+    const step = increment(grams);
+    const nearest = Math.max(step, Math.round(grams / step) * step);
+    const other = nearest > grams ? Math.max(step, Math.floor(grams / step) * step) : Math.ceil(grams / step) * step;
+    let done = false;
+    for (const candidate of nearest === other ? [nearest] : [nearest, other]) {
+      const tried = build(problem, opening, targets, { ...settled, fixed: new Map([...fixed, [slot.key, tidy(candidate)]]) });
+      const outcome = await solve(tried.model, LP);
+      if (outcome.kind !== "optimal") continue;
+      [built, values] = [tried, outcome.values];
+      fixed.set(slot.key, tidy(candidate));
+      done = true;
+      break;
+    }
+    if (!done) fixed.set(slot.key, Math.round(grams * 100) / 100);
+  }
+  const last = build(problem, opening, targets, { ...settled, fixed });
+  const outcome = await solve(last.model, LP);
+  if (outcome.kind !== "optimal") return null;
+  return { amounts: amountsOf(last, outcome.values), evaporation: outcome.values[last.e] ?? 0, built: last };
+}
+
+const tidy = (grams: number) => Math.round(grams * 1000) / 1000;
+
+function proteinRatio(problem: AdaptationProblem, built: Built, values: ArrayLike<number>): number {
+  let protein = 0, serum = -(values[built.e] ?? 0);
+  for (const { slot, grams } of amountsOf(built, values)) {
+    const part = bodyPerGram(slot, problem);
+    protein += part.protein * grams;
+    serum += part.serum * grams;
+  }
+  return serum > 0 ? protein / serum : 0;
+}

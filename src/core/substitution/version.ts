@@ -1,0 +1,36 @@
+import type { Food, Role } from "../food";
+import type { BalancedLine } from "../recipe";
+
+export type ChangeKind = "as is" | "amount" | "replaced" | "added" | "left out";
+
+/** One row of the ledger: a line as handed down, and what stands for it in a version. */
+export interface VersionRow {
+  /** Place of the recipe's line; null for a food added. */
+  readonly line: number | null;
+  /** What the version holds; null where the line is left out. */
+  readonly food: Food | null;
+  readonly grams: number;
+  readonly role: Role;
+  readonly change: ChangeKind;
+  /** Why it changed, in a few words: "no dairy", "gives body". */
+  readonly why: string;
+}
+
+/** A version: its rows and what is driven off. */
+export interface Version {
+  readonly rows: readonly VersionRow[];
+  readonly evaporation: number;
+}
+
+/** Amounts of a version are weighed: half the 80 % interval is 2 %; unchanged lines keep the recipe's own spread. */
+const WEIGHED_SD = 0.016;
+
+/** The lines of a version for the models. */
+export function versionLines(version: Version, recipe: readonly (BalancedLine & { readonly index: number })[]): BalancedLine[] {
+  return version.rows.flatMap((row) => {
+    if (!row.food || row.grams <= 0) return [];
+    const source = row.line === null ? undefined : recipe.find((line) => line.index === row.line);
+    const same = row.change === "as is" && source;
+    return [{ food: row.food, grams: row.grams, sd: same ? source.sd : row.grams * WEIGHED_SD, role: row.role }];
+  });
+}
