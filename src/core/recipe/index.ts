@@ -4,6 +4,7 @@ export { readAmount } from "./read-amount";
 export { readLine, type AmountGuess, type LineReading, type ReadingContext } from "./read-line";
 export { readRecipeText, readServings, MOST_LINES, type PasteProblem } from "./read-text";
 export { readRecipe, type ReadRecipe } from "./read-recipe";
+export { readJsonLd, type JsonLdProblem } from "./json-ld";
 export { kitchenMeasure, nearestFraction } from "./kitchen-measure";
 export { scaleLines } from "./scale";
 export { balance, type Balance } from "./balance";

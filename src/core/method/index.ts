@@ -1,0 +1,1 @@
+export { rewriteSteps, type Handling, type NamedLine, type RewrittenStep, type Segment } from "./rewrite";

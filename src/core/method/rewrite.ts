@@ -1,0 +1,134 @@
+import type { Food } from "../food";
+import { formatGrams } from "../units";
+import { kitchenMeasure } from "../recipe";
+import type { VersionRow } from "../substitution";
+
+/** A piece of a step: as it was, written in anew, or struck out. */
+export interface Segment {
+  readonly text: string;
+  readonly kind: "plain" | "changed" | "removed";
+}
+
+export interface RewrittenStep {
+  /** Place among the recipe's steps; null for a step that the version adds. */
+  readonly from: number | null;
+  readonly segments: readonly Segment[];
+  /** Why it changed or was added; empty where it did not. */
+  readonly why: string;
+}
+
+/** How a food is got ready and goes in; `{grams}` and `{grams*0.27}` stand for amounts. */
+export interface Handling {
+  readonly prepare?: string;
+  /** How it goes in where the recipe has no food of its role. */
+  readonly add?: string;
+}
+
+/** A recipe line as the steps may name it. */
+export interface NamedLine {
+  readonly index: number;
+  readonly food: Food;
+  /** The words of the line without its amount. */
+  readonly description: string;
+}
+
+interface Alias {
+  readonly words: string;
+  readonly line: number;
+}
+
+const GENERIC = new Set(["fresh", "fine", "hot", "warm", "cold", "whole", "ground", "green", "white", "broken", "grated", "roasted", "slivered", "golden", "nut", "nuts", "seed", "seeds", "extract", "juice"]);
+
+/**
+ * Writes a version's foods into the recipe's steps: each mention of a line that changed is replaced, struck out or given
+ * its new amount; foods added are named beside the first line of their role, or get a step of their own; what has to be
+ * got ready beforehand comes first. `drivenOff` are grams of water, as handed down and now.
+ */
+export function rewriteSteps(steps: readonly string[], lines: readonly NamedLine[], rows: readonly VersionRow[], handling: ReadonlyMap<string, Handling>, drivenOff: { readonly recipe: number; readonly version: number }): RewrittenStep[] {
+  const aliases = aliasesOf(lines);
+  const pattern = aliases.length > 0 ? new RegExp(`\\b(${aliases.map(({ words }) => escape(words)).join("|")})(?:e?s)?\\b`, "gi") : null;
+  const byLine = new Map(rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
+  const added = rows.filter((row) => row.change === "added" && row.food);
+  const named = new Set<number>();
+  const placed = new Set<VersionRow>();
+
+  const rewritten = steps.map((step, from): RewrittenStep => {
+    const segments: Segment[] = [];
+    const reasons = new Set<string>();
+    let at = 0;
+    for (const match of pattern ? step.matchAll(pattern) : []) {
+      const line = aliases.find(({ words }) => words === (match[1] ?? "").toLowerCase())?.line;
+      const row = line === undefined ? undefined : byLine.get(line);
+      if (line === undefined || !row) continue;
+      const first = !named.has(line);
+      named.add(line);
+      const beside = first ? added.filter((each) => each.role === row.role && !placed.has(each)) : [];
+      for (const each of beside) placed.add(each);
+      if (row.change === "as is" && beside.length === 0) continue;
+      if (row.change === "amount" && !first) continue;
+      segments.push({ text: step.slice(at, match.index), kind: "plain" }, ...mention(match[0], row, first, beside));
+      if (row.change !== "amount" && row.why) reasons.add(row.why);
+      at = match.index + match[0].length;
+    }
+    segments.push({ text: step.slice(at), kind: "plain" });
+    return { from, segments: segments.filter((segment) => segment.text !== ""), why: [...reasons].join(", ") };
+  });
+
+  const before: RewrittenStep[] = [];
+  const after: RewrittenStep[] = [];
+  for (const row of rows) {
+    if (!row.food || row.change === "as is" || row.change === "amount") continue;
+    const how = handling.get(row.food.id);
+    if (how?.prepare) before.push(newStep(fill(how.prepare, row.grams), `${row.food.name.toLowerCase()} beforehand`));
+    if (row.change === "added" && !placed.has(row)) after.push(newStep(how?.add ? fill(how.add, row.grams) : `Stir in ${amountWords(row)}.`, row.why));
+  }
+  if (drivenOff.recipe > 20 && Math.abs(drivenOff.version / drivenOff.recipe - 1) > 0.25)
+    after.push(newStep(`Cook it down by about ${formatGrams(drivenOff.version)} g in all, instead of ${formatGrams(drivenOff.recipe)} g: weigh the pot, or stop when it looks as thick as it should.`, "a plant milk is not boiled down"));
+  const middle = Math.max(1, rewritten.findIndex((step) => step.segments.some(({ text }) => /\b(sugar|sweeten|jaggery|syrup)/i.test(text))));
+  const place = rewritten.length === 0 ? 0 : Math.min(rewritten.length, middle);
+  return [...before, ...rewritten.slice(0, place), ...after, ...rewritten.slice(place)];
+}
+
+const newStep = (text: string, why: string): RewrittenStep => ({ from: null, segments: [{ text, kind: "changed" }], why });
+
+function mention(original: string, row: VersionRow, first: boolean, beside: readonly VersionRow[]): Segment[] {
+  const extra = beside.map((each) => ` and ${amountWords(each)}`).join("");
+  const tail: Segment[] = extra ? [{ text: extra, kind: "changed" }] : [];
+  if (row.change === "left out" || !row.food) return [{ text: original, kind: "removed" }, ...(extra ? [{ text: extra.replace(/^ and/, ""), kind: "changed" } as Segment] : [])];
+  if (row.change === "replaced") return [{ text: first ? amountWords(row).replace(/ g\)$/, " g in all)") : shortName(row.food), kind: "changed" }, ...tail];
+  if (row.change === "amount") return [{ text: original, kind: "plain" }, { text: ` (${formatGrams(row.grams)} g in all)`, kind: "changed" }, ...tail];
+  return [{ text: original, kind: "plain" }, ...tail];
+}
+
+function amountWords(row: VersionRow): string {
+  if (!row.food) return "";
+  const measure = kitchenMeasure(row.food, row.grams);
+  return `${shortName(row.food)} (${measure ? `${measure.text}, ` : ""}${formatGrams(row.grams)} g)`;
+}
+
+const shortName = (food: Food) => food.name.toLowerCase().replace(/,.*$/, "").replace(/\s*\(.*\)/, "");
+
+/** Words by which the steps may name each line, longest first; a word that two lines share is the first one's. */
+function aliasesOf(lines: readonly NamedLine[]): Alias[] {
+  const found = new Map<string, number>();
+  const add = (words: string, line: number) => {
+    const key = words.toLowerCase().trim();
+    if (key.length > 2 && !GENERIC.has(key) && !found.has(key)) found.set(key, line);
+  };
+  for (const { index, food, description } of lines) {
+    const head = description.split(/[,;(]/)[0] ?? description;
+    for (const words of [head, food.name.split(",")[0] ?? food.name, ...food.synonyms]) add(words, index);
+  }
+  for (const { index, food, description } of lines) {
+    const head = (description.split(/[,;(]/)[0] ?? description).replace(/\b(strands?|pods?|pieces?|threads?|seeds?|powder)\b/gi, "");
+    for (const words of [head, food.name.split(",")[0] ?? ""]) {
+      const last = words.trim().split(/\s+/).at(-1);
+      if (last) add(singular(last), index);
+    }
+  }
+  return [...found].map(([words, line]) => ({ words: singular(words), line })).sort((a, b) => b.words.length - a.words.length);
+}
+
+const singular = (words: string) => words.replace(/([^s])s$/, "$1");
+const escape = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
+const fill = (template: string, grams: number) => template.replace(/\{grams(?:\*([\d.]+))?\}/g, (_, factor?: string) => formatGrams(grams * Number(factor ?? 1)));

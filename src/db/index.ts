@@ -1,0 +1,7 @@
+export type { Connection, Database } from "./database";
+export { openPglite } from "./pglite";
+export { FolderInUse } from "./lock";
+export * from "./recipes";
+export * from "./adaptations";
+export * from "./versions";
+export * from "./settings";

@@ -1,0 +1,78 @@
+import { randomUUID } from "node:crypto";
+import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
+import { join } from "node:path";
+
+/** Who holds a data folder. */
+interface Holder {
+  readonly pid: number;
+  /** When that process started, as the system tells it; null where it does not. A number used again is not the holder. */
+  readonly started: string | null;
+}
+
+export class FolderInUse extends Error {
+  constructor(readonly folder: string, readonly pid: number) {
+    super(`The data folder ${folder} is in use by process ${pid}. Stop that one first, or set THREPSIS_DATA to another folder.`);
+  }
+}
+
+const TRIES = 5;
+
+/**
+ * Takes a data folder for this process alone, by a lock file made exclusively. A lock whose process is gone, or whose
+ * number belongs to a later process, is stale and taken over. Returns the release. Throws FolderInUse.
+ */
+export function takeFolder(folder: string): () => void {
+  mkdirSync(folder, { recursive: true });
+  const path = join(folder, "lock");
+  const own: Holder = { pid: process.pid, started: startOf(process.pid) };
+  for (let attempt = 0; attempt < TRIES; attempt++) {
+    try {
+      writeFileSync(path, JSON.stringify(own), { flag: "wx" });
+      return () => {
+        if (readHolder(path)?.pid === process.pid) rmSync(path, { force: true });
+      };
+    } catch (error) {
+      if ((error as NodeJS.ErrnoException).code !== "EEXIST") throw error;
+    }
+    const holder = readHolder(path);
+    if (holder && holder.pid !== process.pid && alive(holder)) throw new FolderInUse(folder, holder.pid);
+    // Stale: moved aside first, so that of two that find it only one takes it over.
+    try {
+      const aside = `${path}.${randomUUID()}`;
+      renameSync(path, aside);
+      rmSync(aside, { force: true });
+    } catch {
+      continue;
+    }
+  }
+  throw new Error(`The lock of ${folder} could not be taken.`);
+}
+
+function readHolder(path: string): Holder | null {
+  try {
+    const read: unknown = JSON.parse(readFileSync(path, "utf8"));
+    return typeof read === "object" && read !== null && "pid" in read && typeof read.pid === "number" ? { pid: read.pid, started: "started" in read && typeof read.started === "string" ? read.started : null } : null;
+  } catch {
+    return null;
+  }
+}
+
+function alive({ pid, started }: Holder): boolean {
+  try {
+    process.kill(pid, 0);
+  } catch (error) {
+    return (error as NodeJS.ErrnoException).code === "EPERM";
+  }
+  const now = startOf(pid);
+  return now === null || started === null || now === started;
+}
+
+/** Start time of a process in clock ticks since boot, where /proc tells it. */
+function startOf(pid: number): string | null {
+  try {
+    const stat = readFileSync(`/proc/${pid}/stat`, "utf8");
+    return stat.slice(stat.lastIndexOf(")") + 2).split(" ")[19] ?? null;
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,60 @@
+import type { Recipe } from "../core/recipe";
+import type { Connection } from "./database";
+
+export interface StoredRecipe {
+  readonly id: string;
+  readonly recipe: Recipe;
+  readonly revision: number;
+  readonly updatedAt: string;
+}
+
+export interface RecipeSummary {
+  readonly id: string;
+  readonly title: string;
+  readonly servings: number;
+  readonly lineCount: number;
+  readonly updatedAt: string;
+}
+
+interface Row {
+  readonly id: string;
+  readonly document: Recipe;
+  readonly revision: number;
+  readonly updated_at: Date | string;
+}
+
+const read = (row: Row): StoredRecipe => ({ id: row.id, recipe: row.document, revision: row.revision, updatedAt: new Date(row.updated_at).toISOString() });
+
+export async function insertRecipe(db: Connection, id: string, recipe: Recipe): Promise<void> {
+  await db.query("INSERT INTO recipe (id, title, document) VALUES ($1, $2, $3::jsonb)", [id, recipe.title, JSON.stringify(recipe)]);
+}
+
+export async function findRecipe(db: Connection, id: string): Promise<StoredRecipe | null> {
+  const [row] = await db.query<Row>("SELECT id, document, revision, updated_at FROM recipe WHERE id = $1", [id]);
+  return row ? read(row) : null;
+}
+
+/** Newest first; `like` filters by title, whatever its case. */
+export async function listRecipes(db: Connection, like: string, limit: number, offset: number): Promise<{ readonly recipes: readonly RecipeSummary[]; readonly total: number }> {
+  const pattern = `%${like.replace(/[\\%_]/g, (each) => `\\${each}`)}%`;
+  const rows = await db.query<{ id: string; title: string; servings: number; line_count: number; updated_at: Date | string }>(
+    `SELECT id, title, (document->>'servings')::numeric::float8 AS servings, jsonb_array_length(document->'lines') AS line_count, updated_at
+     FROM recipe WHERE title ILIKE $1 ORDER BY updated_at DESC, id LIMIT $2 OFFSET $3`, [pattern, limit, offset]);
+  const [count] = await db.query<{ total: number }>("SELECT count(*)::int AS total FROM recipe WHERE title ILIKE $1", [pattern]);
+  return {
+    recipes: rows.map((row) => ({ id: row.id, title: row.title, servings: row.servings, lineCount: row.line_count, updatedAt: new Date(row.updated_at).toISOString() })),
+    total: count?.total ?? 0,
+  };
+}
+
+/** Saves over the revision that was read; null where another save came between, and nothing is written. */
+export async function updateRecipe(db: Connection, id: string, recipe: Recipe, revision: number): Promise<number | null> {
+  const [row] = await db.query<{ revision: number }>(
+    "UPDATE recipe SET title = $2, document = $3::jsonb, revision = revision + 1, updated_at = now() WHERE id = $1 AND revision = $4 RETURNING revision",
+    [id, recipe.title, JSON.stringify(recipe), revision]);
+  return row?.revision ?? null;
+}
+
+export async function deleteRecipe(db: Connection, id: string): Promise<boolean> {
+  return (await db.query("DELETE FROM recipe WHERE id = $1 RETURNING id", [id])).length > 0;
+}
