@@ -2,7 +2,11 @@ import type { Food, Reference } from "../core/food";
 import { CONSTANTS } from "./constants";
 import { FOODS } from "./foods";
 
-export { TABLE_ENERGY, FAMILY_DENSITY } from "./foods";
+export { FAMILY_DENSITY, TABLE_ENERGY } from "./foods";
+export { DIETS, RULES } from "./diet-rules";
+export { SUBSTITUTION } from "./substitution";
+export { HANDLING } from "./handling";
+export { DEMO_RECIPES } from "./demo-recipes";
 
 /** Changes whenever a constant or an equation changes, so that a kept version can say what it was computed with. */
 export const MODEL_VERSION = "1";
@@ -11,8 +15,3 @@ const byId = (foods: readonly Food[]) => new Map(foods.map((food) => [food.id, f
 
 /** The shipped tables and constants. */
 export const REFERENCE: Reference = Object.freeze({ modelVersion: MODEL_VERSION, foods: byId(FOODS), constants: CONSTANTS });
-
-/** The shipped constants with other foods: a kept version is recomputed with the foods it was kept with. */
-export function referenceWith(foods: readonly Food[]): Reference {
-  return Object.freeze({ ...REFERENCE, foods: byId(foods) });
-}

@@ -46,6 +46,12 @@ export function evaluate(input: EvaluationInput, constants: Constants): Evaluati
   return { sweet, figures };
 }
 
+/** All properties without their intervals, for comparing many candidates at once: low and high are the value itself. */
+export function evaluatePoint(input: EvaluationInput, constants: Constants): Figures {
+  const point = pointFigures(balance(input.lines, input.evaporation.value, input.cookMinutes), input.servings, constants);
+  return Object.fromEntries(PROPERTY_IDS.map((id) => [id, { value: point[id], low: point[id], high: point[id] }])) as Figures;
+}
+
 /** Where the spread of one property comes from. */
 export function spreadOf(input: EvaluationInput, id: PropertyId, constants: Constants): Spread {
   return propagate(input, constants).variances(id);

@@ -168,7 +168,7 @@ export function build(problem: AdaptationProblem, opening: Opening, targets: Tar
   }
   if (run.freeSugarWeight > 0) {
     const limit: Limit = problem.limits.find((each) => each.id === "freeSugars") ?? { id: "freeSugars", most: 0, school: "uk" };
-    const own = problem.lines.reduce((total, line) => total + line.grams * limitPerGram({ food: line.food } as Slot, limit, problem), 0);
+    const own = problem.lines.reduce((total, line) => total + line.grams * limitPerGram(line, limit, problem), 0);
     if (own > 0) builder.row("free_sugars_cost", 0, 0, [...sum((slot) => limitPerGram(slot, limit, problem)), [builder.column("free_sugars", 0, Infinity, (run.freeSugarWeight * 10) / own), -1]]);
   }
 

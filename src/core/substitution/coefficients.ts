@@ -41,7 +41,7 @@ export function bodyPerGram(slot: Slot, problem: AdaptationProblem): { readonly 
 }
 
 /** What one gram of a slot adds to what a limit bounds, in the limit's unit over the whole sweet. */
-export function limitPerGram(slot: Slot, limit: Limit, problem: AdaptationProblem): number {
+export function limitPerGram(slot: Pick<Slot, "food">, limit: Limit, problem: AdaptationProblem): number {
   const { constants } = problem.reference;
   const composition = slot.food.per100g;
   switch (limit.id) {

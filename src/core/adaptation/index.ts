@@ -1,0 +1,1 @@
+export { recipeInput, snapshotOf, stepsFor, versionInput, type Snapshot } from "./snapshot";

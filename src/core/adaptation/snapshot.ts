@@ -1,0 +1,81 @@
+import type { Estimate } from "../numeric";
+import type { Food, Role } from "../food";
+import { evaluate, type EvaluationInput, type Figures } from "../evaluate";
+import { rewriteSteps, type Handling, type RewrittenStep } from "../method";
+import type { ReadRecipe, Recipe } from "../recipe";
+import { scaledFor, versionLines, versionNotes, type AdaptationProblem, type DiningTable, type Note, type Version, type VersionRow } from "../substitution";
+
+export interface SnapshotLine {
+  readonly food: Food;
+  readonly grams: number;
+  readonly sd: number;
+  readonly role: Role;
+}
+
+export interface SnapshotInput {
+  readonly lines: readonly SnapshotLine[];
+  readonly evaporation: Estimate;
+  readonly servings: number;
+  readonly cookMinutes: number | null;
+}
+
+/** A kept version: everything it was made from, and the figures as they were. Plain data; stored and reopened as it is. */
+export interface Snapshot {
+  readonly schema: 1;
+  readonly modelVersion: string;
+  readonly label: string;
+  readonly recipe: Recipe;
+  readonly table: DiningTable;
+  readonly factor: number;
+  readonly rows: readonly (Omit<VersionRow, "food"> & { readonly food: Food | null; readonly recipeFood: string | null; readonly recipeText: string | null; readonly recipeGrams: number | null })[];
+  readonly steps: readonly RewrittenStep[];
+  readonly notes: readonly Note[];
+  readonly asHandedDown: { readonly input: SnapshotInput; readonly figures: Figures };
+  readonly forThisTable: { readonly input: SnapshotInput; readonly figures: Figures };
+}
+
+/** Evaporation of a version is the maker's aim: half the 80 % interval is a quarter of it. */
+const EVAPORATION_SD = 0.2;
+
+/** The input of a version to the models. */
+export function versionInput(version: Version, read: ReadRecipe, table: DiningTable): EvaluationInput {
+  const { lines } = scaledFor(read, table.servings);
+  return { lines: versionLines(version, lines), evaporation: { value: version.evaporation, sd: version.evaporation * EVAPORATION_SD }, servings: table.servings, cookMinutes: read.cookMinutes };
+}
+
+/** The input of the recipe itself, for the table's servings. */
+export function recipeInput(read: ReadRecipe, table: DiningTable): EvaluationInput {
+  const { lines, evaporation } = scaledFor(read, table.servings);
+  return { lines, evaporation, servings: table.servings, cookMinutes: read.cookMinutes };
+}
+
+/** The steps of a recipe with a version's foods written in. */
+export function stepsFor(read: ReadRecipe, version: Version, table: DiningTable, handling: ReadonlyMap<string, Handling>): RewrittenStep[] {
+  const named = read.lines.map((line) => {
+    const reading = read.readings[line.index];
+    return { index: line.index, food: line.food, description: reading && "description" in reading ? reading.description : line.food.name };
+  });
+  return rewriteSteps(read.recipe.steps, named, version.rows, handling, { recipe: scaledFor(read, table.servings).evaporation.value, version: version.evaporation });
+}
+
+/** Freezes a version with its recipe, table, foods and figures. */
+export function snapshotOf(read: ReadRecipe, problem: AdaptationProblem, version: Version, table: DiningTable, label: string, handling: ReadonlyMap<string, Handling>): Snapshot {
+  const before = recipeInput(read, table);
+  const after = versionInput(version, read, table);
+  const { factor, lines } = scaledFor(read, table.servings);
+  const { reference } = problem;
+  const { figures } = evaluate(after, reference.constants);
+  return {
+    schema: 1, modelVersion: reference.modelVersion, label, recipe: read.recipe, table, factor,
+    rows: version.rows.map((row) => {
+      const source = row.line === null ? undefined : lines.find((line) => line.index === row.line);
+      return { ...row, recipeFood: source?.food.name ?? null, recipeText: row.line === null ? null : (read.recipe.lines[row.line]?.text ?? null), recipeGrams: source?.grams ?? null };
+    }),
+    steps: stepsFor(read, version, table, handling),
+    notes: versionNotes(problem, version, figures),
+    asHandedDown: { input: plain(before), figures: evaluate(before, reference.constants).figures },
+    forThisTable: { input: plain(after), figures },
+  };
+}
+
+const plain = (input: EvaluationInput): SnapshotInput => ({ ...input, lines: input.lines.map(({ food, grams, sd, role }) => ({ food, grams, sd, role })) });

@@ -1,0 +1,105 @@
+import { ALLERGENS, SERVING_TEMPERATURES } from "../core/food";
+import { RULES } from "../data";
+import { ajv } from "./door";
+
+/** Diets by id; the single allergens among the rules are asked for by `avoidAllergens`, or here as "no-cashew". */
+export const DIET_IDS: readonly string[] = [...RULES.keys(), "low-free-sugars"];
+
+export interface AdaptRequest {
+  readonly recipe: unknown;
+  readonly diets?: readonly { readonly id: string; readonly school?: string }[];
+  readonly limits?: {
+    readonly freeSugars?: { readonly max_g: number; readonly school?: "uk" | "who" };
+    readonly energy?: { readonly max_kJ: number };
+    readonly saturatedFat?: { readonly max_g: number };
+    readonly glycaemicLoad?: { readonly max: number };
+    readonly sodium?: { readonly max_mg: number };
+  };
+  readonly avoidAllergens?: readonly string[];
+  readonly servings?: number;
+  readonly serve?: (typeof SERVING_TEMPERATURES)[number];
+  readonly maxProposals?: number;
+}
+
+const bound = (key: string, more: object = {}) => ({ type: "object", additionalProperties: false, required: [key], properties: { [key]: { type: "number", minimum: 0, maximum: 100_000 }, ...more } });
+
+export const adaptRequestSchema = {
+  type: "object",
+  additionalProperties: false,
+  required: ["recipe"],
+  properties: {
+    recipe: { type: ["object", "array"], description: "A schema.org Recipe as JSON-LD, alone, in a list, or inside @graph." },
+    diets: {
+      type: "array", maxItems: 40,
+      items: { type: "object", additionalProperties: false, required: ["id"], properties: { id: { type: "string", enum: DIET_IDS }, school: { type: "string", enum: ["usual", "uk", "who"] } } },
+    },
+    limits: {
+      type: "object", additionalProperties: false,
+      properties: {
+        freeSugars: bound("max_g", { school: { type: "string", enum: ["uk", "who"] } }),
+        energy: bound("max_kJ"), saturatedFat: bound("max_g"), glycaemicLoad: bound("max"), sodium: bound("max_mg"),
+      },
+    },
+    avoidAllergens: { type: "array", maxItems: 40, items: { type: "string", enum: [...ALLERGENS] } },
+    servings: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
+    serve: { type: "string", enum: [...SERVING_TEMPERATURES] },
+    maxProposals: { type: "integer", minimum: 1, maximum: 5 },
+  },
+} as const;
+
+export const validateAdapt = ajv.compile<AdaptRequest>(adaptRequestSchema);
+
+const figure = { $ref: "#/components/schemas/Figure" };
+const text = { type: "string" };
+const number = { type: "number" };
+const list = (items: object) => ({ type: "array", items });
+const object = (properties: Record<string, object>, optional: readonly string[] = []) => ({ type: "object", required: Object.keys(properties).filter((key) => !optional.includes(key)), properties });
+const byTemperature = object(Object.fromEntries(SERVING_TEMPERATURES.map((serve) => [serve, figure])));
+const amounts = object({
+  energy_kJ: figure, energy_kcal: figure, protein_g: figure, fat_g: figure, saturatedFat_g: figure, availableCarbohydrate_g: figure, totalSugars_g: figure,
+  addedSugars_g: figure, freeSugars_g: object({ who: figure, uk: figure }), fibre_g: figure, sodium_mg: figure, calcium_mg: figure, iron_mg: figure,
+});
+const properties = object({ yield_g: figure, servings: number, sweetness: byTemperature, body: byTemperature, per100g: amounts, perServing: amounts });
+const line = object({ text, food: object({ id: text, name: text, provenance: { enum: ["measured", "reference", "label", "computed"] } }), grams: figure, role: text, change: text }, ["change"]);
+
+export const adaptResponseSchema = object({
+  model: object({ version: text }),
+  scale: object({ factor: number }),
+  recipe: object({ lines: list(line), unresolved: list(object({ line: { type: "integer" }, text, why: text, guesses: list(object({ id: text, name: text, grams: number }, ["grams"])) })), properties: { $ref: "#/components/schemas/Properties" } }),
+  findings: list(object({ line: { type: "integer" }, rule: text, school: text, verdict: { enum: ["ask", "avoid"] }, reason: text })),
+  proposals: list(object({
+    label: text, reason: text, lines: list(line), steps: list(object({ text, from: { type: ["integer", "null"] }, why: text })), properties: { $ref: "#/components/schemas/Properties" },
+    deviations: list(object({ property: text, kind: { enum: ["likeness", "limit"] }, state: { enum: ["inside", "just inside", "outside", "free"] }, relative: figure, limit: { type: ["number", "null"] } })),
+    notes: list(object({ kind: { enum: ["ask", "watch", "know"] }, text })), solver: object({ status: text, gap: number, milliseconds: number }),
+  })),
+  ending: object({ kind: { enum: ["proposals", "nothing-to-change", "no-version-fits", "time-ran-out", "failed"] }, reason: text, relation: { enum: ["any", "all"] }, clashes: list(object({ limit: text, given: { type: ["number", "string"] }, needed: { type: ["number", "string"] } })) }, ["relation"]),
+});
+
+const problem = (description: string) => ({ description, content: { "application/problem+json": { schema: { $ref: "#/components/schemas/Problem" } } } });
+
+/** The description of the open interface, OpenAPI 3.1. */
+export const openApi = {
+  openapi: "3.1.0",
+  info: { title: "Threpsis", version: "1", description: "Works out versions of a sweet for a table. Stateless. Every figure is {value, low, high}: the central estimate and its 80 % interval." },
+  paths: {
+    "/api/v1/adapt": {
+      post: {
+        summary: "Adapt a recipe to diets, limits and allergies",
+        requestBody: { required: true, content: { "application/json": { schema: { $ref: "#/components/schemas/AdaptRequest" } } } },
+        responses: {
+          200: { description: "What was read, what conflicts, and the versions.", content: { "application/json": { schema: { $ref: "#/components/schemas/AdaptResponse" } } } },
+          400: problem("Not JSON."), 413: problem("Over 256 kB."), 415: problem("Not sent as JSON."), 422: problem("Does not fit, or nothing could be read."), 503: problem("The solver's queue is full."),
+        },
+      },
+    },
+  },
+  components: {
+    schemas: {
+      Figure: object({ value: number, low: number, high: number }),
+      Properties: properties,
+      AdaptRequest: adaptRequestSchema,
+      AdaptResponse: adaptResponseSchema,
+      Problem: object({ type: text, title: text, status: number, errors: list(object({ pointer: text, detail: text })) }, ["errors"]),
+    },
+  },
+} as const;

@@ -1,0 +1,44 @@
+import { join } from "node:path";
+import { DEMO_RECIPES } from "../data";
+import { readRecipeText } from "../core/recipe";
+import { insertRecipe, openPglite, readSetting, writeSetting, type Database } from "../db";
+
+/** Where the data live: THREPSIS_DATA, else a folder beside the code. */
+export const dataFolder = (): string => process.env.THREPSIS_DATA ?? join(process.cwd(), ".data");
+
+// The framework can bundle this module more than once, so the one instance hangs on the process.
+const shared = globalThis as typeof globalThis & { threpsisDatabase?: Promise<Database> };
+
+/** The one database of this process, opened (and migrated, and seeded when asked to) on first use. */
+export function getDatabase(): Promise<Database> {
+  shared.threpsisDatabase ??= open().catch((error: unknown) => {
+    shared.threpsisDatabase = undefined;
+    throw error;
+  });
+  return shared.threpsisDatabase;
+}
+
+async function open(): Promise<Database> {
+  const database = await openPglite(dataFolder());
+  if (process.env.THREPSIS_SEED === "demo") await seedOnce(database);
+  return database;
+}
+
+/** Puts the demo's recipes in, once in the life of a data folder: what was deleted stays deleted. */
+async function seedOnce(database: Database): Promise<void> {
+  await database.transaction(async (connection) => {
+    if (await readSetting(connection, "seeded")) return;
+    for (const [i, text] of [...DEMO_RECIPES].reverse().entries()) {
+      const read = readRecipeText(text);
+      if (!read.ok) throw new Error(`The demo's recipe ${i} cannot be read.`);
+      await insertRecipe(connection, `demo-${DEMO_RECIPES.length - i}`, read.value);
+    }
+    await writeSetting(connection, "seeded", true);
+  });
+}
+
+export async function closeDatabase(): Promise<void> {
+  const open = shared.threpsisDatabase;
+  shared.threpsisDatabase = undefined;
+  if (open) await (await open).close();
+}

@@ -1,0 +1,76 @@
+import { randomUUID } from "node:crypto";
+import { snapshotOf, type Snapshot } from "../core/adaptation";
+import { readRecipe } from "../core/recipe";
+import { problemFor, type Version } from "../core/substitution";
+import { HANDLING, MODEL_VERSION, REFERENCE, RULES, SUBSTITUTION } from "../data";
+import * as db from "../db";
+import { getDatabase } from "./database";
+import { Refusal } from "./problem-details";
+import { reading } from "./reading";
+import { getAdaptation, requireRecipe } from "./recipes";
+import type { Bench } from "./schemas";
+
+/** A version as kept, with what has moved on since. */
+export interface KeptVersion {
+  readonly id: string;
+  readonly recipeId: string | null;
+  readonly title: string;
+  readonly label: string;
+  readonly keptAt: string;
+  readonly snapshot: Snapshot;
+  /** In words, what is newer than the version; empty where nothing is. */
+  readonly movedOn: readonly string[];
+}
+
+/** Turns the bench into a version; 422 where it names a food or line that is not there. */
+export function versionOf(bench: Bench, lineCount: number): Version {
+  const rows = bench.rows.map((row, i) => {
+    const food = row.foodId === null ? null : (REFERENCE.foods.get(row.foodId) ?? null);
+    if (row.foodId !== null && !food) throw new Refusal(422, "The version names a food that is not in the tables.", [{ pointer: `/bench/rows/${i}/foodId`, detail: `"${row.foodId}" is not known.` }]);
+    if (row.line !== null && row.line >= lineCount) throw new Refusal(422, "The version names a line that the recipe does not have.", [{ pointer: `/bench/rows/${i}/line`, detail: `The recipe has ${lineCount} lines.` }]);
+    return { line: row.line, food, grams: row.grams, role: row.role, change: row.change, why: row.why };
+  });
+  if (!rows.some((row) => row.food && row.grams > 0)) throw new Refusal(422, "An empty version cannot be kept: give at least one food an amount.", [{ pointer: "/bench/rows", detail: "No food has an amount." }]);
+  return { rows, evaporation: bench.evaporation };
+}
+
+/** Keeps the bench as a version: computed here from the recipe and table as stored, so that what is kept is what holds. */
+export async function keepVersion(recipeId: string, bench: Bench): Promise<string> {
+  const { recipe } = await requireRecipe(recipeId);
+  const { table } = await getAdaptation(recipeId, recipe);
+  const read = readRecipe(recipe, reading(), REFERENCE.constants);
+  const problem = problemFor(read, table, REFERENCE, SUBSTITUTION, RULES, 1);
+  const snapshot = snapshotOf(read, problem, versionOf(bench, recipe.lines.length), table, bench.label, HANDLING);
+  const id = randomUUID();
+  await db.insertVersion(await getDatabase(), { id, recipeId, title: recipe.title, label: bench.label || "By hand", snapshot });
+  return id;
+}
+
+export async function getVersion(id: string): Promise<KeptVersion | null> {
+  const stored = await db.findVersion(await getDatabase(), id);
+  if (!stored) return null;
+  const snapshot = stored.snapshot as Snapshot;
+  return { ...stored, snapshot, movedOn: movedOn(snapshot) };
+}
+
+function movedOn(snapshot: Snapshot): string[] {
+  const foods = snapshot.forThisTable.input.lines.filter(({ food }) => REFERENCE.foods.get(food.id)?.revision !== food.revision).map(({ food }) => food.name);
+  return [...(snapshot.modelVersion === MODEL_VERSION ? [] : [`the models (version ${snapshot.modelVersion} then, ${MODEL_VERSION} now)`]), ...foods];
+}
+
+export async function versionsOf(recipeId: string | null, limit = 200): Promise<readonly db.VersionSummary[]> {
+  return db.listVersions(await getDatabase(), recipeId, limit);
+}
+
+export async function versionCount(): Promise<number> {
+  return db.countVersions(await getDatabase());
+}
+
+export async function removeVersion(id: string): Promise<void> {
+  if (!(await db.deleteVersion(await getDatabase(), id))) throw new Refusal(404, "There is no such version. It may have been deleted.");
+}
+
+export const ruleNames = (ids: readonly string[]): string[] => ids.map((id) => (RULES.get(id)?.name ?? id).toLowerCase());
+
+/** The constants in force, by which a kept version's workings are told. */
+export const versionConstants = () => REFERENCE.constants;

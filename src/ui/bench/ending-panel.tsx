@@ -1,0 +1,67 @@
+"use client";
+
+import Link from "next/link";
+import { LIMIT_NAMES, type Ending, type LimitId } from "../../core/substitution";
+import { formatToSpread } from "../../core/units";
+import { Button } from "../parts/button";
+import type { SolverState } from "./use-solver";
+
+interface EndingPanelProps {
+  readonly state: SolverState;
+  readonly recipeId: string;
+  readonly ruleNames: ReadonlyMap<string, string>;
+  readonly onCancel: () => void;
+  readonly onAgain: () => void;
+}
+
+/** Says how far the search is, or how it ended when it did not end in proposals. */
+export function EndingPanel({ state, recipeId, ruleNames, onCancel, onAgain }: EndingPanelProps) {
+  if (state.kind === "idle" || (state.kind === "ended" && state.ending.kind === "proposals")) return null;
+  return (
+    <div className="border border-ink bg-sheet p-4 mb-4" role="status" aria-live="polite">
+      {state.kind === "working" && (
+        <div className="flex flex-wrap items-center gap-4">
+          <div className="flex-1 min-w-56"><p className="t-h2">Working out versions</p>
+            <progress className="w-full h-2 mt-2 accent-saffron-fill" max={state.progress.of} value={state.progress.done} aria-label="Progress" />
+            <p className="t-small text-ink2">{state.progress.doing}, {Math.min(state.progress.done + 1, state.progress.of)} of {state.progress.of}</p>
+          </div>
+          <Button onClick={onCancel}>Stop</Button>
+        </div>
+      )}
+      {state.kind === "cancelled" && <Stopped title="Stopped" text="Nothing was changed." onAgain={onAgain} />}
+      {state.kind === "failed" && <Stopped title="The solver failed" text={`${state.why} Your amounts are untouched.`} onAgain={onAgain} />}
+      {state.kind === "ended" && <Ended ending={state.ending} recipeId={recipeId} ruleNames={ruleNames} onAgain={onAgain} />}
+    </div>
+  );
+}
+
+function Stopped({ title, text, onAgain }: { readonly title: string; readonly text: string; readonly onAgain: () => void }) {
+  return <div className="flex flex-wrap items-center gap-4"><div className="flex-1 min-w-56"><p className="t-h2">{title}</p><p className="t-ledger mt-1">{text}</p></div><Button onClick={onAgain}>Try again</Button></div>;
+}
+
+function Ended({ ending, recipeId, ruleNames, onAgain }: { readonly ending: Ending; readonly recipeId: string; readonly ruleNames: ReadonlyMap<string, string>; readonly onAgain: () => void }) {
+  const table = <Link className="underline" href={`/recipes/${recipeId}/table`}>the table</Link>;
+  switch (ending.kind) {
+    case "proposals": return null;
+    case "nothing-to-change": return <><p className="t-h2">Nothing has to change</p><p className="t-ledger mt-1">As handed down, the sweet breaks no rule and no limit of {table}. You can change amounts below all the same.</p></>;
+    case "time-ran-out": return <Stopped title="Time ran out" text="No version was found in the time there was." onAgain={onAgain} />;
+    case "failed": return <><p className="t-h2">No proposals for this one</p><p className="t-ledger mt-1">{ending.why}</p></>;
+    case "no-version-fits": return (
+      <>
+        <p className="t-h2">No version fits this table</p>
+        <p className="t-ledger mt-1">{ending.relation === "any" ? (ending.clashes.length > 1 ? "These limits clash. Easing any one of them is enough:" : "One limit stands in the way:") : "These stand in the way together; each has to be eased:"}</p>
+        <ul className="mt-2 border-t border-ink">
+          {ending.clashes.map(({ limit, given, needed }) => (
+            <li key={limit} className="border-b border-line py-1.5 t-ledger flex flex-wrap justify-between gap-x-6">
+              {typeof given === "number" && typeof needed === "number" ? (
+                <><span className="font-[550]">{(LIMIT_NAMES[limit as LimitId]?.name ?? limit).replace(/^./, (letter) => letter.toUpperCase())}</span>
+                  <span className="t-figure">set to {given} {LIMIT_NAMES[limit as LimitId]?.unit}, would have to be {formatToSpread(needed, needed / 100)} {LIMIT_NAMES[limit as LimitId]?.unit} a serving</span></>
+              ) : <><span className="font-[550]">{ruleNames.get(limit) ?? limit}</span><span>no food that this table eats can take the role</span></>}
+            </li>
+          ))}
+        </ul>
+        <p className="t-ledger mt-2">Change it at {table}, or go on by hand below.</p>
+      </>
+    );
+  }
+}

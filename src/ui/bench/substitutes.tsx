@@ -1,0 +1,107 @@
+"use client";
+
+import { useMemo } from "react";
+import type { Food } from "../../core/food";
+import { judge } from "../../core/models/diet";
+import { evaluatePoint, type EvaluationInput, type Figures } from "../../core/evaluate";
+import { versionInput } from "../../core/adaptation";
+import { kitchenMeasure, type ReadRecipe } from "../../core/recipe";
+import { beamReadings, increment, ratioSwap, type AdaptationProblem, type BeamReading, type DiningTable, type VersionRow } from "../../core/substitution";
+import { formatChange, formatGrams } from "../../core/units";
+import { readingContext } from "../../workers/client";
+import { Beam } from "../parts/beam";
+import { FoodPicker } from "../parts/food-picker";
+import { WhyMark, stateColour } from "../parts/marks";
+import { setFood, type BenchState } from "./bench-state";
+
+interface SubstitutesProps {
+  readonly row: VersionRow;
+  readonly index: number;
+  readonly state: BenchState;
+  readonly read: ReadRecipe;
+  readonly table: DiningTable;
+  readonly problem: AdaptationProblem;
+  readonly recipeFigures: Figures;
+  readonly onTake: (food: Food, grams: number) => void;
+}
+
+interface Option {
+  readonly food: Food;
+  readonly grams: number;
+  readonly keeps: string;
+  readonly water: number;
+  readonly beams: readonly BeamReading[];
+  readonly off: number;
+}
+
+const MOST_OPTIONS = 5;
+const SHOWN = ["Sweetness", "Body", "Richness"];
+
+/** The open line: foods that could stand here, ranked, with amounts by ratio and what each would do; impossible ones last. */
+export function Substitutes({ row, index, state, read, table, problem, recipeFigures, onTake }: SubstitutesProps) {
+  const from = useMemo(() => {
+    const source = row.line === null ? undefined : problem.lines.find((line) => line.index === row.line);
+    return source ? { food: source.food, grams: source.grams } : row.food ? { food: row.food, grams: row.grams } : null;
+  }, [row, problem]);
+
+  const { options, refused } = useMemo(() => {
+    const possible: Option[] = [];
+    const not: { food: Food; why: string }[] = [];
+    if (!from) return { options: possible, refused: not };
+    const { constants } = problem.reference;
+    for (const candidate of problem.tables.candidates) {
+      const food = problem.reference.foods.get(candidate.foodId);
+      if (!food || candidate.role !== row.role || !candidate.archetypes.includes(problem.archetype) || food.id === row.food?.id) continue;
+      const rule = problem.rules.find((each) => judge(food, each).verdict !== "allowed");
+      if (rule) { not.push({ food, why: rule.short }); continue; }
+      const swap = ratioSwap(from.food, from.grams, food, row.role, table.serve, constants);
+      if (!swap) continue;
+      const step = increment(swap.grams);
+      const grams = Math.max(step, Math.round(swap.grams / step) * step);
+      const input: EvaluationInput = versionInput(setFood(state, index, food, grams, "").version, read, table);
+      const beams = beamReadings(recipeFigures, evaluatePoint(input, constants), problem.limits, table.serve, constants);
+      const off = beams.reduce((sum, { deviation }) => sum + (deviation.state === "outside" ? 1 : 0) + (deviation.wedge > 0 ? Math.min(2, Math.abs(deviation.relative) / deviation.wedge) / 4 : 0), 0);
+      possible.push({ food, grams, keeps: swap.keeps, water: swap.water, beams, off: off + candidate.affinity / 4 });
+    }
+    return { options: possible.sort((a, b) => a.off - b.off).slice(0, MOST_OPTIONS), refused: not };
+  }, [from, problem, row, table, state, index, read, recipeFigures]);
+
+  const served = table.serve === "hot" ? ["sweetness.hot", "body.hot"] : ["sweetness.chilled", "body.chilled"];
+  return (
+    <div className="border-l-4 border-saffron-fill px-3 py-2 bg-sheet">
+      {options.length > 0 && (
+        <ol aria-label="What could stand here">
+          {options.map(({ food, grams, keeps, water, beams }, rank) => (
+            <li key={food.id} className="border-b border-line">
+              <button type="button" onClick={() => onTake(food, grams)} className="w-full text-left grid grid-cols-[18px_minmax(0,1fr)] sm:grid-cols-[18px_minmax(0,1fr)_auto] gap-x-3 gap-y-1 items-center py-1.5 hover:bg-pressed">
+                <span className="t-figure text-ink2">{rank + 1}</span>
+                <span className="min-w-0"><span className="t-new">{food.name}</span> <span className="t-figure">{formatGrams(grams)} g</span>
+                  <span className="block t-small text-ink2"><span className="t-frac">{kitchenMeasure(food, grams)?.text ?? "weighed"}</span>, {keeps}{Math.abs(water) >= 5 && `; ${water > 0 ? "brings" : "takes"} ${formatGrams(Math.abs(water))} g water`}</span>
+                </span>
+                <span className="col-start-2 sm:col-start-3 flex gap-3">
+                  {beams.filter((beam) => served.includes(beam.id) || beam.id === "richness").map((beam) => (
+                    <span key={beam.id} className="grid justify-items-center w-[78px]">
+                      <span className="t-small text-ink2">{SHOWN.find((name) => beam.name.startsWith(name))}</span>
+                      <Beam deviation={beam.deviation} label={null} small />
+                      <span className={`t-small tabular-nums ${stateColour(beam.deviation.state)}`}>{formatChange(beam.deviation.relative)}{beam.deviation.state === "outside" && <span className="sr-only">, outside</span>}</span>
+                    </span>
+                  ))}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ol>
+      )}
+      {options.length > 0 && <p className="t-small text-ink2 py-1">Amounts by one ratio, this line alone; the rest stays as it is.</p>}
+      {refused.length > 0 && (
+        <p className="t-small flex flex-wrap gap-x-3 gap-y-0.5 py-1"><span className="text-rose flex items-center gap-1"><WhyMark kind="conflict" />Not at this table</span>
+          {refused.map(({ food, why }) => <span key={food.id}><s>{food.name}</s> <span className="text-ink2">{why}</span></span>)}
+        </p>
+      )}
+      <div className="max-w-80 py-1">
+        <FoodPicker label="Any other food" context={readingContext()} note={(food) => { const rule = problem.rules.find((each) => judge(food, each).verdict !== "allowed"); return rule ? `${judge(food, rule).verdict === "ask" ? "to ask" : "breaks"}: ${rule.short}` : null; }}
+          onPick={(food) => { const swap = from ? ratioSwap(from.food, from.grams, food, row.role, table.serve, problem.reference.constants) : null; onTake(food, swap ? Math.round(swap.grams * 10) / 10 : (from?.grams ?? 10)); }} />
+      </div>
+    </div>
+  );
+}

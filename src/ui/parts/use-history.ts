@@ -1,0 +1,55 @@
+"use client";
+
+import { useCallback, useEffect, useState } from "react";
+
+interface History<T> {
+  readonly past: readonly T[];
+  readonly present: T;
+  readonly future: readonly T[];
+  /** Edits under one key follow each other as one step to undo (typing in one field). */
+  readonly key: string | null;
+}
+
+export interface Undoable<T> {
+  readonly present: T;
+  set(next: T, key?: string): void;
+  readonly undo: (() => void) | null;
+  readonly redo: (() => void) | null;
+}
+
+const MOST_STEPS = 100;
+
+/** A value whose edits can be taken back, by button and by Ctrl+Z outside of text fields. */
+export function useHistory<T>(initial: T | (() => T)): Undoable<T> {
+  const [history, setHistory] = useState<History<T>>(() => ({ past: [], present: initial instanceof Function ? initial() : initial, future: [], key: null }));
+  const set = useCallback((next: T, key?: string) => {
+    setHistory(({ past, present, key: last }) => (key !== undefined && key === last ? { past, present: next, future: [], key } : { past: [...past, present].slice(-MOST_STEPS), present: next, future: [], key: key ?? null }));
+  }, []);
+  const undo = useCallback(() => {
+    setHistory((from) => {
+      const before = from.past.at(-1);
+      return before === undefined ? from : { past: from.past.slice(0, -1), present: before, future: [from.present, ...from.future], key: null };
+    });
+  }, []);
+  const redo = useCallback(() => {
+    setHistory((from) => {
+      const [after, ...rest] = from.future;
+      return after === undefined ? from : { past: [...from.past, from.present], present: after, future: rest, key: null };
+    });
+  }, []);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
+      const target = event.target as HTMLElement;
+      if (target.closest("input, textarea, [contenteditable]")) return;
+      const key = event.key.toLowerCase();
+      if (key !== "z" && key !== "y") return;
+      event.preventDefault();
+      if (key === "y" || event.shiftKey) redo();
+      else undo();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [undo, redo]);
+  return { present: history.present, set, undo: history.past.length > 0 ? undo : null, redo: history.future.length > 0 ? redo : null };
+}

@@ -1,0 +1,100 @@
+"use client";
+
+import { Dialog, DialogPanel, DialogTitle } from "@headlessui/react";
+import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from "react";
+import type { Constants } from "../../core/food";
+import type { Figure } from "../../core/numeric";
+import { describeProperty, explain, type EvaluationInput, type PropertyId } from "../../core/evaluate";
+import { formatToSpread } from "../../core/units";
+import { figureText, isBody, rangeText } from "./figure-words";
+import { Button } from "./button";
+
+export interface Why {
+  readonly input: EvaluationInput;
+  readonly id: PropertyId;
+  /** Of which sweet: "as handed down", "for this table". */
+  readonly of: string;
+}
+
+interface WorkingPanel {
+  readonly constants: Constants;
+  readonly open: (why: Why) => void;
+}
+const WorkingContext = createContext<WorkingPanel | null>(null);
+
+/** Holds the panel that answers "why this figure" for all figures below it. */
+export function WorkingProvider({ constants, children }: { readonly constants: Constants; readonly children: ReactNode }) {
+  const [why, setWhy] = useState<Why | null>(null);
+  const open = useCallback((asked: Why) => setWhy(asked), []);
+  const value = useMemo(() => ({ constants, open }), [constants, open]);
+  return (
+    <WorkingContext value={value}>
+      {children}
+      <Dialog open={why !== null} onClose={() => setWhy(null)} className="relative z-40">
+        <div aria-hidden="true" className="fixed inset-0 bg-ink/25" />
+        <div className="fixed inset-0 flex justify-end">
+          <DialogPanel className="w-full max-w-[480px] h-full overflow-y-auto bg-sheet border-l border-ink p-5 pb-24">{why && <WorkingBody why={why} constants={constants} onClose={() => setWhy(null)} />}</DialogPanel>
+        </div>
+      </Dialog>
+    </WorkingContext>
+  );
+}
+
+export function useWorking(): WorkingPanel {
+  const panel = useContext(WorkingContext);
+  if (!panel) throw new Error("useWorking belongs inside WorkingProvider");
+  return panel;
+}
+
+function WorkingBody({ why, constants, onClose }: { readonly why: Why; readonly constants: Constants; readonly onClose: () => void }) {
+  const working = useMemo(() => explain(why.input, why.id, constants), [why, constants]);
+  const { figure } = working;
+  return (
+    <>
+      <div className="flex justify-between gap-4 items-start">
+        <div>
+          <p className="t-small text-ink2">Why this figure, {why.of}</p>
+          <DialogTitle className="t-h1">{working.name}</DialogTitle>
+        </div>
+        <Button onClick={onClose}>Close</Button>
+      </div>
+      <p className="mt-3 text-[22px] font-[560] tabular-nums">{figureText(figure, why.id, constants)}{isBody(why.id) && <span className="t-small text-ink2"> (step {figure.value.toFixed(1)} of 10)</span>}</p>
+      <p className="t-small text-ink2">{working.per}. In 8 of 10 cases within {rangeText(figure, why.id, constants)}.</p>
+      <p className="mt-4">{capital(working.equation)}{working.terms.length > 0 ? ":" : "."}</p>
+      <table className="mt-2 w-full t-ledger">
+        <tbody>
+          {working.terms.map((term, i) => (
+            <tr key={i} className="border-b border-line align-top">
+              <td className="py-1.5 pr-2">{term.label}{term.detail && <span className="block t-small text-ink2">{term.detail}</span>}</td>
+              <td className="py-1.5 text-right t-figure whitespace-nowrap">{term.value < 0 ? "−" : ""}{formatToSpread(Math.abs(term.value), Math.abs(term.value) / 50)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {working.then && <p className="mt-2 rule-double pt-2">{capital(working.then)}.</p>}
+      {working.spread.length > 0 && (
+        <>
+          <h3 className="t-h2 mt-5">What the interval comes from</h3>
+          <ul className="t-ledger mt-1">{working.spread.map((part) => <li key={part.from} className="flex justify-between border-b border-line py-1"><span>{part.from}</span><span className="t-figure">{Math.round(part.share * 100)} %</span></li>)}</ul>
+        </>
+      )}
+      <h3 className="t-h2 mt-5">Sources</h3>
+      {working.rule && <p className="t-ledger mt-1">A rule of thumb has part in this figure.</p>}
+      <ul className="t-small text-ink2 mt-1 grid gap-1">{working.sources.map((source) => <li key={source}>{source}</li>)}</ul>
+    </>
+  );
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** A computed figure that can be asked why: a button in the figure's own place. */
+export function FigureButton({ figure, id, input, of, className = "", children }: { readonly figure: Figure; readonly id: PropertyId; readonly input: EvaluationInput; readonly of: string; readonly className?: string; readonly children?: ReactNode }) {
+  const { open, constants } = useWorking();
+  const text = figureText(figure, id, constants);
+  return (
+    <button type="button" onClick={() => open({ input, id, of })} title={`80 % within ${rangeText(figure, id, constants)}. Why?`}
+      aria-label={`${describeProperty(id).name} ${of}: ${text}. Why?`} className={`t-figure text-left underline decoration-dotted decoration-edge underline-offset-4 hover:decoration-solid min-h-6 ${className}`}>
+      {children ?? text}
+    </button>
+  );
+}

@@ -1,0 +1,48 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useSaving } from "./saving";
+
+export type StationId = "table" | "recipe" | "swap";
+
+export interface Station {
+  readonly id: StationId;
+  readonly name: string;
+  /** Its one-line state: "9 lines, 1 to ask". */
+  readonly state: string;
+  readonly settled: boolean;
+}
+
+/** The stations as a thread: done, here, to come. Leaving one waits until what was typed is saved. */
+export function StationThread({ recipeId, here, stations }: { readonly recipeId: string; readonly here: StationId; readonly stations: readonly Station[] }) {
+  const router = useRouter();
+  const { flush } = useSaving();
+  return (
+    <nav aria-label="Stations" className="no-print w-full sm:w-auto">
+      <ol className="flex">
+        {stations.map((station, i) => {
+          const href = `/recipes/${recipeId}/${station.id}`;
+          const current = station.id === here;
+          const dashed = !(stations[i + 1]?.settled ?? false);
+          return (
+            <li key={station.id} className="relative flex-1 sm:flex-none sm:w-[118px]">
+              {i < stations.length - 1 && <span aria-hidden="true" className={`absolute top-[11px] left-1/2 w-full border-t-2 ${dashed ? "border-dashed border-edge" : "border-ink"}`} />}
+              <a href={href} aria-current={current ? "step" : undefined} className="relative flex flex-col items-center text-center leading-tight pt-0.5 pb-1 hover:underline"
+                onClick={(event) => {
+                  if (event.metaKey || event.ctrlKey || event.shiftKey) return;
+                  event.preventDefault();
+                  void flush().then(() => router.push(href));
+                }}>
+                <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true" className="mb-0.5">
+                  <path d="M10 1.500 18.500 10 10 18.500 1.500 10Z" strokeWidth="2" className={current ? "fill-saffron-fill stroke-ink" : station.settled ? "fill-ink stroke-ink" : "fill-ground stroke-edge"} transform={current ? "" : "translate(3 3) scale(.7)"} />
+                </svg>
+                <span className={`text-[14px] ${current ? "font-[640]" : "font-[480]"}`}>{station.name}</span>
+                <span className="t-small text-ink2">{station.state}</span>
+              </a>
+            </li>
+          );
+        })}
+      </ol>
+    </nav>
+  );
+}
