@@ -24,6 +24,8 @@ export interface Working {
   /** The equation in words. */
   readonly equation: string;
   readonly terms: readonly WorkingTerm[];
+  /** Unit of the terms. */
+  readonly termUnit: string;
   /** What the terms are divided by or turned with, in words. */
   readonly then: string;
   readonly sources: readonly string[];
@@ -36,15 +38,16 @@ export interface Working {
 export function explain(input: EvaluationInput, id: PropertyId, constants: Constants): Working {
   const { sweet, figures } = evaluate(input, constants);
   const described = describeProperty(id);
+  const [group = "", key = ""] = id.split(".");
   const parts = spreadOf(input, id, constants);
   const total = parts.measures + parts.evaporation + parts.composition + parts.model;
   const spread = [
     { from: "kitchen measures", share: parts.measures }, { from: "evaporation", share: parts.evaporation },
     { from: "composition of the foods", share: parts.composition }, { from: "the model", share: parts.model },
   ].map((part) => ({ ...part, share: total > 0 ? part.share / total : 0 })).filter((part) => part.share > 0.005).sort((a, b) => b.share - a.share);
-  const shared = { id, ...described, figure: figures[id], spread };
+  const termUnit = group === "sweetness" ? "g as sugar" : group === "body" ? "of X" : group === "serving" || group === "per100g" ? described.unit : "g";
+  const shared = { id, ...described, figure: figures[id], spread, termUnit };
   const mass = sweet.finishedMass;
-  const [group = "", key = ""] = id.split(".");
 
   if (id === "yield" || id === "servingMass")
     return {

@@ -79,7 +79,7 @@ export function rewriteSteps(steps: readonly string[], lines: readonly NamedLine
   for (const row of rows) {
     if (!row.food || row.change === "as is" || row.change === "amount") continue;
     const how = handling.get(row.food.id);
-    if (how?.prepare) before.push(newStep(fill(how.prepare, row.grams), `${row.food.name.toLowerCase()} beforehand`));
+    if (how?.prepare) before.push(newStep(fill(how.prepare, row.grams), `for the ${shortName(row.food)}`));
     if (row.change === "added" && !placed.has(row)) after.push(newStep(how?.add ? fill(how.add, row.grams) : `Stir in ${amountWords(row)}.`, row.why));
   }
   if (drivenOff.recipe > 20 && Math.abs(drivenOff.version / drivenOff.recipe - 1) > 0.25)

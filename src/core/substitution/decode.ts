@@ -59,6 +59,6 @@ function whyGone(problem: AdaptationProblem, opening: Opening, line: SourceLine)
   const rule = problem.rules.find((each) => judge(line.food, each).verdict === "avoid");
   if (opening.banned.has(line.index) && rule) return rule.short;
   const limit = opening.passed[0];
-  if (limit) return `${LIMIT_NAMES[limit.id].name} over ${limit.most} ${LIMIT_NAMES[limit.id].unit}`.trim();
+  if (limit) return `${LIMIT_NAMES[limit.id].short} over ${limit.most} ${LIMIT_NAMES[limit.id].unit}`.trim();
   return "not needed";
 }

@@ -17,12 +17,12 @@ export interface Limit {
   readonly school: FreeSugarSchool;
 }
 
-export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; readonly unit: string }>> = {
-  freeSugars: { name: "free sugars", unit: "g" },
-  energy: { name: "energy", unit: "kJ" },
-  saturatedFat: { name: "saturated fat", unit: "g" },
-  glycaemicLoad: { name: "glycaemic load", unit: "" },
-  sodium: { name: "sodium", unit: "mg" },
+export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; readonly short: string; readonly unit: string }>> = {
+  freeSugars: { name: "free sugars", short: "sugars", unit: "g" },
+  energy: { name: "energy", short: "energy", unit: "kJ" },
+  saturatedFat: { name: "saturated fat", short: "sat. fat", unit: "g" },
+  glycaemicLoad: { name: "glycaemic load", short: "load", unit: "" },
+  sodium: { name: "sodium", short: "sodium", unit: "mg" },
 };
 
 export interface SourceLine extends BalancedLine {

@@ -91,23 +91,25 @@ export async function propose(problem: AdaptationProblem, solve: SolverPort, now
     if (found.some((other) => sameSet(other.used, used))) continue;
     const rounded = await roundAmounts(problem, opening, targets, run, used, { built, values: solution.values }, solve);
     if (!rounded) continue;
-    const proposal = finish(problem, opening, plan.label, rounded.amounts, rounded.evaporation, { status: outcome.kind === "optimal" ? "optimal" : "best so far", gap: outcome.gap, milliseconds: Math.round(now() - started) });
+    const proposal = finish(problem, opening, plan.label, rounded.amounts, rounded.evaporation, found.map(({ proposal }) => proposal), { status: outcome.kind === "optimal" ? "optimal" : "best so far", gap: outcome.gap, milliseconds: Math.round(now() - started) });
     if (proposal && !found.some((other) => sameVersion(other.proposal.version, proposal.version))) found.push({ used, proposal });
   }
   if (found.length === 0) return outOfTime ? { kind: "time-ran-out", recipeFigures } : { kind: "failed", why: "Versions were found, but none could be brought to amounts that can be weighed within the limits.", recipeFigures };
   return { kind: "proposals", proposals: found.map(({ proposal }) => proposal), recipeFigures };
 }
 
-function finish(problem: AdaptationProblem, opening: ReturnType<typeof openRoles>, plan: ProposalPlan, amounts: readonly Amount[], evaporation: number, solver: Proposal["solver"]): Proposal | null {
+function finish(problem: AdaptationProblem, opening: ReturnType<typeof openRoles>, plan: ProposalPlan, amounts: readonly Amount[], evaporation: number, before: readonly Proposal[], solver: Proposal["solver"]): Proposal | null {
   const version = decode(problem, opening, amounts, Math.round(evaporation / 5) * 5);
   const { figures } = evaluate({ lines: versionLines(version, problem.lines), evaporation: { value: version.evaporation, sd: version.evaporation * 0.2 }, servings: problem.servings, cookMinutes: problem.cookMinutes }, problem.reference.constants);
   if (problem.limits.some((limit) => figures[limitProperty(limit)].value > limit.most * 1.001)) return null;
   const beams = beamReadings(opening.recipeFigures, figures, problem.limits, problem.serve, problem.reference.constants);
-  return { label: plan === "Another way" ? apartLabel(version) : plan, reason: reasonOf(plan, version, beams, figures), version, figures, beams, notes: versionNotes(problem, version, figures), solver };
+  return { label: plan === "Another way" ? apartLabel(version, before) : plan, reason: reasonOf(plan, version, beams, figures), version, figures, beams, notes: versionNotes(problem, version, figures), solver };
 }
 
-function apartLabel(version: Version): string {
-  const lead = version.rows.filter((row) => row.food && (row.change === "replaced" || row.change === "added")).sort((a, b) => b.grams - a.grams)[0];
+/** Names a version by its largest new food that the versions before it do not hold. */
+function apartLabel(version: Version, before: readonly Proposal[]): string {
+  const known = new Set(before.flatMap((proposal) => proposal.version.rows.map((row) => row.food?.id)));
+  const lead = version.rows.filter((row) => row.food && (row.change === "replaced" || row.change === "added") && !known.has(row.food.id)).sort((a, b) => b.grams - a.grams)[0];
   return lead?.food ? `With ${(lead.food.name.split(",")[0] ?? "").toLowerCase()}` : "Another way";
 }
 

@@ -24,10 +24,10 @@ export function BeamCard({ reading, before, after }: { readonly reading: BeamRea
         <span className={`flex items-center gap-1 text-[13px] leading-tight text-right ${stateColour(deviation.state)}`}><StateMark state={deviation.state} />{word}</span>
       </div>
       <Beam deviation={deviation} label={sentence} />
-      <div className="grid grid-cols-[1fr_auto_1fr] gap-1 items-baseline -mt-0.5">
-        <FigureButton figure={old} id={id} input={before.input} of="as handed down" className="text-[13px] justify-self-start" />
+      <div className="grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] gap-1 items-baseline -mt-0.5">
+        <FigureButton figure={old} id={id} input={before.input} of="as handed down" className="text-[13px]! justify-self-start" />
         <span className="t-small text-ink2 whitespace-nowrap">{middle}</span>
-        <FigureButton figure={now} id={id} input={after.input} of="for this table" className="font-[640]! justify-self-end text-right!" />
+        <FigureButton figure={now} id={id} input={after.input} of="for this table" className={`justify-self-end text-right! ${isBody(id) ? "text-[13px]! font-[560]!" : "font-[640]!"}`} />
       </div>
     </article>
   );
@@ -35,7 +35,7 @@ export function BeamCard({ reading, before, after }: { readonly reading: BeamRea
 
 function stepWords(change: number): string {
   const size = Math.abs(change);
-  return size < 0.05 ? "same" : `${size.toFixed(1)} step ${change > 0 ? "thicker" : "thinner"}`;
+  return size < 0.15 ? "same" : `${change > 0 ? "+" : "−"}${size.toFixed(1)} step`;
 }
 
 /** A specific word for the state: "less sweet", "too thick", "over by 3.3 g". */

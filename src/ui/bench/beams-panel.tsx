@@ -18,7 +18,7 @@ export function BeamsPanel({ beams, notes, before, after }: { readonly beams: re
   return (
     <>
       <Legend />
-      <div className="grid grid-cols-1 min-[420px]:grid-cols-2 gap-x-4">
+      <div className="grid grid-cols-2 gap-x-3 md:gap-x-4">
         {column("tongue", "On the tongue", "wedge: nobody would notice")}
         {column("table", "At this table", "a serving; edge: a limit set")}
       </div>

@@ -107,8 +107,8 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
       <PageHead title={recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
         <StationThread recipeId={id} here="swap" stations={stationsOf(view.read, table, { state: `${inside} of ${of} inside`, settled: true })} />
       </PageHead>
-      <main id="main" className="lg:grid lg:grid-cols-[minmax(0,1fr)_404px] pb-20 md:pb-0">
-        <div className="p-4 md:pt-2 md:px-5 min-w-0">
+      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px] lg:grid-rows-[auto_1fr] pb-20 md:pb-0">
+        <div className="p-4 pb-0 md:pt-2 md:px-5 min-w-0">
           {view.read.unresolved.length > 0 && <p className="bg-saffron-wash px-3 py-2 t-ledger mb-3">{view.read.unresolved.length} {view.read.unresolved.length === 1 ? "line of the recipe is" : "lines of the recipe are"} not read yet and not in any version. Whether they fit this table is not known: answer them at the Recipe station.</p>}
           <EndingPanel state={solver.state} recipeId={id} ruleNames={new Map(view.problem.rules.map((rule) => [rule.id, rule.name]))} onCancel={solver.cancel} onAgain={() => start(view.problem)} />
           <ProposalTabs proposals={proposals} chosen={chosen < 0 ? null : chosen} ownLabel={chosen < 0 ? state.label : null} onChoose={(i) => { const proposal = proposals[i]; if (proposal) change(fromProposal(proposal)); }} onByHand={() => change(asHandedDown(view.read, table))} />
@@ -118,16 +118,16 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
             <span className="flex items-center gap-2 text-ink2">cooks down by <AmountField label="Water driven off in this version, grams" value={state.version.evaporation} onChange={(evaporation) => change(setEvaporation(state, evaporation), "evaporation")} /></span>
             <span className="sm:text-right"><FigureButton figure={after.figures.yield} id="yield" input={after.input} of="for this table" className="font-[600]!" /> finished, {table.servings} of {formatGrams(after.figures.servingMass.value)} g</span>
           </div>
-          <div className="fixed md:static bottom-[50px] inset-x-0 z-20 bg-ground border-t border-ink md:border-0 px-4 py-2 md:p-0 md:mt-3 flex flex-wrap gap-x-4 gap-y-1 items-center no-print">
-            <span className="flex md:hidden gap-1 items-center" aria-hidden="true">{beams.map((beam) => <StateMark key={beam.id} state={beam.deviation.state} />)}</span>
-            <span className="t-ledger text-ink2 flex-1">{changed} {changed === 1 ? "line" : "lines"} changed, {inside} of {of} inside{asked > 0 ? `, ${asked} to ask` : ""}.</span>
+          <div className="fixed md:static bottom-[50px] inset-x-0 z-20 bg-ground border-t border-ink md:border-0 px-4 py-2 md:p-0 md:mt-3 flex gap-x-4 items-center no-print">
+            <span className="md:hidden flex-1 t-ledger"><span className="flex gap-[3px] items-center" aria-hidden="true">{beams.map((beam) => <StateMark key={beam.id} state={beam.deviation.state} size={11} />)}</span>{inside} of {of} inside{asked > 0 ? `, ${asked} to ask` : ""}</span>
+            <span className="hidden md:block t-ledger text-ink2 flex-1">{changed} {changed === 1 ? "line" : "lines"} changed, {inside} of {of} inside{asked > 0 ? `, ${asked} to ask` : ""}.</span>
             <span className="hidden md:flex gap-3 items-center"><SaveNotice /><UndoButtons undo={undo} redo={redo} /></span>
             <Button kind="primary" disabled={keeping.busy} onClick={() => void keep()}>Keep as a version <Arrow /></Button>
           </div>
           {keeping.why && <p role="alert" className="mt-2 bg-rose-wash text-rose px-3 py-2">{keeping.why}</p>}
-          <section className="mt-6" aria-label="Steps for this table"><h2 className="t-h2">The steps, for this table</h2><StepsPanel steps={steps} /></section>
         </div>
-        <aside className="lg:crease-l p-4 md:pt-2 md:px-4" aria-label="Beams"><BeamsPanel beams={beams} notes={notes} before={view.before} after={after} /></aside>
+        <aside className="lg:crease-l p-4 md:pt-2 md:px-4 lg:row-span-2" aria-label="Beams"><BeamsPanel beams={beams} notes={notes} before={view.before} after={after} /></aside>
+        <section className="p-4 md:px-5 min-w-0" aria-label="Steps for this table"><h2 className="t-h2">The steps, for this table</h2><StepsPanel steps={steps} /></section>
       </main>
     </WorkingProvider>
   );

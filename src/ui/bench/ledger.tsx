@@ -14,7 +14,7 @@ import { readingContext } from "../../workers/client";
 import { Substitutes } from "./substitutes";
 import type { BenchView } from "./bench-view";
 
-const COLUMNS = "md:grid-cols-[minmax(0,1.25fr)_66px_50px_118px_minmax(0,1.35fr)_74px_92px_26px]";
+const COLUMNS = "md:grid-cols-[minmax(0,1.25fr)_66px_50px_122px_minmax(0,1.35fr)_74px_74px_26px]";
 
 interface LedgerProps {
   readonly view: BenchView;
@@ -31,7 +31,7 @@ export function Ledger({ view, state, onChange }: LedgerProps) {
       <div className={`hidden md:grid ${COLUMNS} gap-x-2 px-3 items-end border-b border-ink h-[30px] pb-1`} aria-hidden="true">
         <span className="t-h2 text-[15px] col-span-2">As handed down</span><span className="t-small text-ink2 text-right">g</span>
         <span className="t-small text-ink2 pl-2">why it changes</span>
-        <span className="t-h2 text-[15px] col-span-2">For this table</span><span className="t-small text-ink2 text-right pr-4">g</span><span />
+        <span className="t-h2 text-[15px] col-span-2">For this table</span><span className="t-small text-ink2 text-right pr-1">g</span><span />
       </div>
       <ul>
         {state.version.rows.map((row, index) => {
@@ -93,7 +93,7 @@ function LedgerRow({ view, row, source, open, onOpen, onGrams, onLeaveOut, onPut
           </button>
         </span>
         <span className="t-figure text-ink2 text-right t-frac truncate">{row.food ? kitchenMeasure(row.food, row.grams)?.text : ""}</span>
-        <span className="justify-self-end">{row.food && <AmountField label={`Grams of ${row.food.name} for this table`} value={row.grams} onChange={onGrams} />}</span>
+        <span className="justify-self-end">{row.food && <AmountField label={`Grams of ${row.food.name} for this table`} value={row.grams} unit="" onChange={onGrams} />}</span>
         <button type="button" onClick={onOpen} aria-label={`${open ? "Close" : "Open"} ${row.food?.name ?? oldName}`} className="hidden md:grid w-6 h-6 place-items-center text-ink2"><Chevron open={open} /></button>
       </div>
       {open && (

@@ -3,7 +3,7 @@
 import { useMemo } from "react";
 import type { Food } from "../../core/food";
 import { judge } from "../../core/models/diet";
-import { evaluatePoint, type EvaluationInput, type Figures } from "../../core/evaluate";
+import { evaluatePoint, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
 import { versionInput } from "../../core/adaptation";
 import { kitchenMeasure, type ReadRecipe } from "../../core/recipe";
 import { beamReadings, increment, ratioSwap, type AdaptationProblem, type BeamReading, type DiningTable, type VersionRow } from "../../core/substitution";
@@ -35,7 +35,10 @@ interface Option {
 }
 
 const MOST_OPTIONS = 5;
-const SHOWN = ["Sweetness", "Body", "Richness"];
+const OPTION = "sm:grid-cols-[18px_minmax(0,1fr)_118px_auto] gap-x-3";
+const BEAMS = "grid grid-cols-5 w-full sm:w-[400px]";
+const shortName = (name: string) => (name.split(",")[0] ?? name).replace("Free sugars", "Sugars");
+
 
 /** The open line: foods that could stand here, ranked, with amounts by ratio and what each would do; impossible ones last. */
 export function Substitutes({ row, index, state, read, table, problem, recipeFigures, onTake }: SubstitutesProps) {
@@ -66,33 +69,40 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
     return { options: possible.sort((a, b) => a.off - b.off).slice(0, MOST_OPTIONS), refused: not };
   }, [from, problem, row, table, state, index, read, recipeFigures]);
 
-  const served = table.serve === "hot" ? ["sweetness.hot", "body.hot"] : ["sweetness.chilled", "body.chilled"];
+  const served: readonly PropertyId[] = [...(table.serve === "hot" ? (["sweetness.hot", "body.hot"] as const) : (["sweetness.chilled", "body.chilled"] as const)), "richness", "serving.freeSugarsUk", "serving.freeSugarsWho", "serving.energy"];
+  const shown = (beam: BeamReading) => served.includes(beam.id);
   return (
     <div className="border-l-4 border-saffron-fill px-3 py-2 bg-sheet">
       {options.length > 0 && (
-        <ol aria-label="What could stand here">
-          {options.map(({ food, grams, keeps, water, beams }, rank) => (
-            <li key={food.id} className="border-b border-line">
-              <button type="button" onClick={() => onTake(food, grams)} className="w-full text-left grid grid-cols-[18px_minmax(0,1fr)] sm:grid-cols-[18px_minmax(0,1fr)_auto] gap-x-3 gap-y-1 items-center py-1.5 hover:bg-pressed">
-                <span className="t-figure text-ink2">{rank + 1}</span>
-                <span className="min-w-0"><span className="t-new">{food.name}</span> <span className="t-figure">{formatGrams(grams)} g</span>
-                  <span className="block t-small text-ink2"><span className="t-frac">{kitchenMeasure(food, grams)?.text ?? "weighed"}</span>, {keeps}{Math.abs(water) >= 5 && `; ${water > 0 ? "brings" : "takes"} ${formatGrams(Math.abs(water))} g water`}</span>
-                </span>
-                <span className="col-start-2 sm:col-start-3 flex gap-3">
-                  {beams.filter((beam) => served.includes(beam.id) || beam.id === "richness").map((beam) => (
-                    <span key={beam.id} className="grid justify-items-center w-[78px]">
-                      <span className="t-small text-ink2">{SHOWN.find((name) => beam.name.startsWith(name))}</span>
-                      <Beam deviation={beam.deviation} label={null} small />
-                      <span className={`t-small tabular-nums ${stateColour(beam.deviation.state)}`}>{formatChange(beam.deviation.relative)}{beam.deviation.state === "outside" && <span className="sr-only">, outside</span>}</span>
-                    </span>
-                  ))}
-                </span>
-              </button>
-            </li>
-          ))}
-        </ol>
+        <>
+          <div className={`hidden sm:grid ${OPTION} t-small text-ink2 border-b border-ink pb-0.5`} aria-hidden="true">
+            <span /><span>ranked for this table</span><span>amount, by one ratio</span>
+            <span className={BEAMS}>{options[0]?.beams.filter(shown).map((beam) => <span key={beam.id} className="text-center">{shortName(beam.name)}</span>)}</span>
+          </div>
+          <ol aria-label="What could stand here">
+            {options.map(({ food, grams, keeps, water, beams }, rank) => (
+              <li key={food.id} className="border-b border-line">
+                <button type="button" onClick={() => onTake(food, grams)} className={`w-full text-left grid grid-cols-[18px_minmax(0,1fr)_auto] ${OPTION} gap-y-1 items-center py-1 hover:bg-pressed`}>
+                  <span className="t-figure text-ink2">{rank + 1}</span>
+                  <span className="t-new min-w-0">{food.name}</span>
+                  <span className="t-figure"><span className="t-frac">{kitchenMeasure(food, grams)?.text ?? "weighed"}</span>, {formatGrams(grams)} g
+                    <span className="block t-small text-ink2">{keeps}{Math.abs(water) >= 5 && `, ${water > 0 ? "+" : "−"}${formatGrams(Math.abs(water))} g water`}</span>
+                  </span>
+                  <span className={`col-span-3 sm:col-span-1 ${BEAMS}`}>
+                    {beams.filter(shown).map((beam) => (
+                      <span key={beam.id} className="grid justify-items-center">
+                        <span className="sm:hidden t-small text-ink2">{shortName(beam.name)}</span>
+                        <Beam deviation={beam.deviation} label={null} small />
+                        <span className={`t-small tabular-nums leading-none ${stateColour(beam.deviation.state)}`}><span className="sr-only">{beam.name} </span>{formatChange(beam.deviation.relative)}{beam.deviation.state === "outside" && <span className="sr-only">, outside</span>}</span>
+                      </span>
+                    ))}
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ol>
+        </>
       )}
-      {options.length > 0 && <p className="t-small text-ink2 py-1">Amounts by one ratio, this line alone; the rest stays as it is.</p>}
       {refused.length > 0 && (
         <p className="t-small flex flex-wrap gap-x-3 gap-y-0.5 py-1"><span className="text-rose flex items-center gap-1"><WhyMark kind="conflict" />Not at this table</span>
           {refused.map(({ food, why }) => <span key={food.id}><s>{food.name}</s> <span className="text-ink2">{why}</span></span>)}

@@ -25,7 +25,7 @@ interface AmountFieldProps {
   readonly className?: string;
 }
 
-const shown = (value: number) => String(value >= 100 ? Math.round(value) : Math.round(value * 100) / 100);
+const shown = (value: number) => String(value >= 20 ? Math.round(value) : value >= 3 ? Math.round(value * 10) / 10 : Number(value.toPrecision(2)));
 
 /** A field for an amount. What cannot be read stays as typed, with the reason under it, and changes nothing. */
 export function AmountField({ label, value, unit = "g", least = 0, most = MOST_GRAMS, onChange, className = "" }: AmountFieldProps) {

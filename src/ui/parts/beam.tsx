@@ -44,7 +44,7 @@ export function Beam({ deviation, label, small = false }: { readonly deviation: 
   const stamped = deviation.kind === "limit";
   const colour = stateColour(state);
   return (
-    <svg viewBox={`0 0 ${BEAM.width} ${BEAM.height}`} className={small ? "h-[26px] w-[75px] shrink-0" : "w-full h-auto max-h-[68px]"} {...(label ? { role: "img", "aria-label": label } : { "aria-hidden": true })}>
+    <svg viewBox={`0 0 ${BEAM.width} ${BEAM.height}`} className={small ? "h-[24px] w-[70px] shrink-0" : "w-full h-auto max-h-[68px]"} {...(label ? { role: "img", "aria-label": label } : { "aria-hidden": true })}>
       <path d={`M12 ${pivotY}H168`} className="stroke-edge" strokeWidth=".8" strokeDasharray="1 3" />
       {!small && state !== "free" && (stamped ? (
         <g>

@@ -49,6 +49,7 @@ export function useWorking(): WorkingPanel {
 function WorkingBody({ why, constants, onClose }: { readonly why: Why; readonly constants: Constants; readonly onClose: () => void }) {
   const working = useMemo(() => explain(why.input, why.id, constants), [why, constants]);
   const { figure } = working;
+  const sum = working.terms.reduce((total, term) => total + term.value, 0);
   return (
     <>
       <div className="flex justify-between gap-4 items-start">
@@ -62,6 +63,7 @@ function WorkingBody({ why, constants, onClose }: { readonly why: Why; readonly 
       <p className="t-small text-ink2">{working.per}. In 8 of 10 cases within {rangeText(figure, why.id, constants)}.</p>
       <p className="mt-4">{capital(working.equation)}{working.terms.length > 0 ? ":" : "."}</p>
       <table className="mt-2 w-full t-ledger">
+        <thead className="t-small text-ink2"><tr className="border-b border-ink"><th scope="col" className="text-left font-[430]">term</th><th scope="col" className="text-right font-[430]">{working.termUnit}</th></tr></thead>
         <tbody>
           {working.terms.map((term, i) => (
             <tr key={i} className="border-b border-line align-top">
@@ -71,7 +73,8 @@ function WorkingBody({ why, constants, onClose }: { readonly why: Why; readonly 
           ))}
         </tbody>
       </table>
-      {working.then && <p className="mt-2 rule-double pt-2">{capital(working.then)}.</p>}
+      <p className="rule-double pt-2 flex justify-between t-ledger font-[560]"><span>Together</span><span className="t-figure">{formatToSpread(sum, Math.abs(sum) / 200)}</span></p>
+      {working.then && <p className="mt-1">{capital(working.then)}.</p>}
       {working.spread.length > 0 && (
         <>
           <h3 className="t-h2 mt-5">What the interval comes from</h3>

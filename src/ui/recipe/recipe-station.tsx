@@ -56,7 +56,7 @@ export function RecipeStation({ id, given, table, swapState }: RecipeStationProp
       <PageHead title={recipe.title || "Untitled"} line={`As handed down, ${recipe.servings} servings`}>
         <StationThread recipeId={id} here="recipe" stations={stationsOf(read, table, swapState)} />
       </PageHead>
-      <main id="main" className="lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
+      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
         <div className="p-4 md:p-5 min-w-0">
           <div className="flex flex-wrap gap-x-6 gap-y-3 items-end">
             <label className="flex-1 min-w-56"><span className="t-small text-ink2 block">Title</span>
@@ -70,10 +70,10 @@ export function RecipeStation({ id, given, table, swapState }: RecipeStationProp
                 {ARCHETYPES.map((each) => <option key={each} value={each}>{each}</option>)}
               </select>
             </label>
-            <div className="flex items-center gap-3"><UndoButtons undo={undo} redo={redo} /><SaveNotice /></div>
           </div>
 
-          <section className="mt-5" aria-label="Ingredient lines">
+          <section className="mt-4" aria-label="Ingredient lines">
+            <div className="flex items-center justify-between gap-3 mb-2"><h2 className="t-h2">Ingredients</h2><span className="flex items-center gap-3"><SaveNotice /><UndoButtons undo={undo} redo={redo} /></span></div>
             <div className="hidden md:grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)_92px_112px_28px] gap-x-4 px-3 pb-1 t-small text-ink2"><span>As written</span><span>Read as</span><span className="text-right">Weighs</span><span>Role</span><span /></div>
             <ul className="bg-sheet border border-ink">
               {read.readings.map((reading, i) => (

@@ -56,7 +56,7 @@ export function PastePage() {
   return (
     <>
       <PageHead title="Paste a recipe" line="A title, ingredient lines, steps. Kitchen measures are fine."><Link href="/" className={buttonClass("quiet")}>Back to recipes</Link></PageHead>
-      <main id="main" className="lg:grid lg:grid-cols-[1fr_404px]">
+      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[1fr_404px]">
         <form className="p-4 md:p-5" onSubmit={(event) => { event.preventDefault(); void submit(); }}>
           <label htmlFor="recipe-text" className="t-h2">The recipe, as it is written</label>
           <textarea

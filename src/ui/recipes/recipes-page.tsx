@@ -13,6 +13,7 @@ export interface RecipeRowData {
   readonly title: string;
   readonly servings: number;
   readonly lineCount: number;
+  readonly firstLines: readonly string[];
   readonly updated: string;
 }
 
@@ -33,7 +34,7 @@ export function RecipesPage({ recipes, total, page, pages, search, versions }: {
       <PageHead title="Recipes" line="As handed down. Open one, set its table, and see the version for it.">
         <Link href="/recipes/new" className={buttonClass("primary")}>Paste a recipe</Link>
       </PageHead>
-      <main id="main" className="lg:grid lg:grid-cols-[1fr_404px]">
+      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[1fr_404px]">
         <section className="p-4 md:p-5" aria-label="Recipes">
           {(total > 8 || search) && (
             <form role="search" className="mb-4 flex gap-2" onSubmit={(event) => { event.preventDefault(); router.push(address(words.trim(), 1)); }}>
@@ -78,8 +79,9 @@ function RecipeRow({ recipe, onRemoved }: { readonly recipe: RecipeRowData; read
   const [why, setWhy] = useState<string | null>(null);
   return (
     <li className="border-b border-line last:border-b-0 flex flex-wrap items-center gap-x-4 px-4 py-1 min-h-[58px]">
-      <Link href={`/recipes/${recipe.id}/recipe`} className="flex-1 min-w-56 py-2 group">
+      <Link href={`/recipes/${recipe.id}/recipe`} className="flex-1 min-w-56 w-0 py-2 group">
         <span className="block text-[17px] font-[590] [font-stretch:108%] group-hover:underline">{recipe.title}</span>
+        <span className="block t-ledger text-ink2 truncate">{recipe.firstLines.join(", ")}{recipe.lineCount > recipe.firstLines.length && " …"}</span>
         <span className="t-small text-ink2">{recipe.lineCount} {recipe.lineCount === 1 ? "line" : "lines"}, {recipe.servings} servings · changed {recipe.updated}</span>
       </Link>
       <span className="flex gap-3 items-center">

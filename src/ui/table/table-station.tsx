@@ -62,7 +62,7 @@ export function TableStation({ id, given, table: givenTable, swapState }: TableS
       <PageHead title={recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
         <StationThread recipeId={id} here="table" stations={stationsOf(read, table, swapState)} />
       </PageHead>
-      <main id="main" className="lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
+      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
         <div className="p-4 md:p-5 grid gap-7 content-start">
           <div className="flex justify-between items-center"><h2 className="t-h2">Who eats, and what they leave</h2><span className="flex gap-3 items-center"><UndoButtons undo={undo} redo={redo} /><SaveNotice /></span></div>
           <fieldset>

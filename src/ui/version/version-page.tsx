@@ -44,7 +44,7 @@ export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, rule
           {recipeId && <Link className={buttonClass("plain")} href={`/recipes/${recipeId}/swap`}>Back to the bench</Link>}
         </span>
       </PageHead>
-      <main id="main" className="lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
+      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
         <div className="p-4 md:p-5 min-w-0">
           {movedOn.length > 0 && <p className="bg-saffron-wash px-3 py-2 t-ledger mb-4">Since this was kept, these have moved on: {movedOn.join(", ")}. The figures here are the ones it was kept with.{recipeId && <> <Link className="underline" href={`/recipes/${recipeId}/swap`}>Compute it again on the bench</Link>.</>}</p>}
           <section aria-label="Ingredients" className="bg-sheet border border-ink">

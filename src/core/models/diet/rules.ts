@@ -23,9 +23,9 @@ export interface Rule {
 
 /** Judges a food by a rule. A food whose origin is unknown is asked about by every rule of origins. */
 export function judge(food: Food, by: Rule): Judgement {
-  if (by.avoidsOrigins.includes(food.origin)) return { verdict: "avoid", reason: `${food.name} is ${originWords(food.origin)}` };
+  if (by.avoidsOrigins.includes(food.origin)) return { verdict: "avoid", reason: `${food.name}: ${originWords(food.origin)}` };
   const found = food.allergens.find((allergen) => by.avoidsAllergens.includes(allergen));
-  if (found) return { verdict: "avoid", reason: `${food.name} ${isGluten(found) ? "holds gluten" : "holds"} ${isGluten(found) ? `of ${found}` : found.replace("-", " ")}` };
+  if (found) return { verdict: "avoid", reason: `${food.name}: contains ${isGluten(found) ? `gluten of ${found}` : found.replace("-", " ")}` };
   const asked = food.allergens.find((allergen) => by.asksAllergens.includes(allergen));
   if (asked) return { verdict: "ask", reason: `${food.name}: ${asked} is safe for some only, or only when certified` };
   const may = food.mayContain.find(({ allergen }) => by.avoidsAllergens.includes(allergen) || by.asksAllergens.includes(allergen));
