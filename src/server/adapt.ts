@@ -118,7 +118,7 @@ function endingJson(ending: Ending): object {
   switch (ending.kind) {
     case "proposals": return { kind: ending.kind, reason: `${ending.proposals.length} found`, ...empty };
     case "nothing-to-change": return { kind: ending.kind, reason: "The recipe as it stands breaks no rule and no limit of this table.", ...empty };
-    case "no-version-fits": return { kind: ending.kind, reason: ending.relation === "any" ? "Easing any one of these is enough." : "Each of these has to be eased.", relation: ending.relation, clashes: ending.clashes };
+    case "no-version-fits": return { kind: ending.kind, reason: ending.relation === "any" ? "Easing any one of these is enough." : "Each of these has to be eased.", relation: ending.relation, clashes: ending.clashes.map(({ limit, given, needed }) => ({ limit, given, needed })) };
     case "time-ran-out": return { kind: ending.kind, reason: "The time was up before a version was found.", ...empty };
     case "failed": return { kind: ending.kind, reason: ending.why, ...empty };
   }

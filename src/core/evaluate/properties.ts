@@ -38,7 +38,7 @@ export const PROPERTY_IDS: readonly PropertyId[] = [
 ];
 
 const AT: Readonly<Record<string, string>> = { hot: "hot", warm: "warm", room: "at room temperature", chilled: "chilled" };
-const MOUTHFEEL_NAMES: Readonly<Record<Mouthfeel, string>> = { richness: "Richness", creaminess: "Creaminess", solutes: "Dissolved solids", water: "Water" };
+const MOUTHFEEL_NAMES: Readonly<Record<string, string>> = { richness: "Richness", creaminess: "Creaminess", solutes: "Dissolved solids", water: "Water" };
 
 /** Name and unit of a property for the screen. */
 export function describeProperty(id: PropertyId): { readonly name: string; readonly unit: string; readonly per: string } {
@@ -49,5 +49,5 @@ export function describeProperty(id: PropertyId): { readonly name: string; reado
   if (group === "body") return { name: `Body, ${AT[key]}`, unit: "", per: "step, 0 to 10" };
   const amount = AMOUNTS.find(([name]) => name === key);
   if (amount) return { name: amount[2], unit: amount[1], per: group === "serving" ? "per serving" : "per 100 g" };
-  return { name: MOUTHFEEL_NAMES[id as Mouthfeel] ?? id, unit: "g", per: id === "richness" ? "fat per 100 g" : "per 100 g" };
+  return { name: MOUTHFEEL_NAMES[id] ?? id, unit: "g", per: id === "richness" ? "fat per 100 g" : "per 100 g" };
 }

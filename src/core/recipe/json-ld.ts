@@ -37,7 +37,7 @@ export function readJsonLd(document: unknown): Result<Recipe, readonly JsonLdPro
   return succeed({
     title: typeof recipe.name === "string" && recipe.name.trim() ? recipe.name.trim().slice(0, 200) : "Untitled sweet",
     servings: servings ?? DEFAULT_SERVINGS,
-    lines: ingredients.map((text, i) => ({ id: `l${i + 1}`, text: String(text), choice: {} })),
+    lines: ingredients.map((text, i) => ({ id: `l${i + 1}`, text: typeof text === "string" ? text : "", choice: {} })),
     steps: instructions(recipe.recipeInstructions),
     evaporation: null,
     archetype: null,

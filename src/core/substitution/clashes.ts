@@ -4,13 +4,10 @@ import { openRoles, type Opening } from "./open-roles";
 import { LIMIT_IDS, type AdaptationProblem, type LimitId } from "./problem";
 
 /** One limit or rule that stands in the way: what was given, and what it would have to become. */
-export interface ClashingLimit {
-  readonly limit: LimitId | string;
-  /** The limit as set (per serving), or "avoid" for a rule. */
-  readonly given: number | "avoid";
-  /** The least it could be with everything else as it is, or "allow" for a rule. */
-  readonly needed: number | "allow";
-}
+export type ClashingLimit =
+  /** Per serving, in the limit's unit; needed is the least it could be with everything else as it is. */
+  | { readonly kind: "limit"; readonly limit: LimitId; readonly given: number; readonly needed: number }
+  | { readonly kind: "rule"; readonly limit: string; readonly given: "avoid"; readonly needed: "allow" };
 
 export interface Clashes {
   /** any: easing one of them is enough; all: each has to be eased. */
@@ -28,7 +25,7 @@ export async function findClashes(problem: AdaptationProblem, opening: Opening, 
   const alone = [];
   for (const limit of problem.limits) {
     const needed = await leastOf(problem, opening, targets, { ...run, minimised: limit, cuts: [] }, solve);
-    if (needed !== null) alone.push({ limit: limit.id, given: limit.most, needed: roundUp(needed) });
+    if (needed !== null) alone.push({ kind: "limit" as const, limit: limit.id, given: limit.most, needed: roundUp(needed) });
   }
   const real = alone.filter((clash) => clash.needed > clash.given);
   if (real.length > 0) return { relation: "any", clashes: real };
@@ -38,7 +35,7 @@ export async function findClashes(problem: AdaptationProblem, opening: Opening, 
   const without = new Set<LimitId>(LIMIT_IDS);
   for (const limit of problem.limits) {
     const needed = await leastOf(problem, opening, targets, { ...run, minimised: limit, without, cuts: [] }, solve);
-    if (needed !== null && needed > limit.most) together.push({ limit: limit.id, given: limit.most, needed: roundUp(needed) });
+    if (needed !== null && needed > limit.most) together.push({ kind: "limit", limit: limit.id, given: limit.most, needed: roundUp(needed) });
   }
   if (together.length > 0) return { relation: "all", clashes: together };
 
@@ -46,9 +43,9 @@ export async function findClashes(problem: AdaptationProblem, opening: Opening, 
   for (const rule of problem.rules) {
     const eased: AdaptationProblem = { ...problem, rules: problem.rules.filter((each) => each.id !== rule.id) };
     const outcome = await solve(build(eased, openRoles(eased), targets, { ...run, cuts: [] }).model, OPTIONS);
-    if (outcome.kind === "optimal") rules.push({ limit: rule.id, given: "avoid", needed: "allow" });
+    if (outcome.kind === "optimal") rules.push({ kind: "rule", limit: rule.id, given: "avoid", needed: "allow" });
   }
-  return rules.length > 0 ? { relation: "any", clashes: rules } : { relation: "all", clashes: problem.rules.map((rule) => ({ limit: rule.id, given: "avoid", needed: "allow" })) };
+  return rules.length > 0 ? { relation: "any", clashes: rules } : { relation: "all", clashes: problem.rules.map((rule) => ({ kind: "rule", limit: rule.id, given: "avoid", needed: "allow" })) };
 }
 
 async function leastOf(problem: AdaptationProblem, opening: Opening, targets: Targets, run: Run, solve: SolverPort): Promise<number | null> {

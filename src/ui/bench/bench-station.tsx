@@ -95,6 +95,7 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
       await flush();
       const answer = (await send("POST", "/api/versions", { recipeId: id, bench: stored(state, basis) })) as { id: string };
       router.push(`/versions/${answer.id}`);
+      router.refresh();
     } catch (error) {
       setKeeping({ busy: false, why: error instanceof Error ? error.message : "It could not be kept." });
     }

@@ -51,12 +51,9 @@ function Ended({ ending, recipeId, ruleNames, onAgain }: { readonly ending: Endi
         <p className="t-h2">No version fits this table</p>
         <p className="t-ledger mt-1">{ending.relation === "any" ? (ending.clashes.length > 1 ? "These limits clash. Easing any one of them is enough:" : "One limit stands in the way:") : "These stand in the way together; each has to be eased:"}</p>
         <ul className="mt-2 border-t border-ink">
-          {ending.clashes.map(({ limit, given, needed }) => (
-            <li key={limit} className="border-b border-line py-1.5 t-ledger flex flex-wrap justify-between gap-x-6">
-              {typeof given === "number" && typeof needed === "number" ? (
-                <><span className="font-[550]">{(LIMIT_NAMES[limit as LimitId]?.name ?? limit).replace(/^./, (letter) => letter.toUpperCase())}</span>
-                  <span className="t-figure">set to {given} {LIMIT_NAMES[limit as LimitId]?.unit}, would have to be {formatToSpread(needed, needed / 100)} {LIMIT_NAMES[limit as LimitId]?.unit} a serving</span></>
-              ) : <><span className="font-[550]">{ruleNames.get(limit) ?? limit}</span><span>no food that this table eats can take the role</span></>}
+          {ending.clashes.map((clash) => (
+            <li key={clash.limit} className="border-b border-line py-1.5 t-ledger flex flex-wrap justify-between gap-x-6">
+              {clash.kind === "limit" ? <LimitClash limit={clash.limit} given={clash.given} needed={clash.needed} /> : <><span className="font-[550]">{ruleNames.get(clash.limit) ?? clash.limit}</span><span>no food that this table eats can take the role</span></>}
             </li>
           ))}
         </ul>
@@ -64,4 +61,14 @@ function Ended({ ending, recipeId, ruleNames, onAgain }: { readonly ending: Endi
       </>
     );
   }
+}
+
+function LimitClash({ limit, given, needed }: { readonly limit: LimitId; readonly given: number; readonly needed: number }) {
+  const { name, unit } = LIMIT_NAMES[limit];
+  return (
+    <>
+      <span className="font-[550]">{name.replace(/^./, (letter) => letter.toUpperCase())}</span>
+      <span className="t-figure">set to {given} {unit}, would have to be {formatToSpread(needed, needed / 100)} {unit} a serving</span>
+    </>
+  );
 }

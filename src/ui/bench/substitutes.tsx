@@ -43,8 +43,9 @@ const shortName = (name: string) => (name.split(",")[0] ?? name).replace("Free s
 /** The open line: foods that could stand here, ranked, with amounts by ratio and what each would do; impossible ones last. */
 export function Substitutes({ row, index, state, read, table, problem, recipeFigures, onTake }: SubstitutesProps) {
   const from = useMemo(() => {
-    const source = row.line === null ? undefined : problem.lines.find((line) => line.index === row.line);
-    return source ? { food: source.food, grams: source.grams } : row.food ? { food: row.food, grams: row.grams } : null;
+    if (row.food) return { food: row.food, grams: row.grams };
+    const source = problem.lines.find((line) => line.index === row.line);
+    return source ? { food: source.food, grams: source.grams } : null;
   }, [row, problem]);
 
   const { options, refused } = useMemo(() => {
@@ -59,6 +60,7 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
       if (rule) { not.push({ food, why: rule.short }); continue; }
       const swap = ratioSwap(from.food, from.grams, food, row.role, table.serve, constants);
       if (!swap) continue;
+      if (swap.grams > (candidate.most * recipeFigures.yield.value) / 100 || state.version.rows.some((each) => each.food?.id === food.id)) continue;
       const step = increment(swap.grams);
       const grams = Math.max(step, Math.round(swap.grams / step) * step);
       const input: EvaluationInput = versionInput(setFood(state, index, food, grams, "").version, read, table);

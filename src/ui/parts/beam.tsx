@@ -14,15 +14,17 @@ const WASH: Readonly<Record<Deviation["state"], string>> = { inside: "fill-silve
 /** The balance beam: left pan the recipe or a limit, right pan the version; tilt is the deviation, the wedge what is allowed. */
 export function Beam({ deviation, label, small = false }: { readonly deviation: Deviation; readonly label: string | null; readonly small?: boolean }) {
   const { tilt, state } = deviation;
-  const refs = { beam: useRef<SVGGElement>(null), left: useRef<SVGGElement>(null), right: useRef<SVGGElement>(null) };
+  const beamRef = useRef<SVGGElement>(null);
+  const leftRef = useRef<SVGGElement>(null);
+  const rightRef = useRef<SVGGElement>(null);
   const shown = useRef(tilt);
 
   useEffect(() => {
     const place = (degrees: number) => {
       const pans = panPositions(degrees);
-      refs.beam.current?.setAttribute("transform", `rotate(${degrees.toFixed(3)} ${pivotX} ${pivotY})`);
-      refs.left.current?.setAttribute("transform", `translate(${pans.left[0].toFixed(2)} ${pans.left[1].toFixed(2)})`);
-      refs.right.current?.setAttribute("transform", `translate(${pans.right[0].toFixed(2)} ${pans.right[1].toFixed(2)})`);
+      beamRef.current?.setAttribute("transform", `rotate(${degrees.toFixed(3)} ${pivotX} ${pivotY})`);
+      leftRef.current?.setAttribute("transform", `translate(${pans.left[0].toFixed(2)} ${pans.left[1].toFixed(2)})`);
+      rightRef.current?.setAttribute("transform", `translate(${pans.right[0].toFixed(2)} ${pans.right[1].toFixed(2)})`);
     };
     const from = shown.current - tilt;
     shown.current = tilt;
@@ -37,7 +39,7 @@ export function Beam({ deviation, label, small = false }: { readonly deviation: 
     step(started);
     frame = requestAnimationFrame(step);
     return () => cancelAnimationFrame(frame);
-  }, [tilt, refs.beam, refs.left, refs.right]);
+  }, [tilt]);
 
   const pans = panPositions(tilt);
   const edge = tiltOfShare(deviation.wedge);
@@ -59,17 +61,17 @@ export function Beam({ deviation, label, small = false }: { readonly deviation: 
         </g>
       ))}
       <path d={`M${pivotX} 3v7M${pivotX - 5} 10h10v21h-10zM${pivotX} 14v10`} className="stroke-brass-line fill-ground" strokeWidth="1" />
-      <g ref={refs.beam} transform={`rotate(${tilt} ${pivotX} ${pivotY})`}>
+      <g ref={beamRef} transform={`rotate(${tilt} ${pivotX} ${pivotY})`}>
         <path d={`M${pivotX - arm} ${pivotY - 1}L${pivotX} ${pivotY - 3.2}L${pivotX + arm} ${pivotY - 1}L${pivotX + reach} ${pivotY}L${pivotX + arm} ${pivotY + 1}L${pivotX} ${pivotY + 3.200}L${pivotX - arm} ${pivotY + 1}Z`} className="fill-brass stroke-brass-line" strokeWidth=".6" />
         <circle cx={pivotX} cy={pivotY} r="1.6" className="fill-brass-line" />
         <circle cx={pivotX + reach} cy={pivotY} r="1.500" className={`fill-current ${colour}`} />
       </g>
-      <g ref={refs.left} transform={`translate(${pans.left.join(" ")})`}>
+      <g ref={leftRef} transform={`translate(${pans.left.join(" ")})`}>
         <path d={PAN} className="stroke-brass-line" strokeWidth=".7" fill="none" />
         {stamped ? <path d={`M-6 ${string}v-6l2-1.500v-2.500h8v2.500l2 1.500v6zM-2.500 ${string - 3.500}h5`} className="fill-ink stroke-sheet" strokeWidth=".7" /> : <path d={`M-6 ${string}v-5.500h3v-3h6v3h3v5.500z`} className="fill-ink" />}
         <path d={BOWL} className="fill-pan stroke-brass-line" strokeWidth=".8" />
       </g>
-      <g ref={refs.right} transform={`translate(${pans.right.join(" ")})`}>
+      <g ref={rightRef} transform={`translate(${pans.right.join(" ")})`}>
         <path d={PAN} className="stroke-brass-line" strokeWidth=".7" fill="none" />
         <path d={`M-9 ${string}C-8.500 ${string - 10} 8.500 ${string - 10} 9 ${string}Z`} className={`fill-current ${colour}`} />
         {state !== "free" && Math.abs(deviation.relative) < 0.02 && <path d={`M-4 ${string - 6}l5-2.500 4 3.500-5 1.500z`} className="fill-silver-light stroke-silver-dark" strokeWidth=".5" />}

@@ -12,7 +12,7 @@ interface History<T> {
 
 export interface Undoable<T> {
   readonly present: T;
-  set(next: T, key?: string): void;
+  readonly set: (next: T, key?: string) => void;
   readonly undo: (() => void) | null;
   readonly redo: (() => void) | null;
 }

@@ -31,7 +31,7 @@ export function RecipeStation({ id, given, table, swapState }: RecipeStationProp
   const start = useMemo(() => latest(id, given), [id, given]);
   const { present: recipe, set, undo, redo } = useHistory<Recipe>(start.recipe);
   const { save } = useSaving();
-  const context = useMemo(readingContext, []);
+  const context = useMemo(() => readingContext(), []);
   const { constants } = knowledge.reference;
   const read = useMemo(() => readRecipe(recipe, context, constants), [recipe, context, constants]);
   const input = useMemo(() => recipeInput(read, { ...table, servings: recipe.servings }), [read, recipe.servings, table]);

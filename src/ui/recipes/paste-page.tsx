@@ -47,6 +47,7 @@ export function PastePage() {
       const answer = await send("POST", "/api/recipes", { text });
       sessionStorage.removeItem(DRAFT);
       router.push(`/recipes/${(answer as { id: string }).id}/recipe`);
+      router.refresh();
     } catch (error) {
       setWhy(error instanceof Error ? error.message : "It could not be read.");
       setBusy(false);

@@ -88,7 +88,7 @@ function RecipeRow({ recipe, onRemoved }: { readonly recipe: RecipeRowData; read
         <Link href={`/recipes/${recipe.id}/table`} className="underline underline-offset-3 py-2">Set the table</Link>
         {asked ? (
           <>
-            <button type="button" className="text-rose underline py-2" onClick={() => void send("DELETE", `/api/recipes/${recipe.id}`).then(onRemoved, (error: Error) => setWhy(error.message))}>Delete it for good</button>
+            <button type="button" className="text-rose underline py-2" onClick={() => void send("DELETE", `/api/recipes/${recipe.id}`).then(onRemoved, (error: unknown) => setWhy(error instanceof Error ? error.message : "It could not be deleted."))}>Delete it for good</button>
             <button type="button" className="underline py-2" onClick={() => setAsked(false)}>Keep it</button>
           </>
         ) : <button type="button" className="underline underline-offset-3 py-2 text-ink2" onClick={() => setAsked(true)} aria-label={`Delete ${recipe.title}`}>Delete</button>}

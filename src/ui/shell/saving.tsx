@@ -7,9 +7,9 @@ export type SaveState = { readonly kind: "saved" } | { readonly kind: "saving" }
 interface Saving {
   readonly state: SaveState;
   /** Plans a save; of several under one key only the last is sent. */
-  save(key: string, send: () => Promise<void>): void;
+  readonly save: (key: string, send: () => Promise<void>) => void;
   /** Resolves once everything planned has been sent. */
-  flush(): Promise<void>;
+  readonly flush: () => Promise<void>;
 }
 
 const SavingContext = createContext<Saving | null>(null);

@@ -38,7 +38,7 @@ export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, rule
   const wishes = [...ruleNames, ...table.limits.map((limit) => (limit.id === "freeSugars" ? `free sugars at most ${limit.most} g` : `${limit.id} at most ${limit.most}`))];
   return (
     <WorkingProvider constants={constants}>
-      <PageHead title={title} line={`${snapshot.label}, kept ${kept}. ${wishes.length ? wishes.join(", ") : "No wishes"}; ${table.servings} servings, served ${table.serve}.`}>
+      <PageHead title={title} line={`${snapshot.label}, kept ${kept}. ${wishes.length ? wishes.join(", ").replace(/^./, (letter) => letter.toUpperCase()) : "No wishes"}; ${table.servings} servings, served ${table.serve}.`}>
         <span className="flex flex-wrap gap-2 no-print">
           <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>Print</button>
           {recipeId && <Link className={buttonClass("plain")} href={`/recipes/${recipeId}/swap`}>Back to the bench</Link>}
@@ -69,7 +69,7 @@ export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, rule
           <section className="mt-6" aria-label="Steps"><h2 className="t-h2">Steps</h2><StepsPanel steps={snapshot.steps} /></section>
           <div className="mt-8 no-print">
             {asked ? (
-              <span className="flex gap-5"><button type="button" className="text-rose underline min-h-8" onClick={() => void send("DELETE", `/api/versions/${id}`).then(() => router.push("/versions"), (error: Error) => setWhy(error.message))}>Delete it for good</button><button type="button" className="underline min-h-8" onClick={() => setAsked(false)}>Keep it</button></span>
+              <span className="flex gap-5"><button type="button" className="text-rose underline min-h-8" onClick={() => void send("DELETE", `/api/versions/${id}`).then(() => { router.push("/versions"); router.refresh(); }, (error: unknown) => setWhy(error instanceof Error ? error.message : "It could not be deleted."))}>Delete it for good</button><button type="button" className="underline min-h-8" onClick={() => setAsked(false)}>Keep it</button></span>
             ) : <button type="button" className="underline text-ink2 min-h-8" onClick={() => setAsked(true)}>Delete this version</button>}
             {why && <p role="alert" className="text-rose">{why}</p>}
           </div>

@@ -1,0 +1,50 @@
+/** The rooms of the code and who may enter which; docs/architecture.md says why. */
+const CORE = "^(?:tests/fixtures/layers/)?src/core/";
+const room = (name) => `^(?:tests/fixtures/layers/)?src/${name}/`;
+const core = (...names) => `${CORE}(${names.join("|")})/`;
+const below = {
+  numeric: [],
+  units: ["numeric"],
+  food: ["numeric", "units"],
+  process: ["numeric", "units", "food"],
+  recipe: ["numeric", "units", "food", "process"],
+  models: ["numeric", "units", "food", "process", "recipe"],
+  evaluate: ["numeric", "units", "food", "process", "recipe", "models"],
+  substitution: ["numeric", "units", "food", "process", "recipe", "models", "evaluate"],
+  method: ["numeric", "units", "food", "process", "recipe", "substitution"],
+  adaptation: ["numeric", "units", "food", "process", "recipe", "models", "evaluate", "substitution", "method"],
+};
+const roomsOf = {
+  data: ["data", "core"],
+  db: ["db", "core"],
+  server: ["server", "core", "data", "db", "workers/solver", "workers/protocol"],
+  workers: ["workers", "core", "data"],
+  ui: ["ui", "core", "workers/client", "workers/protocol"],
+  app: ["app", "server", "ui", "core"],
+};
+const SOURCE = "^(?:tests/fixtures/layers/)?src/";
+const TEST = "\\.test\\.tsx?$";
+
+module.exports = {
+  forbidden: [
+    { name: "no-cycles", severity: "error", from: {}, to: { circular: true, dependencyTypesNot: ["type-only"] } },
+    ...Object.entries(below).map(([name, allowed]) => ({
+      name: `core-${name}-looks-down-only`, severity: "error",
+      from: { path: core(name), pathNot: TEST },
+      to: { path: SOURCE, pathNot: [core(name), ...(allowed.length ? [core(...allowed)] : [])] },
+    })),
+    { name: "sibling-models-apart", severity: "error", from: { path: `${CORE}models/([^/]+)/`, pathNot: TEST }, to: { path: `${CORE}models/`, pathNot: `${CORE}models/$1/` } },
+    { name: "core-folders-by-their-index", severity: "error", from: { path: `${CORE}(?!models/)([^/]+)/`, pathNot: TEST }, to: { path: `${CORE}(?!models/)[^/]+/.+`, pathNot: [`${CORE}$1/`, "/index\\.ts$"] } },
+    { name: "models-by-their-index", severity: "error", from: { path: SOURCE, pathNot: [`${CORE}models/`, TEST] }, to: { path: `${CORE}models/[^/]+/.+`, pathNot: "/index\\.ts$" } },
+    { name: "core-without-platform", severity: "error", from: { path: CORE, pathNot: TEST }, to: { dependencyTypes: ["core"] } },
+    { name: "core-without-interface-packages", severity: "error", from: { path: CORE, pathNot: TEST }, to: { path: "node_modules/(react|react-dom|next|echarts|@headlessui|@electric-sql|highs|lucide-react)/" } },
+    ...Object.entries(roomsOf).map(([name, allowed]) => ({
+      name: `${name}-stays-in-its-rooms`, severity: "error",
+      from: { path: room(name), pathNot: TEST },
+      to: { path: SOURCE, pathNot: allowed.map((each) => `${SOURCE}${each}(/|\\.ts$)`) },
+    })),
+    { name: "driver-only-in-db", severity: "error", from: { path: SOURCE, pathNot: [room("db"), TEST] }, to: { path: "node_modules/(@electric-sql/pglite|pg)/" } },
+    { name: "charts-only-in-ui", severity: "error", from: { path: SOURCE, pathNot: room("ui") }, to: { path: "^(node_modules/)?echarts(/|$)" } },
+  ],
+  options: { doNotFollow: { path: "node_modules" }, tsPreCompilationDeps: true, tsConfig: { fileName: "tsconfig.json" }, enhancedResolveOptions: { exportsFields: ["exports"], conditionNames: ["import", "types", "node", "default"] } },
+};

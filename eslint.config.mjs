@@ -1,0 +1,30 @@
+import next from "eslint-config-next/core-web-vitals";
+import prettier from "eslint-config-prettier";
+import tseslint from "typescript-eslint";
+
+const PLATFORM = ["window", "document", "navigator", "localStorage", "fetch", "process", "console", "performance", "setTimeout", "setInterval", "Date", "crypto", "Buffer", "globalThis"];
+
+export default tseslint.config(
+  { ignores: [".next/**", ".build/**", "node_modules/**", "public/**", "next-env.d.ts", "tests/fixtures/**"] },
+  ...next,
+  ...tseslint.configs.strictTypeChecked,
+  { languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } } },
+  {
+    rules: {
+      "@typescript-eslint/restrict-template-expressions": ["error", { allowNumber: true }],
+      "@typescript-eslint/no-confusing-void-expression": "off",
+      "@typescript-eslint/no-unused-vars": ["error", { argsIgnorePattern: "^_", varsIgnorePattern: "^_" }],
+      "@typescript-eslint/require-await": "off",
+    },
+  },
+  {
+    // Core computes: no clock, no chance, no platform. Time and seed are arguments.
+    files: ["src/core/**/*.ts"],
+    rules: {
+      "no-restricted-globals": ["error", ...PLATFORM],
+      "no-restricted-properties": ["error", { object: "Math", property: "random", message: "Chance comes in as a seed." }],
+    },
+  },
+  { files: ["**/*.mjs", "**/*.cjs", "scripts/**"], ...tseslint.configs.disableTypeChecked, rules: { ...tseslint.configs.disableTypeChecked.rules, "@typescript-eslint/no-require-imports": "off" } },
+  prettier,
+);
