@@ -18,6 +18,8 @@ export function nearestFraction(x: number): { readonly text: string; readonly va
   return { text: [carried > 0 || !part ? String(carried) : "", part].filter(Boolean).join(" "), value: whole + best[0] };
 }
 
+const NEAR = 0.06;
+
 /**
  * Grams of a food in the measure a kitchen would reach for, to the nearest usual fraction ("1 1/2 tbsp"), with what that
  * measure weighs; null where the food is only weighed.
@@ -31,9 +33,14 @@ export function kitchenMeasure(food: Food, grams: number): { readonly text: stri
   if (food.density === null) return null;
   const millilitres = grams / food.density;
   if (millilitres < 0.45) return millilitres > 0.1 ? { text: "a pinch", grams: 0.31 * food.density } : null;
-  const unit = millilitres >= 58 ? "cup" : millilitres >= 14 ? "tablespoon" : "teaspoon";
-  const size = MILLILITRES[unit] ?? 1;
-  const nearest = nearestFraction(millilitres / size);
-  const word = unit === "cup" ? (nearest.value > 1 ? "cups" : "cup") : unit === "tablespoon" ? "tbsp" : "tsp";
-  return { text: `${nearest.text} ${word}`, grams: nearest.value * size * food.density };
+  const units = [...(millilitres >= 58 ? ["cup"] : []), ...(millilitres >= 14 && millilitres < 230 ? ["tablespoon"] : []), ...(millilitres < 14 ? ["teaspoon"] : [])];
+  const readings = units.map((unit) => {
+    const size = MILLILITRES[unit] ?? 1;
+    const nearest = nearestFraction(millilitres / size);
+    const word = unit === "cup" ? (nearest.value > 1 ? "cups" : "cup") : unit === "tablespoon" ? "tbsp" : "tsp";
+    return { text: `${nearest.text} ${word}`, grams: nearest.value * size * (food.density ?? 1), off: Math.abs((nearest.value * size) / millilitres - 1) };
+  });
+  // The larger measure unless the smaller one is clearly nearer.
+  const best = readings.find((reading) => reading.off <= NEAR) ?? readings.sort((x, y) => x.off - y.off)[0];
+  return best ? { text: best.text, grams: best.grams } : null;
 }

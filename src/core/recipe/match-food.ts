@@ -48,7 +48,7 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
 
   function match(description: string): FoodMatch {
     const head = description.split(/,|;| - | – /)[0] ?? description;
-    for (const text of [head, description]) {
+    for (const text of [description, head]) {
       const tokens = [...new Set(words(text))];
       // All words first ("roasted vermicelli" is a food of its own), then leaving those that say only how it is cut.
       const covered = exact.get([...tokens].sort().join(" ")) ?? coveringAlias(tokens);

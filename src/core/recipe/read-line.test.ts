@@ -1,0 +1,89 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { context } from "../../../tests/support/kitchen";
+import { Z80 } from "../numeric";
+import { readLine, type LineReading } from "./read-line";
+
+const read = (text: string): LineReading => readLine({ id: "l", text, choice: {} }, context);
+const weighed = (text: string) => {
+  const reading = read(text);
+  if (reading.kind !== "read") throw new Error(`${text}: ${reading.kind}`);
+  return { id: reading.food.id, grams: reading.grams.value, share: (Z80 * reading.grams.sd) / reading.grams.value, how: reading.how, optional: reading.optional };
+};
+
+describe("ingredient lines", () => {
+  it.each([
+    ["½ cup ghee", "ghee", 109.2, 0.04],
+    ["1¼ cups sugar", "sugar", 253.5, 0.08],
+    ["a handful of cashews", "cashew", 31.35, 0.25],
+    ["a pinch of salt", "salt", 0.372, 0.4],
+    ["8 saffron strands", "saffron", 0.016, 0.3],
+    ["1 can (400 ml) coconut milk", "coconut-milk", 388, 0.03],
+    ["2 x 400 g cans coconut milk", "coconut-milk", 800, 0.02],
+    ["1 cup + 2 tbsp sugar", "sugar", 228.15, 0.07],
+    ["one and a half cups milk", "cow-milk", 370.8, 0.04],
+    ["500 ml (2 cups) milk", "cow-milk", 515, 0.04],
+    ["3 cardamom pods, crushed", "cardamom", 0.6, 0.25],
+    ["<b>2 cups</b> water", "water", 480, 0.04],
+    ["🙂 2 cups milk", "cow-milk", 494.4, 0.04],
+    ["Milk 500 ml", "cow-milk", 515, 0.04],
+    ["1 large egg", "egg", 60, 0.08],
+    ["¼ cup unsweetened desiccated coconut", "dry-coconut", 22.2, 0.08],
+    ["2 tbsp slivered almonds", "almond", 13.8, 0.1],
+  ])("%s is %s, %d g", (text, id, grams, share) => {
+    const line = weighed(text);
+    expect(line.id).toBe(id);
+    expect(line.grams).toBeCloseTo(grams, 1);
+    expect(line.share).toBeCloseTo(share, 2);
+  });
+
+  it("says how the grams were reached", () => expect(weighed("1 cup of fine semolina").how).toBe("1 cup of fine semolina = 167 g ± 8 %"));
+
+  it("takes a range by its middle and widens the interval by its width", () => {
+    const range = weighed("6–7 dates");
+    expect(range.grams).toBeCloseTo(6.5 * 8, 6);
+    expect(range.share).toBeGreaterThan(weighed("6 dates").share);
+  });
+
+  it("marks optional lines", () => expect(weighed("2 tbsp raisins (optional)").optional).toBe(true));
+
+  it.each([
+    ["ghee as needed", "amount unknown", /left open/],
+    ["salt to taste", "amount unknown", /left open/],
+    ["1/0 cup sugar", "amount unknown", /not an amount/],
+    ["-2 cups sugar", "amount unknown", /above zero/],
+    ["0 cups sugar", "amount unknown", /above zero/],
+    ["sugar", "amount unknown", /No amount/],
+    ["1 blarg of sugar", "food unknown", /not a food/],
+    ["1 cup dragon scales", "food unknown", /not a food/],
+    ["", "food unknown", /No food/],
+    ["🎉🎉", "food unknown", /No food/],
+  ])("asks about %j (%s)", (text, kind, why) => {
+    const reading = read(text);
+    expect(reading.kind).toBe(kind);
+    expect("why" in reading ? reading.why : "").toMatch(why);
+    expect(reading.line.text).toBe(text);
+    if (reading.kind === "amount unknown") expect(reading.guesses.length).toBeGreaterThan(0);
+  });
+
+  it("never takes one milk, sugar or cream for another: what is not sure is asked, with guesses", () => {
+    expect(weighed("1 can coconut milk").id).not.toBe("cow-milk");
+    expect(weighed("1 cup coconut sugar").id).toBe("coconut-sugar");
+    expect(weighed("100 g cream of coconut").id === "coconut-cream").toBe(false);
+    const camel = read("1 cup camel milk");
+    expect(camel.kind).toBe("food unknown");
+    expect(camel.kind === "food unknown" && camel.guesses.length).toBeGreaterThan(0);
+  });
+
+  it("takes what the maker settled by hand over the text", () => {
+    const reading = readLine({ id: "l", text: "1 blarg of sweetness", choice: { foodId: "jaggery", grams: 150, role: "colour" } }, context);
+    expect(reading).toMatchObject({ kind: "read", role: "colour", grams: { value: 150 } });
+  });
+
+  it("reads any text to a positive finite weight or a question, and never throws", () => {
+    fc.assert(fc.property(fc.oneof(fc.string({ maxLength: 60 }), fc.tuple(fc.integer({ min: -5, max: 99 }), fc.constantFrom("cup", "g", "tbsp", "/0 cup", "kg"), fc.constantFrom("sugar", "ghee", "water", "x")).map((parts) => parts.join(" "))), (text) => {
+      const reading = read(text);
+      if (reading.kind === "read") expect(reading.grams.value > 0 && Number.isFinite(reading.grams.value) && reading.grams.sd >= 0).toBe(true);
+    }), { numRuns: 400 });
+  });
+});

@@ -1,0 +1,36 @@
+import { describe, expect, it } from "vitest";
+import { read } from "../../../tests/support/kitchen";
+import { readJsonLd } from "./json-ld";
+import { readRecipeText, readServings } from "./read-text";
+
+describe("pasted text", () => {
+  it("finds title, yield, lines and steps with headings", () => {
+    const { recipe } = read("My kheer\nMakes 8 bowls\n\nIngredients:\n1 litre milk\n½ cup rice\n\nMethod\n1. Wash the rice.\n2) Simmer it for 40 minutes.");
+    expect(recipe).toMatchObject({ title: "My kheer", servings: 8, steps: ["Wash the rice.", "Simmer it for 40 minutes."] });
+    expect(recipe.lines.map((line) => line.text)).toEqual(["1 litre milk", "½ cup rice"]);
+  });
+  it("tells steps from ingredients without headings", () => {
+    const { recipe } = read("Rice thing\n1 litre milk\n½ cup rice\nBring the milk to the boil and add the rice, stirring all the time.\nServe.");
+    expect(recipe.lines).toHaveLength(2);
+    expect(recipe.steps).toHaveLength(2);
+  });
+  it.each([["Serves 6", 6], ["6 servings", 6], ["Serves: about 4", 4], ["Makes 10-12 pieces", 10], ["4", 4], ["a lot", null]])("yield %s is %s", (text, servings) => expect(readServings(text)).toBe(servings));
+  it("refuses nothing, too much, and no ingredients, by name", () => {
+    expect(readRecipeText(" \n ")).toEqual({ ok: false, error: { kind: "empty" } });
+    expect(readRecipeText(Array.from({ length: 5000 }, (_, i) => `${i} cups milk`).join("\n"))).toMatchObject({ ok: false, error: { kind: "too long", lines: 5000 } });
+    expect(readRecipeText("Ingredients\nMethod\nStir.")).toEqual({ ok: false, error: { kind: "no ingredients" } });
+  });
+});
+
+describe("JSON-LD", () => {
+  const recipe = { "@type": "Recipe", name: "Kheer", recipeYield: "Serves 4", recipeIngredient: ["1 litre milk"], recipeInstructions: [{ "@type": "HowToSection", itemListElement: [{ "@type": "HowToStep", text: "Boil." }, { "@type": "HowToStep", text: "Stir." }] }] };
+  it.each([["alone", recipe], ["in a graph", { "@context": "https://schema.org", "@graph": [{ "@type": "Person" }, recipe] }], ["in a list", [recipe]]])("reads a recipe %s", (_, document) => {
+    expect(readJsonLd(document)).toMatchObject({ ok: true, value: { title: "Kheer", servings: 4, steps: ["Boil.", "Stir."] } });
+  });
+  it("reads text instructions and a number as yield", () => expect(readJsonLd({ ...recipe, recipeYield: 3, recipeInstructions: "Boil.\nStir." })).toMatchObject({ ok: true, value: { servings: 3, steps: ["Boil.", "Stir."] } }));
+  it("points at what is wrong", () => {
+    expect(readJsonLd({ "@type": "Person" })).toMatchObject({ ok: false, error: [{ pointer: "" }] });
+    expect(readJsonLd({ "@graph": [{ "@type": "Person" }, { ...recipe, recipeIngredient: ["ok", 5], recipeYield: 0 }] })).toMatchObject({ ok: false, error: [{ pointer: "/@graph/1/recipeIngredient/1" }, { pointer: "/@graph/1/recipeYield" }] });
+    expect(readJsonLd({ ...recipe, recipeIngredient: Array(101).fill("1 cup milk") })).toMatchObject({ ok: false });
+  });
+});

@@ -1,0 +1,149 @@
+import fc from "fast-check";
+import loadHighs from "highs";
+import { beforeAll, describe, expect, it } from "vitest";
+import { freeSugars, halwa, phirni, problem, read, tableOf } from "../../../tests/support/kitchen";
+import { yalpsPort } from "../../../tests/support/yalps-port";
+import { createHighsPort } from "../../workers/solver/highs-port";
+import { TREE_NUTS } from "../food";
+import { strictestVerdict } from "../models/diet";
+import { versionInput } from "../adaptation";
+import { evaluate } from "../evaluate";
+import { REFERENCE } from "../../data";
+import { build, limitProperty, openRoles, propose, targetsOf, type AdaptationProblem, type DiningTable, type Ending, type Proposal, type Run, type SolverPort } from "./index";
+
+let highs: SolverPort;
+beforeAll(async () => { highs = createHighsPort(await loadHighs()); });
+
+const solve = (of: AdaptationProblem): Promise<Ending> => propose(of, highs, () => 0);
+async function proposals(of: AdaptationProblem): Promise<readonly Proposal[]> {
+  const ending = await solve(of);
+  if (ending.kind !== "proposals") throw new Error(JSON.stringify({ ...ending, recipeFigures: undefined }));
+  return ending.proposals;
+}
+const held = (proposal: Proposal) => proposal.version.rows.flatMap((row) => (row.food && row.grams > 0 ? [row.food.id] : []));
+const grams = (proposal: Proposal, id: string) => proposal.version.rows.find((row) => row.food?.id === id)?.grams ?? 0;
+
+/** What every proposal must keep, whatever the table. */
+function expectSound(of: AdaptationProblem, proposal: Proposal): void {
+  for (const row of proposal.version.rows) {
+    if (!row.food || row.grams <= 0) continue;
+    if (row.change === "replaced" || row.change === "added") expect(strictestVerdict(row.food, of.rules), row.food.id).toBe("allowed");
+    else expect(strictestVerdict(row.food, of.rules), row.food.id).not.toBe("avoid");
+  }
+  for (const limit of of.limits) expect(proposal.figures[limitProperty(limit)].value).toBeLessThanOrEqual(limit.most * 1.001);
+  const sweetness = `sweetness.${of.serve}` as const;
+  const recipe = evaluate(of, REFERENCE.constants).figures;
+  expect(Math.abs(proposal.figures[sweetness].value / recipe[sweetness].value - 1)).toBeLessThanOrEqual(0.25);
+  expect(Math.abs(proposal.figures.yield.value / recipe.yield.value - 1)).toBeLessThanOrEqual(0.065);
+  expect(proposal.version.rows.filter((row) => row.line !== null).length).toBe(of.lines.length);
+}
+
+describe("proposals for the demo's sweets", () => {
+  it("keeps a vegan halwa's fat and body with coconut oil, and warns that it slumps", async () => {
+    const of = problem(halwa(), { rules: ["vegan"] });
+    const [closest] = await proposals(of);
+    if (!closest) throw new Error("none");
+    expectSound(of, closest);
+    expect(held(closest)).toContain("coconut-oil");
+    expect(held(closest)).not.toContain("ghee");
+    expect(closest.notes.some((note) => /melts near 25/.test(note.text))).toBe(true);
+    expect(closest.beams.every((beam) => beam.deviation.state !== "outside")).toBe(true);
+  });
+  it("makes a gluten-free halwa of rice semolina or a millet, more than one way", async () => {
+    const of = problem(halwa(), { rules: ["gluten-free"] });
+    const all = await proposals(of);
+    expect(all.length).toBeGreaterThanOrEqual(2);
+    for (const proposal of all) { expectSound(of, proposal); expect(held(proposal)).not.toContain("semolina"); }
+    expect(new Set(all.map((proposal) => held(proposal).sort().join())).size).toBe(all.length);
+    expect(["rice-semolina", "little-millet"].some((id) => grams(all[0] as Proposal, id) > 100)).toBe(true);
+  });
+  it("gives phirni a plant milk and boils it down less", async () => {
+    const of = problem(phirni(), { rules: ["vegan"], serve: "chilled" });
+    const [closest] = await proposals(of);
+    if (!closest) throw new Error("none");
+    expectSound(of, closest);
+    expect(held(closest).some((id) => /milk|drink/.test(id))).toBe(true);
+    expect(closest.version.evaporation).toBeLessThan(0.65 * of.evaporation.value);
+  });
+  it("meets a limit of free sugars without dairy filler, and says when sweeteners have a price", async () => {
+    const of = problem(phirni(), { rules: ["dairy-free"], limits: freeSugars(5), serve: "chilled" });
+    for (const proposal of await proposals(of)) {
+      expectSound(of, proposal);
+      expect(held(proposal).some((id) => id.includes("milk-powder"))).toBe(false);
+      expect(proposal.figures["serving.polyols"].value).toBeLessThanOrEqual(12.1);
+      if (held(proposal).includes("erythritol")) expect(proposal.notes.some((note) => /Erythritol/.test(note.text))).toBe(true);
+    }
+  });
+  it("says by the stricter school that date paste saves nothing", async () => {
+    const [closest] = await proposals(problem(read("Rice pudding\nServes 4\n1 litre milk\n½ cup rice\n200 g date paste\n\n1. Simmer for 30 minutes."), { rules: ["dairy-free"] }, 1));
+    expect(closest && closest.figures["serving.freeSugarsUk"].value - closest.figures["serving.freeSugarsWho"].value).toBeGreaterThan(5);
+  });
+  it("leaves an optional line out at no cost, and asks about foods that differ by maker", async () => {
+    const of = problem(read("Milk pudding\nServes 4\n1 litre milk\n¼ cup ground rice\n½ cup sugar\n2 tbsp cashews (optional)\n1 sheet silver leaf\n\n1. Simmer for 20 minutes."), { rules: ["vegan", "no-cashew"] });
+    const [closest] = await proposals(of);
+    expect(closest?.version.rows.find((row) => row.line === 3)?.change).toBe("left out");
+    expect(closest?.notes.some((note) => note.kind === "ask" && /Silver leaf/.test(note.text))).toBe(true);
+  });
+  it("has named endings for nothing to change, and for kinds of sweet it cannot yet solve", async () => {
+    expect((await solve(problem(halwa()))).kind).toBe("nothing-to-change");
+    expect((await solve(problem(halwa(), { rules: ["egg-free"] }))).kind).toBe("nothing-to-change");
+    const ladoo = read("Ladoo\nServes 10\n250 g besan\n120 g ghee\n190 g icing sugar");
+    expect(ladoo.archetype).toBe("ladoo");
+    expect(await solve(problem(ladoo, { rules: ["vegan"] }))).toMatchObject({ kind: "failed", why: expect.stringMatching(/ladoo/) as string });
+  });
+});
+
+describe("where no version fits", () => {
+  it("names the limit, and what it says it would have to be is enough", async () => {
+    const table: Partial<DiningTable> = { rules: ["vegan", "nut-free", "soy-free"], serve: "chilled" };
+    const ending = await solve(problem(phirni(), { ...table, limits: freeSugars(1) }));
+    expect(ending.kind).toBe("no-version-fits");
+    const clash = ending.kind === "no-version-fits" ? ending.clashes[0] : undefined;
+    if (clash?.kind !== "limit") throw new Error("no limit named");
+    expect(clash).toMatchObject({ limit: "freeSugars", given: 1 });
+    expect(clash.needed).toBeGreaterThan(1);
+    expect((await solve(problem(phirni(), { ...table, limits: freeSugars(clash.needed) }))).kind).toBe("proposals");
+    expect((await solve(problem(phirni(), { ...table, limits: freeSugars(clash.needed * 0.9) }))).kind).toBe("no-version-fits");
+  });
+  it("says which limits have to be eased together", async () => {
+    const ending = await solve(problem(halwa(), { limits: [{ id: "energy", most: 200, school: "uk" }, { id: "saturatedFat", most: 0.1, school: "uk" }] }));
+    expect(ending).toMatchObject({ kind: "no-version-fits", relation: "all" });
+    if (ending.kind === "no-version-fits") expect(ending.clashes.map((clash) => clash.limit).sort()).toEqual(["energy", "saturatedFat"]);
+  });
+  it("reports a solver that fails, and one that runs out of time, as such", async () => {
+    const of = problem(halwa(), { rules: ["vegan"] });
+    expect(await propose(of, async () => ({ kind: "failed", why: "broken" }), () => 0)).toMatchObject({ kind: "failed", why: expect.stringMatching(/broken/) as string });
+    expect((await propose(of, async () => ({ kind: "time ran out", incumbent: null, gap: 1 }), () => 0)).kind).toBe("time-ran-out");
+  });
+});
+
+describe("for any table", () => {
+  it("never breaks a rule or a limit, stays near in sweetness and yield, or says that nothing fits", async () => {
+    const nuts = TREE_NUTS.map((nut) => `no-${nut}`);
+    await fc.assert(fc.asyncProperty(fc.boolean(), fc.subarray(["vegan", "dairy-free", "gluten-free", "nut-free", "soy-free", ...nuts.slice(0, 3)]), fc.option(fc.integer({ min: 1, max: 30 })), fc.integer({ min: 1, max: 20 }), fc.constantFrom("hot", "chilled"), async (pudding, rules, sugars, servings, serve) => {
+      const of = problem(pudding ? phirni() : halwa(), { rules, servings, serve: serve as "hot", limits: sugars === null ? [] : freeSugars(sugars) }, 2);
+      const ending = await solve(of);
+      expect(["proposals", "nothing-to-change", "no-version-fits"]).toContain(ending.kind);
+      if (ending.kind === "proposals") for (const proposal of ending.proposals) expectSound(of, proposal);
+    }), { numRuns: 14, seed: 20261125 });
+  }, 120_000);
+
+  it("shows on the bench the very figures of the proposal", async () => {
+    const recipe = phirni();
+    const [closest] = await proposals(problem(recipe, { rules: ["vegan"] }, 1));
+    if (!closest) throw new Error("none");
+    expect(evaluate(versionInput(closest.version, recipe, tableOf({ rules: ["vegan"] })), REFERENCE.constants).figures).toEqual(closest.figures);
+  });
+});
+
+describe("the model behind the port", () => {
+  it("has the same optimum in another solver, without WebAssembly", async () => {
+    const of = problem(halwa(), { rules: ["vegan"] }, 1);
+    const targets = targetsOf(of);
+    const run: Run = { sweetnessFactor: 1, freeSugarWeight: 0, noveltyWeight: 1, cuts: [], used: null, fixed: new Map(), proteinRatio: targets.proteinRatio, without: new Set(), minimised: null };
+    const { model } = build(of, openRoles(of), targets, run);
+    const [first, second] = [await highs(model, { timeLimitSeconds: 10, relativeGap: 0 }), await yalpsPort(model, { timeLimitSeconds: 20, relativeGap: 0 })];
+    if (first.kind !== "optimal" || second.kind !== "optimal") throw new Error(`${first.kind}, ${second.kind}`);
+    expect(second.objective).toBeCloseTo(first.objective, 1);
+  });
+});

@@ -1,0 +1,58 @@
+import { describe, expect, it } from "vitest";
+import { checkRow, INDEX, MINERALS, NUTRIENTS } from "../core/food";
+import { context } from "../../tests/support/kitchen";
+import { REFERENCE, SUBSTITUTION, HANDLING, TABLE_ENERGY } from ".";
+
+const foods = [...REFERENCE.foods.values()];
+const findings = foods.flatMap((food) => checkRow(food, TABLE_ENERGY.get(food.id) ?? null, REFERENCE.constants.energyPerGram.value));
+
+describe("the food tables", () => {
+  it("hold some hundred foods, each with its source and a standard deviation beside each amount", () => {
+    expect(foods.length).toBeGreaterThan(340);
+    for (const food of foods) {
+      expect(food.source.length, food.id).toBeGreaterThan(5);
+      expect([food.per100g.length, food.sd.length]).toEqual([NUTRIENTS.length, NUTRIENTS.length]);
+      food.per100g.forEach((amount, n) => expect(amount >= 0 && Number.isFinite(amount) && (food.sd[n] ?? -1) >= 0, `${food.id} ${NUTRIENTS[n] ?? ""}`).toBe(true));
+    }
+  });
+  it("have parts that sum to 100 ± 4 and sugars within carbohydrate, but for the one measured row that is known", () => {
+    expect(findings.filter((finding) => finding.fault === "parts do not sum to 100")).toEqual([]);
+    expect(findings.filter((finding) => finding.fault === "sugars and starch pass carbohydrate").map((finding) => finding.food)).toEqual(["barley"]);
+  });
+  it("compute energy within 8 % of the table's wherever fibre carries under 5 % of it", () => {
+    const misses = findings.filter((finding) => finding.fault === "energy differs from the table");
+    expect(misses.filter((finding) => finding.explained === null)).toEqual([]);
+    expect(misses.length).toBeLessThan(125);
+    expect(misses.some((finding) => finding.food === "bottle-gourd" && finding.amount > 0.15)).toBe(true);
+  });
+  it("agree with published values of foods everyone knows", () => {
+    const of = (id: string, nutrient: (typeof NUTRIENTS)[number]) => REFERENCE.foods.get(id)?.per100g[INDEX[nutrient]];
+    expect(of("cow-milk", "water")).toBe(86.64);
+    expect(of("semolina", "starch")).toBe(58.2);
+    expect(of("semolina", "insolubleFibre")).toBe(8.16);
+    expect(of("honey", "fructose")).toBe(40.94);
+    expect(of("salt", "sodium")).toBe(38758);
+    expect(of("ghee", "fat")).toBe(100);
+  });
+  it("keep minerals in milligrams", () => {
+    for (const mineral of MINERALS) expect(Math.max(...foods.map((food) => food.per100g[INDEX[mineral]] ?? 0)), mineral).toBeGreaterThan(10);
+    expect(REFERENCE.foods.get("cow-milk")?.per100g[INDEX.calcium]).toBeGreaterThan(80);
+  });
+  it("carry wider uncertainty for labels than for reference tables", () => {
+    const spread = (provenance: string) => foods.filter((food) => food.provenance === provenance && (food.per100g[0] ?? 0) > 1).map((food) => (food.sd[0] ?? 0) / (food.per100g[0] ?? 1)).sort((a, b) => a - b);
+    const median = (values: number[]) => values[Math.floor(values.length / 2)] ?? 0;
+    expect(median(spread("label"))).toBeGreaterThan(median(spread("reference")));
+  });
+  it("find every food by its own name", () => {
+    for (const food of foods) { const match = context.matcher.match(food.name); expect(match.kind === "known" ? match.foodId : match.guesses, food.name).toEqual(match.kind === "known" ? food.id : expect.arrayContaining([food.id])); }
+  });
+});
+
+describe("the substitution tables", () => {
+  it("name only foods that there are, with sane bounds", () => {
+    for (const { foodId, least, most } of SUBSTITUTION.candidates) { expect(REFERENCE.foods.has(foodId), foodId).toBe(true); expect(least < most && most <= 130).toBe(true); }
+    for (const { foods: pair } of SUBSTITUTION.clashes) for (const id of pair) expect(REFERENCE.foods.has(id), id).toBe(true);
+    for (const id of [...SUBSTITUTION.grainClasses.keys(), ...HANDLING.keys()]) expect(REFERENCE.foods.has(id), id).toBe(true);
+  });
+  it("hold a profile for each kind of sweet", () => expect(SUBSTITUTION.profiles.size).toBe(6));
+});

@@ -1,0 +1,25 @@
+import { createFoodMatcher, readRecipe, readRecipeText, type ReadRecipe, type ReadingContext } from "../../src/core/recipe";
+import { problemFor, type AdaptationProblem, type DiningTable } from "../../src/core/substitution";
+import { DEMO_RECIPES, FAMILY_DENSITY, REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
+import type { Food } from "../../src/core/food";
+
+export const context: ReadingContext = { foods: REFERENCE.foods, matcher: createFoodMatcher(REFERENCE.foods.values()), familyDensity: FAMILY_DENSITY };
+
+export function food(id: string): Food {
+  const found = REFERENCE.foods.get(id);
+  if (!found) throw new Error(`no food ${id}`);
+  return found;
+}
+
+export function read(text: string): ReadRecipe {
+  const result = readRecipeText(text);
+  if (!result.ok) throw new Error(result.error.kind);
+  return readRecipe(result.value, context, REFERENCE.constants);
+}
+
+export const halwa = (): ReadRecipe => read(DEMO_RECIPES[0] ?? "");
+export const phirni = (): ReadRecipe => read(DEMO_RECIPES[1] ?? "");
+
+export const tableOf = (part: Partial<DiningTable> = {}): DiningTable => ({ rules: [], limits: [], servings: 6, serve: "hot", ...part });
+export const freeSugars = (most: number): DiningTable["limits"] => [{ id: "freeSugars", most, school: "uk" }];
+export const problem = (recipe: ReadRecipe, part: Partial<DiningTable> = {}, most = 3): AdaptationProblem => problemFor(recipe, tableOf(part), REFERENCE, SUBSTITUTION, RULES, most);
