@@ -1,0 +1,143 @@
+import Ajv from "ajv";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { newFolder, removeFolder, send, startApp, type RunningApp } from "../support/app";
+
+interface Figure { readonly value: number; readonly low: number; readonly high: number }
+interface Answer {
+  readonly scale: { readonly factor: number };
+  readonly recipe: { readonly lines: readonly { readonly text: string; readonly food: { readonly id: string }; readonly grams: Figure; readonly role: string }[]; readonly unresolved: readonly { readonly line: number; readonly guesses: readonly { readonly id: string }[] }[]; readonly properties: Properties };
+  readonly findings: readonly { readonly line: number; readonly rule: string; readonly verdict: string; readonly school: string }[];
+  readonly proposals: readonly { readonly label: string; readonly lines: readonly { readonly food: { readonly id: string }; readonly change?: string }[]; readonly steps: readonly { readonly text: string }[]; readonly properties: Properties; readonly notes: readonly { readonly kind: string; readonly text: string }[]; readonly deviations: readonly { readonly property: string; readonly relative: Figure }[] }[];
+  readonly ending: { readonly kind: string; readonly clashes: readonly { readonly limit: string; readonly given: number; readonly needed: number }[] };
+}
+interface Properties { readonly yield_g: Figure; readonly servings: number; readonly sweetness: Record<string, Figure>; readonly body: Record<string, Figure>; readonly perServing: Record<string, Figure> & { readonly freeSugars_g: Record<"who" | "uk", Figure> } }
+
+let app: RunningApp;
+beforeAll(async () => { app = await startApp(newFolder()); });
+afterAll(async () => { await app.stop(); removeFolder(app.folder); });
+
+const recipe = {
+  "@context": "https://schema.org", "@type": "Recipe", name: "Cream of wheat sweet", recipeYield: "Serves 5",
+  recipeIngredient: ["1 cup semolina", "½ cup butter", "¾ cup sugar", "3 cups water", "2 tbsp walnuts", "½ tsp cinnamon"],
+  recipeInstructions: [{ "@type": "HowToSection", itemListElement: [{ "@type": "HowToStep", text: "Roast the semolina in the butter." }, { "@type": "HowToStep", text: "Add the water and the sugar and cook for 6 minutes." }] }],
+};
+const adapt = (body: unknown) => send(app.address, "POST", "/api/v1/adapt", body);
+const answer = async (body: unknown): Promise<Answer> => {
+  const { status, json } = await adapt(body);
+  expect(status, JSON.stringify(json)).toBe(200);
+  return json as Answer;
+};
+
+describe("POST /api/v1/adapt", () => {
+  it("answers as its own description says it will", async () => {
+    const { json: description } = await send(app.address, "GET", "/api/v1/openapi.json");
+    const { components } = description as { components: object };
+    const validate = new Ajv({ strict: false }).compile({ $ref: "#/components/schemas/AdaptResponse", components });
+    const full = await answer({ recipe, diets: [{ id: "vegan" }, { id: "low-free-sugars", school: "who" }], avoidAllergens: ["walnut"], servings: 10, serve: "chilled" });
+    expect(validate(full), JSON.stringify(validate.errors)).toBe(true);
+    expect(validate({ ...full, ending: { kind: "made up" } })).toBe(false);
+  });
+
+  it("reads, judges and adapts: every figure with its interval, every change with its reason", async () => {
+    const full = await answer({ recipe: { "@graph": [{ "@type": "WebPage" }, recipe] }, diets: [{ id: "vegan" }], avoidAllergens: ["walnut"] });
+    expect(full.recipe.lines.map((line) => line.food.id)).toEqual(["semolina", "butter", "sugar", "water", "walnut", "cinnamon"]);
+    expect(full.findings.map(({ line, rule, verdict }) => [line, rule, verdict])).toEqual([[1, "vegan", "avoid"], [4, "no-walnut", "avoid"]]);
+    expect(full.ending.kind).toBe("proposals");
+    for (const proposal of full.proposals) {
+      const ids = proposal.lines.map((line) => line.food.id);
+      for (const banned of ["butter", "ghee", "walnut", "pecan"]) expect(ids).not.toContain(banned);
+      expect(proposal.steps.map((step) => step.text).join(" ")).not.toMatch(/the butter/);
+      const { value, low, high } = proposal.properties.sweetness.hot ?? { value: 0, low: 0, high: 0 };
+      expect(low < value && value < high).toBe(true);
+    }
+    expect(full.recipe.properties.yield_g.value).toBeGreaterThan(800);
+  });
+
+  it("scales to the servings and returns the factor", async () => {
+    const [five, ten] = [await answer({ recipe }), await answer({ recipe, servings: 10 })];
+    expect([five.scale.factor, ten.scale.factor]).toEqual([1, 2]);
+    expect(ten.recipe.properties.yield_g.value / five.recipe.properties.yield_g.value).toBeCloseTo(2, 6);
+    expect(ten.recipe.properties.perServing.energy_kJ?.value).toBeCloseTo(five.recipe.properties.perServing.energy_kJ?.value ?? 0, 6);
+    expect(five.ending.kind).toBe("nothing-to-change");
+  });
+
+  it("keeps limits in every version, and names what clashes where none fits", async () => {
+    const met = await answer({ recipe, limits: { freeSugars: { max_g: 10 }, sodium: { max_mg: 200 } } });
+    for (const proposal of met.proposals) expect(proposal.properties.perServing.freeSugars_g.uk.value).toBeLessThanOrEqual(10.01);
+    expect(met.findings).toContainEqual(expect.objectContaining({ line: 2, rule: "limit-freeSugars", school: "uk" }));
+    const none = await answer({ recipe, limits: { energy: { max_kJ: 100 } } });
+    expect(none.ending).toMatchObject({ kind: "no-version-fits", clashes: [{ limit: "energy", given: 100 }] });
+    expect(none.ending.clashes[0]?.needed).toBeGreaterThan(300);
+    expect(none.proposals).toEqual([]);
+  });
+
+  it("leaves an unread line unresolved, with guesses, and makes what hangs on it a question", async () => {
+    const full = await answer({ recipe: { ...recipe, recipeIngredient: [...recipe.recipeIngredient, "1 tin mystery creem", "ghee as needed"] }, diets: [{ id: "vegan" }] });
+    expect(full.recipe.unresolved.map((each) => each.line)).toEqual([6, 7]);
+    expect(full.recipe.unresolved[1]?.guesses.length).toBeGreaterThan(0);
+    expect(full.findings.filter((finding) => finding.line >= 6).map(({ line, verdict }) => [line, verdict])).toEqual([[6, "ask"], [7, "avoid"]]);
+    expect(full.proposals[0]?.notes.some((note) => note.kind === "ask" && note.text.includes("mystery"))).toBe(true);
+  });
+
+  it.each([
+    ["an unknown diet", { recipe, diets: [{ id: "carnivore" }] }, "/diets/0/id"],
+    ["an unknown allergen", { recipe, avoidAllergens: ["sunshine"] }, "/avoidAllergens/0"],
+    ["a school a diet does not have", { recipe, diets: [{ id: "vegan", school: "uk" }] }, "/diets/0/school"],
+    ["no servings", { recipe, servings: 0 }, "/servings"],
+    ["too many proposals", { recipe, maxProposals: 6 }, "/maxProposals"],
+    ["a negative limit", { recipe, limits: { energy: { max_kJ: -1 } } }, "/limits/energy/max_kJ"],
+    ["over 100 lines", { recipe: { ...recipe, recipeIngredient: Array(101).fill("1 cup milk") } }, "/recipe/recipeIngredient"],
+    ["nothing that can be read", { recipe: { ...recipe, recipeIngredient: ["dragon scales", "🎉"] } }, "/recipe/recipeIngredient/0"],
+    ["no recipe", { recipe: { "@type": "Person" } }, "/recipe"],
+    ["an empty object", {}, ""],
+  ])("refuses %s with 422 and a pointer", async (_, body, pointer) => {
+    const { status, json, type } = await adapt(body);
+    expect([status, type]).toEqual([422, "application/problem+json"]);
+    expect((json as { errors: { pointer: string; detail: string }[] }).errors.map((error) => error.pointer)).toContain(pointer);
+  });
+
+  it("refuses what is not JSON (400), not sent as JSON (415), and over 256 kB (413)", async () => {
+    const post = (body: string, type: string) => fetch(`${app.address}/api/v1/adapt`, { method: "POST", headers: { "content-type": type }, body });
+    const statuses = [await post("{not json", "application/json"), await post("{}", "text/plain"), await post(JSON.stringify({ recipe, padding: "x".repeat(300_000) }), "application/json")];
+    expect(statuses.map((response) => response.status)).toEqual([400, 415, 413]);
+    for (const response of statuses) expect(response.headers.get("content-type")).toBe("application/problem+json");
+  });
+
+  it("answers 503 when too many wait, and still answers the others", async () => {
+    const all = await Promise.all(Array.from({ length: 16 }, () => adapt({ recipe, diets: [{ id: "vegan" }, { id: "gluten-free" }], maxProposals: 1 })));
+    const statuses = all.map((each) => each.status);
+    expect(new Set(statuses)).toEqual(new Set([200, 503]));
+    expect((await adapt({ recipe, diets: [{ id: "vegan" }], maxProposals: 1 })).status).toBe(200);
+  });
+});
+
+describe("the app's own doors", () => {
+  it("take a pasted recipe, keep a version, and give it back after a kill exactly as it was kept", async () => {
+    const { json: made } = await send(app.address, "POST", "/api/recipes", { text: "Plain halwa\nServes 4\n1 cup semolina\n½ cup ghee\n1 cup sugar\n3 cups water\n\n1. Cook for 5 minutes." });
+    const { id } = made as { id: string };
+    const row = (line: number, foodId: string, grams: number, role: string, change = "as is") => ({ line, foodId, grams, role, change, why: "" });
+    const bench = { basis: "x", label: "Closest", evaporation: 50, rows: [row(0, "semolina", 167, "body"), row(1, "coconut-oil", 110, "richness", "replaced"), row(2, "sugar", 203, "sweetener"), row(3, "water", 720, "liquid")] };
+    expect((await send(app.address, "PUT", `/api/recipes/${id}/table`, { rules: ["vegan"], limits: [], servings: 4, serve: "hot" })).status).toBe(204);
+    const { status, json } = await send(app.address, "POST", "/api/versions", { recipeId: id, bench });
+    expect(status).toBe(201);
+    const page = async () => (await (await fetch(`${app.address}/versions/${(json as { id: string }).id}`)).text()).match(/<main[\s\S]*<\/main>/)?.[0].replace(/headlessui-[^"]*/g, "");
+    const before = await page();
+    expect(before).toMatch(/Coconut oil/);
+    await app.stop("SIGKILL");
+    app = await startApp(app.folder);
+    expect(await page()).toBe(before);
+  });
+  it("refuse what does not fit, and write nothing", async () => {
+    expect((await send(app.address, "POST", "/api/recipes", { text: "" })).json).toMatchObject({ status: 422, title: expect.stringMatching(/nothing to read/) as string });
+    expect((await send(app.address, "POST", "/api/recipes", { text: "1 cup milk\n".repeat(5000) })).json).toMatchObject({ status: 422, title: expect.stringMatching(/5,000 lines/) as string });
+    expect((await send(app.address, "PUT", "/api/recipes/demo-1/table", { rules: ["vegan"], limits: [], servings: 0, serve: "hot" })).status).toBe(422);
+    expect((await send(app.address, "PUT", "/api/recipes/nowhere/table", { rules: [], limits: [], servings: 1, serve: "hot" })).status).toBe(404);
+    expect((await send(app.address, "POST", "/api/versions", { recipeId: "demo-1", bench: { basis: "", label: "x", evaporation: 0, rows: [{ line: 0, foodId: "nothing", grams: 1, role: "body", change: "as is", why: "" }] } })).json).toMatchObject({ status: 422, errors: [{ pointer: "/bench/rows/0/foodId" }] });
+  });
+  it("tell the second of two windows that a recipe has moved on", async () => {
+    const { json } = await send(app.address, "POST", "/api/recipes", { text: "Two windows\n1 cup milk" });
+    const { id } = json as { id: string };
+    const put = (title: string, revision: number) => send(app.address, "PUT", `/api/recipes/${id}`, { revision, recipe: { title, servings: 2, lines: [{ id: "l1", text: "1 cup milk", choice: {} }], steps: [], evaporation: null, archetype: null } });
+    expect([(await put("First", 1)).status, (await put("Second", 1)).status, (await put("Third", 2)).status]).toEqual([200, 409, 200]);
+  });
+});

@@ -1,0 +1,82 @@
+import { execFileSync, spawn } from "node:child_process";
+import { readFileSync, writeFileSync } from "node:fs";
+import { join } from "node:path";
+import { afterEach, describe, expect, it } from "vitest";
+import { findRecipe, FolderInUse, insertRecipe, listRecipes, openPglite, updateRecipe, type Database } from "../../src/db";
+import type { Recipe } from "../../src/core/recipe";
+import { newFolder, removeFolder } from "../support/app";
+
+const recipe = (title: string): Recipe => ({ title, servings: 4, lines: [{ id: "l1", text: "1 cup milk", choice: {} }], steps: [], evaporation: null, archetype: null });
+const folders: string[] = [];
+const fresh = () => { const folder = newFolder(); folders.push(folder); return folder; };
+afterEach(() => folders.splice(0).forEach(removeFolder));
+const withDatabase = async <T>(folder: string, work: (database: Database) => Promise<T>): Promise<T> => {
+  const database = await openPglite(folder);
+  try { return await work(database); } finally { await database.close(); }
+};
+
+describe("the data folder", () => {
+  it("keeps what was written, over a close and a second start, and refuses to overwrite a newer revision", async () => {
+    const folder = fresh();
+    await withDatabase(folder, async (database) => {
+      await insertRecipe(database, "a", recipe("It's 100 % \"ours\"; DROP TABLE recipe; --"));
+      expect(await updateRecipe(database, "a", recipe("B"), 1)).toBe(2);
+      expect(await updateRecipe(database, "a", recipe("C"), 1)).toBeNull();
+    });
+    await withDatabase(folder, async (database) => {
+      expect(await findRecipe(database, "a")).toMatchObject({ revision: 2, recipe: { title: "B" } });
+      expect((await listRecipes(database, "b", 10, 0)).total).toBe(1);
+      expect((await listRecipes(database, "%", 10, 0)).total).toBe(0);
+    });
+  });
+
+  it("writes a transaction all or not at all", async () => {
+    await withDatabase(fresh(), async (database) => {
+      await expect(database.transaction(async (connection) => { await insertRecipe(connection, "x", recipe("X")); throw new Error("stop"); })).rejects.toThrow("stop");
+      expect(await findRecipe(database, "x")).toBeNull();
+    });
+  });
+
+  it("belongs to one process: a second is refused by name, a stale lock is taken over", async () => {
+    const folder = fresh();
+    await withDatabase(folder, async () => {
+      const script = `import { openPglite } from "./src/db/index.ts"; openPglite(${JSON.stringify(folder)}).then(() => { console.log("opened"); process.exit(0); }, (error) => { console.log(error.constructor.name, error.message); process.exit(0); });`;
+      const said = execFileSync(process.execPath, ["--import", "tsx", "--input-type=module", "-e", script], { encoding: "utf8" });
+      expect(said).toContain(FolderInUse.name);
+      expect(said).toContain(String(process.pid));
+      expect(said).toContain(folder);
+    });
+    writeFileSync(join(folder, "lock"), JSON.stringify({ pid: process.ppid, started: "1" }));
+    await withDatabase(folder, async () => expect((JSON.parse(readFileSync(join(folder, "lock"), "utf8")) as { pid: number }).pid).toBe(process.pid));
+    writeFileSync(join(folder, "lock"), "not json");
+    await withDatabase(folder, async (database) => expect((await listRecipes(database, "", 1, 0)).total).toBe(0));
+  });
+
+  it("refuses data of a newer schema, and leaves them alone", async () => {
+    const folder = fresh();
+    await withDatabase(folder, async (database) => { await database.query("INSERT INTO migration (number, name) VALUES (9999, 'later')"); });
+    await expect(openPglite(folder)).rejects.toThrow(/newer version \(schema 9999\)/);
+  });
+
+  it("loses no acknowledged write when the process is killed, and has none half", async () => {
+    const folder = fresh();
+    await withDatabase(folder, async () => undefined);
+    const script = `import { openPglite, insertRecipe } from "./src/db/index.ts";
+      const database = await openPglite(${JSON.stringify(folder)});
+      for (let i = 0; ; i++) { const id = process.pid + "-" + i; await insertRecipe(database, id, { title: id, servings: 1, lines: [], steps: [id], evaporation: null, archetype: null }); process.stdout.write(id + "\\n"); }`;
+    const acknowledged: string[] = [];
+    for (let round = 0; round < 3; round++) {
+      const child = spawn(process.execPath, ["--import", "tsx", "--input-type=module", "-e", script], { stdio: ["ignore", "pipe", "inherit"] });
+      let seen = "";
+      await new Promise<void>((resolve) => {
+        child.stdout.on("data", (chunk: Buffer) => { seen += chunk.toString(); if (seen.split("\n").length > 15 + round * 7) child.kill("SIGKILL"); });
+        child.once("exit", () => resolve());
+      });
+      acknowledged.push(...seen.split("\n").slice(0, -1));
+    }
+    expect(acknowledged.length).toBeGreaterThan(50);
+    await withDatabase(folder, async (database) => {
+      for (const id of acknowledged) expect((await findRecipe(database, id))?.recipe.steps, id).toEqual([id]);
+    });
+  }, 120_000);
+});
