@@ -2,6 +2,7 @@ import type { NextConfig } from "next";
 
 const config: NextConfig = {
   serverExternalPackages: ["@electric-sql/pglite", "highs"],
+  reactCompiler: true,
   poweredByHeader: false,
   devIndicators: false,
   async headers() {

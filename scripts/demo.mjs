@@ -38,7 +38,12 @@ function once(name, paths, missing, work) {
 
 export function prepare() {
   once("install", ["package-lock.json"], !existsSync("node_modules/next"), () => run("npm", ["ci"]));
-  once("app", ["package-lock.json", "src", "scripts/build.mjs", "next.config.ts", "postcss.config.mjs", "tsconfig.json"], !existsSync(".next/BUILD_ID") || !existsSync(".build/solver.thread.mjs"), () => run("npm", ["run", "build"]));
+  once(
+    "app",
+    ["package-lock.json", "src", "scripts/build.mjs", "next.config.ts", "postcss.config.mjs", "tsconfig.json"],
+    !existsSync(".next/BUILD_ID") || !existsSync(".build/solver.thread.mjs"),
+    () => run("npm", ["run", "build"]),
+  );
 }
 
 if (process.argv[1] === new URL(import.meta.url).pathname) {
@@ -54,7 +59,11 @@ if (process.argv[1] === new URL(import.meta.url).pathname) {
       const lock = join(folder, "lock");
       const holder = existsSync(lock) ? JSON.parse(readFileSync(lock, "utf8")).pid : null;
       let running = false;
-      try { running = holder !== null && process.kill(holder, 0); } catch { running = false; }
+      try {
+        running = holder !== null && process.kill(holder, 0);
+      } catch {
+        running = false;
+      }
       if (running) throw new Error(`The demo data are in use by process ${holder}. Stop it first, then reset.`);
       rmSync(join(folder, "postgres"), { recursive: true, force: true });
       rmSync(lock, { force: true });

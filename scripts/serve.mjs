@@ -23,17 +23,26 @@ export async function serve(environment = process.env) {
   const { host, port, address } = settings(environment);
   if (!existsSync(join(root, ".next", "BUILD_ID"))) throw new Error("The app is not built yet. Run: npm run build");
   const child = spawn(process.execPath, [join(root, "node_modules/next/dist/bin/next"), "start", "-H", host, "-p", String(port)], {
-    cwd: root, env: { ...environment, NEXT_TELEMETRY_DISABLED: "1" }, stdio: ["ignore", "pipe", "inherit"],
+    cwd: root,
+    env: { ...environment, NEXT_TELEMETRY_DISABLED: "1" },
+    stdio: ["ignore", "pipe", "inherit"],
   });
   child.stdout.on("data", (chunk) => environment.THREPSIS_VERBOSE && process.stdout.write(chunk));
   for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => child.kill(signal));
   const ended = new Promise((resolve) => child.once("exit", (code) => resolve(code ?? 1)));
   const started = Date.now();
   for (;;) {
-    if (await Promise.race([ended, new Promise((resolve) => setTimeout(() => resolve(null), 100))]) !== null) throw new Error("The server ended before it answered; see above.");
-    const up = await fetch(`${address}/api/v1/openapi.json`).then((response) => response.ok, () => false);
+    if ((await Promise.race([ended, new Promise((resolve) => setTimeout(() => resolve(null), 100))])) !== null)
+      throw new Error("The server ended before it answered; see above.");
+    const up = await fetch(`${address}/api/v1/openapi.json`).then(
+      (response) => response.ok,
+      () => false,
+    );
     if (up) return { address, child, ended, milliseconds: Date.now() - started };
-    if (Date.now() - started > 60_000) { child.kill(); throw new Error("The server did not answer within a minute."); }
+    if (Date.now() - started > 60_000) {
+      child.kill();
+      throw new Error("The server did not answer within a minute.");
+    }
   }
 }
 

@@ -5,7 +5,14 @@ export default function NotFound() {
   return (
     <>
       <PageHead title="Not here" />
-      <main id="main" className="p-4 md:p-5"><p>There is nothing at this address: it may have been deleted, or mistyped. <Link className="underline" href="/">All recipes</Link></p></main>
+      <main id="main" className="p-4 md:p-5">
+        <p>
+          There is nothing at this address: it may have been deleted, or mistyped.{" "}
+          <Link className="underline" href="/">
+            All recipes
+          </Link>
+        </p>
+      </main>
     </>
   );
 }

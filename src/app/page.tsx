@@ -12,5 +12,14 @@ export default async function Page({ searchParams }: Props) {
   const search = [parameters.search].flat()[0]?.slice(0, 200) ?? "";
   const page = Math.max(1, Math.floor(Number([parameters.page].flat()[0])) || 1);
   const [{ recipes, total, pages }, versions] = await Promise.all([recipesPage(search, page), versionsOf(null, 8)]);
-  return <RecipesPage recipes={recipes.map(({ updatedAt, ...recipe }) => ({ ...recipe, updated: dateWords(updatedAt) }))} total={total} page={page} pages={pages} search={search} versions={versions.map(versionRow)} />;
+  return (
+    <RecipesPage
+      recipes={recipes.map(({ updatedAt, ...recipe }) => ({ ...recipe, updated: dateWords(updatedAt) }))}
+      total={total}
+      page={page}
+      pages={pages}
+      search={search}
+      versions={versions.map(versionRow)}
+    />
+  );
 }

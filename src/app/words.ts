@@ -5,4 +5,14 @@ const FORMAT = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long",
 /** A moment as the house writes it: "25 November, 14:05". */
 export const dateWords = (iso: string): string => FORMAT.format(new Date(iso)).replace(" at ", ", ");
 
-export const versionRow = ({ id, title, label, keptAt }: { readonly id: string; readonly title: string; readonly label: string; readonly keptAt: string }): VersionRowData => ({ id, title, label, kept: dateWords(keptAt) });
+export const versionRow = ({
+  id,
+  title,
+  label,
+  keptAt,
+}: {
+  readonly id: string;
+  readonly title: string;
+  readonly label: string;
+  readonly keptAt: string;
+}): VersionRowData => ({ id, title, label, kept: dateWords(keptAt) });

@@ -12,7 +12,9 @@ describe("the food tables", () => {
     for (const food of foods) {
       expect(food.source.length, food.id).toBeGreaterThan(5);
       expect([food.per100g.length, food.sd.length]).toEqual([NUTRIENTS.length, NUTRIENTS.length]);
-      food.per100g.forEach((amount, n) => expect(amount >= 0 && Number.isFinite(amount) && (food.sd[n] ?? -1) >= 0, `${food.id} ${NUTRIENTS[n] ?? ""}`).toBe(true));
+      food.per100g.forEach((amount, n) =>
+        expect(amount >= 0 && Number.isFinite(amount) && (food.sd[n] ?? -1) >= 0, `${food.id} ${NUTRIENTS[n] ?? ""}`).toBe(true),
+      );
     }
   });
   it("have parts that sum to 100 ± 4 and sugars within carbohydrate, but for the one measured row that is known", () => {
@@ -39,18 +41,28 @@ describe("the food tables", () => {
     expect(REFERENCE.foods.get("cow-milk")?.per100g[INDEX.calcium]).toBeGreaterThan(80);
   });
   it("carry wider uncertainty for labels than for reference tables", () => {
-    const spread = (provenance: string) => foods.filter((food) => food.provenance === provenance && (food.per100g[0] ?? 0) > 1).map((food) => (food.sd[0] ?? 0) / (food.per100g[0] ?? 1)).sort((a, b) => a - b);
+    const spread = (provenance: string) =>
+      foods
+        .filter((food) => food.provenance === provenance && (food.per100g[0] ?? 0) > 1)
+        .map((food) => (food.sd[0] ?? 0) / (food.per100g[0] ?? 1))
+        .sort((a, b) => a - b);
     const median = (values: number[]) => values[Math.floor(values.length / 2)] ?? 0;
     expect(median(spread("label"))).toBeGreaterThan(median(spread("reference")));
   });
   it("find every food by its own name", () => {
-    for (const food of foods) { const match = context.matcher.match(food.name); expect(match.kind === "known" ? match.foodId : match.guesses, food.name).toEqual(match.kind === "known" ? food.id : expect.arrayContaining([food.id])); }
+    for (const food of foods) {
+      const match = context.matcher.match(food.name);
+      expect(match.kind === "known" ? match.foodId : match.guesses, food.name).toEqual(match.kind === "known" ? food.id : expect.arrayContaining([food.id]));
+    }
   });
 });
 
 describe("the substitution tables", () => {
   it("name only foods that there are, with sane bounds", () => {
-    for (const { foodId, least, most } of SUBSTITUTION.candidates) { expect(REFERENCE.foods.has(foodId), foodId).toBe(true); expect(least < most && most <= 130).toBe(true); }
+    for (const { foodId, least, most } of SUBSTITUTION.candidates) {
+      expect(REFERENCE.foods.has(foodId), foodId).toBe(true);
+      expect(least < most && most <= 130).toBe(true);
+    }
     for (const { foods: pair } of SUBSTITUTION.clashes) for (const id of pair) expect(REFERENCE.foods.has(id), id).toBe(true);
     for (const id of [...SUBSTITUTION.grainClasses.keys(), ...HANDLING.keys()]) expect(REFERENCE.foods.has(id), id).toBe(true);
   });

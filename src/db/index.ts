@@ -1,4 +1,4 @@
-export type { Connection, Database } from "./database";
+export type { Database } from "./database";
 export { openPglite } from "./pglite";
 export { FolderInUse } from "./lock";
 export * from "./recipes";

@@ -10,7 +10,10 @@ interface Holder {
 }
 
 export class FolderInUse extends Error {
-  constructor(readonly folder: string, readonly pid: number) {
+  constructor(
+    readonly folder: string,
+    readonly pid: number,
+  ) {
     super(`The data folder ${folder} is in use by process ${pid}. Stop that one first, or set THREPSIS_DATA to another folder.`);
   }
 }
@@ -51,7 +54,9 @@ export function takeFolder(folder: string): () => void {
 function readHolder(path: string): Holder | null {
   try {
     const read: unknown = JSON.parse(readFileSync(path, "utf8"));
-    return typeof read === "object" && read !== null && "pid" in read && typeof read.pid === "number" ? { pid: read.pid, started: "started" in read && typeof read.started === "string" ? read.started : null } : null;
+    return typeof read === "object" && read !== null && "pid" in read && typeof read.pid === "number"
+      ? { pid: read.pid, started: "started" in read && typeof read.started === "string" ? read.started : null }
+      : null;
   } catch {
     return null;
   }

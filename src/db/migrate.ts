@@ -8,10 +8,13 @@ const FOLDER = join(process.cwd(), "src", "db", "migrations");
 export async function migrate(database: Database): Promise<void> {
   await database.query("CREATE TABLE IF NOT EXISTS migration (number integer PRIMARY KEY, name text NOT NULL, applied_at timestamptz NOT NULL DEFAULT now())");
   const applied = new Set((await database.query<{ number: number }>("SELECT number FROM migration")).map((row) => row.number));
-  const files = readdirSync(FOLDER).filter((name) => /^\d{4}_.*\.sql$/.test(name)).sort();
+  const files = readdirSync(FOLDER)
+    .filter((name) => /^\d{4}_.*\.sql$/.test(name))
+    .sort();
   const known = new Set(files.map((name) => Number(name.slice(0, 4))));
   const newer = [...applied].filter((number) => !known.has(number));
-  if (newer.length > 0) throw new Error(`The data were written by a newer version (schema ${Math.max(...newer)}). Update Threpsis, or use another data folder.`);
+  if (newer.length > 0)
+    throw new Error(`The data were written by a newer version (schema ${Math.max(...newer)}). Update Threpsis, or use another data folder.`);
   for (const name of files) {
     const number = Number(name.slice(0, 4));
     if (applied.has(number)) continue;
@@ -23,4 +26,9 @@ export async function migrate(database: Database): Promise<void> {
 }
 
 /** Splits a migration at semicolons that end a line; migrations hold no functions. */
-const statements = (sql: string): string[] => sql.replace(/^--.*$/gm, "").split(/;\s*$/m).map((statement) => statement.trim()).filter(Boolean);
+const statements = (sql: string): string[] =>
+  sql
+    .replace(/^--.*$/gm, "")
+    .split(/;\s*$/m)
+    .map((statement) => statement.trim())
+    .filter(Boolean);

@@ -16,7 +16,7 @@ export async function openPglite(folder: string): Promise<Database> {
     mkdirSync(path, { recursive: true });
     const pg = await PGlite.create({ dataDir: path, relaxedDurability: false });
     const run = (of: { query: PGlite["query"] }): Connection => ({
-      query: async <Row,>(sql: string, parameters: readonly unknown[] = []) => (await of.query<Row>(sql, [...parameters])).rows,
+      query: async <Row>(sql: string, parameters: readonly unknown[] = []) => (await of.query<Row>(sql, [...parameters])).rows,
     });
     const database: Database = {
       ...run(pg),

@@ -37,15 +37,29 @@ export async function findRecipe(db: Connection, id: string): Promise<StoredReci
 }
 
 /** Newest first; `like` filters by title, whatever its case. */
-export async function listRecipes(db: Connection, like: string, limit: number, offset: number): Promise<{ readonly recipes: readonly RecipeSummary[]; readonly total: number }> {
+export async function listRecipes(
+  db: Connection,
+  like: string,
+  limit: number,
+  offset: number,
+): Promise<{ readonly recipes: readonly RecipeSummary[]; readonly total: number }> {
   const pattern = `%${like.replace(/[\\%_]/g, (each) => `\\${each}`)}%`;
   const rows = await db.query<{ id: string; title: string; servings: number; line_count: number; first_lines: readonly string[]; updated_at: Date | string }>(
     `SELECT id, title, (document->>'servings')::numeric::float8 AS servings, jsonb_array_length(document->'lines') AS line_count,
        jsonb_path_query_array(document, '$.lines[0 to 4].text') AS first_lines, updated_at
-     FROM recipe WHERE title ILIKE $1 ORDER BY updated_at DESC, id LIMIT $2 OFFSET $3`, [pattern, limit, offset]);
+     FROM recipe WHERE title ILIKE $1 ORDER BY updated_at DESC, id LIMIT $2 OFFSET $3`,
+    [pattern, limit, offset],
+  );
   const [count] = await db.query<{ total: number }>("SELECT count(*)::int AS total FROM recipe WHERE title ILIKE $1", [pattern]);
   return {
-    recipes: rows.map((row) => ({ id: row.id, title: row.title, servings: row.servings, lineCount: row.line_count, firstLines: row.first_lines, updatedAt: new Date(row.updated_at).toISOString() })),
+    recipes: rows.map((row) => ({
+      id: row.id,
+      title: row.title,
+      servings: row.servings,
+      lineCount: row.line_count,
+      firstLines: row.first_lines,
+      updatedAt: new Date(row.updated_at).toISOString(),
+    })),
     total: count?.total ?? 0,
   };
 }
@@ -54,7 +68,8 @@ export async function listRecipes(db: Connection, like: string, limit: number, o
 export async function updateRecipe(db: Connection, id: string, recipe: Recipe, revision: number): Promise<number | null> {
   const [row] = await db.query<{ revision: number }>(
     "UPDATE recipe SET title = $2, document = $3::jsonb, revision = revision + 1, updated_at = now() WHERE id = $1 AND revision = $4 RETURNING revision",
-    [id, recipe.title, JSON.stringify(recipe), revision]);
+    [id, recipe.title, JSON.stringify(recipe), revision],
+  );
   return row?.revision ?? null;
 }
 

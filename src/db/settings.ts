@@ -6,5 +6,8 @@ export async function readSetting(db: Connection, key: string): Promise<unknown>
 }
 
 export async function writeSetting(db: Connection, key: string, value: unknown): Promise<void> {
-  await db.query("INSERT INTO setting (key, value) VALUES ($1, $2::jsonb) ON CONFLICT (key) DO UPDATE SET value = excluded.value", [key, JSON.stringify(value)]);
+  await db.query("INSERT INTO setting (key, value) VALUES ($1, $2::jsonb) ON CONFLICT (key) DO UPDATE SET value = excluded.value", [
+    key,
+    JSON.stringify(value),
+  ]);
 }

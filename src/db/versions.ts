@@ -16,10 +16,25 @@ interface Row {
   readonly kept_at: Date | string;
 }
 
-const read = (row: Row): VersionSummary => ({ id: row.id, recipeId: row.recipe_id, title: row.title, label: row.label, keptAt: new Date(row.kept_at).toISOString() });
+const read = (row: Row): VersionSummary => ({
+  id: row.id,
+  recipeId: row.recipe_id,
+  title: row.title,
+  label: row.label,
+  keptAt: new Date(row.kept_at).toISOString(),
+});
 
-export async function insertVersion(db: Connection, version: { readonly id: string; readonly recipeId: string; readonly title: string; readonly label: string; readonly snapshot: unknown }): Promise<void> {
-  await db.query("INSERT INTO version (id, recipe_id, title, label, snapshot) VALUES ($1, $2, $3, $4, $5::jsonb)", [version.id, version.recipeId, version.title, version.label, JSON.stringify(version.snapshot)]);
+export async function insertVersion(
+  db: Connection,
+  version: { readonly id: string; readonly recipeId: string; readonly title: string; readonly label: string; readonly snapshot: unknown },
+): Promise<void> {
+  await db.query("INSERT INTO version (id, recipe_id, title, label, snapshot) VALUES ($1, $2, $3, $4, $5::jsonb)", [
+    version.id,
+    version.recipeId,
+    version.title,
+    version.label,
+    JSON.stringify(version.snapshot),
+  ]);
 }
 
 export async function findVersion(db: Connection, id: string): Promise<(VersionSummary & { readonly snapshot: unknown }) | null> {
@@ -29,7 +44,10 @@ export async function findVersion(db: Connection, id: string): Promise<(VersionS
 
 /** Newest first; of one recipe, or of all where `recipeId` is null. */
 export async function listVersions(db: Connection, recipeId: string | null, limit: number): Promise<readonly VersionSummary[]> {
-  const rows = await db.query<Row>("SELECT id, recipe_id, title, label, kept_at FROM version WHERE $1::text IS NULL OR recipe_id = $1 ORDER BY kept_at DESC, id LIMIT $2", [recipeId, limit]);
+  const rows = await db.query<Row>(
+    "SELECT id, recipe_id, title, label, kept_at FROM version WHERE $1::text IS NULL OR recipe_id = $1 ORDER BY kept_at DESC, id LIMIT $2",
+    [recipeId, limit],
+  );
   return rows.map(read);
 }
 

@@ -21,7 +21,12 @@ export interface AdaptRequest {
   readonly maxProposals?: number;
 }
 
-const bound = (key: string, more: object = {}) => ({ type: "object", additionalProperties: false, required: [key], properties: { [key]: { type: "number", minimum: 0, maximum: 100_000 }, ...more } });
+const bound = (key: string, more: object = {}) => ({
+  type: "object",
+  additionalProperties: false,
+  required: [key],
+  properties: { [key]: { type: "number", minimum: 0, maximum: 100_000 }, ...more },
+});
 
 export const adaptRequestSchema = {
   type: "object",
@@ -30,14 +35,24 @@ export const adaptRequestSchema = {
   properties: {
     recipe: { type: ["object", "array"], description: "A schema.org Recipe as JSON-LD, alone, in a list, or inside @graph." },
     diets: {
-      type: "array", maxItems: 40,
-      items: { type: "object", additionalProperties: false, required: ["id"], properties: { id: { type: "string", enum: DIET_IDS }, school: { type: "string", enum: ["usual", "uk", "who"] } } },
+      type: "array",
+      maxItems: 40,
+      items: {
+        type: "object",
+        additionalProperties: false,
+        required: ["id"],
+        properties: { id: { type: "string", enum: DIET_IDS }, school: { type: "string", enum: ["usual", "uk", "who"] } },
+      },
     },
     limits: {
-      type: "object", additionalProperties: false,
+      type: "object",
+      additionalProperties: false,
       properties: {
         freeSugars: bound("max_g", { school: { type: "string", enum: ["uk", "who"] } }),
-        energy: bound("max_kJ"), saturatedFat: bound("max_g"), glycaemicLoad: bound("max"), sodium: bound("max_mg"),
+        energy: bound("max_kJ"),
+        saturatedFat: bound("max_g"),
+        glycaemicLoad: bound("max"),
+        sodium: bound("max_mg"),
       },
     },
     avoidAllergens: { type: "array", maxItems: 40, items: { type: "string", enum: [...ALLERGENS] } },
@@ -53,26 +68,77 @@ const figure = { $ref: "#/components/schemas/Figure" };
 const text = { type: "string" };
 const number = { type: "number" };
 const list = (items: object) => ({ type: "array", items });
-const object = (properties: Record<string, object>, optional: readonly string[] = []) => ({ type: "object", required: Object.keys(properties).filter((key) => !optional.includes(key)), properties });
+const object = (properties: Record<string, object>, optional: readonly string[] = []) => ({
+  type: "object",
+  required: Object.keys(properties).filter((key) => !optional.includes(key)),
+  properties,
+});
 const byTemperature = object(Object.fromEntries(SERVING_TEMPERATURES.map((serve) => [serve, figure])));
 const amounts = object({
-  energy_kJ: figure, energy_kcal: figure, protein_g: figure, fat_g: figure, saturatedFat_g: figure, availableCarbohydrate_g: figure, totalSugars_g: figure,
-  addedSugars_g: figure, freeSugars_g: object({ who: figure, uk: figure }), fibre_g: figure, sodium_mg: figure, calcium_mg: figure, iron_mg: figure,
+  energy_kJ: figure,
+  energy_kcal: figure,
+  protein_g: figure,
+  fat_g: figure,
+  saturatedFat_g: figure,
+  availableCarbohydrate_g: figure,
+  totalSugars_g: figure,
+  addedSugars_g: figure,
+  freeSugars_g: object({ who: figure, uk: figure }),
+  fibre_g: figure,
+  sodium_mg: figure,
+  calcium_mg: figure,
+  iron_mg: figure,
 });
 const properties = object({ yield_g: figure, servings: number, sweetness: byTemperature, body: byTemperature, per100g: amounts, perServing: amounts });
-const line = object({ text, food: object({ id: text, name: text, provenance: { enum: ["measured", "reference", "label", "computed"] } }), grams: figure, role: text, change: text }, ["change"]);
+const line = object(
+  {
+    text,
+    food: object({ id: text, name: text, provenance: { enum: ["measured", "reference", "label", "computed"] } }),
+    grams: figure,
+    role: text,
+    change: text,
+  },
+  ["change"],
+);
 
 export const adaptResponseSchema = object({
   model: object({ version: text }),
   scale: object({ factor: number }),
-  recipe: object({ lines: list(line), unresolved: list(object({ line: { type: "integer" }, text, why: text, guesses: list(object({ id: text, name: text, grams: number }, ["grams"])) })), properties: { $ref: "#/components/schemas/Properties" } }),
+  recipe: object({
+    lines: list(line),
+    unresolved: list(object({ line: { type: "integer" }, text, why: text, guesses: list(object({ id: text, name: text, grams: number }, ["grams"])) })),
+    properties: { $ref: "#/components/schemas/Properties" },
+  }),
   findings: list(object({ line: { type: "integer" }, rule: text, school: text, verdict: { enum: ["ask", "avoid"] }, reason: text })),
-  proposals: list(object({
-    label: text, reason: text, lines: list(line), steps: list(object({ text, from: { type: ["integer", "null"] }, why: text })), properties: { $ref: "#/components/schemas/Properties" },
-    deviations: list(object({ property: text, kind: { enum: ["likeness", "limit"] }, state: { enum: ["inside", "just inside", "outside", "free"] }, relative: figure, limit: { type: ["number", "null"] } })),
-    notes: list(object({ kind: { enum: ["ask", "watch", "know"] }, text })), solver: object({ status: text, gap: number, milliseconds: number }),
-  })),
-  ending: object({ kind: { enum: ["proposals", "nothing-to-change", "no-version-fits", "time-ran-out", "failed"] }, reason: text, relation: { enum: ["any", "all"] }, clashes: list(object({ limit: text, given: { type: ["number", "string"] }, needed: { type: ["number", "string"] } })) }, ["relation"]),
+  proposals: list(
+    object({
+      label: text,
+      reason: text,
+      lines: list(line),
+      steps: list(object({ text, from: { type: ["integer", "null"] }, why: text })),
+      properties: { $ref: "#/components/schemas/Properties" },
+      deviations: list(
+        object({
+          property: text,
+          kind: { enum: ["likeness", "limit"] },
+          state: { enum: ["inside", "just inside", "outside", "free"] },
+          relative: figure,
+          limit: { type: ["number", "null"] },
+        }),
+      ),
+      notes: list(object({ kind: { enum: ["ask", "watch", "know"] }, text })),
+      solver: object({ status: text, gap: number, milliseconds: number }),
+    }),
+  ),
+  ending: object(
+    {
+      kind: { enum: ["proposals", "nothing-to-change", "no-version-fits", "time-ran-out", "failed"] },
+      reason: text,
+      relation: { enum: ["any", "all"] },
+      clashes: list(object({ limit: text, given: { type: ["number", "string"] }, needed: { type: ["number", "string"] } })),
+    },
+    ["relation"],
+  ),
 });
 
 const problem = (description: string) => ({ description, content: { "application/problem+json": { schema: { $ref: "#/components/schemas/Problem" } } } });
@@ -80,15 +146,26 @@ const problem = (description: string) => ({ description, content: { "application
 /** The description of the open interface, OpenAPI 3.1. */
 export const openApi = {
   openapi: "3.1.0",
-  info: { title: "Threpsis", version: "1", description: "Works out versions of a sweet for a table. Stateless. Every figure is {value, low, high}: the central estimate and its 80 % interval." },
+  info: {
+    title: "Threpsis",
+    version: "1",
+    description: "Works out versions of a sweet for a table. Stateless. Every figure is {value, low, high}: the central estimate and its 80 % interval.",
+  },
   paths: {
     "/api/v1/adapt": {
       post: {
         summary: "Adapt a recipe to diets, limits and allergies",
         requestBody: { required: true, content: { "application/json": { schema: { $ref: "#/components/schemas/AdaptRequest" } } } },
         responses: {
-          200: { description: "What was read, what conflicts, and the versions.", content: { "application/json": { schema: { $ref: "#/components/schemas/AdaptResponse" } } } },
-          400: problem("Not JSON."), 413: problem("Over 256 kB."), 415: problem("Not sent as JSON."), 422: problem("Does not fit, or nothing could be read."), 503: problem("The solver's queue is full."),
+          200: {
+            description: "What was read, what conflicts, and the versions.",
+            content: { "application/json": { schema: { $ref: "#/components/schemas/AdaptResponse" } } },
+          },
+          400: problem("Not JSON."),
+          413: problem("Over 256 kB."),
+          415: problem("Not sent as JSON."),
+          422: problem("Does not fit, or nothing could be read."),
+          503: problem("The solver's queue is full."),
         },
       },
     },

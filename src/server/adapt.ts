@@ -1,10 +1,19 @@
 import { interval, type Figure } from "../core/numeric";
-import { SERVING_TEMPERATURES, type Food } from "../core/food";
+import { KILOJOULES_PER_KILOCALORIE, SERVING_TEMPERATURES, type Food } from "../core/food";
 import { findings } from "../core/models/diet";
 import { evaluate, type Amount, type Figures } from "../core/evaluate";
 import { stepsFor } from "../core/adaptation";
 import { readJsonLd, readRecipe, type LineReading, type ReadRecipe } from "../core/recipe";
-import { limitFindings, problemFor, versionLines, type AdaptationProblem, type DiningTable, type Ending, type Limit, type Proposal } from "../core/substitution";
+import {
+  limitFindings,
+  problemFor,
+  versionLines,
+  type AdaptationProblem,
+  type DiningTable,
+  type Ending,
+  type Limit,
+  type Proposal,
+} from "../core/substitution";
 import { HANDLING, MODEL_VERSION, REFERENCE, RULES, SUBSTITUTION } from "../data";
 import { validateAdapt, type AdaptRequest } from "./adapt-schema";
 import { checked } from "./door";
@@ -19,21 +28,37 @@ const DEFAULT_PROPOSALS = 3;
 export async function adapt(body: unknown): Promise<object> {
   const request = checked(validateAdapt, body);
   const parsed = readJsonLd(request.recipe);
-  if (!parsed.ok) throw new Refusal(422, "The recipe cannot be read.", parsed.error.map(({ pointer, detail }) => ({ pointer: `/recipe${pointer}`, detail })));
+  if (!parsed.ok)
+    throw new Refusal(
+      422,
+      "The recipe cannot be read.",
+      parsed.error.map(({ pointer, detail }) => ({ pointer: `/recipe${pointer}`, detail })),
+    );
   const read = readRecipe(parsed.value, reading(), REFERENCE.constants);
   if (read.lines.length === 0)
-    throw new Refusal(422, "Nothing could be read: no line names a food of the tables with an amount.", read.readings.map((_, i) => ({ pointer: `/recipe/recipeIngredient/${i}`, detail: unresolvedWords(read, i) })));
+    throw new Refusal(
+      422,
+      "Nothing could be read: no line names a food of the tables with an amount.",
+      read.readings.map((_, i) => ({ pointer: `/recipe/recipeIngredient/${i}`, detail: unresolvedWords(read, i) })),
+    );
   const table = tableOf(request, read);
   const problem = problemFor(read, table, REFERENCE, SUBSTITUTION, RULES, request.maxProposals ?? DEFAULT_PROPOSALS);
   const ending = await proposeOnServer(problem);
 
-  const judged = read.readings.flatMap((each, line) => (each.kind === "left out" ? [] : [{ line, food: each.kind === "food unknown" ? null : each.food, text: each.line.text }]));
+  const judged = read.readings.flatMap((each, line) =>
+    each.kind === "left out" ? [] : [{ line, food: each.kind === "food unknown" ? null : each.food, text: each.line.text }],
+  );
   const found = [...findings(judged, problem.rules), ...limitFindings(problem)].sort((a, b) => a.line - b.line);
   return {
     model: { version: MODEL_VERSION },
     scale: { factor: table.servings / read.recipe.servings },
     recipe: {
-      lines: problem.lines.map((line) => ({ text: read.recipe.lines[line.index]?.text ?? "", food: foodJson(line.food), grams: interval({ value: line.grams, sd: line.sd }), role: line.role })),
+      lines: problem.lines.map((line) => ({
+        text: read.recipe.lines[line.index]?.text ?? "",
+        food: foodJson(line.food),
+        grams: interval({ value: line.grams, sd: line.sd }),
+        role: line.role,
+      })),
       unresolved: read.unresolved.map((line) => unresolvedJson(read, line)),
       properties: propertiesJson(evaluate(problem, REFERENCE.constants).figures, table.servings),
     },
@@ -49,7 +74,9 @@ function tableOf(request: AdaptRequest, read: ReadRecipe): DiningTable {
   for (const [i, { id, school }] of (request.diets ?? []).entries()) {
     const low = id === "low-free-sugars";
     if (school !== undefined && (low ? school === "usual" : school !== "usual"))
-      throw new Refusal(422, "A diet names a school that it does not have.", [{ pointer: `/diets/${i}/school`, detail: low ? "Schools of free sugars: uk, who." : "This diet has one school: usual." }]);
+      throw new Refusal(422, "A diet names a school that it does not have.", [
+        { pointer: `/diets/${i}/school`, detail: low ? "Schools of free sugars: uk, who." : "This diet has one school: usual." },
+      ]);
     if (!low) rules.add(id);
     else if (!request.limits?.freeSugars) limits.push({ id: "freeSugars", most: DEFAULT_FREE_SUGARS, school: school === "who" ? "who" : "uk" });
   }
@@ -60,12 +87,16 @@ function tableOf(request: AdaptRequest, read: ReadRecipe): DiningTable {
   if (given.saturatedFat) limits.push({ id: "saturatedFat", most: given.saturatedFat.max_g, school: "uk" });
   if (given.glycaemicLoad) limits.push({ id: "glycaemicLoad", most: given.glycaemicLoad.max, school: "uk" });
   if (given.sodium) limits.push({ id: "sodium", most: given.sodium.max_mg, school: "uk" });
-  return { rules: [...rules], limits: limits.filter((limit, i) => limits.findIndex((each) => each.id === limit.id) === i), servings: request.servings ?? read.recipe.servings, serve: request.serve ?? "hot" };
+  return {
+    rules: [...rules],
+    limits: limits.filter((limit, i) => limits.findIndex((each) => each.id === limit.id) === i),
+    servings: request.servings ?? read.recipe.servings,
+    serve: request.serve ?? "hot",
+  };
 }
 
 const foodJson = ({ id, name, provenance }: Food) => ({ id, name, provenance });
 
-const KILOCALORIE = 4.184;
 const scale = (figure: Figure, factor: number): Figure => ({ value: figure.value * factor, low: figure.low * factor, high: figure.high * factor });
 
 function propertiesJson(figures: Figures, servings: number): object {
@@ -73,12 +104,29 @@ function propertiesJson(figures: Figures, servings: number): object {
   const amounts = (group: "per100g" | "serving") => {
     const of = (amount: Amount) => figures[`${group}.${amount}`];
     return {
-      energy_kJ: of("energy"), energy_kcal: scale(of("energy"), 1 / KILOCALORIE), protein_g: of("protein"), fat_g: of("fat"), saturatedFat_g: of("saturatedFat"),
-      availableCarbohydrate_g: of("availableCarbohydrate"), totalSugars_g: of("totalSugars"), addedSugars_g: of("addedSugars"),
-      freeSugars_g: { who: of("freeSugarsWho"), uk: of("freeSugarsUk") }, fibre_g: of("fibre"), sodium_mg: of("sodium"), calcium_mg: of("calcium"), iron_mg: of("iron"),
+      energy_kJ: of("energy"),
+      energy_kcal: scale(of("energy"), 1 / KILOJOULES_PER_KILOCALORIE),
+      protein_g: of("protein"),
+      fat_g: of("fat"),
+      saturatedFat_g: of("saturatedFat"),
+      availableCarbohydrate_g: of("availableCarbohydrate"),
+      totalSugars_g: of("totalSugars"),
+      addedSugars_g: of("addedSugars"),
+      freeSugars_g: { who: of("freeSugarsWho"), uk: of("freeSugarsUk") },
+      fibre_g: of("fibre"),
+      sodium_mg: of("sodium"),
+      calcium_mg: of("calcium"),
+      iron_mg: of("iron"),
     };
   };
-  return { yield_g: figures.yield, servings, sweetness: byTemperature("sweetness"), body: byTemperature("body"), per100g: amounts("per100g"), perServing: amounts("serving") };
+  return {
+    yield_g: figures.yield,
+    servings,
+    sweetness: byTemperature("sweetness"),
+    body: byTemperature("body"),
+    per100g: amounts("per100g"),
+    perServing: amounts("serving"),
+  };
 }
 
 function unresolvedWords(read: ReadRecipe, line: number): string {
@@ -88,7 +136,12 @@ function unresolvedWords(read: ReadRecipe, line: number): string {
 
 function unresolvedJson(read: ReadRecipe, line: number): object {
   const each = read.readings[line];
-  const guesses = each?.kind === "food unknown" ? each.guesses.map(({ id, name }) => ({ id, name })) : each?.kind === "amount unknown" ? each.guesses.map(({ grams, label }) => ({ id: each.food.id, name: `${label} of ${each.food.name.toLowerCase()}`, grams })) : [];
+  const guesses =
+    each?.kind === "food unknown"
+      ? each.guesses.map(({ id, name }) => ({ id, name }))
+      : each?.kind === "amount unknown"
+        ? each.guesses.map(({ grams, label }) => ({ id: each.food.id, name: `${label} of ${each.food.name.toLowerCase()}`, grams }))
+        : [];
   return { line, text: read.recipe.lines[line]?.text ?? "", why: unresolvedWords(read, line), guesses };
 }
 
@@ -96,30 +149,61 @@ function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: Read
   const { version, figures } = proposal;
   const lines = versionLines(version, problem.lines);
   const held = version.rows.filter((row) => row.food && row.grams > 0);
-  const unread = read.unresolved.map((line) => ({ kind: "ask" as const, text: `"${read.recipe.lines[line]?.text ?? ""}" could not be read and is not in this version; whether it fits this table is not known.` }));
+  const unread = read.unresolved.map((line) => ({
+    kind: "ask" as const,
+    text: `"${read.recipe.lines[line]?.text ?? ""}" could not be read and is not in this version; whether it fits this table is not known.`,
+  }));
   return {
-    label: proposal.label, reason: proposal.reason,
+    label: proposal.label,
+    reason: proposal.reason,
     lines: held.map((row, i) => ({
-      text: row.line === null ? "" : (read.recipe.lines[row.line]?.text ?? ""), food: row.food ? foodJson(row.food) : null,
-      grams: interval({ value: row.grams, sd: lines[i]?.sd ?? 0 }), role: row.role, ...(row.change === "as is" ? {} : { change: row.why ? `${row.change}: ${row.why}` : row.change }),
+      text: row.line === null ? "" : (read.recipe.lines[row.line]?.text ?? ""),
+      food: row.food ? foodJson(row.food) : null,
+      grams: interval({ value: row.grams, sd: lines[i]?.sd ?? 0 }),
+      role: row.role,
+      ...(row.change === "as is" ? {} : { change: row.why ? `${row.change}: ${row.why}` : row.change }),
     })),
-    steps: stepsFor(read, version, table, HANDLING).map((step) => ({ text: step.segments.filter((segment) => segment.kind !== "removed").map((segment) => segment.text).join(""), from: step.from, why: step.why })),
+    steps: stepsFor(read, version, table, HANDLING).map((step) => ({
+      text: step.segments
+        .filter((segment) => segment.kind !== "removed")
+        .map((segment) => segment.text)
+        .join(""),
+      from: step.from,
+      why: step.why,
+    })),
     properties: propertiesJson(figures, problem.servings),
     deviations: proposal.beams.map((beam) => {
       const base = beam.limit ?? Math.max(1e-9, recipeFigures[beam.id].value);
-      return { property: beam.id, kind: beam.deviation.kind, state: beam.deviation.state, relative: { value: beam.deviation.relative, low: figures[beam.id].low / base - 1, high: figures[beam.id].high / base - 1 }, limit: beam.limit };
+      return {
+        property: beam.id,
+        kind: beam.deviation.kind,
+        state: beam.deviation.state,
+        relative: { value: beam.deviation.relative, low: figures[beam.id].low / base - 1, high: figures[beam.id].high / base - 1 },
+        limit: beam.limit,
+      };
     }),
-    notes: [...unread, ...proposal.notes], solver: proposal.solver,
+    notes: [...unread, ...proposal.notes],
+    solver: proposal.solver,
   };
 }
 
 function endingJson(ending: Ending): object {
   const empty = { clashes: [] };
   switch (ending.kind) {
-    case "proposals": return { kind: ending.kind, reason: `${ending.proposals.length} found`, ...empty };
-    case "nothing-to-change": return { kind: ending.kind, reason: "The recipe as it stands breaks no rule and no limit of this table.", ...empty };
-    case "no-version-fits": return { kind: ending.kind, reason: ending.relation === "any" ? "Easing any one of these is enough." : "Each of these has to be eased.", relation: ending.relation, clashes: ending.clashes.map(({ limit, given, needed }) => ({ limit, given, needed })) };
-    case "time-ran-out": return { kind: ending.kind, reason: "The time was up before a version was found.", ...empty };
-    case "failed": return { kind: ending.kind, reason: ending.why, ...empty };
+    case "proposals":
+      return { kind: ending.kind, reason: `${ending.proposals.length} found`, ...empty };
+    case "nothing-to-change":
+      return { kind: ending.kind, reason: "The recipe as it stands breaks no rule and no limit of this table.", ...empty };
+    case "no-version-fits":
+      return {
+        kind: ending.kind,
+        reason: ending.relation === "any" ? "Easing any one of these is enough." : "Each of these has to be eased.",
+        relation: ending.relation,
+        clashes: ending.clashes.map(({ limit, given, needed }) => ({ limit, given, needed })),
+      };
+    case "time-ran-out":
+      return { kind: ending.kind, reason: "The time was up before a version was found.", ...empty };
+    case "failed":
+      return { kind: ending.kind, reason: ending.why, ...empty };
   }
 }

@@ -6,7 +6,12 @@ export interface ProblemError {
 
 /** A refusal of the door, as RFC 9457 wants it told. */
 export class Refusal extends Error {
-  constructor(readonly status: number, readonly title: string, readonly errors: readonly ProblemError[] = [], readonly headers: Readonly<Record<string, string>> = {}) {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly errors: readonly ProblemError[] = [],
+    readonly headers: Readonly<Record<string, string>> = {},
+  ) {
     super(title);
   }
 }

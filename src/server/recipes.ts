@@ -11,9 +11,12 @@ const NOT_FOUND = new Refusal(404, "There is no such recipe. It may have been de
 
 export function pasteProblemWords(problem: PasteProblem): string {
   switch (problem.kind) {
-    case "empty": return "There is nothing to read yet. Paste a recipe: a title, ingredient lines, steps.";
-    case "too long": return `That is ${problem.lines.toLocaleString("en")} lines; a recipe here has at most ${problem.most}. Paste one recipe at a time.`;
-    case "no ingredients": return "No ingredient lines were found. Give each ingredient a line of its own, such as \"1 cup fine semolina\".";
+    case "empty":
+      return "There is nothing to read yet. Paste a recipe: a title, ingredient lines, steps.";
+    case "too long":
+      return `That is ${problem.lines.toLocaleString("en")} lines; a recipe here has at most ${problem.most}. Paste one recipe at a time.`;
+    case "no ingredients":
+      return 'No ingredient lines were found. Give each ingredient a line of its own, such as "1 cup fine semolina".';
   }
 }
 
@@ -45,7 +48,10 @@ export async function removeRecipe(id: string): Promise<void> {
 
 const PAGE = 50;
 
-export async function recipesPage(search: string, page: number): Promise<{ readonly recipes: readonly db.RecipeSummary[]; readonly total: number; readonly pages: number }> {
+export async function recipesPage(
+  search: string,
+  page: number,
+): Promise<{ readonly recipes: readonly db.RecipeSummary[]; readonly total: number; readonly pages: number }> {
   const { recipes, total } = await db.listRecipes(await getDatabase(), search, PAGE, (page - 1) * PAGE);
   return { recipes, total, pages: Math.max(1, Math.ceil(total / PAGE)) };
 }

@@ -25,7 +25,9 @@ export interface Bench {
 const grams = { type: "number", minimum: 0, maximum: 1_000_000 } as const;
 
 const choice: JSONSchemaType<LineChoice> = {
-  type: "object", additionalProperties: false, required: [],
+  type: "object",
+  additionalProperties: false,
+  required: [],
   properties: {
     foodId: { type: "string", maxLength: 100, nullable: true },
     grams: { type: "number", exclusiveMinimum: 0, maximum: 1_000_000, nullable: true },
@@ -35,13 +37,21 @@ const choice: JSONSchemaType<LineChoice> = {
 };
 
 const recipe: JSONSchemaType<Recipe> = {
-  type: "object", additionalProperties: false, required: ["title", "servings", "lines", "steps"],
+  type: "object",
+  additionalProperties: false,
+  required: ["title", "servings", "lines", "steps"],
   properties: {
     title: { type: "string", minLength: 1, maxLength: 200 },
     servings: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
     lines: {
-      type: "array", maxItems: MOST_LINES,
-      items: { type: "object", additionalProperties: false, required: ["id", "text", "choice"], properties: { id: { type: "string", maxLength: 40 }, text: { type: "string", maxLength: 2000 }, choice } },
+      type: "array",
+      maxItems: MOST_LINES,
+      items: {
+        type: "object",
+        additionalProperties: false,
+        required: ["id", "text", "choice"],
+        properties: { id: { type: "string", maxLength: 40 }, text: { type: "string", maxLength: 2000 }, choice },
+      },
     },
     steps: { type: "array", maxItems: 200, items: { type: "string", maxLength: 5000 } },
     evaporation: { ...grams, nullable: true } as never,
@@ -50,12 +60,24 @@ const recipe: JSONSchemaType<Recipe> = {
 };
 
 const table: JSONSchemaType<DiningTable> = {
-  type: "object", additionalProperties: false, required: ["rules", "limits", "servings", "serve"],
+  type: "object",
+  additionalProperties: false,
+  required: ["rules", "limits", "servings", "serve"],
   properties: {
     rules: { type: "array", maxItems: 40, uniqueItems: true, items: { type: "string", enum: [...RULES.keys()] } },
     limits: {
-      type: "array", maxItems: LIMIT_IDS.length,
-      items: { type: "object", additionalProperties: false, required: ["id", "most", "school"], properties: { id: { type: "string", enum: [...LIMIT_IDS] as LimitId[] }, most: { type: "number", minimum: 0, maximum: 100_000 }, school: { type: "string", enum: ["uk", "who"] } } },
+      type: "array",
+      maxItems: LIMIT_IDS.length,
+      items: {
+        type: "object",
+        additionalProperties: false,
+        required: ["id", "most", "school"],
+        properties: {
+          id: { type: "string", enum: [...LIMIT_IDS] as LimitId[] },
+          most: { type: "number", minimum: 0, maximum: 100_000 },
+          school: { type: "string", enum: ["uk", "who"] },
+        },
+      },
     },
     servings: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
     serve: { type: "string", enum: [...SERVING_TEMPERATURES] },
@@ -63,18 +85,24 @@ const table: JSONSchemaType<DiningTable> = {
 };
 
 const bench: JSONSchemaType<Bench> = {
-  type: "object", additionalProperties: false, required: ["basis", "label", "rows", "evaporation"],
+  type: "object",
+  additionalProperties: false,
+  required: ["basis", "label", "rows", "evaporation"],
   properties: {
     basis: { type: "string", maxLength: 20 },
     label: { type: "string", maxLength: 100 },
     rows: {
-      type: "array", maxItems: 2 * MOST_LINES,
+      type: "array",
+      maxItems: 2 * MOST_LINES,
       items: {
-        type: "object", additionalProperties: false, required: ["line", "foodId", "grams", "role", "change", "why"],
+        type: "object",
+        additionalProperties: false,
+        required: ["line", "foodId", "grams", "role", "change", "why"],
         properties: {
           line: { type: ["integer", "null"], minimum: 0, maximum: MOST_LINES } as never,
           foodId: { type: ["string", "null"], maxLength: 100 } as never,
-          grams, role: { type: "string", enum: [...ROLES] },
+          grams,
+          role: { type: "string", enum: [...ROLES] },
           change: { type: "string", enum: ["as is", "amount", "replaced", "added", "left out"] },
           why: { type: "string", maxLength: 200 },
         },
@@ -84,9 +112,23 @@ const bench: JSONSchemaType<Bench> = {
   },
 };
 
-export const validateRecipe = ajv.compile(recipe);
 export const validateTable = ajv.compile(table);
 export const validateBench = ajv.compile(bench);
-export const validateRecipeSave = ajv.compile<{ recipe: Recipe; revision: number }>({ type: "object", additionalProperties: false, required: ["recipe", "revision"], properties: { recipe, revision: { type: "integer", minimum: 1 } } });
-export const validatePaste = ajv.compile<{ text: string }>({ type: "object", additionalProperties: false, required: ["text"], properties: { text: { type: "string", maxLength: 200_000 } } });
-export const validateKeep = ajv.compile<{ recipeId: string; bench: Bench }>({ type: "object", additionalProperties: false, required: ["recipeId", "bench"], properties: { recipeId: { type: "string", maxLength: 60 }, bench } });
+export const validateRecipeSave = ajv.compile<{ recipe: Recipe; revision: number }>({
+  type: "object",
+  additionalProperties: false,
+  required: ["recipe", "revision"],
+  properties: { recipe, revision: { type: "integer", minimum: 1 } },
+});
+export const validatePaste = ajv.compile<{ text: string }>({
+  type: "object",
+  additionalProperties: false,
+  required: ["text"],
+  properties: { text: { type: "string", maxLength: 200_000 } },
+});
+export const validateKeep = ajv.compile<{ recipeId: string; bench: Bench }>({
+  type: "object",
+  additionalProperties: false,
+  required: ["recipeId", "bench"],
+  properties: { recipeId: { type: "string", maxLength: 60 }, bench },
+});

@@ -26,11 +26,20 @@ export interface KeptVersion {
 export function versionOf(bench: Bench, lineCount: number): Version {
   const rows = bench.rows.map((row, i) => {
     const food = row.foodId === null ? null : (REFERENCE.foods.get(row.foodId) ?? null);
-    if (row.foodId !== null && !food) throw new Refusal(422, "The version names a food that is not in the tables.", [{ pointer: `/bench/rows/${i}/foodId`, detail: `"${row.foodId}" is not known.` }]);
-    if (row.line !== null && row.line >= lineCount) throw new Refusal(422, "The version names a line that the recipe does not have.", [{ pointer: `/bench/rows/${i}/line`, detail: `The recipe has ${lineCount} lines.` }]);
+    if (row.foodId !== null && !food)
+      throw new Refusal(422, "The version names a food that is not in the tables.", [
+        { pointer: `/bench/rows/${i}/foodId`, detail: `"${row.foodId}" is not known.` },
+      ]);
+    if (row.line !== null && row.line >= lineCount)
+      throw new Refusal(422, "The version names a line that the recipe does not have.", [
+        { pointer: `/bench/rows/${i}/line`, detail: `The recipe has ${lineCount} lines.` },
+      ]);
     return { line: row.line, food, grams: row.grams, role: row.role, change: row.change, why: row.why };
   });
-  if (!rows.some((row) => row.food && row.grams > 0)) throw new Refusal(422, "An empty version cannot be kept: give at least one food an amount.", [{ pointer: "/bench/rows", detail: "No food has an amount." }]);
+  if (!rows.some((row) => row.food && row.grams > 0))
+    throw new Refusal(422, "An empty version cannot be kept: give at least one food an amount.", [
+      { pointer: "/bench/rows", detail: "No food has an amount." },
+    ]);
   return { rows, evaporation: bench.evaporation };
 }
 

@@ -3,5 +3,8 @@ import load from "highs";
 import type { SolverRequest } from "./protocol";
 import { serveSolver } from "./solver/serve";
 
-const handle = serveSolver(() => load(), (message) => parentPort?.postMessage(message));
+const handle = serveSolver(
+  () => load(),
+  (message) => parentPort?.postMessage(message),
+);
 parentPort?.on("message", (request: SolverRequest) => handle(request));

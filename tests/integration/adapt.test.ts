@@ -2,24 +2,61 @@ import Ajv from "ajv";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { newFolder, removeFolder, send, startApp, type RunningApp } from "../support/app";
 
-interface Figure { readonly value: number; readonly low: number; readonly high: number }
+interface Figure {
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+}
 interface Answer {
   readonly scale: { readonly factor: number };
-  readonly recipe: { readonly lines: readonly { readonly text: string; readonly food: { readonly id: string }; readonly grams: Figure; readonly role: string }[]; readonly unresolved: readonly { readonly line: number; readonly guesses: readonly { readonly id: string }[] }[]; readonly properties: Properties };
+  readonly recipe: {
+    readonly lines: readonly { readonly text: string; readonly food: { readonly id: string }; readonly grams: Figure; readonly role: string }[];
+    readonly unresolved: readonly { readonly line: number; readonly guesses: readonly { readonly id: string }[] }[];
+    readonly properties: Properties;
+  };
   readonly findings: readonly { readonly line: number; readonly rule: string; readonly verdict: string; readonly school: string }[];
-  readonly proposals: readonly { readonly label: string; readonly lines: readonly { readonly food: { readonly id: string }; readonly change?: string }[]; readonly steps: readonly { readonly text: string }[]; readonly properties: Properties; readonly notes: readonly { readonly kind: string; readonly text: string }[]; readonly deviations: readonly { readonly property: string; readonly relative: Figure }[] }[];
+  readonly proposals: readonly {
+    readonly label: string;
+    readonly lines: readonly { readonly food: { readonly id: string }; readonly change?: string }[];
+    readonly steps: readonly { readonly text: string }[];
+    readonly properties: Properties;
+    readonly notes: readonly { readonly kind: string; readonly text: string }[];
+    readonly deviations: readonly { readonly property: string; readonly relative: Figure }[];
+  }[];
   readonly ending: { readonly kind: string; readonly clashes: readonly { readonly limit: string; readonly given: number; readonly needed: number }[] };
 }
-interface Properties { readonly yield_g: Figure; readonly servings: number; readonly sweetness: Record<string, Figure>; readonly body: Record<string, Figure>; readonly perServing: Record<string, Figure> & { readonly freeSugars_g: Record<"who" | "uk", Figure> } }
+interface Properties {
+  readonly yield_g: Figure;
+  readonly servings: number;
+  readonly sweetness: Record<string, Figure>;
+  readonly body: Record<string, Figure>;
+  readonly perServing: Record<string, Figure> & { readonly freeSugars_g: Record<"who" | "uk", Figure> };
+}
 
 let app: RunningApp;
-beforeAll(async () => { app = await startApp(newFolder()); });
-afterAll(async () => { await app.stop(); removeFolder(app.folder); });
+beforeAll(async () => {
+  app = await startApp(newFolder());
+});
+afterAll(async () => {
+  await app.stop();
+  removeFolder(app.folder);
+});
 
 const recipe = {
-  "@context": "https://schema.org", "@type": "Recipe", name: "Cream of wheat sweet", recipeYield: "Serves 5",
+  "@context": "https://schema.org",
+  "@type": "Recipe",
+  name: "Cream of wheat sweet",
+  recipeYield: "Serves 5",
   recipeIngredient: ["1 cup semolina", "½ cup butter", "¾ cup sugar", "3 cups water", "2 tbsp walnuts", "½ tsp cinnamon"],
-  recipeInstructions: [{ "@type": "HowToSection", itemListElement: [{ "@type": "HowToStep", text: "Roast the semolina in the butter." }, { "@type": "HowToStep", text: "Add the water and the sugar and cook for 6 minutes." }] }],
+  recipeInstructions: [
+    {
+      "@type": "HowToSection",
+      itemListElement: [
+        { "@type": "HowToStep", text: "Roast the semolina in the butter." },
+        { "@type": "HowToStep", text: "Add the water and the sugar and cook for 6 minutes." },
+      ],
+    },
+  ],
 };
 const adapt = (body: unknown) => send(app.address, "POST", "/api/v1/adapt", body);
 const answer = async (body: unknown): Promise<Answer> => {
@@ -33,7 +70,13 @@ describe("POST /api/v1/adapt", () => {
     const { json: description } = await send(app.address, "GET", "/api/v1/openapi.json");
     const { components } = description as { components: object };
     const validate = new Ajv({ strict: false }).compile({ $ref: "#/components/schemas/AdaptResponse", components });
-    const full = await answer({ recipe, diets: [{ id: "vegan" }, { id: "low-free-sugars", school: "who" }], avoidAllergens: ["walnut"], servings: 10, serve: "chilled" });
+    const full = await answer({
+      recipe,
+      diets: [{ id: "vegan" }, { id: "low-free-sugars", school: "who" }],
+      avoidAllergens: ["walnut"],
+      servings: 10,
+      serve: "chilled",
+    });
     expect(validate(full), JSON.stringify(validate.errors)).toBe(true);
     expect(validate({ ...full, ending: { kind: "made up" } })).toBe(false);
   });
@@ -41,7 +84,10 @@ describe("POST /api/v1/adapt", () => {
   it("reads, judges and adapts: every figure with its interval, every change with its reason", async () => {
     const full = await answer({ recipe: { "@graph": [{ "@type": "WebPage" }, recipe] }, diets: [{ id: "vegan" }], avoidAllergens: ["walnut"] });
     expect(full.recipe.lines.map((line) => line.food.id)).toEqual(["semolina", "butter", "sugar", "water", "walnut", "cinnamon"]);
-    expect(full.findings.map(({ line, rule, verdict }) => [line, rule, verdict])).toEqual([[1, "vegan", "avoid"], [4, "no-walnut", "avoid"]]);
+    expect(full.findings.map(({ line, rule, verdict }) => [line, rule, verdict])).toEqual([
+      [1, "vegan", "avoid"],
+      [4, "no-walnut", "avoid"],
+    ]);
     expect(full.ending.kind).toBe("proposals");
     for (const proposal of full.proposals) {
       const ids = proposal.lines.map((line) => line.food.id);
@@ -72,10 +118,16 @@ describe("POST /api/v1/adapt", () => {
   });
 
   it("leaves an unread line unresolved, with guesses, and makes what hangs on it a question", async () => {
-    const full = await answer({ recipe: { ...recipe, recipeIngredient: [...recipe.recipeIngredient, "1 tin mystery creem", "ghee as needed"] }, diets: [{ id: "vegan" }] });
+    const full = await answer({
+      recipe: { ...recipe, recipeIngredient: [...recipe.recipeIngredient, "1 tin mystery creem", "ghee as needed"] },
+      diets: [{ id: "vegan" }],
+    });
     expect(full.recipe.unresolved.map((each) => each.line)).toEqual([6, 7]);
     expect(full.recipe.unresolved[1]?.guesses.length).toBeGreaterThan(0);
-    expect(full.findings.filter((finding) => finding.line >= 6).map(({ line, verdict }) => [line, verdict])).toEqual([[6, "ask"], [7, "avoid"]]);
+    expect(full.findings.filter((finding) => finding.line >= 6).map(({ line, verdict }) => [line, verdict])).toEqual([
+      [6, "ask"],
+      [7, "avoid"],
+    ]);
     expect(full.proposals[0]?.notes.some((note) => note.kind === "ask" && note.text.includes("mystery"))).toBe(true);
   });
 
@@ -98,7 +150,11 @@ describe("POST /api/v1/adapt", () => {
 
   it("refuses what is not JSON (400), not sent as JSON (415), and over 256 kB (413)", async () => {
     const post = (body: string, type: string) => fetch(`${app.address}/api/v1/adapt`, { method: "POST", headers: { "content-type": type }, body });
-    const statuses = [await post("{not json", "application/json"), await post("{}", "text/plain"), await post(JSON.stringify({ recipe, padding: "x".repeat(300_000) }), "application/json")];
+    const statuses = [
+      await post("{not json", "application/json"),
+      await post("{}", "text/plain"),
+      await post(JSON.stringify({ recipe, padding: "x".repeat(300_000) }), "application/json"),
+    ];
     expect(statuses.map((response) => response.status)).toEqual([400, 415, 413]);
     for (const response of statuses) expect(response.headers.get("content-type")).toBe("application/problem+json");
   });
@@ -113,14 +169,29 @@ describe("POST /api/v1/adapt", () => {
 
 describe("the app's own doors", () => {
   it("take a pasted recipe, keep a version, and give it back after a kill exactly as it was kept", async () => {
-    const { json: made } = await send(app.address, "POST", "/api/recipes", { text: "Plain halwa\nServes 4\n1 cup semolina\n½ cup ghee\n1 cup sugar\n3 cups water\n\n1. Cook for 5 minutes." });
+    const { json: made } = await send(app.address, "POST", "/api/recipes", {
+      text: "Plain halwa\nServes 4\n1 cup semolina\n½ cup ghee\n1 cup sugar\n3 cups water\n\n1. Cook for 5 minutes.",
+    });
     const { id } = made as { id: string };
     const row = (line: number, foodId: string, grams: number, role: string, change = "as is") => ({ line, foodId, grams, role, change, why: "" });
-    const bench = { basis: "x", label: "Closest", evaporation: 50, rows: [row(0, "semolina", 167, "body"), row(1, "coconut-oil", 110, "richness", "replaced"), row(2, "sugar", 203, "sweetener"), row(3, "water", 720, "liquid")] };
+    const bench = {
+      basis: "x",
+      label: "Closest",
+      evaporation: 50,
+      rows: [
+        row(0, "semolina", 167, "body"),
+        row(1, "coconut-oil", 110, "richness", "replaced"),
+        row(2, "sugar", 203, "sweetener"),
+        row(3, "water", 720, "liquid"),
+      ],
+    };
     expect((await send(app.address, "PUT", `/api/recipes/${id}/table`, { rules: ["vegan"], limits: [], servings: 4, serve: "hot" })).status).toBe(204);
     const { status, json } = await send(app.address, "POST", "/api/versions", { recipeId: id, bench });
     expect(status).toBe(201);
-    const page = async () => (await (await fetch(`${app.address}/versions/${(json as { id: string }).id}`)).text()).match(/<main[\s\S]*<\/main>/)?.[0].replace(/headlessui-[^"]*/g, "");
+    const page = async () =>
+      (await (await fetch(`${app.address}/versions/${(json as { id: string }).id}`)).text())
+        .match(/<main[\s\S]*<\/main>/)?.[0]
+        .replace(/headlessui-[^"]*/g, "");
     const before = await page();
     expect(before).toMatch(/Coconut oil/);
     await app.stop("SIGKILL");
@@ -128,16 +199,33 @@ describe("the app's own doors", () => {
     expect(await page()).toBe(before);
   });
   it("refuse what does not fit, and write nothing", async () => {
-    expect((await send(app.address, "POST", "/api/recipes", { text: "" })).json).toMatchObject({ status: 422, title: expect.stringMatching(/nothing to read/) as string });
-    expect((await send(app.address, "POST", "/api/recipes", { text: "1 cup milk\n".repeat(5000) })).json).toMatchObject({ status: 422, title: expect.stringMatching(/5,000 lines/) as string });
+    expect((await send(app.address, "POST", "/api/recipes", { text: "" })).json).toMatchObject({
+      status: 422,
+      title: expect.stringMatching(/nothing to read/) as string,
+    });
+    expect((await send(app.address, "POST", "/api/recipes", { text: "1 cup milk\n".repeat(5000) })).json).toMatchObject({
+      status: 422,
+      title: expect.stringMatching(/5,000 lines/) as string,
+    });
     expect((await send(app.address, "PUT", "/api/recipes/demo-1/table", { rules: ["vegan"], limits: [], servings: 0, serve: "hot" })).status).toBe(422);
     expect((await send(app.address, "PUT", "/api/recipes/nowhere/table", { rules: [], limits: [], servings: 1, serve: "hot" })).status).toBe(404);
-    expect((await send(app.address, "POST", "/api/versions", { recipeId: "demo-1", bench: { basis: "", label: "x", evaporation: 0, rows: [{ line: 0, foodId: "nothing", grams: 1, role: "body", change: "as is", why: "" }] } })).json).toMatchObject({ status: 422, errors: [{ pointer: "/bench/rows/0/foodId" }] });
+    expect(
+      (
+        await send(app.address, "POST", "/api/versions", {
+          recipeId: "demo-1",
+          bench: { basis: "", label: "x", evaporation: 0, rows: [{ line: 0, foodId: "nothing", grams: 1, role: "body", change: "as is", why: "" }] },
+        })
+      ).json,
+    ).toMatchObject({ status: 422, errors: [{ pointer: "/bench/rows/0/foodId" }] });
   });
   it("tell the second of two windows that a recipe has moved on", async () => {
     const { json } = await send(app.address, "POST", "/api/recipes", { text: "Two windows\n1 cup milk" });
     const { id } = json as { id: string };
-    const put = (title: string, revision: number) => send(app.address, "PUT", `/api/recipes/${id}`, { revision, recipe: { title, servings: 2, lines: [{ id: "l1", text: "1 cup milk", choice: {} }], steps: [], evaporation: null, archetype: null } });
+    const put = (title: string, revision: number) =>
+      send(app.address, "PUT", `/api/recipes/${id}`, {
+        revision,
+        recipe: { title, servings: 2, lines: [{ id: "l1", text: "1 cup milk", choice: {} }], steps: [], evaporation: null, archetype: null },
+      });
     expect([(await put("First", 1)).status, (await put("Second", 1)).status, (await put("Third", 2)).status]).toEqual([200, 409, 200]);
   });
 });

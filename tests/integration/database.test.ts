@@ -6,20 +6,35 @@ import { findRecipe, FolderInUse, insertRecipe, listRecipes, openPglite, updateR
 import type { Recipe } from "../../src/core/recipe";
 import { newFolder, removeFolder } from "../support/app";
 
-const recipe = (title: string): Recipe => ({ title, servings: 4, lines: [{ id: "l1", text: "1 cup milk", choice: {} }], steps: [], evaporation: null, archetype: null });
+const recipe = (title: string): Recipe => ({
+  title,
+  servings: 4,
+  lines: [{ id: "l1", text: "1 cup milk", choice: {} }],
+  steps: [],
+  evaporation: null,
+  archetype: null,
+});
 const folders: string[] = [];
-const fresh = () => { const folder = newFolder(); folders.push(folder); return folder; };
+const fresh = () => {
+  const folder = newFolder();
+  folders.push(folder);
+  return folder;
+};
 afterEach(() => folders.splice(0).forEach(removeFolder));
 const withDatabase = async <T>(folder: string, work: (database: Database) => Promise<T>): Promise<T> => {
   const database = await openPglite(folder);
-  try { return await work(database); } finally { await database.close(); }
+  try {
+    return await work(database);
+  } finally {
+    await database.close();
+  }
 };
 
 describe("the data folder", () => {
   it("keeps what was written, over a close and a second start, and refuses to overwrite a newer revision", async () => {
     const folder = fresh();
     await withDatabase(folder, async (database) => {
-      await insertRecipe(database, "a", recipe("It's 100 % \"ours\"; DROP TABLE recipe; --"));
+      await insertRecipe(database, "a", recipe('It\'s 100 % "ours"; DROP TABLE recipe; --'));
       expect(await updateRecipe(database, "a", recipe("B"), 1)).toBe(2);
       expect(await updateRecipe(database, "a", recipe("C"), 1)).toBeNull();
     });
@@ -32,7 +47,12 @@ describe("the data folder", () => {
 
   it("writes a transaction all or not at all", async () => {
     await withDatabase(fresh(), async (database) => {
-      await expect(database.transaction(async (connection) => { await insertRecipe(connection, "x", recipe("X")); throw new Error("stop"); })).rejects.toThrow("stop");
+      await expect(
+        database.transaction(async (connection) => {
+          await insertRecipe(connection, "x", recipe("X"));
+          throw new Error("stop");
+        }),
+      ).rejects.toThrow("stop");
       expect(await findRecipe(database, "x")).toBeNull();
     });
   });
@@ -54,7 +74,9 @@ describe("the data folder", () => {
 
   it("refuses data of a newer schema, and leaves them alone", async () => {
     const folder = fresh();
-    await withDatabase(folder, async (database) => { await database.query("INSERT INTO migration (number, name) VALUES (9999, 'later')"); });
+    await withDatabase(folder, async (database) => {
+      await database.query("INSERT INTO migration (number, name) VALUES (9999, 'later')");
+    });
     await expect(openPglite(folder)).rejects.toThrow(/newer version \(schema 9999\)/);
   });
 
@@ -69,7 +91,10 @@ describe("the data folder", () => {
       const child = spawn(process.execPath, ["--import", "tsx", "--input-type=module", "-e", script], { stdio: ["ignore", "pipe", "inherit"] });
       let seen = "";
       await new Promise<void>((resolve) => {
-        child.stdout.on("data", (chunk: Buffer) => { seen += chunk.toString(); if (seen.split("\n").length > 15 + round * 7) child.kill("SIGKILL"); });
+        child.stdout.on("data", (chunk: Buffer) => {
+          seen += chunk.toString();
+          if (seen.split("\n").length > 15 + round * 7) child.kill("SIGKILL");
+        });
         child.once("exit", () => resolve());
       });
       acknowledged.push(...seen.split("\n").slice(0, -1));

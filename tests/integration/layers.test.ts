@@ -26,8 +26,12 @@ describe("the layers", () => {
     expect(rules.filter((rule) => !fired.has(rule))).toEqual([]);
   });
   it("keep clock, chance, platform, any and ! out of core", async () => {
-    const [result] = await new ESLint().lintText("export const a = () => Date.now() + Math.random();\nexport const b = (x: any): string => x!.name;\nexport const c = () => window.location.href;\n", { filePath: "src/core/food/energy.ts" });
+    const [result] = await new ESLint().lintText(
+      "export const a = () => Date.now() + Math.random();\nexport const b = (x: any): string => x!.name;\nexport const c = () => window.location.href;\n",
+      { filePath: "src/core/food/energy.ts" },
+    );
     const found = new Set(result?.messages.map((message) => message.ruleId));
-    for (const rule of ["no-restricted-globals", "no-restricted-properties", "@typescript-eslint/no-explicit-any", "@typescript-eslint/no-non-null-assertion"]) expect(found, rule).toContain(rule);
+    for (const rule of ["no-restricted-globals", "no-restricted-properties", "@typescript-eslint/no-explicit-any", "@typescript-eslint/no-non-null-assertion"])
+      expect(found, rule).toContain(rule);
   });
 });

@@ -31,23 +31,42 @@ export async function startApp(folder: string): Promise<RunningApp> {
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
   const child: ChildProcess = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)], {
-    env: { ...process.env, NODE_ENV: "production", THREPSIS_DATA: folder, THREPSIS_SEED: "demo", NEXT_TELEMETRY_DISABLED: "1" }, stdio: ["ignore", "ignore", "pipe"],
+    env: { ...process.env, NODE_ENV: "production", THREPSIS_DATA: folder, THREPSIS_SEED: "demo", NEXT_TELEMETRY_DISABLED: "1" },
+    stdio: ["ignore", "ignore", "pipe"],
   });
   let errors = "";
   child.stderr?.on("data", (chunk: Buffer) => (errors += chunk.toString()));
   const ended = new Promise<void>((resolve) => child.once("exit", () => resolve()));
-  const stop = async (signal: "SIGTERM" | "SIGKILL" = "SIGTERM") => { child.kill(signal); await ended; };
+  const stop = async (signal: "SIGTERM" | "SIGKILL" = "SIGTERM") => {
+    child.kill(signal);
+    await ended;
+  };
   for (let i = 0; i < 300; i++) {
     if (child.exitCode !== null) throw new Error(`The app ended: ${errors}`);
-    if (await fetch(`${address}/api/v1/openapi.json`).then((response) => response.ok, () => false)) return { address, folder, stop };
+    if (
+      await fetch(`${address}/api/v1/openapi.json`).then(
+        (response) => response.ok,
+        () => false,
+      )
+    )
+      return { address, folder, stop };
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
   await stop("SIGKILL");
   throw new Error(`The app did not answer: ${errors}`);
 }
 
-export async function send(address: string, method: string, path: string, body?: unknown): Promise<{ readonly status: number; readonly json: unknown; readonly type: string }> {
-  const response = await fetch(`${address}${path}`, { method, headers: { "content-type": "application/json" }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) });
+export async function send(
+  address: string,
+  method: string,
+  path: string,
+  body?: unknown,
+): Promise<{ readonly status: number; readonly json: unknown; readonly type: string }> {
+  const response = await fetch(`${address}${path}`, {
+    method,
+    headers: { "content-type": "application/json" },
+    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+  });
   const text = await response.text();
   return { status: response.status, json: text ? (JSON.parse(text) as unknown) : null, type: response.headers.get("content-type") ?? "" };
 }

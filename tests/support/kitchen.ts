@@ -22,4 +22,5 @@ export const phirni = (): ReadRecipe => read(DEMO_RECIPES[1] ?? "");
 
 export const tableOf = (part: Partial<DiningTable> = {}): DiningTable => ({ rules: [], limits: [], servings: 6, serve: "hot", ...part });
 export const freeSugars = (most: number): DiningTable["limits"] => [{ id: "freeSugars", most, school: "uk" }];
-export const problem = (recipe: ReadRecipe, part: Partial<DiningTable> = {}, most = 3): AdaptationProblem => problemFor(recipe, tableOf(part), REFERENCE, SUBSTITUTION, RULES, most);
+export const problem = (recipe: ReadRecipe, part: Partial<DiningTable> = {}, most = 3): AdaptationProblem =>
+  problemFor(recipe, tableOf(part), REFERENCE, SUBSTITUTION, RULES, most);

@@ -12,7 +12,11 @@ export default async function Page() {
     <>
       <PageHead title="Kept versions" line="Each as it was kept, with the figures of that day." />
       <main id="main" className="p-4 md:p-5 max-w-[760px]">
-        {versions.length === 0 ? <p>Nothing is kept yet. Open a recipe, set its table, and keep a version at the Swap station.</p> : <VersionList versions={versions.map(versionRow)} />}
+        {versions.length === 0 ? (
+          <p>Nothing is kept yet. Open a recipe, set its table, and keep a version at the Swap station.</p>
+        ) : (
+          <VersionList versions={versions.map(versionRow)} />
+        )}
       </main>
     </>
   );

@@ -27,7 +27,12 @@ export interface Snapshot {
   readonly recipe: Recipe;
   readonly table: DiningTable;
   readonly factor: number;
-  readonly rows: readonly (Omit<VersionRow, "food"> & { readonly food: Food | null; readonly recipeFood: string | null; readonly recipeText: string | null; readonly recipeGrams: number | null })[];
+  readonly rows: readonly (Omit<VersionRow, "food"> & {
+    readonly food: Food | null;
+    readonly recipeFood: string | null;
+    readonly recipeText: string | null;
+    readonly recipeGrams: number | null;
+  })[];
   readonly steps: readonly RewrittenStep[];
   readonly notes: readonly Note[];
   readonly asHandedDown: { readonly input: SnapshotInput; readonly figures: Figures };
@@ -40,7 +45,12 @@ const EVAPORATION_SD = 0.2;
 /** The input of a version to the models. */
 export function versionInput(version: Version, read: ReadRecipe, table: DiningTable): EvaluationInput {
   const { lines } = scaledFor(read, table.servings);
-  return { lines: versionLines(version, lines), evaporation: { value: version.evaporation, sd: version.evaporation * EVAPORATION_SD }, servings: table.servings, cookMinutes: read.cookMinutes };
+  return {
+    lines: versionLines(version, lines),
+    evaporation: { value: version.evaporation, sd: version.evaporation * EVAPORATION_SD },
+    servings: table.servings,
+    cookMinutes: read.cookMinutes,
+  };
 }
 
 /** The input of the recipe itself, for the table's servings. */
@@ -55,21 +65,41 @@ export function stepsFor(read: ReadRecipe, version: Version, table: DiningTable,
     const reading = read.readings[line.index];
     return { index: line.index, food: line.food, description: reading && "description" in reading ? reading.description : line.food.name };
   });
-  return rewriteSteps(read.recipe.steps, named, version.rows, handling, { recipe: scaledFor(read, table.servings).evaporation.value, version: version.evaporation });
+  return rewriteSteps(read.recipe.steps, named, version.rows, handling, {
+    recipe: scaledFor(read, table.servings).evaporation.value,
+    version: version.evaporation,
+  });
 }
 
 /** Freezes a version with its recipe, table, foods and figures. */
-export function snapshotOf(read: ReadRecipe, problem: AdaptationProblem, version: Version, table: DiningTable, label: string, handling: ReadonlyMap<string, Handling>): Snapshot {
+export function snapshotOf(
+  read: ReadRecipe,
+  problem: AdaptationProblem,
+  version: Version,
+  table: DiningTable,
+  label: string,
+  handling: ReadonlyMap<string, Handling>,
+): Snapshot {
   const before = recipeInput(read, table);
   const after = versionInput(version, read, table);
   const { factor, lines } = scaledFor(read, table.servings);
   const { reference } = problem;
   const { figures } = evaluate(after, reference.constants);
   return {
-    schema: 1, modelVersion: reference.modelVersion, label, recipe: read.recipe, table, factor,
+    schema: 1,
+    modelVersion: reference.modelVersion,
+    label,
+    recipe: read.recipe,
+    table,
+    factor,
     rows: version.rows.map((row) => {
       const source = row.line === null ? undefined : lines.find((line) => line.index === row.line);
-      return { ...row, recipeFood: source?.food.name ?? null, recipeText: row.line === null ? null : (read.recipe.lines[row.line]?.text ?? null), recipeGrams: source?.grams ?? null };
+      return {
+        ...row,
+        recipeFood: source?.food.name ?? null,
+        recipeText: row.line === null ? null : (read.recipe.lines[row.line]?.text ?? null),
+        recipeGrams: source?.grams ?? null,
+      };
     }),
     steps: stepsFor(read, version, table, handling),
     notes: versionNotes(problem, version, figures),

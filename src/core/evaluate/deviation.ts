@@ -33,8 +33,14 @@ export function compareLikeness(recipe: Figure, version: Figure, wedge: number |
   const state: DeviationState = wedge === null ? "free" : difference > wedge ? "outside" : difference > 0.85 * wedge ? "just inside" : "inside";
   const bound = (value: number) => tiltOf(Math.max(-4, Math.min(4, (value - recipe.value) / base)));
   return {
-    kind: "likeness", state, relative, wedge: wedge === null ? 0 : wedge / base, beyond: wedge === null ? 0 : Math.max(0, difference - wedge),
-    tilt: bound(version.value), tiltLow: bound(version.low), tiltHigh: bound(version.high),
+    kind: "likeness",
+    state,
+    relative,
+    wedge: wedge === null ? 0 : wedge / base,
+    beyond: wedge === null ? 0 : Math.max(0, difference - wedge),
+    tilt: bound(version.value),
+    tiltLow: bound(version.low),
+    tiltHigh: bound(version.high),
   };
 }
 
@@ -44,7 +50,13 @@ export function compareLimit(limit: number, floor: number, version: Figure): Dev
   const bound = (value: number) => Math.sign(value - limit) * MOST_TILT * (1 - Math.exp(-Math.abs(value - limit) / scale));
   const state: DeviationState = version.value > limit * 1.0005 ? "outside" : version.value > 0.85 * limit ? "just inside" : "inside";
   return {
-    kind: "limit", state, relative: limit > 0 ? (version.value - limit) / limit : 0, wedge: 0, beyond: Math.max(0, version.value - limit),
-    tilt: bound(version.value), tiltLow: bound(version.low), tiltHigh: bound(version.high),
+    kind: "limit",
+    state,
+    relative: limit > 0 ? (version.value - limit) / limit : 0,
+    wedge: 0,
+    beyond: Math.max(0, version.value - limit),
+    tilt: bound(version.value),
+    tiltLow: bound(version.low),
+    tiltHigh: bound(version.high),
   };
 }

@@ -19,7 +19,10 @@ describe("evaluation", () => {
     }
   });
   it("widens with a vaguer measure", () => {
-    const vague = evaluate({ ...input, lines: input.lines.map((line) => (line.food.id === "sugar" ? { ...line, sd: line.grams * 0.3 } : line)) }, constants).figures;
+    const vague = evaluate(
+      { ...input, lines: input.lines.map((line) => (line.food.id === "sugar" ? { ...line, sd: line.grams * 0.3 } : line)) },
+      constants,
+    ).figures;
     expect(vague["sweetness.hot"].high - vague["sweetness.hot"].low).toBeGreaterThan(1.5 * (figures["sweetness.hot"].high - figures["sweetness.hot"].low));
     expect(vague["sweetness.hot"].value).toBe(figures["sweetness.hot"].value);
   });
@@ -29,14 +32,18 @@ describe("evaluation", () => {
     expect((high - low) / 2 / value).toBeCloseTo(0.08, 1);
   });
 
-  it.each([["phirni", phirni], ["halwa", halwa]])("explains every figure of the %s: the terms come to the figure", (_, recipe) => {
+  it.each([
+    ["phirni", phirni],
+    ["halwa", halwa],
+  ])("explains every figure of the %s: the terms come to the figure", (_, recipe) => {
     const own = recipeInput(recipe(), tableOf());
     const all = evaluate(own, constants);
     for (const id of PROPERTY_IDS) {
       const working = explain(own, id, constants);
       const sum = working.terms.reduce((total, term) => total + term.value, 0);
       const mass = all.figures.yield.value;
-      const expected = id === "yield" ? sum : id === "servingMass" || id.startsWith("serving.") ? sum / own.servings : id.startsWith("body.") ? null : (100 * sum) / mass;
+      const expected =
+        id === "yield" ? sum : id === "servingMass" || id.startsWith("serving.") ? sum / own.servings : id.startsWith("body.") ? null : (100 * sum) / mass;
       if (expected === null) continue;
       const evaporated = id === "water" ? (100 * all.sweet.evaporation) / mass : 0;
       expect(expected - evaporated, id).toBeCloseTo(all.figures[id].value, 1);
@@ -59,8 +66,18 @@ describe("beams", () => {
     expect(tilt(7.5)).toBeCloseTo(-tilt(12.5), 6);
     expect(tilt(1000)).toBeLessThanOrEqual(16);
   });
-  it.each([[10.5, "inside"], [11.4, "just inside"], [11.6, "outside"], [8.4, "outside"]] as const)("10 as handed down, %d now, wedge 1.5: %s", (now, state) => expect(compareLikeness(figure(10), figure(now), 1.5).state).toBe(state));
-  it.each([[4, "inside"], [4.5, "just inside"], [5, "just inside"], [5.2, "outside"]] as const)("limit 5, %d now: %s", (now, state) => expect(compareLimit(5, 5, figure(now)).state).toBe(state));
+  it.each([
+    [10.5, "inside"],
+    [11.4, "just inside"],
+    [11.6, "outside"],
+    [8.4, "outside"],
+  ] as const)("10 as handed down, %d now, wedge 1.5: %s", (now, state) => expect(compareLikeness(figure(10), figure(now), 1.5).state).toBe(state));
+  it.each([
+    [4, "inside"],
+    [4.5, "just inside"],
+    [5, "just inside"],
+    [5.2, "outside"],
+  ] as const)("limit 5, %d now: %s", (now, state) => expect(compareLimit(5, 5, figure(now)).state).toBe(state));
   it("is level at the limit, up below it, and says how far over", () => {
     expect(compareLimit(5, 5, figure(5)).tilt).toBeCloseTo(0);
     expect(compareLimit(5, 5, figure(3)).tilt).toBeLessThan(0);

@@ -1,9 +1,9 @@
-import { interval, type Estimate, type Figure } from "../numeric";
-import { NUTRIENTS, SERVING_TEMPERATURES, type Constants } from "../food";
+import { interval, Z80, type Estimate, type Figure } from "../numeric";
+import { NUTRIENTS, type Constants } from "../food";
 import { glycaemicLoadSd } from "../models/nutrition";
 import { bodyModelSd } from "../models/texture";
 import { balance, type Balance, type BalancedLine } from "../recipe";
-import { pointFigures, type PointFigures } from "./point";
+import { pointFigures } from "./point";
 import { PROPERTY_IDS, type PropertyId } from "./properties";
 
 /** A sweet as it is asked about: complete, nothing optional. */
@@ -39,62 +39,65 @@ const CEILING: Readonly<Partial<Record<PropertyId, number>>> = { "body.hot": 10,
 export function evaluate(input: EvaluationInput, constants: Constants): Evaluation {
   const { sweet, point, variances } = propagate(input, constants);
   const figures = {} as Record<PropertyId, Figure>;
-  for (const id of PROPERTY_IDS) {
-    const parts = variances(id);
-    figures[id] = interval({ value: point[id], sd: Math.sqrt(parts.measures + parts.evaporation + parts.composition + parts.model) }, 0, CEILING[id]);
-  }
+  PROPERTY_IDS.forEach((id, at) => {
+    const parts = variances(id, at);
+    figures[id] = interval({ value: point[at] ?? 0, sd: Math.sqrt(parts.measures + parts.evaporation + parts.composition + parts.model) }, 0, CEILING[id]);
+  });
   return { sweet, figures };
 }
 
 /** All properties without their intervals, for comparing many candidates at once: low and high are the value itself. */
 export function evaluatePoint(input: EvaluationInput, constants: Constants): Figures {
   const point = pointFigures(balance(input.lines, input.evaporation.value, input.cookMinutes), input.servings, constants);
-  return Object.fromEntries(PROPERTY_IDS.map((id) => [id, { value: point[id], low: point[id], high: point[id] }])) as Figures;
+  return Object.fromEntries(PROPERTY_IDS.map((id, at) => [id, { value: point[at], low: point[at], high: point[at] }])) as Figures;
 }
 
 /** Where the spread of one property comes from. */
 export function spreadOf(input: EvaluationInput, id: PropertyId, constants: Constants): Spread {
-  return propagate(input, constants).variances(id);
+  return propagate(input, constants).variances(id, PROPERTY_IDS.indexOf(id));
 }
 
 function propagate(input: EvaluationInput, constants: Constants) {
   const { lines, evaporation, servings, cookMinutes } = input;
   const sweet = balance(lines, evaporation.value, cookMinutes);
   const point = pointFigures(sweet, servings, constants);
-  const steps = { measures: [] as PointFigures[], evaporation: [] as PointFigures[], composition: [] as PointFigures[] };
+  const squares = () => new Float64Array(PROPERTY_IDS.length);
+  const sums = { measures: squares(), evaporation: squares(), composition: squares() };
+  const add = (to: Float64Array, moved: Balance) => {
+    const figures = pointFigures(moved, servings, constants);
+    for (let at = 0; at < to.length; at++) to[at] = (to[at] ?? 0) + ((figures[at] ?? 0) - (point[at] ?? 0)) ** 2;
+  };
 
   for (const [i, line] of lines.entries()) {
     if (line.sd <= 0) continue;
-    const moved = lines.map((each, j) => (j === i ? { ...each, grams: each.grams + each.sd } : each));
-    steps.measures.push(pointFigures(balance(moved, evaporation.value, cookMinutes), servings, constants));
+    add(sums.measures, balance(lines.with(i, { ...line, grams: line.grams + line.sd }), evaporation.value, cookMinutes));
   }
-  if (evaporation.sd > 0) steps.evaporation.push(pointFigures(balance(lines, evaporation.value + evaporation.sd, cookMinutes), servings, constants));
+  if (evaporation.sd > 0) add(sums.evaporation, balance(lines, evaporation.value + evaporation.sd, cookMinutes));
 
   const base = lines.map((line) => line.food.per100g);
   for (const [i, line] of lines.entries()) {
     for (let n = 0; n < NUTRIENTS.length; n++) {
       const sd = line.food.sd[n] ?? 0;
-      const moved = (sd * line.grams) / 100;
-      if (moved <= LEAST_SHARE * (sweet.totals[n] ?? 0) || sd === 0) continue;
-      const composition = base[i]?.slice() ?? [];
+      if (sd === 0 || (sd * line.grams) / 100 <= LEAST_SHARE * (sweet.totals[n] ?? 0)) continue;
+      const composition = line.food.per100g.slice();
       composition[n] = (composition[n] ?? 0) + sd;
-      steps.composition.push(pointFigures(balance(lines, evaporation.value, cookMinutes, base.with(i, composition)), servings, constants));
+      add(sums.composition, balance(lines, evaporation.value, cookMinutes, base.with(i, composition)));
     }
   }
   const loadSd = glycaemicLoadSd(sweet, constants);
-  const variances = (id: PropertyId): Spread => {
-    const sum = (moved: readonly PointFigures[]) => moved.reduce((total, figures) => total + (figures[id] - point[id]) ** 2, 0);
-    return { measures: sum(steps.measures), evaporation: sum(steps.evaporation), composition: sum(steps.composition), model: modelVariance(id, point, sweet.finishedMass, servings, loadSd, constants) };
-  };
+  const variances = (id: PropertyId, at: number): Spread => ({
+    measures: sums.measures[at] ?? 0,
+    evaporation: sums.evaporation[at] ?? 0,
+    composition: sums.composition[at] ?? 0,
+    model: modelVariance(id, point[at] ?? 0, sweet.finishedMass, servings, loadSd, constants),
+  });
   return { sweet, point, variances };
 }
 
 /** What the models themselves are unsure of: sweetness constants, the body fit, the GI of a mixed dish. */
-function modelVariance(id: PropertyId, point: PointFigures, mass: number, servings: number, loadSd: number, constants: Constants): number {
-  for (const serve of SERVING_TEMPERATURES) {
-    if (id === `sweetness.${serve}`) return ((point[id] * constants.sweetnessModelShare) / 1.2816) ** 2;
-    if (id === `body.${serve}`) return bodyModelSd(point[id], constants) ** 2;
-  }
+function modelVariance(id: PropertyId, value: number, mass: number, servings: number, loadSd: number, constants: Constants): number {
+  if (id.startsWith("sweetness.")) return ((value * constants.sweetnessModelShare) / Z80) ** 2;
+  if (id.startsWith("body.")) return bodyModelSd(value, constants) ** 2;
   if (id === "serving.glycaemicLoad") return (loadSd / servings) ** 2;
   if (id === "per100g.glycaemicLoad") return mass > 0 ? ((100 * loadSd) / mass) ** 2 : 0;
   return 0;

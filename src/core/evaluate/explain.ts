@@ -42,18 +42,29 @@ export function explain(input: EvaluationInput, id: PropertyId, constants: Const
   const parts = spreadOf(input, id, constants);
   const total = parts.measures + parts.evaporation + parts.composition + parts.model;
   const spread = [
-    { from: "kitchen measures", share: parts.measures }, { from: "evaporation", share: parts.evaporation },
-    { from: "composition of the foods", share: parts.composition }, { from: "the model", share: parts.model },
-  ].map((part) => ({ ...part, share: total > 0 ? part.share / total : 0 })).filter((part) => part.share > 0.005).sort((a, b) => b.share - a.share);
+    { from: "kitchen measures", share: parts.measures },
+    { from: "evaporation", share: parts.evaporation },
+    { from: "composition of the foods", share: parts.composition },
+    { from: "the model", share: parts.model },
+  ]
+    .map((part) => ({ ...part, share: total > 0 ? part.share / total : 0 }))
+    .filter((part) => part.share > 0.005)
+    .sort((a, b) => b.share - a.share);
   const termUnit = group === "sweetness" ? "g as sugar" : group === "body" ? "of X" : group === "serving" || group === "per100g" ? described.unit : "g";
   const shared = { id, ...described, figure: figures[id], spread, termUnit };
   const mass = sweet.finishedMass;
 
   if (id === "yield" || id === "servingMass")
     return {
-      ...shared, rule: true, equation: id === "yield" ? "everything put in, less the water driven off" : "yield, by the number of servings",
-      terms: [...input.lines.map((line) => ({ label: line.food.name, detail: "put in", value: line.grams })), { label: "Evaporation", detail: "water driven off", value: -sweet.evaporation }],
-      then: id === "yield" ? "" : `divided by ${input.servings} servings`, sources: ["Mass balance: only water evaporates"],
+      ...shared,
+      rule: true,
+      equation: id === "yield" ? "everything put in, less the water driven off" : "yield, by the number of servings",
+      terms: [
+        ...input.lines.map((line) => ({ label: line.food.name, detail: "put in", value: line.grams })),
+        { label: "Evaporation", detail: "water driven off", value: -sweet.evaporation },
+      ],
+      then: id === "yield" ? "" : `divided by ${input.servings} servings`,
+      sources: ["Mass balance: only water evaporates"],
     };
   if (group === "sweetness") return { ...shared, ...sweetnessWorking(input, key, mass, constants) };
   if (group === "body") return { ...shared, ...bodyWorking(input, key, constants) };
@@ -66,8 +77,11 @@ export function explain(input: EvaluationInput, id: PropertyId, constants: Const
     water: (food) => (food.per100g[INDEX.water] ?? 0) / 100,
   };
   return {
-    ...shared, rule: false, equation: `${described.name.toLowerCase()} of every line, per 100 g of the finished sweet`,
-    terms: byLine(input, (line) => (perGram[id]?.(line.food, line.role) ?? 0) * line.grams), then: `divided by ${mass.toFixed(0)} g finished, times 100`,
+    ...shared,
+    rule: false,
+    equation: `${described.name.toLowerCase()} of every line, per 100 g of the finished sweet`,
+    terms: byLine(input, (line) => (perGram[id]?.(line.food, line.role) ?? 0) * line.grams),
+    then: `divided by ${mass.toFixed(0)} g finished, times 100`,
     sources: sourcesOf(input.lines),
   };
 }
@@ -77,15 +91,36 @@ type Part = Pick<Working, "equation" | "terms" | "then" | "sources" | "rule">;
 function sweetnessWorking(input: EvaluationInput, key: string, mass: number, constants: Constants): Part {
   const celsius = constants.temperatures[key as keyof Constants["temperatures"]];
   const r = relativeSweetness(celsius, constants);
-  const terms = byLine(input, (line) => r.reduce((sum, [index, each]) => sum + ((line.food.per100g[index] ?? 0) * each * line.grams) / 100, 0), (line) =>
-    r.filter(([index]) => (line.food.per100g[index] ?? 0) >= 1).map(([index, each]) => `${NUTRIENTS[index]} × ${each.toFixed(2)}`).join(", "),
+  const terms = byLine(
+    input,
+    (line) => r.reduce((sum, [index, each]) => sum + ((line.food.per100g[index] ?? 0) * each * line.grams) / 100, 0),
+    (line) =>
+      r
+        .filter(([index]) => (line.food.per100g[index] ?? 0) >= 1)
+        .map(([index, each]) => `${NUTRIENTS[index]} × ${each.toFixed(2)}`)
+        .join(", "),
   );
   const steviol = input.lines.reduce((sum, line) => sum + (line.grams * (line.food.per100g[INDEX.steviolGlycosides] ?? 0)) / 100, 0);
-  const potent = steviol > 0 ? [{ label: "Steviol glycosides", detail: "10·C/(200 + C), C in mg per litre", value: (rebaudiosideSweetness((steviol * 1e6) / mass, constants.rebaudioside.value) * mass) / 100 }] : [];
+  const potent =
+    steviol > 0
+      ? [
+          {
+            label: "Steviol glycosides",
+            detail: "10·C/(200 + C), C in mg per litre",
+            value: (rebaudiosideSweetness((steviol * 1e6) / mass, constants.rebaudioside.value) * mass) / 100,
+          },
+        ]
+      : [];
   return {
-    rule: true, equation: `each sugar's grams times its sweetness beside sucrose at ${celsius} °C`, terms: [...terms, ...potent],
+    rule: true,
+    equation: `each sugar's grams times its sweetness beside sucrose at ${celsius} °C`,
+    terms: [...terms, ...potent],
     then: `divided by ${mass.toFixed(0)} g finished, times 100`,
-    sources: [`Fructose by temperature: ${constants.fructoseSweetness.source}`, `Others: ${constants.relativeSweetness.source}`, ...(potent.length ? [constants.rebaudioside.source] : [])],
+    sources: [
+      `Fructose by temperature: ${constants.fructoseSweetness.source}`,
+      `Others: ${constants.relativeSweetness.source}`,
+      ...(potent.length ? [constants.rebaudioside.source] : []),
+    ],
   };
 }
 
@@ -93,16 +128,27 @@ function bodyWorking(input: EvaluationInput, key: string, constants: Constants):
   const cooled: Cooled = key === "hot" || key === "warm" ? "hot" : "chilled";
   const sweet = balance(input.lines, input.evaporation.value, input.cookMinutes);
   const index = bodyIndex(sweet, cooled, constants);
-  const terms = byLine(input, (line) => {
-    const part = thickeningPerGram(line.food, line.food.per100g, cooled, input.cookMinutes, constants);
-    return ((part.starch + part.fibre + part.other) * line.grams * 100) / index.serum;
-  }, (line) => (line.food.thickening.starch ? `starch, ${line.food.thickening.starch.kind}, ${line.food.thickening.starch.grain}` : "fibre"));
+  const terms = byLine(
+    input,
+    (line) => {
+      const part = thickeningPerGram(line.food, line.food.per100g, cooled, input.cookMinutes, constants);
+      return ((part.starch + part.fibre + part.other) * line.grams * 100) / index.serum;
+    },
+    (line) => (line.food.thickening.starch ? `starch, ${line.food.thickening.starch.kind}, ${line.food.thickening.starch.grain}` : "fibre"),
+  );
   return {
     rule: true,
     equation: `thickening of starch, fibre and protein, ${cooled}, in ${index.serum.toFixed(0)} g of serum (water + 0.62 × sugars)`,
-    terms: [...terms, ...(index.fromProtein > 0.01 ? [{ label: "Protein", detail: `${index.protein.toFixed(0)} g of milk, soya, coconut or nut`, value: index.fromProtein }] : [])],
-    then: `X = ${index.x.toFixed(1)}; step = 10 × (1 − exp(−X/9.5)): ${bodyWords(evaluate(input, constants).figures[`body.${key as "hot"}`].value, constants)}` +
-      (index.agarPercent > 0 ? `; agar ${index.agarPercent.toFixed(2)} % sets it further when cold` : "") + (key === "warm" || key === "room" ? "; between hot and chilled by temperature" : ""),
+    terms: [
+      ...terms,
+      ...(index.fromProtein > 0.01
+        ? [{ label: "Protein", detail: `${index.protein.toFixed(0)} g of milk, soya, coconut or nut`, value: index.fromProtein }]
+        : []),
+    ],
+    then:
+      `X = ${index.x.toFixed(1)}; step = 10 × (1 − exp(−X/9.5)): ${bodyWords(evaluate(input, constants).figures[`body.${key as "hot"}`].value, constants)}` +
+      (index.agarPercent > 0 ? `; agar ${index.agarPercent.toFixed(2)} % sets it further when cold` : "") +
+      (key === "warm" || key === "room" ? "; between hot and chilled by temperature" : ""),
     sources: [`Body model: ${constants.body.source}`],
   };
 }
@@ -110,12 +156,28 @@ function bodyWorking(input: EvaluationInput, key: string, constants: Constants):
 function amountWorking(input: EvaluationInput, key: string, group: string, mass: number, constants: Constants): Part {
   const factors = constants.energyPerGram.value;
   const nutrient: Readonly<Record<string, readonly Nutrient[]>> = {
-    protein: ["protein"], fat: ["fat"], saturatedFat: ["saturatedFat"], availableCarbohydrate: ["availableCarbohydrate"], totalSugars: SUGARS,
-    fibre: ["solubleFibre", "insolubleFibre"], polyols: POLYOLS, sodium: ["sodium"], calcium: ["calcium"], iron: ["iron"],
+    protein: ["protein"],
+    fat: ["fat"],
+    saturatedFat: ["saturatedFat"],
+    availableCarbohydrate: ["availableCarbohydrate"],
+    totalSugars: SUGARS,
+    fibre: ["solubleFibre", "insolubleFibre"],
+    polyols: POLYOLS,
+    sodium: ["sodium"],
+    calcium: ["calcium"],
+    iron: ["iron"],
   };
   const energy = (food: Food) => {
     const of = (name: Nutrient) => (food.per100g[INDEX[name]] ?? 0) / 100;
-    return factors.protein * of("protein") + factors.fat * of("fat") + factors.carbohydrate * of("availableCarbohydrate") + factors.fibre * (of("solubleFibre") + of("insolubleFibre")) + factors.organicAcids * of("organicAcids") + factors.xylitol * of("xylitol") + factors.allulose * of("allulose");
+    return (
+      factors.protein * of("protein") +
+      factors.fat * of("fat") +
+      factors.carbohydrate * of("availableCarbohydrate") +
+      factors.fibre * (of("solubleFibre") + of("insolubleFibre")) +
+      factors.organicAcids * of("organicAcids") +
+      factors.xylitol * of("xylitol") +
+      factors.allulose * of("allulose")
+    );
   };
   const perGram = (food: Food): number => {
     if (key === "energy") return energy(food);
@@ -130,17 +192,44 @@ function amountWorking(input: EvaluationInput, key: string, group: string, mass:
   const name = AMOUNTS.find(([amount]) => amount === key)?.[2].toLowerCase() ?? key;
   return {
     rule: load,
-    equation: load ? "GI times available carbohydrate, each line, divided by 100: an estimate; a mixed sweet's measured value can differ" : key === "energy" ? "protein 17, fat 37, carbohydrate 17, fibre 8 kJ per gram" : `${name} of every line`,
-    terms: byLine(input, (line) => perGram(line.food) * line.grams, (line) => (free ? `counted as ${line.food.sugarClass}` : load ? `GI ${(line.food.glycaemicIndex ?? constants.glycaemicClassRange.value).value}` : `${((perGram(line.food) * 100)).toPrecision(3)} per 100 g`)),
+    equation: load
+      ? "GI times available carbohydrate, each line, divided by 100: an estimate; a mixed sweet's measured value can differ"
+      : key === "energy"
+        ? "protein 17, fat 37, carbohydrate 17, fibre 8 kJ per gram"
+        : `${name} of every line`,
+    terms: byLine(
+      input,
+      (line) => perGram(line.food) * line.grams,
+      (line) =>
+        free
+          ? `counted as ${line.food.sugarClass}`
+          : load
+            ? `GI ${(line.food.glycaemicIndex ?? constants.glycaemicClassRange.value).value}`
+            : `${(perGram(line.food) * 100).toPrecision(3)} per 100 g`,
+    ),
     then: group === "serving" ? `divided by ${input.servings} servings` : `divided by ${mass.toFixed(0)} g finished, times 100`,
-    sources: [...(free ? [constants.freeSugarShares.source] : load ? [...new Set(input.lines.map((line) => line.food.glycaemicIndex?.source ?? constants.glycaemicClassRange.source))] : key === "energy" ? [constants.energyPerGram.source] : []), ...sourcesOf(input.lines)],
+    sources: [
+      ...(free
+        ? [constants.freeSugarShares.source]
+        : load
+          ? [...new Set(input.lines.map((line) => line.food.glycaemicIndex?.source ?? constants.glycaemicClassRange.source))]
+          : key === "energy"
+            ? [constants.energyPerGram.source]
+            : []),
+      ...sourcesOf(input.lines),
+    ],
   };
 }
 
 function byLine(input: EvaluationInput, value: (line: BalancedLine) => number, detail: (line: BalancedLine) => string = () => ""): WorkingTerm[] {
   return input.lines
-    .map((line) => ({ label: `${line.food.name}, ${line.grams < 10 ? line.grams.toPrecision(2) : line.grams.toFixed(0)} g`, detail: detail(line), value: value(line) }))
-    .filter((term) => Math.abs(term.value) > 1e-4).sort((a, b) => b.value - a.value);
+    .map((line) => ({
+      label: `${line.food.name}, ${line.grams < 10 ? line.grams.toPrecision(2) : line.grams.toFixed(0)} g`,
+      detail: detail(line),
+      value: value(line),
+    }))
+    .filter((term) => Math.abs(term.value) > 1e-4)
+    .sort((a, b) => b.value - a.value);
 }
 
 const sourcesOf = (lines: readonly BalancedLine[]) => [...new Set(lines.map((line) => `${line.food.name}: ${line.food.source} (${line.food.provenance})`))];

@@ -25,13 +25,11 @@ export type Mouthfeel = (typeof MOUTHFEELS)[number];
 
 /** Every figure that is computed of a sweet: "sweetness.hot", "serving.energy", "richness" … */
 export type PropertyId =
-  | "yield" | "servingMass"
-  | `${"sweetness" | "body"}.${(typeof SERVING_TEMPERATURES)[number]}`
-  | `${"serving" | "per100g"}.${Amount}`
-  | Mouthfeel;
+  "yield" | "servingMass" | `${"sweetness" | "body"}.${(typeof SERVING_TEMPERATURES)[number]}` | `${"serving" | "per100g"}.${Amount}` | Mouthfeel;
 
 export const PROPERTY_IDS: readonly PropertyId[] = [
-  "yield", "servingMass",
+  "yield",
+  "servingMass",
   ...SERVING_TEMPERATURES.flatMap((serve): PropertyId[] => [`sweetness.${serve}`, `body.${serve}`]),
   ...AMOUNTS.flatMap(([amount]): PropertyId[] => [`per100g.${amount}`, `serving.${amount}`]),
   ...MOUTHFEELS,

@@ -14,8 +14,17 @@ export interface RowFinding {
 }
 
 const PARTS = [
-  INDEX.water, INDEX.protein, INDEX.fat, INDEX.availableCarbohydrate, INDEX.solubleFibre, INDEX.insolubleFibre, INDEX.ash,
-  INDEX.erythritol, INDEX.xylitol, INDEX.allulose, INDEX.steviolGlycosides,
+  INDEX.water,
+  INDEX.protein,
+  INDEX.fat,
+  INDEX.availableCarbohydrate,
+  INDEX.solubleFibre,
+  INDEX.insolubleFibre,
+  INDEX.ash,
+  INDEX.erythritol,
+  INDEX.xylitol,
+  INDEX.allulose,
+  INDEX.steviolGlycosides,
 ];
 
 /**

@@ -16,7 +16,9 @@ export interface StarchConstants {
 
 /** All constants of the models; the tables live in `src/data` and reach core as an argument. */
 export interface Constants {
-  readonly energyPerGram: Sourced<Readonly<Record<"protein" | "fat" | "carbohydrate" | "fibre" | "organicAcids" | "xylitol" | "erythritol" | "allulose", number>>>;
+  readonly energyPerGram: Sourced<
+    Readonly<Record<"protein" | "fat" | "carbohydrate" | "fibre" | "organicAcids" | "xylitol" | "erythritol" | "allulose", number>>
+  >;
   readonly relativeSweetness: Sourced<Readonly<Record<"sucrose" | "glucose" | "lactose" | "maltose" | "erythritol" | "xylitol" | "allulose", number>>>;
   readonly fructoseSweetness: Sourced<readonly (readonly [celsius: number, r: number])[]>;
   readonly rebaudioside: Sourced<{ readonly maximum: number; readonly half: number; readonly bitterAbove: number }>;
@@ -25,8 +27,13 @@ export interface Constants {
   readonly starches: Sourced<Readonly<Record<StarchKind, StarchConstants>>>;
   readonly grainForms: Sourced<Readonly<Record<"whole" | "cracked" | "ground", number>>>;
   readonly body: Sourced<{
-    readonly sugarInSerum: number; readonly fibre: number; readonly protein: number; readonly proteinChilled: number;
-    readonly scale: number; readonly sdLogX: number; readonly sdSteps: number;
+    readonly sugarInSerum: number;
+    readonly fibre: number;
+    readonly protein: number;
+    readonly proteinChilled: number;
+    readonly scale: number;
+    readonly sdLogX: number;
+    readonly sdSteps: number;
   }>;
   readonly agarGel: Sourced<readonly (readonly [percent: number, chilledBody: number])[]>;
   readonly gelatinisationMinutes: Sourced<Readonly<Record<string, number>>>;
@@ -34,7 +41,14 @@ export interface Constants {
   readonly bodyAnchors: readonly (readonly [step: number, words: string])[];
   readonly glycaemicClassRange: Sourced<{ readonly low: number; readonly value: number; readonly high: number }>;
   readonly temperatures: Readonly<Record<ServingTemperature, number>>;
-  readonly noticeable: Sourced<{ readonly sweetness: number; readonly body: number; readonly richness: number; readonly richnessFloor: number; readonly creaminess: number; readonly solutes: number }>;
+  readonly noticeable: Sourced<{
+    readonly sweetness: number;
+    readonly body: number;
+    readonly richness: number;
+    readonly richnessFloor: number;
+    readonly creaminess: number;
+    readonly solutes: number;
+  }>;
 }
 
 export const SERVING_TEMPERATURES = ["hot", "warm", "room", "chilled"] as const;

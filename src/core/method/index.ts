@@ -1,1 +1,1 @@
-export { rewriteSteps, type Handling, type NamedLine, type RewrittenStep, type Segment } from "./rewrite";
+export { rewriteSteps, type Handling, type RewrittenStep } from "./rewrite";

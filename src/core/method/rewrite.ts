@@ -37,14 +37,41 @@ interface Alias {
   readonly line: number;
 }
 
-const GENERIC = new Set(["fresh", "fine", "hot", "warm", "cold", "whole", "ground", "green", "white", "broken", "grated", "roasted", "slivered", "golden", "nut", "nuts", "seed", "seeds", "extract", "juice"]);
+const GENERIC = new Set([
+  "fresh",
+  "fine",
+  "hot",
+  "warm",
+  "cold",
+  "whole",
+  "ground",
+  "green",
+  "white",
+  "broken",
+  "grated",
+  "roasted",
+  "slivered",
+  "golden",
+  "nut",
+  "nuts",
+  "seed",
+  "seeds",
+  "extract",
+  "juice",
+]);
 
 /**
  * Writes a version's foods into the recipe's steps: each mention of a line that changed is replaced, struck out or given
  * its new amount; foods added are named beside the first line of their role, or get a step of their own; what has to be
  * got ready beforehand comes first. `drivenOff` are grams of water, as handed down and now.
  */
-export function rewriteSteps(steps: readonly string[], lines: readonly NamedLine[], rows: readonly VersionRow[], handling: ReadonlyMap<string, Handling>, drivenOff: { readonly recipe: number; readonly version: number }): RewrittenStep[] {
+export function rewriteSteps(
+  steps: readonly string[],
+  lines: readonly NamedLine[],
+  rows: readonly VersionRow[],
+  handling: ReadonlyMap<string, Handling>,
+  drivenOff: { readonly recipe: number; readonly version: number },
+): RewrittenStep[] {
   const aliases = aliasesOf(lines);
   const pattern = aliases.length > 0 ? new RegExp(`\\b(${aliases.map(({ words }) => escape(words)).join("|")})(?:e?s)?\\b`, "gi") : null;
   const byLine = new Map(rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
@@ -83,8 +110,16 @@ export function rewriteSteps(steps: readonly string[], lines: readonly NamedLine
     if (row.change === "added" && !placed.has(row)) after.push(newStep(how?.add ? fill(how.add, row.grams) : `Stir in ${amountWords(row)}.`, row.why));
   }
   if (drivenOff.recipe > 20 && Math.abs(drivenOff.version / drivenOff.recipe - 1) > 0.25)
-    after.push(newStep(`Cook it down by about ${formatGrams(drivenOff.version)} g in all, instead of ${formatGrams(drivenOff.recipe)} g: weigh the pot, or stop when it looks as thick as it should.`, "a plant milk is not boiled down"));
-  const middle = Math.max(1, rewritten.findIndex((step) => step.segments.some(({ text }) => /\b(sugar|sweeten|jaggery|syrup)/i.test(text))));
+    after.push(
+      newStep(
+        `Cook it down by about ${formatGrams(drivenOff.version)} g in all, instead of ${formatGrams(drivenOff.recipe)} g: weigh the pot, or stop when it looks as thick as it should.`,
+        "a plant milk is not boiled down",
+      ),
+    );
+  const middle = Math.max(
+    1,
+    rewritten.findIndex((step) => step.segments.some(({ text }) => /\b(sugar|sweeten|jaggery|syrup)/i.test(text))),
+  );
   const place = rewritten.length === 0 ? 0 : Math.min(rewritten.length, middle);
   return [...before, ...rewritten.slice(0, place), ...after, ...rewritten.slice(place)];
 }
@@ -94,7 +129,8 @@ const newStep = (text: string, why: string): RewrittenStep => ({ from: null, seg
 function mention(original: string, row: VersionRow, first: boolean, beside: readonly VersionRow[]): Segment[] {
   const extra = beside.map((each) => ` and ${amountWords(each)}`).join("");
   const tail: Segment[] = extra ? [{ text: extra, kind: "changed" }] : [];
-  if (row.change === "left out" || !row.food) return [{ text: original, kind: "removed" }, ...(extra ? [{ text: extra.replace(/^ and/, ""), kind: "changed" } as Segment] : [])];
+  if (row.change === "left out" || !row.food)
+    return [{ text: original, kind: "removed" }, ...(extra ? [{ text: extra.replace(/^ and/, ""), kind: "changed" } as Segment] : [])];
   if (row.change === "replaced") return [{ text: first ? amountWords(row).replace(/ g\)$/, " g in all)") : shortName(row.food), kind: "changed" }, ...tail];
   if (row.change === "amount") return [{ text: original, kind: "plain" }, { text: ` (${formatGrams(row.grams)} g in all)`, kind: "changed" }, ...tail];
   return [{ text: original, kind: "plain" }, ...tail];
@@ -106,7 +142,11 @@ function amountWords(row: VersionRow): string {
   return `${shortName(row.food)} (${measure ? `${measure.text}, ` : ""}${formatGrams(row.grams)} g)`;
 }
 
-const shortName = (food: Food) => food.name.toLowerCase().replace(/,.*$/, "").replace(/\s*\(.*\)/, "");
+const shortName = (food: Food) =>
+  food.name
+    .toLowerCase()
+    .replace(/,.*$/, "")
+    .replace(/\s*\(.*\)/, "");
 
 /** Words by which the steps may name each line, longest first; a word that two lines share is the first one's. */
 function aliasesOf(lines: readonly NamedLine[]): Alias[] {
@@ -131,4 +171,5 @@ function aliasesOf(lines: readonly NamedLine[]): Alias[] {
 
 const singular = (words: string) => words.replace(/([^s])s$/, "$1");
 const escape = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
-const fill = (template: string, grams: number) => template.replace(/\{grams(?:\*([\d.]+))?\}/g, (_, factor?: string) => formatGrams(grams * Number(factor ?? 1)));
+const fill = (template: string, grams: number) =>
+  template.replace(/\{grams(?:\*([\d.]+))?\}/g, (_, factor?: string) => formatGrams(grams * Number(factor ?? 1)));

@@ -1,3 +1,3 @@
-export { evaporationRate, type Heat } from "./evaporation";
-export { statedCooking, type StatedCooking } from "./cooking-time";
+export { evaporationRate } from "./evaporation";
+export { statedCooking } from "./cooking-time";
 export { gelatinisedShare } from "./gelatinisation";

@@ -11,14 +11,20 @@ const ids = ["cow-milk", "sugar", "ghee", "semolina", "water", "almond", "coconu
 
 describe("mass balance", () => {
   it("keeps every nutrient and loses only water, whatever is in the pot", () => {
-    fc.assert(fc.property(fc.array(fc.tuple(fc.constantFrom(...ids), fc.double({ min: 0.1, max: 2000, noNaN: true })), { minLength: 1, maxLength: 8 }), fc.double({ min: 0, max: 5000, noNaN: true }), (parts, evaporation) => {
-      const lines = parts.map(([id, grams]) => ({ food: food(id), grams, sd: 0, role: food(id).role }));
-      const dry = balance(lines, 0, null);
-      const cooked = balance(lines, evaporation, null);
-      expect(cooked.finishedMass).toBeCloseTo(dry.finishedMass - cooked.evaporation, 6);
-      expect(cooked.totals[INDEX.water]).toBeGreaterThanOrEqual(-1e-9);
-      for (let n = 1; n < NUTRIENTS.length; n++) expect(cooked.totals[n]).toBe(dry.totals[n]);
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom(...ids), fc.double({ min: 0.1, max: 2000, noNaN: true })), { minLength: 1, maxLength: 8 }),
+        fc.double({ min: 0, max: 5000, noNaN: true }),
+        (parts, evaporation) => {
+          const lines = parts.map(([id, grams]) => ({ food: food(id), grams, sd: 0, role: food(id).role }));
+          const dry = balance(lines, 0, null);
+          const cooked = balance(lines, evaporation, null);
+          expect(cooked.finishedMass).toBeCloseTo(dry.finishedMass - cooked.evaporation, 6);
+          expect(cooked.totals[INDEX.water]).toBeGreaterThanOrEqual(-1e-9);
+          for (let n = 1; n < NUTRIENTS.length; n++) expect(cooked.totals[n]).toBe(dry.totals[n]);
+        },
+      ),
+    );
   });
   it("drives off what the rate of a pan says: 20, 24, 28 cm at a simmer", () => {
     const flux = REFERENCE.constants.evaporationFlux.value;
@@ -36,12 +42,20 @@ describe("mass balance", () => {
 });
 
 describe("kitchen measures", () => {
-  it.each([[0.5, "1/2"], [1.26, "1 1/4"], [0.98, "1"], [2.67, "2 2/3"], [0.12, "1/8"]])("%d is %s", (x, text) => expect(nearestFraction(x).text).toBe(text));
+  it.each([
+    [0.5, "1/2"],
+    [1.26, "1 1/4"],
+    [0.98, "1"],
+    [2.67, "2 2/3"],
+    [0.12, "1/8"],
+  ])("%d is %s", (x, text) => expect(nearestFraction(x).text).toBe(text));
   it("weighs within a ninth of what it stands for", () => {
-    fc.assert(fc.property(fc.constantFrom("sugar", "ghee", "semolina", "cornflour", "cow-milk"), fc.double({ min: 8, max: 1500, noNaN: true }), (id, grams) => {
-      const measure = kitchenMeasure(food(id), grams);
-      expect(measure && Math.abs(measure.grams / grams - 1)).toBeLessThan(0.115);
-    }));
+    fc.assert(
+      fc.property(fc.constantFrom("sugar", "ghee", "semolina", "cornflour", "cow-milk"), fc.double({ min: 8, max: 1500, noNaN: true }), (id, grams) => {
+        const measure = kitchenMeasure(food(id), grams);
+        expect(measure && Math.abs(measure.grams / grams - 1)).toBeLessThan(0.115);
+      }),
+    );
   });
   it("counts strands, and spoons what can be spooned", () => {
     expect(kitchenMeasure(food("saffron"), 0.016)?.text).toBe("8 strands");

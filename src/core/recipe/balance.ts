@@ -20,7 +20,12 @@ export interface Balance {
  * Mass balance of one pot: finished mass = Σ lines − evaporation, for total and every nutrient; only water evaporates,
  * and never more than there is (the evaporation is cut to the water present).
  */
-export function balance(lines: readonly BalancedLine[], evaporation: number, cookMinutes: number | null, compositions: readonly ArrayLike<number>[] = lines.map((line) => line.food.per100g)): Balance {
+export function balance(
+  lines: readonly BalancedLine[],
+  evaporation: number,
+  cookMinutes: number | null,
+  compositions: readonly ArrayLike<number>[] = lines.map((line) => line.food.per100g),
+): Balance {
   const totals = new Float64Array(NUTRIENTS.length);
   let massIn = 0;
   for (const [i, line] of lines.entries()) {

@@ -13,7 +13,8 @@ const DEFAULT_SERVINGS = 6;
 
 type Json = Readonly<Record<string, unknown>>;
 const isObject = (value: unknown): value is Json => typeof value === "object" && value !== null && !Array.isArray(value);
-const isRecipe = (value: unknown): value is Json => isObject(value) && [value["@type"]].flat().some((type) => type === "Recipe" || type === "https://schema.org/Recipe" || type === "http://schema.org/Recipe");
+const isRecipe = (value: unknown): value is Json =>
+  isObject(value) && [value["@type"]].flat().some((type) => type === "Recipe" || type === "https://schema.org/Recipe" || type === "http://schema.org/Recipe");
 
 /**
  * Reads a schema.org Recipe as JSON-LD, alone, in a list, or inside `@graph`: name, recipeYield (number or text),
@@ -21,18 +22,21 @@ const isRecipe = (value: unknown): value is Json => isObject(value) && [value["@
  */
 export function readJsonLd(document: unknown): Result<Recipe, readonly JsonLdProblem[]> {
   const found = findRecipe(document);
-  if (!found) return fail([{ pointer: "", detail: "No schema.org Recipe was found: give one with \"@type\": \"Recipe\", alone or inside \"@graph\"." }]);
+  if (!found) return fail([{ pointer: "", detail: 'No schema.org Recipe was found: give one with "@type": "Recipe", alone or inside "@graph".' }]);
   const { recipe, pointer } = found;
   const problems: JsonLdProblem[] = [];
   const ingredients = [recipe.recipeIngredient].flat().filter((line) => line !== undefined);
   if (ingredients.length === 0) problems.push({ pointer: `${pointer}/recipeIngredient`, detail: "Give at least one ingredient line." });
-  if (ingredients.length > MOST_LINES) problems.push({ pointer: `${pointer}/recipeIngredient`, detail: `At most ${MOST_LINES} lines; there are ${ingredients.length}.` });
+  if (ingredients.length > MOST_LINES)
+    problems.push({ pointer: `${pointer}/recipeIngredient`, detail: `At most ${MOST_LINES} lines; there are ${ingredients.length}.` });
   ingredients.forEach((line, i) => {
-    if (typeof line !== "string" || line.trim() === "") problems.push({ pointer: `${pointer}/recipeIngredient/${i}`, detail: "An ingredient line must be text." });
+    if (typeof line !== "string" || line.trim() === "")
+      problems.push({ pointer: `${pointer}/recipeIngredient/${i}`, detail: "An ingredient line must be text." });
     else if (line.length > MOST_TEXT) problems.push({ pointer: `${pointer}/recipeIngredient/${i}`, detail: `At most ${MOST_TEXT} characters in a line.` });
   });
   const servings = yieldOf(recipe.recipeYield);
-  if (recipe.recipeYield !== undefined && servings !== null && servings <= 0) problems.push({ pointer: `${pointer}/recipeYield`, detail: "The yield must be above 0." });
+  if (recipe.recipeYield !== undefined && servings !== null && servings <= 0)
+    problems.push({ pointer: `${pointer}/recipeYield`, detail: "The yield must be above 0." });
   if (problems.length > 0) return fail(problems);
   return succeed({
     title: typeof recipe.name === "string" && recipe.name.trim() ? recipe.name.trim().slice(0, 200) : "Untitled sweet",
@@ -46,7 +50,11 @@ export function readJsonLd(document: unknown): Result<Recipe, readonly JsonLdPro
 
 function findRecipe(document: unknown): { recipe: Json; pointer: string } | null {
   if (isRecipe(document)) return { recipe: document, pointer: "" };
-  const [list, base] = Array.isArray(document) ? [document, ""] : isObject(document) && Array.isArray(document["@graph"]) ? [document["@graph"] as unknown[], "/@graph"] : [[], ""];
+  const [list, base] = Array.isArray(document)
+    ? [document, ""]
+    : isObject(document) && Array.isArray(document["@graph"])
+      ? [document["@graph"] as unknown[], "/@graph"]
+      : [[], ""];
   const index = list.findIndex(isRecipe);
   const recipe: unknown = list[index];
   return isRecipe(recipe) ? { recipe, pointer: `${base}/${index}` } : null;
@@ -55,14 +63,21 @@ function findRecipe(document: unknown): { recipe: Json; pointer: string } | null
 function yieldOf(value: unknown): number | null {
   for (const each of [value].flat()) {
     if (typeof each === "number" && Number.isFinite(each)) return each;
-    if (typeof each === "string") { const read = readServings(each); if (read !== null) return read; }
+    if (typeof each === "string") {
+      const read = readServings(each);
+      if (read !== null) return read;
+    }
     if (isObject(each) && typeof each.value === "number") return each.value;
   }
   return null;
 }
 
 function instructions(value: unknown): string[] {
-  if (typeof value === "string") return value.split(/\r?\n+/).map((step) => step.replace(/<[^>]*>/g, " ").trim()).filter(Boolean);
+  if (typeof value === "string")
+    return value
+      .split(/\r?\n+/)
+      .map((step) => step.replace(/<[^>]*>/g, " ").trim())
+      .filter(Boolean);
   if (Array.isArray(value)) return value.flatMap(instructions);
   if (!isObject(value)) return [];
   if (value.itemListElement !== undefined) return instructions(value.itemListElement);

@@ -2,7 +2,14 @@ import { MILLILITRES } from "../units";
 import type { Food } from "../food";
 
 const FRACTIONS: readonly (readonly [value: number, text: string])[] = [
-  [0, ""], [1 / 8, "1/8"], [1 / 4, "1/4"], [1 / 3, "1/3"], [1 / 2, "1/2"], [2 / 3, "2/3"], [3 / 4, "3/4"], [1, ""],
+  [0, ""],
+  [1 / 8, "1/8"],
+  [1 / 4, "1/4"],
+  [1 / 3, "1/3"],
+  [1 / 2, "1/2"],
+  [2 / 3, "2/3"],
+  [3 / 4, "3/4"],
+  [1, ""],
 ];
 
 /** Whole number and fraction nearest to x, as "1 1/2"; eighths only below one. */
@@ -33,7 +40,11 @@ export function kitchenMeasure(food: Food, grams: number): { readonly text: stri
   if (food.density === null) return null;
   const millilitres = grams / food.density;
   if (millilitres < 0.45) return millilitres > 0.1 ? { text: "a pinch", grams: 0.31 * food.density } : null;
-  const units = [...(millilitres >= 58 ? ["cup"] : []), ...(millilitres >= 14 && millilitres < 230 ? ["tablespoon"] : []), ...(millilitres < 14 ? ["teaspoon"] : [])];
+  const units = [
+    ...(millilitres >= 58 ? ["cup"] : []),
+    ...(millilitres >= 14 && millilitres < 230 ? ["tablespoon"] : []),
+    ...(millilitres < 14 ? ["teaspoon"] : []),
+  ];
   const readings = units.map((unit) => {
     const size = MILLILITRES[unit] ?? 1;
     const nearest = nearestFraction(millilitres / size);

@@ -13,17 +13,32 @@ export interface FoodMatcher {
 
 /** Words that say how a food is cut, bought or kept, not which food it is. */
 const DESCRIPTORS = new Set(
-  ("fresh freshly fine finely coarse coarsely thick thin organic good quality best raw ripe dry large medium small big whole full heaped level scant " +
+  (
+    "fresh freshly fine finely coarse coarsely thick thin organic good quality best raw ripe dry large medium small big whole full heaped level scant " +
     "chopped diced sliced slivered flaked crushed ground grated powdered melted softened soft soaked drained washed rinsed peeled pitted stoned " +
     "deseeded halved quartered broken toasted roasted unroasted fried warm hot cold chilled boiling boiled lukewarm cooled room temperature divided packed loosely " +
     "tightly lightly roughly thinly blanched unsalted salted unsweetened plain pure natural homemade home made store bought canned tinned can tin " +
     "pods pod strands strand threads thread seeds seed sticks stick pieces piece halves half leaves leaf sheet sheets handful pinch few into for the of and or a an to in with from about " +
-    "extra more garnish garnishing serving decoration plus as required needed inch cubes cube bits bit powder block nuts nut flakes at desiccated shelled skinned sifted sieved strained beaten").split(" "),
+    "extra more garnish garnishing serving decoration plus as required needed inch cubes cube bits bit powder block nuts nut flakes at desiccated shelled skinned sifted sieved strained beaten"
+  ).split(" "),
 );
 
-const stem = (word: string) => (word.length > 3 ? word.replace(/ies$/, "y").replace(/(sh|ch|o|x)es$/, "$1").replace(/([^s])s$/, "$1") : word);
+const stem = (word: string) =>
+  word.length > 3
+    ? word
+        .replace(/ies$/, "y")
+        .replace(/(sh|ch|o|x)es$/, "$1")
+        .replace(/([^s])s$/, "$1")
+    : word;
 const words = (text: string) =>
-  text.toLowerCase().normalize("NFKD").replace(/[\u0300-\u036f]/g, "").replace(/['’]/g, "").split(/[^a-z0-9%]+/).filter(Boolean).map(stem);
+  text
+    .toLowerCase()
+    .normalize("NFKD")
+    .replace(/[\u0300-\u036f]/g, "")
+    .replace(/['’]/g, "")
+    .split(/[^a-z0-9%]+/)
+    .filter(Boolean)
+    .map(stem);
 const STEMMED_DESCRIPTORS = new Set([...DESCRIPTORS].map(stem));
 
 interface Alias {
@@ -44,7 +59,10 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
   index.addAll(list.map((food) => ({ id: food.id, name: food.name, synonyms: food.synonyms.join(" ") })));
 
   const search = (text: string, limit: number): readonly string[] =>
-    index.search(text, { prefix: true, fuzzy: 0.2, boost: { synonyms: 1.2 }, boostDocument: (id) => (String(id).startsWith("ifct-") ? 0.6 : 1) }).slice(0, limit).map((hit) => String(hit.id));
+    index
+      .search(text, { prefix: true, fuzzy: 0.2, boost: { synonyms: 1.2 }, boostDocument: (id) => (String(id).startsWith("ifct-") ? 0.6 : 1) })
+      .slice(0, limit)
+      .map((hit) => String(hit.id));
 
   function match(description: string): FoodMatch {
     const head = description.split(/,|;| - | – /)[0] ?? description;

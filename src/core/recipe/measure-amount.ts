@@ -16,7 +16,11 @@ export interface Unweighed {
 
 /** Millilitres of measures that no jug states (rules of thumb). */
 const LOOSE_MILLILITRES: Readonly<Record<string, readonly [millilitres: number, share: number]>> = {
-  handful: [55, MEASURE_SHARE.handful], pinch: [0.31, MEASURE_SHARE.pinch], dash: [0.62, MEASURE_SHARE.pinch], drop: [0.05, MEASURE_SHARE.pinch], knob: [15, MEASURE_SHARE.handful],
+  handful: [55, MEASURE_SHARE.handful],
+  pinch: [0.31, MEASURE_SHARE.pinch],
+  dash: [0.62, MEASURE_SHARE.pinch],
+  drop: [0.05, MEASURE_SHARE.pinch],
+  knob: [15, MEASURE_SHARE.handful],
 };
 /** How much wider the interval is when only the family's density is known. */
 const FAMILY_SHARE = 0.2;
@@ -69,7 +73,11 @@ function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensi
     const density = own ?? familyDensity;
     if (density === null) return `what a ${unit} of ${food.name.toLowerCase()} weighs is not known`;
     const measured = loose?.[1] ?? (food.pours ? MEASURE_SHARE.liquid : unit === "cup" ? MEASURE_SHARE.cup : MEASURE_SHARE.spoon);
-    return { grams: millilitres * density, share: own === null ? Math.hypot(measured, FAMILY_SHARE) : measured, words: (count) => plural(shortUnit(unit), count) };
+    return {
+      grams: millilitres * density,
+      share: own === null ? Math.hypot(measured, FAMILY_SHARE) : measured,
+      words: (count) => plural(shortUnit(unit), count),
+    };
   }
   const named = food.counted.find((counted) => counted.unit === unit) ?? (unit === null ? countedIn(food, words) : undefined);
   if (named) {
@@ -82,12 +90,27 @@ function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensi
 /** The counted unit a description names ("saffron strands"), else the piece. */
 function countedIn(food: Food, words: string) {
   const lower = words.toLowerCase();
-  return food.counted.find((counted) => counted.unit !== "piece" && new RegExp(`\\b${counted.unit}(s|es)?\\b`).test(lower)) ?? food.counted.find((counted) => counted.unit === "piece");
+  return (
+    food.counted.find((counted) => counted.unit !== "piece" && new RegExp(`\\b${counted.unit}(s|es)?\\b`).test(lower)) ??
+    food.counted.find((counted) => counted.unit === "piece")
+  );
 }
 
-const SHORT: Readonly<Record<string, string>> = { gram: "g", kilogram: "kg", milligram: "mg", milliliter: "ml", liter: "l", tablespoon: "tbsp", teaspoon: "tsp", ounce: "oz", pound: "lb", fluidounce: "fl oz" };
+const SHORT: Readonly<Record<string, string>> = {
+  gram: "g",
+  kilogram: "kg",
+  milligram: "mg",
+  milliliter: "ml",
+  liter: "l",
+  tablespoon: "tbsp",
+  teaspoon: "tsp",
+  ounce: "oz",
+  pound: "lb",
+  fluidounce: "fl oz",
+};
 const shortUnit = (unit: string) => SHORT[unit] ?? unit;
 const UNCHANGED = new Set(["g", "kg", "mg", "ml", "l", "tbsp", "tsp", "oz", "lb", "fl oz"]);
-const plural = (word: string, count: number) => (count <= 1 || UNCHANGED.has(word) ? word : word === "half" ? "halves" : /(ch|sh|s)$/.test(word) ? `${word}es` : `${word}s`);
+const plural = (word: string, count: number) =>
+  count <= 1 || UNCHANGED.has(word) ? word : word === "half" ? "halves" : /(ch|sh|s)$/.test(word) ? `${word}es` : `${word}s`;
 const number = (x: number) => String(Math.round(x * 100) / 100);
 const quantityWords = (amount: StatedAmount) => (amount.upper === null ? number(amount.quantity) : `${number(amount.quantity)} to ${number(amount.upper)}`);

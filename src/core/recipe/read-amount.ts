@@ -40,10 +40,24 @@ const OWN_UNITS = {
 const SAME_UNIT: Readonly<Record<string, string>> = { tin: "can", fluidounce: "fluidounce", "fluid ounce": "fluidounce" };
 
 const WORD_NUMBERS: Readonly<Record<string, string>> = {
-  a: "1", an: "1", one: "1", two: "2", three: "3", four: "4", five: "5", six: "6", seven: "7", eight: "8", nine: "9", ten: "10",
-  twelve: "12", dozen: "12", half: "1/2",
+  a: "1",
+  an: "1",
+  one: "1",
+  two: "2",
+  three: "3",
+  four: "4",
+  five: "5",
+  six: "6",
+  seven: "7",
+  eight: "8",
+  nine: "9",
+  ten: "10",
+  twelve: "12",
+  dozen: "12",
+  half: "1/2",
 };
-const OPEN = /\b(as (?:needed|required|desired)|to taste|as per taste|for (?:frying|greasing|garnish(?:ing)?|serving|decoration)|a (?:little|few|bit)|some|enough)\b/i;
+const OPEN =
+  /\b(as (?:needed|required|desired)|to taste|as per taste|for (?:frying|greasing|garnish(?:ing)?|serving|decoration)|a (?:little|few|bit)|some|enough)\b/i;
 const OPTIONAL = /\boptional\b/i;
 const FRACTION_GLYPHS = "¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞";
 
@@ -51,7 +65,8 @@ const FRACTION_GLYPHS = "¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞";
 export function plainLine(text: string): string {
   return text
     .replace(/<[^>]*>/g, " ")
-    .replace(/&nbsp;/g, " ").replace(/&amp;/g, "&")
+    .replace(/&nbsp;/g, " ")
+    .replace(/&amp;/g, "&")
     .replace(/[\p{Extended_Pictographic}\uFE0F\u200D]/gu, " ")
     .replace(/^[\s•·*▢□◦‣⁃–—-]+(?=\s|[\d\p{L}¼½¾⅓⅔⅛])(?!\d)/u, "")
     .replace(/\s+/g, " ")
@@ -62,17 +77,30 @@ export function plainLine(text: string): string {
 export function readAmount(text: string): LineParts {
   const plain = plainLine(text);
   const optional = OPTIONAL.test(plain);
-  let line = plain.replace(/\(?\s*optional\s*\)?/gi, " ").replace(/^[-–—−]\s+/, "").trim();
+  let line = plain
+    .replace(/\(?\s*optional\s*\)?/gi, " ")
+    .replace(/^[-–—−]\s+/, "")
+    .trim();
 
-  if (/^[-−–]\s*[\d¼½¾]/.test(line)) return { amounts: [], problem: { kind: "not positive", words: line }, description: foodWords(line.replace(/^[-−–]\s*/, "")), optional };
-  if (/\d+\s*\/\s*0(?!\d)/.test(line)) return { amounts: [], problem: { kind: "impossible", words: line.match(/\d+\s*\/\s*0/)?.[0] ?? line }, description: foodWords(line.replace(/\d+\s*\/\s*0/, "1")), optional };
+  if (/^[-−–]\s*[\d¼½¾]/.test(line))
+    return { amounts: [], problem: { kind: "not positive", words: line }, description: foodWords(line.replace(/^[-−–]\s*/, "")), optional };
+  if (/\d+\s*\/\s*0(?!\d)/.test(line))
+    return {
+      amounts: [],
+      problem: { kind: "impossible", words: line.match(/\d+\s*\/\s*0/)?.[0] ?? line },
+      description: foodWords(line.replace(/\d+\s*\/\s*0/, "1")),
+      optional,
+    };
 
   let size: StatedAmount["size"] = null;
-  line = line.replace(/\(([^)]*)\)/g, (_, inner: string) => {
-    const [first] = parse(`${inner} of it`);
-    if (!size && first?.quantity && first.unitOfMeasureID) size = { quantity: first.quantity, unit: ownUnit(first.unitOfMeasureID) };
-    return " ";
-  }).replace(/\s+/g, " ").trim();
+  line = line
+    .replace(/\(([^)]*)\)/g, (_, inner: string) => {
+      const [first] = parse(`${inner} of it`);
+      if (!size && first?.quantity && first.unitOfMeasureID) size = { quantity: first.quantity, unit: ownUnit(first.unitOfMeasureID) };
+      return " ";
+    })
+    .replace(/\s+/g, " ")
+    .trim();
   line = line.replace(/^(\d+)\s*[x×]\s*(\d+)\s*(g|ml|kg|l)\b/i, (_, count: string, amount: string, of: string) => `${Number(count) * Number(amount)} ${of}`);
   line = wordsToNumbers(line);
 
@@ -89,21 +117,32 @@ export function readAmount(text: string): LineParts {
   }
   if (!description) description = line;
   const open = line.match(OPEN);
-  if (amounts.length === 0) return { amounts, problem: open ? { kind: "open", words: open[0] } : { kind: "none" }, description: describe(description), optional };
-  if (amounts.some((amount) => amount.quantity <= 0)) return { amounts: [], problem: { kind: "not positive", words: plain }, description: describe(description), optional };
+  if (amounts.length === 0)
+    return { amounts, problem: open ? { kind: "open", words: open[0] } : { kind: "none" }, description: describe(description), optional };
+  if (amounts.some((amount) => amount.quantity <= 0))
+    return { amounts: [], problem: { kind: "not positive", words: plain }, description: describe(description), optional };
   return { amounts, problem: null, description: describe(description), optional };
 }
 
-const parse = (text: string) => parseIngredient(text, { normalizeUOM: true, additionalUOMs: OWN_UNITS, ignoreUOMs: ["ear", "head", "large", "medium", "small", "stick", "clove", "piece"] });
+const parse = (text: string) =>
+  parseIngredient(text, { normalizeUOM: true, additionalUOMs: OWN_UNITS, ignoreUOMs: ["ear", "head", "large", "medium", "small", "stick", "clove", "piece"] });
 const foodWords = (text: string) => describe(parse(text)[0]?.description ?? text);
 const ownUnit = (id: string) => SAME_UNIT[id] ?? id;
-const describe = (text: string) => text.replace(OPEN, " ").replace(/^\s*(of|x)\s+/i, "").replace(/\s+/g, " ").replace(/^[\s,:–-]+|[\s,:–-]+$/g, "");
+const describe = (text: string) =>
+  text
+    .replace(OPEN, " ")
+    .replace(/^\s*(of|x)\s+/i, "")
+    .replace(/\s+/g, " ")
+    .replace(/^[\s,:–-]+|[\s,:–-]+$/g, "");
 
 function wordsToNumbers(line: string): string {
   return line
     .replace(/^(\w+) and (?:a|one) half\b/i, (all, word: string) => (WORD_NUMBERS[word.toLowerCase()] ? `${WORD_NUMBERS[word.toLowerCase()]} 1/2` : all))
     .replace(/^(?:about|approx(?:imately)?|around|roughly|generous|heaped|scant|level)\s+/i, "")
     .replace(/^half an?\s/i, "1/2 ")
-    .replace(/^(an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|half)\s+(?!little\b|few\b|bit\b)/i, (_, word: string) => `${WORD_NUMBERS[word.toLowerCase()]} `)
+    .replace(
+      /^(an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|half)\s+(?!little\b|few\b|bit\b)/i,
+      (_, word: string) => `${WORD_NUMBERS[word.toLowerCase()]} `,
+    )
     .replace(/^(\d+)\s+(?:generous|big|small|large|heaped|level|scant)\s+(handful|pinch|cup|tbsp|tsp|tablespoon|teaspoon)/i, "$1 $2");
 }

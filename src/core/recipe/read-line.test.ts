@@ -8,7 +8,13 @@ const read = (text: string): LineReading => readLine({ id: "l", text, choice: {}
 const weighed = (text: string) => {
   const reading = read(text);
   if (reading.kind !== "read") throw new Error(`${text}: ${reading.kind}`);
-  return { id: reading.food.id, grams: reading.grams.value, share: (Z80 * reading.grams.sd) / reading.grams.value, how: reading.how, optional: reading.optional };
+  return {
+    id: reading.food.id,
+    grams: reading.grams.value,
+    share: (Z80 * reading.grams.sd) / reading.grams.value,
+    how: reading.how,
+    optional: reading.optional,
+  };
 };
 
 describe("ingredient lines", () => {
@@ -81,9 +87,20 @@ describe("ingredient lines", () => {
   });
 
   it("reads any text to a positive finite weight or a question, and never throws", () => {
-    fc.assert(fc.property(fc.oneof(fc.string({ maxLength: 60 }), fc.tuple(fc.integer({ min: -5, max: 99 }), fc.constantFrom("cup", "g", "tbsp", "/0 cup", "kg"), fc.constantFrom("sugar", "ghee", "water", "x")).map((parts) => parts.join(" "))), (text) => {
-      const reading = read(text);
-      if (reading.kind === "read") expect(reading.grams.value > 0 && Number.isFinite(reading.grams.value) && reading.grams.sd >= 0).toBe(true);
-    }), { numRuns: 400 });
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.string({ maxLength: 60 }),
+          fc
+            .tuple(fc.integer({ min: -5, max: 99 }), fc.constantFrom("cup", "g", "tbsp", "/0 cup", "kg"), fc.constantFrom("sugar", "ghee", "water", "x"))
+            .map((parts) => parts.join(" ")),
+        ),
+        (text) => {
+          const reading = read(text);
+          if (reading.kind === "read") expect(reading.grams.value > 0 && Number.isFinite(reading.grams.value) && reading.grams.sd >= 0).toBe(true);
+        },
+      ),
+      { numRuns: 400 },
+    );
   });
 });

@@ -13,9 +13,26 @@ export interface AmountGuess {
 
 /** What a line turned into. Nothing typed is lost: a line that could not be read is asked about. */
 export type LineReading =
-  | { readonly kind: "read"; readonly line: RecipeLine; readonly food: Food; readonly grams: Estimate; readonly how: string; readonly role: Role; readonly optional: boolean; readonly description: string }
+  | {
+      readonly kind: "read";
+      readonly line: RecipeLine;
+      readonly food: Food;
+      readonly grams: Estimate;
+      readonly how: string;
+      readonly role: Role;
+      readonly optional: boolean;
+      readonly description: string;
+    }
   | { readonly kind: "food unknown"; readonly line: RecipeLine; readonly guesses: readonly Food[]; readonly description: string; readonly why: string }
-  | { readonly kind: "amount unknown"; readonly line: RecipeLine; readonly food: Food; readonly guesses: readonly AmountGuess[]; readonly role: Role; readonly description: string; readonly why: string }
+  | {
+      readonly kind: "amount unknown";
+      readonly line: RecipeLine;
+      readonly food: Food;
+      readonly guesses: readonly AmountGuess[];
+      readonly role: Role;
+      readonly description: string;
+      readonly why: string;
+    }
   | { readonly kind: "left out"; readonly line: RecipeLine };
 
 export interface ReadingContext {
@@ -41,7 +58,13 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
   const role = line.choice.role ?? matched.role;
   const shared = { line, food: matched, role, description: parts.description };
   if (line.choice.grams !== undefined)
-    return { ...shared, kind: "read", grams: { value: line.choice.grams, sd: line.choice.grams * WEIGHED_SHARE_SD }, how: `${formatGrams(line.choice.grams)} g, set by hand`, optional: parts.optional };
+    return {
+      ...shared,
+      kind: "read",
+      grams: { value: line.choice.grams, sd: line.choice.grams * WEIGHED_SHARE_SD },
+      how: `${formatGrams(line.choice.grams)} g, set by hand`,
+      optional: parts.optional,
+    };
   if (parts.problem) return { ...shared, kind: "amount unknown", guesses: amountGuesses(matched), why: problemWords(parts) };
   const measured = measureAmounts(parts.amounts, matched, parts.description, context.familyDensity[matched.family] ?? null);
   if (measured.kind === "unweighed") return { ...shared, kind: "amount unknown", guesses: amountGuesses(matched), why: capital(measured.why) };
@@ -56,26 +79,64 @@ function knownFood(parts: LineParts, context: ReadingContext): Food | undefined 
 
 function problemWords({ problem }: LineParts): string {
   switch (problem?.kind) {
-    case "open": return `The amount is left open ("${problem.words}")`;
-    case "not positive": return "An amount must be above zero";
-    case "impossible": return `"${problem.words}" is not an amount: the lower figure of a fraction cannot be zero`;
-    default: return "No amount is given";
+    case "open":
+      return `The amount is left open ("${problem.words}")`;
+    case "not positive":
+      return "An amount must be above zero";
+    case "impossible":
+      return `"${problem.words}" is not an amount: the lower figure of a fraction cannot be zero`;
+    default:
+      return "No amount is given";
   }
 }
 
 const GUESSES_BY_ROLE: Readonly<Partial<Record<Role, readonly (readonly [label: string, millilitres: number])[]>>> = {
-  seasoning: [["a pinch", 0.31], ["¼ tsp", 1.25], ["½ tsp", 2.5]],
-  aroma: [["¼ tsp", 1.25], ["½ tsp", 2.5], ["1 tsp", 5]],
-  colour: [["a pinch", 0.31], ["¼ tsp", 1.25], ["½ tsp", 2.5]],
-  richness: [["1 tbsp", 15], ["2 tbsp", 30], ["¼ cup", 60]],
-  sweetener: [["2 tbsp", 30], ["½ cup", 120], ["1 cup", 240]],
-  liquid: [["½ cup", 120], ["1 cup", 240], ["2 cups", 480]],
-  crunch: [["1 tbsp", 15], ["2 tbsp", 30], ["¼ cup", 60]],
+  seasoning: [
+    ["a pinch", 0.31],
+    ["¼ tsp", 1.25],
+    ["½ tsp", 2.5],
+  ],
+  aroma: [
+    ["¼ tsp", 1.25],
+    ["½ tsp", 2.5],
+    ["1 tsp", 5],
+  ],
+  colour: [
+    ["a pinch", 0.31],
+    ["¼ tsp", 1.25],
+    ["½ tsp", 2.5],
+  ],
+  richness: [
+    ["1 tbsp", 15],
+    ["2 tbsp", 30],
+    ["¼ cup", 60],
+  ],
+  sweetener: [
+    ["2 tbsp", 30],
+    ["½ cup", 120],
+    ["1 cup", 240],
+  ],
+  liquid: [
+    ["½ cup", 120],
+    ["1 cup", 240],
+    ["2 cups", 480],
+  ],
+  crunch: [
+    ["1 tbsp", 15],
+    ["2 tbsp", 30],
+    ["¼ cup", 60],
+  ],
 };
 
 /** Amounts to offer for a line that states none; each is a question to the maker, never used in silence. */
 function amountGuesses(food: Food): AmountGuess[] {
-  const sizes = GUESSES_BY_ROLE[food.role] ?? [["1 tbsp", 15], ["¼ cup", 60], ["1 cup", 240]] as const;
+  const sizes =
+    GUESSES_BY_ROLE[food.role] ??
+    ([
+      ["1 tbsp", 15],
+      ["¼ cup", 60],
+      ["1 cup", 240],
+    ] as const);
   return sizes.map(([label, millilitres]) => ({ label, grams: Math.max(0.1, Math.round(millilitres * (food.density ?? 0.7) * 10) / 10) }));
 }
 

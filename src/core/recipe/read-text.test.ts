@@ -14,23 +14,58 @@ describe("pasted text", () => {
     expect(recipe.lines).toHaveLength(2);
     expect(recipe.steps).toHaveLength(2);
   });
-  it.each([["Serves 6", 6], ["6 servings", 6], ["Serves: about 4", 4], ["Makes 10-12 pieces", 10], ["4", 4], ["a lot", null]])("yield %s is %s", (text, servings) => expect(readServings(text)).toBe(servings));
+  it.each([
+    ["Serves 6", 6],
+    ["6 servings", 6],
+    ["Serves: about 4", 4],
+    ["Makes 10-12 pieces", 10],
+    ["4", 4],
+    ["a lot", null],
+  ])("yield %s is %s", (text, servings) => expect(readServings(text)).toBe(servings));
   it("refuses nothing, too much, and no ingredients, by name", () => {
     expect(readRecipeText(" \n ")).toEqual({ ok: false, error: { kind: "empty" } });
-    expect(readRecipeText(Array.from({ length: 5000 }, (_, i) => `${i} cups milk`).join("\n"))).toMatchObject({ ok: false, error: { kind: "too long", lines: 5000 } });
+    expect(readRecipeText(Array.from({ length: 5000 }, (_, i) => `${i} cups milk`).join("\n"))).toMatchObject({
+      ok: false,
+      error: { kind: "too long", lines: 5000 },
+    });
     expect(readRecipeText("Ingredients\nMethod\nStir.")).toEqual({ ok: false, error: { kind: "no ingredients" } });
   });
 });
 
 describe("JSON-LD", () => {
-  const recipe = { "@type": "Recipe", name: "Kheer", recipeYield: "Serves 4", recipeIngredient: ["1 litre milk"], recipeInstructions: [{ "@type": "HowToSection", itemListElement: [{ "@type": "HowToStep", text: "Boil." }, { "@type": "HowToStep", text: "Stir." }] }] };
-  it.each([["alone", recipe], ["in a graph", { "@context": "https://schema.org", "@graph": [{ "@type": "Person" }, recipe] }], ["in a list", [recipe]]])("reads a recipe %s", (_, document) => {
+  const recipe = {
+    "@type": "Recipe",
+    name: "Kheer",
+    recipeYield: "Serves 4",
+    recipeIngredient: ["1 litre milk"],
+    recipeInstructions: [
+      {
+        "@type": "HowToSection",
+        itemListElement: [
+          { "@type": "HowToStep", text: "Boil." },
+          { "@type": "HowToStep", text: "Stir." },
+        ],
+      },
+    ],
+  };
+  it.each([
+    ["alone", recipe],
+    ["in a graph", { "@context": "https://schema.org", "@graph": [{ "@type": "Person" }, recipe] }],
+    ["in a list", [recipe]],
+  ])("reads a recipe %s", (_, document) => {
     expect(readJsonLd(document)).toMatchObject({ ok: true, value: { title: "Kheer", servings: 4, steps: ["Boil.", "Stir."] } });
   });
-  it("reads text instructions and a number as yield", () => expect(readJsonLd({ ...recipe, recipeYield: 3, recipeInstructions: "Boil.\nStir." })).toMatchObject({ ok: true, value: { servings: 3, steps: ["Boil.", "Stir."] } }));
+  it("reads text instructions and a number as yield", () =>
+    expect(readJsonLd({ ...recipe, recipeYield: 3, recipeInstructions: "Boil.\nStir." })).toMatchObject({
+      ok: true,
+      value: { servings: 3, steps: ["Boil.", "Stir."] },
+    }));
   it("points at what is wrong", () => {
     expect(readJsonLd({ "@type": "Person" })).toMatchObject({ ok: false, error: [{ pointer: "" }] });
-    expect(readJsonLd({ "@graph": [{ "@type": "Person" }, { ...recipe, recipeIngredient: ["ok", 5], recipeYield: 0 }] })).toMatchObject({ ok: false, error: [{ pointer: "/@graph/1/recipeIngredient/1" }, { pointer: "/@graph/1/recipeYield" }] });
+    expect(readJsonLd({ "@graph": [{ "@type": "Person" }, { ...recipe, recipeIngredient: ["ok", 5], recipeYield: 0 }] })).toMatchObject({
+      ok: false,
+      error: [{ pointer: "/@graph/1/recipeIngredient/1" }, { pointer: "/@graph/1/recipeYield" }],
+    });
     expect(readJsonLd({ ...recipe, recipeIngredient: Array(101).fill("1 cup milk") })).toMatchObject({ ok: false });
   });
 });

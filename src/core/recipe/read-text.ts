@@ -3,9 +3,7 @@ import { plainLine, readAmount } from "./read-amount";
 import type { Recipe } from "./recipe";
 
 export type PasteProblem =
-  | { readonly kind: "empty" }
-  | { readonly kind: "too long"; readonly lines: number; readonly most: number }
-  | { readonly kind: "no ingredients" };
+  { readonly kind: "empty" } | { readonly kind: "too long"; readonly lines: number; readonly most: number } | { readonly kind: "no ingredients" };
 
 export const MOST_LINES = 100;
 const MOST_TEXT_LINES = 400;
@@ -13,7 +11,8 @@ const DEFAULT_SERVINGS = 6;
 
 const INGREDIENTS_HEAD = /^(ingredients?|you (will )?need|what you need)\b[^.]*:?$/i;
 const STEPS_HEAD = /^(method|steps?|directions?|instructions?|preparation|how to make.*|procedure)\s*:?$/i;
-const YIELD = /^(?:(?:serves?|servings?|makes?|yields?|portions?|for)\b\s*:?\s*(?:about\s*)?(\d+)(?:\s*(?:-|–|to)\s*\d+)?(?:\s*(?:people|persons?|servings?|portions?|bowls?|cups|pieces?|helpings?))?|(\d+)\s*(?:servings?|portions?|bowls?|helpings?))\s*\.?$/i;
+const YIELD =
+  /^(?:(?:serves?|servings?|makes?|yields?|portions?|for)\b\s*:?\s*(?:about\s*)?(\d+)(?:\s*(?:-|–|to)\s*\d+)?(?:\s*(?:people|persons?|servings?|portions?|bowls?|cups|pieces?|helpings?))?|(\d+)\s*(?:servings?|portions?|bowls?|helpings?))\s*\.?$/i;
 const NUMBERED = /^(?:step\s*)?\d+\s*[.):]\s+(?=\S)/i;
 const ANY_NUMBER = /\d/;
 
@@ -31,7 +30,11 @@ export function readServings(text: string): number | null {
  * a line is a step where it is numbered or long, or comes after the steps began. Fails with what is wrong and how much.
  */
 export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
-  const rows = text.split(/\r?\n/).map((row) => row.replace(/<br\s*\/?>/gi, " ")).map((row) => ({ raw: row.trim(), plain: plainLine(row) })).filter((row) => row.plain);
+  const rows = text
+    .split(/\r?\n/)
+    .map((row) => row.replace(/<br\s*\/?>/gi, " "))
+    .map((row) => ({ raw: row.trim(), plain: plainLine(row) }))
+    .filter((row) => row.plain);
   if (rows.length === 0) return fail({ kind: "empty" });
   if (rows.length > MOST_TEXT_LINES) return fail({ kind: "too long", lines: rows.length, most: MOST_TEXT_LINES });
 
@@ -41,13 +44,28 @@ export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
   const ingredients: string[] = [];
   const steps: string[] = [];
   for (const { raw, plain } of rows) {
-    if (INGREDIENTS_HEAD.test(plain)) { section = "ingredients"; continue; }
-    if (STEPS_HEAD.test(plain)) { section = "steps"; continue; }
+    if (INGREDIENTS_HEAD.test(plain)) {
+      section = "ingredients";
+      continue;
+    }
+    if (STEPS_HEAD.test(plain)) {
+      section = "steps";
+      continue;
+    }
     const stated = YIELD.test(plain) ? readServings(plain) : null;
-    if (stated !== null) { servings ??= stated; continue; }
-    if (title === null && section === "unknown" && ingredients.length === 0 && !startsWithAmount(plain)) { title = plain; continue; }
+    if (stated !== null) {
+      servings ??= stated;
+      continue;
+    }
+    if (title === null && section === "unknown" && ingredients.length === 0 && !startsWithAmount(plain)) {
+      title = plain;
+      continue;
+    }
     if (section === "unknown" && ingredients.length > 0 && (NUMBERED.test(plain) || looksLikeStep(plain))) section = "steps";
-    if (section === "steps") { steps.push(plain.replace(NUMBERED, "")); continue; }
+    if (section === "steps") {
+      steps.push(plain.replace(NUMBERED, ""));
+      continue;
+    }
     if (/:$/.test(plain) && !ANY_NUMBER.test(plain)) continue;
     ingredients.push(raw);
   }
@@ -57,9 +75,14 @@ export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
     title: title ?? "Untitled sweet",
     servings: servings && servings > 0 ? servings : DEFAULT_SERVINGS,
     lines: ingredients.map((line, i) => ({ id: `l${i + 1}`, text: line, choice: {} })),
-    steps, evaporation: null, archetype: null,
+    steps,
+    evaporation: null,
+    archetype: null,
   });
 }
 
-const startsWithAmount = (plain: string) => { const parts = readAmount(plain); return parts.amounts.length > 0 && parts.description !== plain; };
+const startsWithAmount = (plain: string) => {
+  const parts = readAmount(plain);
+  return parts.amounts.length > 0 && parts.description !== plain;
+};
 const looksLikeStep = (plain: string) => plain.split(" ").length > 9 || (/[.!]$/.test(plain) && plain.split(" ").length > 4 && !startsWithAmount(plain));

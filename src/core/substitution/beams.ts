@@ -19,7 +19,13 @@ const LIMIT_FLOORS: Readonly<Record<LimitId, number>> = { freeSugars: 5, energy:
 export function beamReadings(recipe: Figures, version: Figures, limits: readonly Limit[], serve: ServingTemperature, constants: Constants): BeamReading[] {
   const jnd = constants.noticeable.value;
   const cold: ServingTemperature = serve === "hot" ? "chilled" : serve;
-  const like = (id: PropertyId, name: string, wedge: number | null, group: BeamReading["group"]): BeamReading => ({ id, name, group, deviation: compareLikeness(recipe[id], version[id], wedge), limit: null });
+  const like = (id: PropertyId, name: string, wedge: number | null, group: BeamReading["group"]): BeamReading => ({
+    id,
+    name,
+    group,
+    deviation: compareLikeness(recipe[id], version[id], wedge),
+    limit: null,
+  });
   const tongue = [
     like("sweetness.hot", "Sweetness, hot", jnd.sweetness * recipe["sweetness.hot"].value, "tongue"),
     like(`sweetness.${cold}`, `Sweetness, ${cold === "room" ? "at room heat" : cold}`, jnd.sweetness * recipe[`sweetness.${cold}`].value, "tongue"),
@@ -30,7 +36,13 @@ export function beamReadings(recipe: Figures, version: Figures, limits: readonly
   const limited = (id: LimitId, property: PropertyId, name: string): BeamReading => {
     const limit = limits.find((each) => each.id === id);
     return limit
-      ? { id: limitProperty(limit), name, group: "table", deviation: compareLimit(limit.most, LIMIT_FLOORS[id], version[limitProperty(limit)]), limit: limit.most }
+      ? {
+          id: limitProperty(limit),
+          name,
+          group: "table",
+          deviation: compareLimit(limit.most, LIMIT_FLOORS[id], version[limitProperty(limit)]),
+          limit: limit.most,
+        }
       : like(property, name, null, "table");
   };
   const table = [
@@ -38,7 +50,13 @@ export function beamReadings(recipe: Figures, version: Figures, limits: readonly
     limited("energy", "serving.energy", "Energy"),
     like("serving.fibre", "Fibre", null, "table"),
     like("serving.protein", "Protein", null, "table"),
-    ...LIMIT_IDS.filter((id) => !["freeSugars", "energy"].includes(id) && limits.some((limit) => limit.id === id)).map((id) => limited(id, `serving.${id}` as PropertyId, LIMIT_NAMES[id].name.replace(/^./, (letter) => letter.toUpperCase()))),
+    ...LIMIT_IDS.filter((id) => !["freeSugars", "energy"].includes(id) && limits.some((limit) => limit.id === id)).map((id) =>
+      limited(
+        id,
+        `serving.${id}` as PropertyId,
+        LIMIT_NAMES[id].name.replace(/^./, (letter) => letter.toUpperCase()),
+      ),
+    ),
   ];
   return [...tongue, ...table];
 }

@@ -1,52 +1,11 @@
-import { INDEX } from "../food";
-import { bodyIndex, freeOilPerGram } from "../models/texture";
-import { balance } from "../recipe";
-import { bodyPerGram, cooledState, limitPerGram, polyolsPerGram, propertyPerGram, sugarsPerGram } from "./coefficients";
+import { bodyPerGram, cooledState, limitPerGram, propertyPerGram } from "./coefficients";
 import { ModelBuilder, type LinearModel } from "./model";
 import type { Opening } from "./open-roles";
-import type { AdaptationProblem, Limit, LimitId } from "./problem";
-import { isMilk, isPiece, slots, type Slot } from "./slots";
-import type { SolverProperty } from "./tables";
-
-/** One run of the solver on a problem: what it favours, what is fixed, what is relaxed. */
-export interface Run {
-  /** Share of the recipe's sweetness aimed at. */
-  readonly sweetnessFactor: number;
-  /** Cost of free sugars per tenth of the recipe's. */
-  readonly freeSugarWeight: number;
-  /** Multiplies the cost of each new ingredient. */
-  readonly noveltyWeight: number;
-  /** Sets of used lead slots to stay at least two exchanges away from. */
-  readonly cuts: readonly ReadonlySet<string>[];
-  /** Which slots are used, once that is settled; null lets the solver choose. */
-  readonly used: ReadonlySet<string> | null;
-  /** Grams already rounded. */
-  readonly fixed: ReadonlyMap<string, number>;
-  /** Ratio of body-giving protein to serum at which its square is linearised. */
-  readonly proteinRatio: number;
-  /** Limits left aside. */
-  readonly without: ReadonlySet<LimitId>;
-  /** The one limit to bring as low as the rest allows, instead of keeping close to the recipe. */
-  readonly minimised: Limit | null;
-}
-
-/** What the recipe itself amounts to: the targets of every run. */
-export interface Targets {
-  readonly finished: number;
-  readonly evaporation: number;
-  readonly serum: number;
-  readonly bodyX: number;
-  readonly proteinRatio: number;
-  readonly perGram: ReadonlyMap<SolverProperty, number>;
-  readonly freeOil: number;
-  readonly milk: number;
-  readonly pieces: number;
-  readonly crunch: number;
-  readonly fat: number;
-  readonly sugars: number;
-  readonly sodium: number;
-  readonly water: number;
-}
+import type { AdaptationProblem, Limit } from "./problem";
+import { clashRows, diversityRows, kitchenRows } from "./rows";
+import type { Run } from "./run";
+import { slots, type Slot } from "./slots";
+import type { Targets } from "./targets";
 
 export interface Built {
   readonly model: LinearModel;
@@ -56,37 +15,14 @@ export interface Built {
   readonly e: number;
 }
 
-/** The recipe's own figures, from all its lines, the banned ones included. */
-export function targetsOf(problem: AdaptationProblem): Targets {
-  const { constants } = problem.reference;
-  const sweet = balance(problem.lines, problem.evaporation.value, problem.cookMinutes);
-  const own: Slot[] = problem.lines.map((line) => ({ key: "", role: line.role, food: line.food, source: line, least: 0, most: 0, affinity: 0, optional: false, locked: true }));
-  const sum = (per: (slot: Slot) => number) => own.reduce((total, slot) => total + per(slot) * (slot.source?.grams ?? 0), 0);
-  const finished = Math.max(1, sweet.finishedMass);
-  const index = bodyIndex(sweet, cooledState(problem), constants);
-  const profile = problem.tables.profiles.get(problem.archetype);
-  const perGram = new Map<SolverProperty, number>();
-  for (const { property } of profile?.bands ?? []) {
-    const total = sum((slot) => propertyPerGram(slot, property, problem));
-    const evaporated = property === "water" ? sweet.evaporation : 0;
-    perGram.set(property, (total - evaporated) / finished);
-  }
-  return {
-    finished, evaporation: sweet.evaporation, serum: index.serum, bodyX: index.x, proteinRatio: index.protein / index.serum, perGram,
-    freeOil: sum((slot) => freeOilPerGram(slot.food, slot.food.per100g)), milk: sum((slot) => (isMilk(slot) ? 1 : 0)),
-    pieces: sum((slot) => (isPiece(slot.food, slot.role) ? 1 : 0)), crunch: sum((slot) => (slot.role === "crunch" ? 1 : 0)),
-    fat: sum((slot) => (slot.food.per100g[INDEX.fat] ?? 0) / 100), sugars: sum(sugarsPerGram), sodium: sum((slot) => (slot.food.per100g[INDEX.sodium] ?? 0) / 100),
-    water: sum((slot) => (slot.food.id === "water" ? 1 : 0)),
-  };
-}
-
 const MASS_FLOAT = 0.05;
-const MOST_OF_ROLE: Readonly<Record<string, number>> = { liquid: 2, body: 2, richness: 2, sweetener: 3, bulk: 2, thickener: 2, setting: 2 };
-const MOST_NEW = 6;
 /** How much of a food's affinity is charged again by its share of the sweet. */
 const DOSE_SHARE = 6;
-const NEEDED_ROLES = ["liquid", "sweetener", "body", "richness", "crunch", "setting"] as const;
-const STEVIA_SEGMENTS: readonly (readonly [width: number, slope: number])[] = [[1.2e-4, 312.5], [1.8e-4, 125], [3e-4, 50]];
+const STEVIA_SEGMENTS: readonly (readonly [width: number, slope: number])[] = [
+  [1.2e-4, 312.5],
+  [1.8e-4, 125],
+  [3e-4, 50],
+];
 const REB_A_SHARE = 0.96;
 
 /** Builds the mixed-integer programme of one run: columns for grams and use, rows for what must hold, costs for what should. */
@@ -96,7 +32,8 @@ export function build(problem: AdaptationProblem, opening: Opening, targets: Tar
   const all = slots(problem, opening, finished);
   const settle = run.minimised === null ? 1 : 0.001;
 
-  const dairyLeaves = problem.lines.some((line) => opening.banned.has(line.index) && line.role === "liquid" && line.food.origin === "dairy") && problem.archetype === "pudding";
+  const dairyLeaves =
+    problem.lines.some((line) => opening.banned.has(line.index) && line.role === "liquid" && line.food.origin === "dairy") && problem.archetype === "pudding";
   const [lowShare, highShare] = dairyLeaves ? [0.25, 0.6] : [0.8, 1.1];
   const e = builder.column("e", targets.evaporation * lowShare, targets.evaporation * highShare);
 
@@ -109,36 +46,67 @@ export function build(problem: AdaptationProblem, opening: Opening, targets: Tar
     const must = !slot.optional || (slot.locked && !slot.source?.optional);
     const most = used === false ? 0 : slot.most;
     x.push(builder.column(`x_${slot.key}`, fixed ?? 0, fixed ?? most, dose * settle));
-    const novelty = slot.source ? (slot.locked ? 0 : slot.food.id === "water" ? 0 : -0.5) : (slot.food.id === "water" ? 0.1 : run.noveltyWeight) + slot.affinity;
+    const novelty = slot.source
+      ? slot.locked
+        ? 0
+        : slot.food.id === "water"
+          ? 0
+          : -0.5
+      : (slot.food.id === "water" ? 0.1 : run.noveltyWeight) + slot.affinity;
     const [low, high] = used === undefined ? [must && slot.food.id !== "water" ? 1 : 0, 1] : used ? [1, 1] : [0, 0];
     y.push(builder.column(`y_${slot.key}`, low, high, novelty * settle, run.used === null));
   }
   const columnX = (i: number) => x[i] ?? 0;
   const columnY = (i: number) => y[i] ?? 0;
-  const sum = (per: (slot: Slot) => number, factor = 1): [number, number][] => all.flatMap((slot, i) => { const value = per(slot) * factor; return value === 0 ? [] : [[columnX(i), value] as [number, number]]; });
+  const sum = (per: (slot: Slot) => number, factor = 1): [number, number][] =>
+    all.flatMap((slot, i) => {
+      const value = per(slot) * factor;
+      return value === 0 ? [] : [[columnX(i), value] as [number, number]];
+    });
   const massTerms = (factor: number): [number, number][] => [...sum(() => 1, factor), [e, -factor]];
 
   for (const [i, slot] of all.entries()) {
     if (run.fixed.has(slot.key)) continue;
-    builder.row(`most_${slot.key}`, -Infinity, 0, [[columnX(i), 1], [columnY(i), -slot.most]]);
-    if (slot.least > 0) builder.row(`least_${slot.key}`, 0, Infinity, [[columnX(i), 1], [columnY(i), -leastOf(slot, targets)]]);
+    builder.row(`most_${slot.key}`, -Infinity, 0, [
+      [columnX(i), 1],
+      [columnY(i), -slot.most],
+    ]);
+    if (slot.least > 0)
+      builder.row(`least_${slot.key}`, 0, Infinity, [
+        [columnX(i), 1],
+        [columnY(i), -leastOf(slot, targets)],
+      ]);
     if (slot.locked && slot.source && slot.source.grams > 0) {
       const up = builder.column(`up_${slot.key}`, 0, Infinity, (3 * settle) / slot.source.grams);
       const down = builder.column(`down_${slot.key}`, 0, Infinity, (3 * settle) / slot.source.grams);
-      builder.row(`moved_${slot.key}`, 0, 0, [[columnX(i), 1], [columnY(i), -slot.source.grams], [up, -1], [down, 1]]);
+      builder.row(`moved_${slot.key}`, 0, 0, [
+        [columnX(i), 1],
+        [columnY(i), -slot.source.grams],
+        [up, -1],
+        [down, 1],
+      ]);
     }
   }
 
   // Finished mass floats, at a small cost.
   builder.row("mass", finished * (1 - MASS_FLOAT), finished * (1 + MASS_FLOAT), massTerms(1));
-  const [massUp, massDown] = [builder.column("mass_up", 0, Infinity, (60 * settle) / finished), builder.column("mass_down", 0, Infinity, (60 * settle) / finished)];
+  const [massUp, massDown] = [
+    builder.column("mass_up", 0, Infinity, (60 * settle) / finished),
+    builder.column("mass_down", 0, Infinity, (60 * settle) / finished),
+  ];
   builder.row("mass_moved", finished, finished, [...massTerms(1), [massUp, -1], [massDown, 1]]);
 
   // Closeness, property by property, in three slopes.
   const deviation = (name: string, weight: number): [number, number][] =>
     (["over", "under"] as const).flatMap((side) => {
       const sign = side === "over" ? -1 : 1;
-      return ([[0.3, 1], [1, 1], [3, Infinity]] as const).map(([slope, width], k) => [builder.column(`${name}_${side}${k}`, 0, width, slope * weight * settle), sign] as [number, number]);
+      return (
+        [
+          [0.3, 1],
+          [1, 1],
+          [3, Infinity],
+        ] as const
+      ).map(([slope, width], k) => [builder.column(`${name}_${side}${k}`, 0, width, slope * weight * settle), sign] as [number, number]);
     });
   const stevia = steviaTerms(builder, all, columnX, run, finished);
   for (const { property, band, weight } of problem.tables.profiles.get(problem.archetype)?.bands ?? []) {
@@ -151,7 +119,11 @@ export function build(problem: AdaptationProblem, opening: Opening, targets: Tar
     const factor = property === "sweetness" ? run.sweetnessFactor : 1;
     const target = (targets.perGram.get(property) ?? 0) * factor;
     const width = Math.max(band * target, floor / 100) * finished;
-    const terms = [...sum((slot) => propertyPerGram(slot, property, problem)), ...(property === "water" ? [[e, -1] as [number, number]] : []), ...(property === "sweetness" ? stevia : [])];
+    const terms = [
+      ...sum((slot) => propertyPerGram(slot, property, problem)),
+      ...(property === "water" ? [[e, -1] as [number, number]] : []),
+      ...(property === "sweetness" ? stevia : []),
+    ];
     builder.row(property, 0, 0, [...terms, ...massTerms(-target), ...scaled(deviation(property, weight), width)]);
     if (property === "sweetness" && target > 0.005) {
       builder.row("sweet_enough", 0, Infinity, [...terms, ...massTerms(-0.76 * (targets.perGram.get(property) ?? 0))]);
@@ -169,7 +141,11 @@ export function build(problem: AdaptationProblem, opening: Opening, targets: Tar
   if (run.freeSugarWeight > 0) {
     const limit: Limit = problem.limits.find((each) => each.id === "freeSugars") ?? { id: "freeSugars", most: 0, school: "uk" };
     const own = problem.lines.reduce((total, line) => total + line.grams * limitPerGram(line, limit, problem), 0);
-    if (own > 0) builder.row("free_sugars_cost", 0, 0, [...sum((slot) => limitPerGram(slot, limit, problem)), [builder.column("free_sugars", 0, Infinity, (run.freeSugarWeight * 10) / own), -1]]);
+    if (own > 0)
+      builder.row("free_sugars_cost", 0, 0, [
+        ...sum((slot) => limitPerGram(slot, limit, problem)),
+        [builder.column("free_sugars", 0, Infinity, (run.freeSugarWeight * 10) / own), -1],
+      ]);
   }
 
   kitchenRows(builder, problem, opening, targets, all, columnX, columnY, sum);
@@ -182,7 +158,14 @@ const scaled = (terms: readonly [number, number][], factor: number) => terms.map
 const leastOf = (slot: Slot, targets: Targets) => (slot.role === "crunch" && !slot.source ? Math.min(slot.least, 0.5 * targets.crunch) : slot.least);
 
 /** X·V − X*·V of the sweet, with protein²/serum linearised at `ratio` = P/V: P²/V ≈ 2·ratio·P − ratio²·V. */
-function bodyTerms(problem: AdaptationProblem, all: readonly Slot[], columnX: (i: number) => number, e: number, targetX: number, ratio: number): [number, number][] {
+function bodyTerms(
+  problem: AdaptationProblem,
+  all: readonly Slot[],
+  columnX: (i: number) => number,
+  e: number,
+  targetX: number,
+  ratio: number,
+): [number, number][] {
   const { protein, proteinChilled } = problem.reference.constants.body.value;
   const square = protein * (cooledState(problem) === "chilled" ? proteinChilled : 1) * 10_000;
   const perSerum = -square * ratio * ratio - targetX;
@@ -200,76 +183,17 @@ function steviaTerms(builder: ModelBuilder, all: readonly Slot[], columnX: (i: n
   const segments = STEVIA_SEGMENTS.map(([width], k) => builder.column(`stevia_${k}`, 0, (width * finished) / REB_A_SHARE));
   builder.row("stevia_sum", 0, 0, [[columnX(i), 1], ...segments.map((segment) => [segment, -1] as [number, number])]);
   for (let k = 1; k < segments.length; k++) {
-    const full = (STEVIA_SEGMENTS[k - 1]?.[0] ?? 0) * finished / REB_A_SHARE;
-    const room = (STEVIA_SEGMENTS[k]?.[0] ?? 0) * finished / REB_A_SHARE;
+    const full = ((STEVIA_SEGMENTS[k - 1]?.[0] ?? 0) * finished) / REB_A_SHARE;
+    const room = ((STEVIA_SEGMENTS[k]?.[0] ?? 0) * finished) / REB_A_SHARE;
     const open = builder.binary(`stevia_open_${k}`);
-    builder.row(`stevia_full_${k}`, 0, Infinity, [[segments[k - 1] ?? 0, 1], [open, -full]]);
-    builder.row(`stevia_next_${k}`, -Infinity, 0, [[segments[k] ?? 0, 1], [open, -room]]);
+    builder.row(`stevia_full_${k}`, 0, Infinity, [
+      [segments[k - 1] ?? 0, 1],
+      [open, -full],
+    ]);
+    builder.row(`stevia_next_${k}`, -Infinity, 0, [
+      [segments[k] ?? 0, 1],
+      [open, -room],
+    ]);
   }
   return segments.map((segment, k) => [segment, (STEVIA_SEGMENTS[k]?.[1] ?? 0) * REB_A_SHARE]);
-}
-
-/** What a kitchen would refuse: too many foods in a role, free oil, diluted milk, lost pieces, too much garnish, salt, polyols. */
-function kitchenRows(builder: ModelBuilder, problem: AdaptationProblem, opening: Opening, targets: Targets, all: readonly Slot[], columnX: (i: number) => number, columnY: (i: number) => number, sum: (per: (slot: Slot) => number, factor?: number) => [number, number][]): void {
-  const used = (test: (slot: Slot) => boolean, factor = 1): [number, number][] => all.flatMap((slot, i) => (test(slot) ? [[columnY(i), factor] as [number, number]] : []));
-  const ofRole = (role: string) => (slot: Slot) => slot.role === role && slot.food.id !== "water";
-  for (const role of new Set(all.map((slot) => slot.role))) {
-    const own = problem.lines.filter((line) => line.role === role && line.food.id !== "water").length;
-    builder.row(`count_${role}`, 0, Math.max(MOST_OF_ROLE[role] ?? 1, own), used(ofRole(role)));
-  }
-  for (const role of NEEDED_ROLES) {
-    const needed = problem.lines.some((line) => line.role === role && line.food.id !== "water" && !line.optional);
-    const terms = used(ofRole(role));
-    if (needed && opening.opened.has(role) && (terms.length > 0 || role !== "crunch")) builder.row(`needed_${role}`, 1, Infinity, terms);
-  }
-  builder.row("new", 0, MOST_NEW, used((slot) => slot.source === null && slot.food.id !== "water"));
-  builder.row("free_oil", -Infinity, Math.max(1.15 * targets.freeOil, 0.008 * targets.finished), sum((slot) => freeOilPerGram(slot.food, slot.food.per100g)));
-  if (opening.opened.has("richness")) builder.row("fat_kept", 0.5 * targets.fat, Infinity, sum((slot) => (slot.food.per100g[INDEX.fat] ?? 0) / 100));
-  if (problem.archetype === "pudding")
-    builder.row("dilution", -Infinity, targets.water, sum((slot) => (slot.food.id === "water" ? 1 : slot.food.id.startsWith("coconut-milk") ? -2.2 : slot.role === "bulk" && (slot.food.family === "nut" || slot.food.family === "oilseed") ? -3 : isMilk(slot) && slot.food.origin === "plant" ? -0.3 : 0)));
-  const plain = (slot: Slot) => isMilk(slot) && !slot.food.id.startsWith("coconut");
-  if (opening.opened.has("liquid") && targets.milk > 0) {
-    builder.row("milk_kept", 0.45 * targets.milk, Infinity, sum((slot) => (isMilk(slot) ? 1 : 0)));
-    const big = 0.35 * 2 * targets.finished;
-    for (const [i, slot] of all.entries()) if (plain(slot)) builder.row(`share_${slot.key}`, -big, Infinity, [[columnX(i), 1], ...sum((each) => (plain(each) ? 1 : 0), -0.35), [columnY(i), -big]]);
-  }
-  if (targets.pieces > 0) builder.row("pieces_kept", 0.75 * targets.pieces, Infinity, sum((slot) => (isPiece(slot.food, slot.role) ? 1 : 0)));
-  if (targets.crunch > 0 && opening.opened.has("crunch")) {
-    const optional = problem.lines.every((line) => line.role !== "crunch" || line.optional);
-    const available = all.some((slot) => slot.role === "crunch");
-    if (available) builder.row("garnish", optional ? 0 : 0.5 * targets.crunch, 1.3 * targets.crunch, sum((slot) => (slot.role === "crunch" ? 1 : 0)));
-  }
-  builder.row("polyols", -Infinity, 12 * problem.servings, sum(polyolsPerGram));
-  builder.row("sugars", -Infinity, 1.1 * targets.sugars + 0.01 * targets.finished, sum(sugarsPerGram));
-  builder.row("sodium_kept", -Infinity, targets.sodium + 0.5 * targets.finished, sum((slot) => (slot.food.per100g[INDEX.sodium] ?? 0) / 100));
-}
-
-function clashRows(builder: ModelBuilder, problem: AdaptationProblem, all: readonly Slot[], columnY: (i: number) => number, settle: number): void {
-  for (const { foods: [first, second], cost } of problem.tables.clashes)
-    for (const [i, a] of all.entries()) if (a.food.id === first)
-      for (const [j, b] of all.entries()) if (b.food.id === second) {
-        const both = builder.column(`clash_${a.key}_${b.key}`, 0, 1, cost * settle);
-        builder.row(`clash_row_${a.key}_${b.key}`, -1, Infinity, [[both, 1], [columnY(i), -1], [columnY(j), -1]]);
-      }
-}
-
-/** Roles in which versions should differ: those opened, but for fat, garnish and thickener unless nothing else is open. */
-export function leadRoles(opening: Opening): ReadonlySet<string> {
-  const lead = [...opening.opened].filter((role) => !["richness", "crunch", "thickener", "aroma", "colour", "seasoning"].includes(role));
-  return new Set(lead.length > 0 ? lead : opening.opened);
-}
-
-/** Keeps two exchanges away from versions already found: Hamming distance ≥ 2 on the lead slots. */
-function diversityRows(builder: ModelBuilder, opening: Opening, all: readonly Slot[], columnY: (i: number) => number, run: Run): void {
-  const lead = leadRoles(opening);
-  run.cuts.forEach((cut, c) => {
-    let inside = 0;
-    const terms = all.flatMap((slot, i) => {
-      if (!lead.has(slot.role) || slot.food.id === "water") return [];
-      if (!cut.has(slot.key)) return [[columnY(i), 1] as [number, number]];
-      inside++;
-      return [[columnY(i), -1] as [number, number]];
-    });
-    if (terms.length > 1) builder.row(`different_${c}`, 2 - inside, Infinity, terms);
-  });
 }

@@ -1,7 +1,9 @@
-import { build, type Run, type Targets } from "./build";
+import { build } from "./build";
 import type { SolverPort } from "./model";
 import { openRoles, type Opening } from "./open-roles";
 import { LIMIT_IDS, type AdaptationProblem, type LimitId } from "./problem";
+import type { Run } from "./run";
+import type { Targets } from "./targets";
 
 /** One limit or rule that stands in the way: what was given, and what it would have to become. */
 export type ClashingLimit =
@@ -45,7 +47,9 @@ export async function findClashes(problem: AdaptationProblem, opening: Opening, 
     const outcome = await solve(build(eased, openRoles(eased), targets, { ...run, cuts: [] }).model, OPTIONS);
     if (outcome.kind === "optimal") rules.push({ kind: "rule", limit: rule.id, given: "avoid", needed: "allow" });
   }
-  return rules.length > 0 ? { relation: "any", clashes: rules } : { relation: "all", clashes: problem.rules.map((rule) => ({ kind: "rule", limit: rule.id, given: "avoid", needed: "allow" })) };
+  return rules.length > 0
+    ? { relation: "any", clashes: rules }
+    : { relation: "all", clashes: problem.rules.map((rule) => ({ kind: "rule", limit: rule.id, given: "avoid", needed: "allow" })) };
 }
 
 async function leastOf(problem: AdaptationProblem, opening: Opening, targets: Targets, run: Run, solve: SolverPort): Promise<number | null> {

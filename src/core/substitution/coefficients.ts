@@ -15,17 +15,30 @@ export function propertyPerGram(slot: Slot, property: SolverProperty, problem: A
   const { constants } = problem.reference;
   const composition = slot.food.per100g;
   switch (property) {
-    case "sweetness": return slot.food.id === "stevia" ? 0 : sucroseEquivalentPerGram(composition, constants.temperatures[problem.serve], constants);
-    case "water": return (composition[INDEX.water] ?? 0) / 100;
-    case "fat": return (composition[INDEX.fat] ?? 0) / 100;
-    case "protein": return (composition[INDEX.protein] ?? 0) / 100;
-    case "creaminess": return creaminessPerGram(slot.food, composition, slot.role);
-    case "solutes": return solutesPerGram(composition);
-    case "dry": return 1 - (composition[INDEX.water] ?? 0) / 100;
-    case "solidFat": return solidFatPerGram(slot.food, composition);
-    case "chew": return isPiece(slot.food, slot.role) ? 1 : 0;
-    case "grain": return slot.role === "body" ? (problem.tables.grainClasses.get(slot.food.id) ?? 1) : 0;
-    case "body": case "gel": case "binding": return 0;
+    case "sweetness":
+      return slot.food.id === "stevia" ? 0 : sucroseEquivalentPerGram(composition, constants.temperatures[problem.serve], constants);
+    case "water":
+      return (composition[INDEX.water] ?? 0) / 100;
+    case "fat":
+      return (composition[INDEX.fat] ?? 0) / 100;
+    case "protein":
+      return (composition[INDEX.protein] ?? 0) / 100;
+    case "creaminess":
+      return creaminessPerGram(slot.food, composition, slot.role);
+    case "solutes":
+      return solutesPerGram(composition);
+    case "dry":
+      return 1 - (composition[INDEX.water] ?? 0) / 100;
+    case "solidFat":
+      return solidFatPerGram(slot.food, composition);
+    case "chew":
+      return isPiece(slot.food, slot.role) ? 1 : 0;
+    case "grain":
+      return slot.role === "body" ? (problem.tables.grainClasses.get(slot.food.id) ?? 1) : 0;
+    case "body":
+    case "gel":
+    case "binding":
+      return 0;
   }
 }
 
@@ -45,11 +58,16 @@ export function limitPerGram(slot: Pick<Slot, "food">, limit: Limit, problem: Ad
   const { constants } = problem.reference;
   const composition = slot.food.per100g;
   switch (limit.id) {
-    case "freeSugars": return freeSugarsPerGram(slot.food, composition, limit.school, constants);
-    case "energy": return energyKilojoules(composition, constants.energyPerGram.value) / 100;
-    case "saturatedFat": return (composition[INDEX.saturatedFat] ?? 0) / 100;
-    case "glycaemicLoad": return glycaemicLoadPerGram(slot.food, composition, constants);
-    case "sodium": return (composition[INDEX.sodium] ?? 0) / 100;
+    case "freeSugars":
+      return freeSugarsPerGram(slot.food, composition, limit.school, constants);
+    case "energy":
+      return energyKilojoules(composition, constants.energyPerGram.value) / 100;
+    case "saturatedFat":
+      return (composition[INDEX.saturatedFat] ?? 0) / 100;
+    case "glycaemicLoad":
+      return glycaemicLoadPerGram(slot.food, composition, constants);
+    case "sodium":
+      return (composition[INDEX.sodium] ?? 0) / 100;
   }
 }
 

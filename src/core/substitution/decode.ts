@@ -20,8 +20,19 @@ export function amountsOf(built: Built, values: ArrayLike<number>): Amount[] {
 }
 
 const GIVES: Readonly<Record<Role, string>> = {
-  liquid: "keeps it moist", sweetener: "gives sweetness", body: "gives body", richness: "gives fat", binder: "binds", thickener: "gives body",
-  bulk: "gives creaminess", aroma: "gives aroma", colour: "gives colour", crunch: "gives crunch", seasoning: "seasons", acid: "gives acid", setting: "sets it",
+  liquid: "keeps it moist",
+  sweetener: "gives sweetness",
+  body: "gives body",
+  richness: "gives fat",
+  binder: "binds",
+  thickener: "gives body",
+  bulk: "gives creaminess",
+  aroma: "gives aroma",
+  colour: "gives colour",
+  crunch: "gives crunch",
+  seasoning: "seasons",
+  acid: "gives acid",
+  setting: "sets it",
 };
 
 /** Turns a solution into the ledger: each line as it is, changed, replaced or left out, then what is new. */
@@ -32,7 +43,9 @@ export function decode(problem: AdaptationProblem, opening: Opening, amounts: re
   const gone = problem.lines.filter((line) => !amounts.some(({ slot }) => slot.source?.index === line.index)).sort((a, b) => b.grams - a.grams);
   const replacement = new Map<number, Amount>();
   for (const line of gone) {
-    const found = fresh.filter((amount) => !taken.has(amount) && amount.slot.role === line.role && amount.slot.food.id !== "water").sort((a, b) => b.grams - a.grams)[0];
+    const found = fresh
+      .filter((amount) => !taken.has(amount) && amount.slot.role === line.role && amount.slot.food.id !== "water")
+      .sort((a, b) => b.grams - a.grams)[0];
     if (!found) continue;
     taken.add(found);
     replacement.set(line.index, found);
@@ -42,8 +55,16 @@ export function decode(problem: AdaptationProblem, opening: Opening, amounts: re
     const swapped = replacement.get(line.index);
     if (kept) {
       const same = Math.abs(kept.grams - line.grams) <= Math.max(0.005 * line.grams, 0.001);
-      rows.push({ line: line.index, food: kept.slot.food, grams: same ? line.grams : kept.grams, role: line.role, change: same ? "as is" : "amount", why: same ? "" : "keeps the balance" });
-    } else if (swapped) rows.push({ line: line.index, food: swapped.slot.food, grams: swapped.grams, role: line.role, change: "replaced", why: whyGone(problem, opening, line) });
+      rows.push({
+        line: line.index,
+        food: kept.slot.food,
+        grams: same ? line.grams : kept.grams,
+        role: line.role,
+        change: same ? "as is" : "amount",
+        why: same ? "" : "keeps the balance",
+      });
+    } else if (swapped)
+      rows.push({ line: line.index, food: swapped.slot.food, grams: swapped.grams, role: line.role, change: "replaced", why: whyGone(problem, opening, line) });
     else rows.push({ line: line.index, food: null, grams: 0, role: line.role, change: "left out", why: whyGone(problem, opening, line) });
     for (const amount of fresh) {
       if (taken.has(amount) || amount.slot.role !== line.role) continue;
@@ -51,7 +72,9 @@ export function decode(problem: AdaptationProblem, opening: Opening, amounts: re
       rows.push({ line: null, food: amount.slot.food, grams: amount.grams, role: amount.slot.role, change: "added", why: GIVES[amount.slot.role] });
     }
   }
-  for (const amount of fresh) if (!taken.has(amount)) rows.push({ line: null, food: amount.slot.food, grams: amount.grams, role: amount.slot.role, change: "added", why: GIVES[amount.slot.role] });
+  for (const amount of fresh)
+    if (!taken.has(amount))
+      rows.push({ line: null, food: amount.slot.food, grams: amount.grams, role: amount.slot.role, change: "added", why: GIVES[amount.slot.role] });
   return { rows, evaporation };
 }
 

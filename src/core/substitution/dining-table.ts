@@ -30,10 +30,26 @@ export function scaledFor(read: ReadRecipe, servings: number): ScaledRecipe {
 }
 
 /** The complete problem of a recipe at a table; unknown rule ids are an error of the caller and are left out. */
-export function problemFor(read: ReadRecipe, table: DiningTable, reference: Reference, tables: SubstitutionTables, rules: ReadonlyMap<string, Rule>, maxProposals: number): AdaptationProblem {
+export function problemFor(
+  read: ReadRecipe,
+  table: DiningTable,
+  reference: Reference,
+  tables: SubstitutionTables,
+  rules: ReadonlyMap<string, Rule>,
+  maxProposals: number,
+): AdaptationProblem {
   const { lines, evaporation } = scaledFor(read, table.servings);
   return {
-    archetype: read.archetype, lines, evaporation, servings: table.servings, cookMinutes: read.cookMinutes, serve: table.serve,
-    rules: table.rules.flatMap((id) => rules.get(id) ?? []), limits: table.limits, reference, tables, maxProposals,
+    archetype: read.archetype,
+    lines,
+    evaporation,
+    servings: table.servings,
+    cookMinutes: read.cookMinutes,
+    serve: table.serve,
+    rules: table.rules.flatMap((id) => rules.get(id) ?? []),
+    limits: table.limits,
+    reference,
+    tables,
+    maxProposals,
   };
 }

@@ -17,11 +17,21 @@ export function limitFindings(problem: AdaptationProblem): Finding[] {
     return problem.lines.flatMap((line): Finding[] => {
       const part = (line.grams * limitPerGram(line, limit, problem)) / problem.servings;
       if (part < NAMED_SHARE * value) return [];
-      return [{
-        line: line.index, rule: `limit-${limit.id}`, ruleName: `At most ${limit.most} ${unit} ${name} a serving`.replace("  ", " "), short: `${name} over ${limit.most} ${unit}`.trim(),
-        school: limit.id === "freeSugars" ? limit.school : "usual", verdict: "avoid",
-        reason: `${line.food.name} gives ${part.toFixed(part < 10 ? 1 : 0)} of ${value.toFixed(value < 10 ? 1 : 0)} ${unit} ${name} a serving; the limit is ${limit.most}`.replace("  ", " "),
-      }];
+      return [
+        {
+          line: line.index,
+          rule: `limit-${limit.id}`,
+          ruleName: `At most ${limit.most} ${unit} ${name} a serving`.replace("  ", " "),
+          short: `${name} over ${limit.most} ${unit}`.trim(),
+          school: limit.id === "freeSugars" ? limit.school : "usual",
+          verdict: "avoid",
+          reason:
+            `${line.food.name} gives ${part.toFixed(part < 10 ? 1 : 0)} of ${value.toFixed(value < 10 ? 1 : 0)} ${unit} ${name} a serving; the limit is ${limit.most}`.replace(
+              "  ",
+              " ",
+            ),
+        },
+      ];
     });
   });
 }

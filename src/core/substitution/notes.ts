@@ -13,20 +13,32 @@ export interface Note {
 /** Notes on a version: open questions, clashes in the pot, sweetener limits, slumping fat, new allergens, the schools of free sugars. */
 export function versionNotes(problem: AdaptationProblem, version: Version, figures: Figures): Note[] {
   const notes: Note[] = [];
-  const held = version.rows.flatMap((row) => (row.food && row.grams > 0 ? [{ food: row.food, grams: row.grams, fresh: row.change === "replaced" || row.change === "added" }] : []));
+  const held = version.rows.flatMap((row) =>
+    row.food && row.grams > 0 ? [{ food: row.food, grams: row.grams, fresh: row.change === "replaced" || row.change === "added" }] : [],
+  );
   const has = (id: string) => held.some(({ food }) => food.id === id);
-  const share = (test: (food: Food) => boolean) => held.filter(({ food }) => test(food)).reduce((sum, { grams }) => sum + grams, 0) / Math.max(1, figures.yield.value);
+  const share = (test: (food: Food) => boolean) =>
+    held.filter(({ food }) => test(food)).reduce((sum, { grams }) => sum + grams, 0) / Math.max(1, figures.yield.value);
 
-  for (const { food } of held) for (const rule of problem.rules) {
-    const judgement = judge(food, rule);
-    if (judgement.verdict === "ask") notes.push({ kind: "ask", text: `Ask (${rule.short}): ${judgement.reason}.` });
-  }
-  for (const { foods: [a, b], why } of problem.tables.clashes) if (has(a) && has(b)) notes.push({ kind: "watch", text: `${sentence(why)}: stir it in off the heat, below 60 °C.` });
+  for (const { food } of held)
+    for (const rule of problem.rules) {
+      const judgement = judge(food, rule);
+      if (judgement.verdict === "ask") notes.push({ kind: "ask", text: `Ask (${rule.short}): ${judgement.reason}.` });
+    }
+  for (const {
+    foods: [a, b],
+    why,
+  } of problem.tables.clashes)
+    if (has(a) && has(b)) notes.push({ kind: "watch", text: `${sentence(why)}: stir it in off the heat, below 60 °C.` });
 
   const erythritol = share((food) => food.id === "erythritol");
   if (erythritol > 0.12) notes.push({ kind: "watch", text: "Erythritol above 12 % of the sweet grains when chilled." });
   else if (erythritol > 0.03) notes.push({ kind: "know", text: "Erythritol cools the mouth a little, and may grain once cold." });
-  if (figures["serving.polyols"].value > 5) notes.push({ kind: "know", text: `${figures["serving.polyols"].value.toFixed(0)} g of polyols a serving: laxative in excess${has("xylitol") ? "; xylitol is poisonous to dogs" : ""}.` });
+  if (figures["serving.polyols"].value > 5)
+    notes.push({
+      kind: "know",
+      text: `${figures["serving.polyols"].value.toFixed(0)} g of polyols a serving: laxative in excess${has("xylitol") ? "; xylitol is poisonous to dogs" : ""}.`,
+    });
   const stevia = held.find(({ food }) => food.id === "stevia");
   if (stevia) {
     const milligrams = (stevia.grams * (stevia.food.per100g[INDEX.steviolGlycosides] ?? 0) * 10_000) / Math.max(1, figures.yield.value);
@@ -41,15 +53,21 @@ export function versionNotes(problem: AdaptationProblem, version: Version, figur
     notes.push({ kind: "know", text: "A liquid oil stays liquid when cold: softer, and without the taste of ghee." });
   if (held.some(({ food, fresh }) => fresh && food.sugarClass === "puréed fruit")) {
     const { who, uk } = { who: figures["serving.freeSugarsWho"].value, uk: figures["serving.freeSugarsUk"].value };
-    notes.push({ kind: "know", text: `Fruit paste is no free sugar by WHO (${who.toFixed(1)} g a serving) and all of it by the stricter school (${uk.toFixed(1)} g).` });
+    notes.push({
+      kind: "know",
+      text: `Fruit paste is no free sugar by WHO (${who.toFixed(1)} g a serving) and all of it by the stricter school (${uk.toFixed(1)} g).`,
+    });
   }
   if (held.some(({ food, fresh }) => fresh && food.sugarClass === "cooked fruit pieces"))
     notes.push({ kind: "know", text: "Keep the fruit in pieces: cooked to a purée, all its sugars count as free by the stricter school." });
   const own = new Set(problem.lines.flatMap((line) => line.food.allergens));
   const brought = new Map<string, string>();
   for (const { food, fresh } of held) if (fresh) for (const allergen of food.allergens) if (!own.has(allergen)) brought.set(allergen, food.name);
-  for (const [allergen, by] of brought) notes.push({ kind: "know", text: `Brings ${allergen.replace("-", " ")} (${by.toLowerCase()}), which the recipe did not hold.` });
-  for (const { food, fresh } of held) if (fresh && food.note && !["dates", "stevia", "erythritol", "xylitol", "sugar"].includes(food.id)) notes.push({ kind: "know", text: `${food.name}: ${food.note.charAt(0).toLowerCase()}${food.note.slice(1)}` });
+  for (const [allergen, by] of brought)
+    notes.push({ kind: "know", text: `Brings ${allergen.replace("-", " ")} (${by.toLowerCase()}), which the recipe did not hold.` });
+  for (const { food, fresh } of held)
+    if (fresh && food.note && !["dates", "stevia", "erythritol", "xylitol", "sugar"].includes(food.id))
+      notes.push({ kind: "know", text: `${food.name}: ${food.note.charAt(0).toLowerCase()}${food.note.slice(1)}` });
   return [...new Map(notes.map((note) => [note.text, note])).values()].sort((a, b) => ORDER[a.kind] - ORDER[b.kind]);
 }
 

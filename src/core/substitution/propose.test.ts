@@ -9,10 +9,24 @@ import { strictestVerdict } from "../models/diet";
 import { versionInput } from "../adaptation";
 import { evaluate } from "../evaluate";
 import { REFERENCE } from "../../data";
-import { build, limitProperty, openRoles, propose, targetsOf, type AdaptationProblem, type DiningTable, type Ending, type Proposal, type Run, type SolverPort } from "./index";
+import {
+  build,
+  limitProperty,
+  openRoles,
+  propose,
+  targetsOf,
+  type AdaptationProblem,
+  type DiningTable,
+  type Ending,
+  type Proposal,
+  type Run,
+  type SolverPort,
+} from "./index";
 
 let highs: SolverPort;
-beforeAll(async () => { highs = createHighsPort(await loadHighs()); });
+beforeAll(async () => {
+  highs = createHighsPort(await loadHighs());
+});
 
 const solve = (of: AdaptationProblem): Promise<Ending> => propose(of, highs, () => 0);
 async function proposals(of: AdaptationProblem): Promise<readonly Proposal[]> {
@@ -53,7 +67,10 @@ describe("proposals for the demo's sweets", () => {
     const of = problem(halwa(), { rules: ["gluten-free"] });
     const all = await proposals(of);
     expect(all.length).toBeGreaterThanOrEqual(2);
-    for (const proposal of all) { expectSound(of, proposal); expect(held(proposal)).not.toContain("semolina"); }
+    for (const proposal of all) {
+      expectSound(of, proposal);
+      expect(held(proposal)).not.toContain("semolina");
+    }
     expect(new Set(all.map((proposal) => held(proposal).sort().join())).size).toBe(all.length);
     expect(["rice-semolina", "little-millet"].some((id) => grams(all[0] as Proposal, id) > 100)).toBe(true);
   });
@@ -75,11 +92,16 @@ describe("proposals for the demo's sweets", () => {
     }
   });
   it("says by the stricter school that date paste saves nothing", async () => {
-    const [closest] = await proposals(problem(read("Rice pudding\nServes 4\n1 litre milk\n½ cup rice\n200 g date paste\n\n1. Simmer for 30 minutes."), { rules: ["dairy-free"] }, 1));
+    const [closest] = await proposals(
+      problem(read("Rice pudding\nServes 4\n1 litre milk\n½ cup rice\n200 g date paste\n\n1. Simmer for 30 minutes."), { rules: ["dairy-free"] }, 1),
+    );
     expect(closest && closest.figures["serving.freeSugarsUk"].value - closest.figures["serving.freeSugarsWho"].value).toBeGreaterThan(5);
   });
   it("leaves an optional line out at no cost, and asks about foods that differ by maker", async () => {
-    const of = problem(read("Milk pudding\nServes 4\n1 litre milk\n¼ cup ground rice\n½ cup sugar\n2 tbsp cashews (optional)\n1 sheet silver leaf\n\n1. Simmer for 20 minutes."), { rules: ["vegan", "no-cashew"] });
+    const of = problem(
+      read("Milk pudding\nServes 4\n1 litre milk\n¼ cup ground rice\n½ cup sugar\n2 tbsp cashews (optional)\n1 sheet silver leaf\n\n1. Simmer for 20 minutes."),
+      { rules: ["vegan", "no-cashew"] },
+    );
     const [closest] = await proposals(of);
     expect(closest?.version.rows.find((row) => row.line === 3)?.change).toBe("left out");
     expect(closest?.notes.some((note) => note.kind === "ask" && /Silver leaf/.test(note.text))).toBe(true);
@@ -106,26 +128,57 @@ describe("where no version fits", () => {
     expect((await solve(problem(phirni(), { ...table, limits: freeSugars(clash.needed * 0.9) }))).kind).toBe("no-version-fits");
   });
   it("says which limits have to be eased together", async () => {
-    const ending = await solve(problem(halwa(), { limits: [{ id: "energy", most: 200, school: "uk" }, { id: "saturatedFat", most: 0.1, school: "uk" }] }));
+    const ending = await solve(
+      problem(halwa(), {
+        limits: [
+          { id: "energy", most: 200, school: "uk" },
+          { id: "saturatedFat", most: 0.1, school: "uk" },
+        ],
+      }),
+    );
     expect(ending).toMatchObject({ kind: "no-version-fits", relation: "all" });
     if (ending.kind === "no-version-fits") expect(ending.clashes.map((clash) => clash.limit).sort()).toEqual(["energy", "saturatedFat"]);
   });
   it("reports a solver that fails, and one that runs out of time, as such", async () => {
     const of = problem(halwa(), { rules: ["vegan"] });
-    expect(await propose(of, async () => ({ kind: "failed", why: "broken" }), () => 0)).toMatchObject({ kind: "failed", why: expect.stringMatching(/broken/) as string });
-    expect((await propose(of, async () => ({ kind: "time ran out", incumbent: null, gap: 1 }), () => 0)).kind).toBe("time-ran-out");
+    expect(
+      await propose(
+        of,
+        async () => ({ kind: "failed", why: "broken" }),
+        () => 0,
+      ),
+    ).toMatchObject({ kind: "failed", why: expect.stringMatching(/broken/) as string });
+    expect(
+      (
+        await propose(
+          of,
+          async () => ({ kind: "time ran out", incumbent: null, gap: 1 }),
+          () => 0,
+        )
+      ).kind,
+    ).toBe("time-ran-out");
   });
 });
 
 describe("for any table", () => {
   it("never breaks a rule or a limit, stays near in sweetness and yield, or says that nothing fits", async () => {
     const nuts = TREE_NUTS.map((nut) => `no-${nut}`);
-    await fc.assert(fc.asyncProperty(fc.boolean(), fc.subarray(["vegan", "dairy-free", "gluten-free", "nut-free", "soy-free", ...nuts.slice(0, 3)]), fc.option(fc.integer({ min: 1, max: 30 })), fc.integer({ min: 1, max: 20 }), fc.constantFrom("hot", "chilled"), async (pudding, rules, sugars, servings, serve) => {
-      const of = problem(pudding ? phirni() : halwa(), { rules, servings, serve: serve as "hot", limits: sugars === null ? [] : freeSugars(sugars) }, 2);
-      const ending = await solve(of);
-      expect(["proposals", "nothing-to-change", "no-version-fits"]).toContain(ending.kind);
-      if (ending.kind === "proposals") for (const proposal of ending.proposals) expectSound(of, proposal);
-    }), { numRuns: 14, seed: 20261125 });
+    await fc.assert(
+      fc.asyncProperty(
+        fc.boolean(),
+        fc.subarray(["vegan", "dairy-free", "gluten-free", "nut-free", "soy-free", ...nuts.slice(0, 3)]),
+        fc.option(fc.integer({ min: 1, max: 30 })),
+        fc.integer({ min: 1, max: 20 }),
+        fc.constantFrom("hot", "chilled"),
+        async (pudding, rules, sugars, servings, serve) => {
+          const of = problem(pudding ? phirni() : halwa(), { rules, servings, serve: serve as "hot", limits: sugars === null ? [] : freeSugars(sugars) }, 2);
+          const ending = await solve(of);
+          expect(["proposals", "nothing-to-change", "no-version-fits"]).toContain(ending.kind);
+          if (ending.kind === "proposals") for (const proposal of ending.proposals) expectSound(of, proposal);
+        },
+      ),
+      { numRuns: 14, seed: 20261125 },
+    );
   }, 120_000);
 
   it("shows on the bench the very figures of the proposal", async () => {
@@ -140,7 +193,17 @@ describe("the model behind the port", () => {
   it("has the same optimum in another solver, without WebAssembly", async () => {
     const of = problem(halwa(), { rules: ["vegan"] }, 1);
     const targets = targetsOf(of);
-    const run: Run = { sweetnessFactor: 1, freeSugarWeight: 0, noveltyWeight: 1, cuts: [], used: null, fixed: new Map(), proteinRatio: targets.proteinRatio, without: new Set(), minimised: null };
+    const run: Run = {
+      sweetnessFactor: 1,
+      freeSugarWeight: 0,
+      noveltyWeight: 1,
+      cuts: [],
+      used: null,
+      fixed: new Map(),
+      proteinRatio: targets.proteinRatio,
+      without: new Set(),
+      minimised: null,
+    };
     const { model } = build(of, openRoles(of), targets, run);
     const [first, second] = [await highs(model, { timeLimitSeconds: 10, relativeGap: 0 }), await yalpsPort(model, { timeLimitSeconds: 20, relativeGap: 0 })];
     if (first.kind !== "optimal" || second.kind !== "optimal") throw new Error(`${first.kind}, ${second.kind}`);

@@ -1,6 +1,6 @@
 import { evaluate, type Figures } from "../evaluate";
 import { beamReadings, insideCount, type BeamReading } from "./beams";
-import { build, targetsOf, type Run } from "./build";
+import { build } from "./build";
 import { findClashes, type Clashes } from "./clashes";
 import { amountsOf, decode, type Amount } from "./decode";
 import type { SolverPort } from "./model";
@@ -8,6 +8,8 @@ import { versionNotes, type Note } from "./notes";
 import { limitProperty, openRoles } from "./open-roles";
 import type { AdaptationProblem } from "./problem";
 import { roundAmounts } from "./round";
+import type { Run } from "./run";
+import { targetsOf } from "./targets";
 import { versionLines, type Version } from "./version";
 
 export type ProposalPlan = "Closest" | "Least free sugars" | "Fewest changes" | "Another way";
@@ -51,18 +53,38 @@ interface Candidate {
  * Works out up to `maxProposals` whole versions for a table: the closest, one with least free sugars where a limit asks
  * for it, one with fewest new foods, and others two exchanges away. `now` gives milliseconds for the record only.
  */
-export async function propose(problem: AdaptationProblem, solve: SolverPort, now: () => number, onProgress: (progress: Progress) => void = () => undefined): Promise<Ending> {
+export async function propose(
+  problem: AdaptationProblem,
+  solve: SolverPort,
+  now: () => number,
+  onProgress: (progress: Progress) => void = () => undefined,
+): Promise<Ending> {
   const opening = openRoles(problem);
   const { recipeFigures } = opening;
   if (opening.opened.size === 0) return { kind: "nothing-to-change", recipeFigures };
   if (!problem.tables.profiles.get(problem.archetype)?.solved)
-    return { kind: "failed", why: `Whole versions are worked out for puddings and flour halwas so far, not for a ${problem.archetype}. Exchange lines by hand: every figure follows.`, recipeFigures };
+    return {
+      kind: "failed",
+      why: `Whole versions are worked out for puddings and flour halwas so far, not for a ${problem.archetype}. Exchange lines by hand: every figure follows.`,
+      recipeFigures,
+    };
 
   const targets = targetsOf(problem);
-  const base: Run = { sweetnessFactor: 1, freeSugarWeight: 0, noveltyWeight: 1, cuts: [], used: null, fixed: new Map(), proteinRatio: targets.proteinRatio, without: new Set(), minimised: null };
+  const base: Run = {
+    sweetnessFactor: 1,
+    freeSugarWeight: 0,
+    noveltyWeight: 1,
+    cuts: [],
+    used: null,
+    fixed: new Map(),
+    proteinRatio: targets.proteinRatio,
+    without: new Set(),
+    minimised: null,
+  };
   const sugarLimited = problem.limits.some((limit) => limit.id === "freeSugars") && opening.opened.has("sweetener");
   const plans: { label: ProposalPlan; run: Run; differs: boolean }[] = [{ label: "Closest", run: base, differs: false }];
-  if (problem.maxProposals > 1 && sugarLimited) plans.push({ label: "Least free sugars", run: { ...base, sweetnessFactor: 0.88, freeSugarWeight: 1.2 }, differs: false });
+  if (problem.maxProposals > 1 && sugarLimited)
+    plans.push({ label: "Least free sugars", run: { ...base, sweetnessFactor: 0.88, freeSugarWeight: 1.2 }, differs: false });
   if (problem.maxProposals > 1) plans.push({ label: "Fewest changes", run: { ...base, noveltyWeight: 3 }, differs: false });
   for (let i = plans.length; i < problem.maxProposals + 1; i++) plans.push({ label: "Another way", run: base, differs: true });
 
@@ -91,39 +113,84 @@ export async function propose(problem: AdaptationProblem, solve: SolverPort, now
     if (found.some((other) => sameSet(other.used, used))) continue;
     const rounded = await roundAmounts(problem, opening, targets, run, used, { built, values: solution.values }, solve);
     if (!rounded) continue;
-    const proposal = finish(problem, opening, plan.label, rounded.amounts, rounded.evaporation, found.map(({ proposal }) => proposal), { status: outcome.kind === "optimal" ? "optimal" : "best so far", gap: outcome.gap, milliseconds: Math.round(now() - started) });
+    const proposal = finish(
+      problem,
+      opening,
+      plan.label,
+      rounded.amounts,
+      rounded.evaporation,
+      found.map(({ proposal }) => proposal),
+      { status: outcome.kind === "optimal" ? "optimal" : "best so far", gap: outcome.gap, milliseconds: Math.round(now() - started) },
+    );
     if (proposal && !found.some((other) => sameVersion(other.proposal.version, proposal.version))) found.push({ used, proposal });
   }
-  if (found.length === 0) return outOfTime ? { kind: "time-ran-out", recipeFigures } : { kind: "failed", why: "Versions were found, but none could be brought to amounts that can be weighed within the limits.", recipeFigures };
+  if (found.length === 0)
+    return outOfTime
+      ? { kind: "time-ran-out", recipeFigures }
+      : { kind: "failed", why: "Versions were found, but none could be brought to amounts that can be weighed within the limits.", recipeFigures };
   return { kind: "proposals", proposals: found.map(({ proposal }) => proposal), recipeFigures };
 }
 
-function finish(problem: AdaptationProblem, opening: ReturnType<typeof openRoles>, plan: ProposalPlan, amounts: readonly Amount[], evaporation: number, before: readonly Proposal[], solver: Proposal["solver"]): Proposal | null {
+function finish(
+  problem: AdaptationProblem,
+  opening: ReturnType<typeof openRoles>,
+  plan: ProposalPlan,
+  amounts: readonly Amount[],
+  evaporation: number,
+  before: readonly Proposal[],
+  solver: Proposal["solver"],
+): Proposal | null {
   const version = decode(problem, opening, amounts, Math.round(evaporation / 5) * 5);
-  const { figures } = evaluate({ lines: versionLines(version, problem.lines), evaporation: { value: version.evaporation, sd: version.evaporation * 0.2 }, servings: problem.servings, cookMinutes: problem.cookMinutes }, problem.reference.constants);
+  const { figures } = evaluate(
+    {
+      lines: versionLines(version, problem.lines),
+      evaporation: { value: version.evaporation, sd: version.evaporation * 0.2 },
+      servings: problem.servings,
+      cookMinutes: problem.cookMinutes,
+    },
+    problem.reference.constants,
+  );
   if (problem.limits.some((limit) => figures[limitProperty(limit)].value > limit.most * 1.001)) return null;
   const beams = beamReadings(opening.recipeFigures, figures, problem.limits, problem.serve, problem.reference.constants);
-  return { label: plan === "Another way" ? apartLabel(version, before) : plan, reason: reasonOf(plan, version, beams, figures), version, figures, beams, notes: versionNotes(problem, version, figures), solver };
+  return {
+    label: plan === "Another way" ? apartLabel(version, before) : plan,
+    reason: reasonOf(plan, version, beams, figures),
+    version,
+    figures,
+    beams,
+    notes: versionNotes(problem, version, figures),
+    solver,
+  };
 }
 
 /** Names a version by its largest new food that the versions before it do not hold. */
 function apartLabel(version: Version, before: readonly Proposal[]): string {
   const known = new Set(before.flatMap((proposal) => proposal.version.rows.map((row) => row.food?.id)));
-  const lead = version.rows.filter((row) => row.food && (row.change === "replaced" || row.change === "added") && !known.has(row.food.id)).sort((a, b) => b.grams - a.grams)[0];
+  const lead = version.rows
+    .filter((row) => row.food && (row.change === "replaced" || row.change === "added") && !known.has(row.food.id))
+    .sort((a, b) => b.grams - a.grams)[0];
   return lead?.food ? `With ${(lead.food.name.split(",")[0] ?? "").toLowerCase()}` : "Another way";
 }
 
 function reasonOf(plan: ProposalPlan, version: Version, beams: readonly BeamReading[], figures: Figures): string {
   const { inside, of } = insideCount(beams);
   const fresh = version.rows.filter((row) => row.change === "replaced" || row.change === "added");
-  const names = fresh.slice(0, 3).map((row) => row.food?.name.toLowerCase()).join(", ");
+  const names = fresh
+    .slice(0, 3)
+    .map((row) => row.food?.name.toLowerCase())
+    .join(", ");
   switch (plan) {
-    case "Closest": return `Nearest to the recipe: ${inside} of ${of} inside, with ${names}`;
-    case "Least free sugars": return `${figures["serving.freeSugarsUk"].value.toFixed(1)} g of free sugars a serving, a little less sweet`;
-    case "Fewest changes": return `${fresh.length} new ${fresh.length === 1 ? "food" : "foods"}: ${names}`;
-    case "Another way": return `A different set: ${names}`;
+    case "Closest":
+      return `Nearest to the recipe: ${inside} of ${of} inside, with ${names}`;
+    case "Least free sugars":
+      return `${figures["serving.freeSugarsUk"].value.toFixed(1)} g of free sugars a serving, a little less sweet`;
+    case "Fewest changes":
+      return `${fresh.length} new ${fresh.length === 1 ? "food" : "foods"}: ${names}`;
+    case "Another way":
+      return `A different set: ${names}`;
   }
 }
 
 const sameSet = (a: ReadonlySet<string>, b: ReadonlySet<string>) => a.size === b.size && [...a].every((key) => b.has(key));
-const sameVersion = (a: Version, b: Version) => JSON.stringify(a.rows.map((row) => [row.food?.id, row.grams])) === JSON.stringify(b.rows.map((row) => [row.food?.id, row.grams]));
+const sameVersion = (a: Version, b: Version) =>
+  JSON.stringify(a.rows.map((row) => [row.food?.id, row.grams])) === JSON.stringify(b.rows.map((row) => [row.food?.id, row.grams]));

@@ -19,14 +19,19 @@ export function ratioSwap(from: Food, grams: number, to: Food, role: Role, serve
   const strength = (food: Food): readonly [perGram: number, keeps: string] => {
     const of = (index: number) => (food.per100g[index] ?? 0) / 100;
     switch (role) {
-      case "sweetener": return [sucroseEquivalentPerGram(food.per100g, constants.temperatures[serve], constants) + of(INDEX.steviolGlycosides) * STEVIOL_AT_300, "as sweet"];
-      case "richness": return [of(INDEX.fat), "as much fat"];
-      case "body": case "thickener": {
+      case "sweetener":
+        return [sucroseEquivalentPerGram(food.per100g, constants.temperatures[serve], constants) + of(INDEX.steviolGlycosides) * STEVIOL_AT_300, "as sweet"];
+      case "richness":
+        return [of(INDEX.fat), "as much fat"];
+      case "body":
+      case "thickener": {
         const parts = thickeningPerGram(food, food.per100g, serve === "hot" || serve === "warm" ? "hot" : "chilled", null, constants);
         return [parts.starch + parts.fibre + parts.other, "as much body"];
       }
-      case "liquid": return [of(INDEX.water), "as much water"];
-      default: return [1, "as much"];
+      case "liquid":
+        return [of(INDEX.water), "as much water"];
+      default:
+        return [1, "as much"];
     }
   };
   const [before, keeps] = strength(from);

@@ -1,9 +1,11 @@
-import { build, type Built, type Run, type Targets } from "./build";
+import { build, type Built } from "./build";
 import { bodyPerGram } from "./coefficients";
 import { amountsOf, type Amount } from "./decode";
 import type { SolverPort } from "./model";
 import type { Opening } from "./open-roles";
 import type { AdaptationProblem } from "./problem";
+import type { Run } from "./run";
+import type { Targets } from "./targets";
 
 /** What a kitchen can weigh or spoon: traces by 0.01 g, spices by 0.1, gel-like by 1, then 5 g, then 10 g. */
 export function increment(grams: number): number {
@@ -27,7 +29,15 @@ export interface Rounded {
  * broken by rounding. First the protein term of body is linearised anew at the solution. Returns null when the rounded
  * lines cannot be completed (the caller drops the version).
  */
-export async function roundAmounts(problem: AdaptationProblem, opening: Opening, targets: Targets, run: Run, used: ReadonlySet<string>, start: { readonly built: Built; readonly values: ArrayLike<number> }, solve: SolverPort): Promise<Rounded | null> {
+export async function roundAmounts(
+  problem: AdaptationProblem,
+  opening: Opening,
+  targets: Targets,
+  run: Run,
+  used: ReadonlySet<string>,
+  start: { readonly built: Built; readonly values: ArrayLike<number> },
+  solve: SolverPort,
+): Promise<Rounded | null> {
   let settled: Run = { ...run, used, cuts: [], fixed: new Map() };
   let values: ArrayLike<number> = start.values;
   let built = start.built;
@@ -42,11 +52,15 @@ export async function roundAmounts(problem: AdaptationProblem, opening: Opening,
   const fixed = new Map<string, number>();
   const open = amountsOf(built, values).sort((a, b) => b.grams - a.grams);
   // What did not move stays exactly as handed down.
-  for (const { slot, grams } of open) if (slot.source && Math.abs(grams - slot.source.grams) <= 0.005 * slot.source.grams) fixed.set(slot.key, slot.source.grams);
+  for (const { slot, grams } of open)
+    if (slot.source && Math.abs(grams - slot.source.grams) <= 0.005 * slot.source.grams) fixed.set(slot.key, slot.source.grams);
   for (const { slot } of open) {
     if (fixed.has(slot.key)) continue;
     const grams = amountsOf(built, values).find((amount) => amount.slot.key === slot.key)?.grams ?? 0;
-    if (grams === 0) { fixed.set(slot.key, 0); continue; }
+    if (grams === 0) {
+      fixed.set(slot.key, 0);
+      continue;
+    }
     const step = increment(grams);
     const nearest = Math.max(step, Math.round(grams / step) * step);
     const other = nearest > grams ? Math.max(step, Math.floor(grams / step) * step) : Math.ceil(grams / step) * step;
@@ -71,7 +85,8 @@ export async function roundAmounts(problem: AdaptationProblem, opening: Opening,
 const tidy = (grams: number) => Math.round(grams * 1000) / 1000;
 
 function proteinRatio(problem: AdaptationProblem, built: Built, values: ArrayLike<number>): number {
-  let protein = 0, serum = -(values[built.e] ?? 0);
+  let protein = 0,
+    serum = -(values[built.e] ?? 0);
   for (const { slot, grams } of amountsOf(built, values)) {
     const part = bodyPerGram(slot, problem);
     protein += part.protein * grams;

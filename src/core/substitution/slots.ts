@@ -33,33 +33,67 @@ export function slots(problem: AdaptationProblem, opening: Opening, finished: nu
     if (opening.banned.has(line.index)) continue;
     const opened = opening.opened.has(line.role);
     const water = line.food.id === "water";
-    const range = line.food.family === "vegetable" || line.food.family === "fruit" && !opened ? VEGETABLE_RANGE : (LOCKED_RANGE[line.role] ?? DEFAULT_LOCKED_RANGE);
+    const range =
+      line.food.family === "vegetable" || (line.food.family === "fruit" && !opened) ? VEGETABLE_RANGE : (LOCKED_RANGE[line.role] ?? DEFAULT_LOCKED_RANGE);
     kept.push({
-      key: `line${line.index}`, role: line.role, food: line.food, source: line,
+      key: `line${line.index}`,
+      role: line.role,
+      food: line.food,
+      source: line,
       least: water ? 0 : opened ? Math.min(line.grams, finished * 0.01) : line.grams * (1 - range),
-      most: water ? Math.max(line.grams * 2, finished * MOST_WATER_SHARE) : opened ? Math.max(line.grams * 1.5, mostOf(problem, line, finished)) : line.grams * (1 + range),
-      affinity: 0, optional: opened || line.optional, locked: !opened && !water,
+      most: water
+        ? Math.max(line.grams * 2, finished * MOST_WATER_SHARE)
+        : opened
+          ? Math.max(line.grams * 1.5, mostOf(problem, line, finished))
+          : line.grams * (1 + range),
+      affinity: 0,
+      optional: opened || line.optional,
+      locked: !opened && !water,
     });
   }
   const roles = new Set<Role>([...opening.opened, ...REPAIR_ROLES]);
   const present = new Set(kept.map((slot) => slot.food.id));
-  const entering = problem.tables.candidates.filter((candidate) => candidate.archetypes.includes(problem.archetype) && roles.has(candidate.role) && !present.has(candidate.foodId));
+  const entering = problem.tables.candidates.filter(
+    (candidate) => candidate.archetypes.includes(problem.archetype) && roles.has(candidate.role) && !present.has(candidate.foodId),
+  );
   const fresh = new Set<string>();
   for (const candidate of entering) {
     const food = problem.reference.foods.get(candidate.foodId);
     const key = `${candidate.role}:${candidate.foodId}`;
     if (!food || !mayEnter(food, problem) || fresh.has(key)) continue;
     fresh.add(key);
-    kept.push({ key, role: candidate.role, food, source: null, least: (candidate.least * finished) / 100, most: (candidate.most * finished) / 100, affinity: candidate.affinity, optional: true, locked: false });
+    kept.push({
+      key,
+      role: candidate.role,
+      food,
+      source: null,
+      least: (candidate.least * finished) / 100,
+      most: (candidate.most * finished) / 100,
+      affinity: candidate.affinity,
+      optional: true,
+      locked: false,
+    });
   }
   const water = problem.reference.foods.get("water");
   if (water && !present.has("water"))
-    kept.push({ key: "liquid:water", role: "liquid", food: water, source: null, least: finished * 0.01, most: finished * 0.5, affinity: 0.1, optional: true, locked: false });
+    kept.push({
+      key: "liquid:water",
+      role: "liquid",
+      food: water,
+      source: null,
+      least: finished * 0.01,
+      most: finished * 0.5,
+      affinity: 0.1,
+      optional: true,
+      locked: false,
+    });
   return kept;
 }
 
 function mostOf(problem: AdaptationProblem, line: SourceLine, finished: number): number {
-  const candidate = problem.tables.candidates.find((each) => each.role === line.role && each.foodId === line.food.id && each.archetypes.includes(problem.archetype));
+  const candidate = problem.tables.candidates.find(
+    (each) => each.role === line.role && each.foodId === line.food.id && each.archetypes.includes(problem.archetype),
+  );
   return candidate ? (candidate.most * finished) / 100 : line.grams * 1.5;
 }
 
@@ -70,4 +104,5 @@ export function isPiece(food: Food, role: Role): boolean {
 }
 
 /** A plant or animal milk, as against water: what counts as the sweet's liquid. */
-export const isMilk = (slot: { readonly role: Role; readonly food: Food }): boolean => slot.role === "liquid" && slot.food.id !== "water" && (slot.food.per100g[INDEX.water] ?? 0) > 50;
+export const isMilk = (slot: { readonly role: Role; readonly food: Food }): boolean =>
+  slot.role === "liquid" && slot.food.id !== "water" && (slot.food.per100g[INDEX.water] ?? 0) > 50;

@@ -2,7 +2,21 @@ import type { Role } from "../food";
 import type { Archetype } from "../recipe";
 
 /** Properties that the solver keeps close to the recipe's. All are linear in the amounts, or linearised. */
-export const SOLVER_PROPERTIES = ["sweetness", "body", "water", "fat", "creaminess", "chew", "solutes", "protein", "dry", "solidFat", "grain", "gel", "binding"] as const;
+export const SOLVER_PROPERTIES = [
+  "sweetness",
+  "body",
+  "water",
+  "fat",
+  "creaminess",
+  "chew",
+  "solutes",
+  "protein",
+  "dry",
+  "solidFat",
+  "grain",
+  "gel",
+  "binding",
+] as const;
 export type SolverProperty = (typeof SOLVER_PROPERTIES)[number];
 
 /** How close a property should stay (relative half-width of the band) and how much it counts. */

@@ -1,2 +1,2 @@
-export { MILLILITRES, MASS_GRAMS, MEASURE_SHARE, type MeasureKind } from "./kitchen-units";
+export { MILLILITRES, MASS_GRAMS, MEASURE_SHARE } from "./kitchen-units";
 export { formatToSpread, formatGrams, formatChange } from "./format";

@@ -35,5 +35,3 @@ export const MEASURE_SHARE = {
   pinch: 0.4,
   container: 0.03,
 } as const;
-
-export type MeasureKind = keyof typeof MEASURE_SHARE;

@@ -38,7 +38,4 @@ const measuredFood = (row: MeasuredRow): Food => ({
 export const FOODS: readonly Food[] = [...MEASURED.map(measuredFood), ...[...SWEETENERS, ...MILKS, ...OTHERS].map(completeRow)];
 
 /** Energy as the measured table states it, kJ per 100 g; pure fats carry 0 there and are left out. */
-export const TABLE_ENERGY: ReadonlyMap<string, number> = new Map(
-  MEASURED.filter((row) => row.tableEnergy > 0).map((row) => [row.id, row.tableEnergy]),
-);
-
+export const TABLE_ENERGY: ReadonlyMap<string, number> = new Map(MEASURED.filter((row) => row.tableEnergy > 0).map((row) => [row.id, row.tableEnergy]));

@@ -4,8 +4,20 @@ import type { Food, GlycaemicIndex, Nutrient } from "../../core/food";
 export type Traits = Partial<
   Pick<
     Food,
-    | "origin" | "allergens" | "mayContain" | "sugarClass" | "thickening" | "freeOil" | "solidFat" | "density" | "pours" | "counted"
-    | "forms" | "role" | "note" | "synonyms"
+    | "origin"
+    | "allergens"
+    | "mayContain"
+    | "sugarClass"
+    | "thickening"
+    | "freeOil"
+    | "solidFat"
+    | "density"
+    | "pours"
+    | "counted"
+    | "forms"
+    | "role"
+    | "note"
+    | "synonyms"
   >
 > & { readonly glycaemicIndex?: GlycaemicIndex };
 

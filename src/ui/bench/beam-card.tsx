@@ -9,25 +9,51 @@ import { StateMark, stateColour } from "../parts/marks";
 import { FigureButton, useWorking } from "../parts/working";
 
 /** One property as a beam, its figures and words beside it, each of which can be asked why. */
-export function BeamCard({ reading, before, after }: { readonly reading: BeamReading; readonly before: { readonly input: EvaluationInput; readonly figures: Figures }; readonly after: { readonly input: EvaluationInput; readonly figures: Figures } }) {
+export function BeamCard({
+  reading,
+  before,
+  after,
+}: {
+  readonly reading: BeamReading;
+  readonly before: { readonly input: EvaluationInput; readonly figures: Figures };
+  readonly after: { readonly input: EvaluationInput; readonly figures: Figures };
+}) {
   const { constants } = useWorking();
   const { deviation, id, limit, name } = reading;
   const [old, now] = [before.figures[id], after.figures[id]];
   const word = stateWord(reading, old.value, now.value);
   const sentence = `${name}: ${figureText(old, id, constants)} as handed down, ${figureText(now, id, constants)} for this table${limit === null ? "" : `, limit ${limit} ${describeProperty(id).unit}`}; ${word}.`;
   const { unit } = describeProperty(id);
-  const middle = limit !== null ? `limit ${limit} ${unit}` : isBody(id) ? stepWords(now.value - old.value) : old.value > 0 ? formatChange(deviation.relative) : now.value > 0 ? `+${formatToSpread(now.value, now.value / 20)} ${unit}` : "same";
+  const middle =
+    limit !== null
+      ? `limit ${limit} ${unit}`
+      : isBody(id)
+        ? stepWords(now.value - old.value)
+        : old.value > 0
+          ? formatChange(deviation.relative)
+          : now.value > 0
+            ? `+${formatToSpread(now.value, now.value / 20)} ${unit}`
+            : "same";
   return (
-    <article className="border-b border-line pt-1.5 pb-1" data-beam={id} data-state={deviation.state}>
+    <article className="border-b border-line pt-1.5 pb-1 isolate [contain:content]" data-beam={id} data-state={deviation.state}>
       <div className="flex justify-between gap-2 items-baseline">
         <h3 className="text-[14px] font-[560] [font-stretch:94%] leading-tight">{name}</h3>
-        <span className={`flex items-center gap-1 text-[13px] leading-tight text-right ${stateColour(deviation.state)}`}><StateMark state={deviation.state} />{word}</span>
+        <span className={`flex items-center gap-1 text-[13px] leading-tight text-right ${stateColour(deviation.state)}`}>
+          <StateMark state={deviation.state} />
+          {word}
+        </span>
       </div>
       <Beam deviation={deviation} label={sentence} />
       <div className="grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] gap-1 items-baseline -mt-0.5">
         <FigureButton figure={old} id={id} input={before.input} of="as handed down" className="text-[13px]! justify-self-start" />
         <span className="t-small text-ink2 whitespace-nowrap">{middle}</span>
-        <FigureButton figure={now} id={id} input={after.input} of="for this table" className={`justify-self-end text-right! ${isBody(id) ? "text-[13px]! font-[560]!" : "font-[640]!"}`} />
+        <FigureButton
+          figure={now}
+          id={id}
+          input={after.input}
+          of="for this table"
+          className={`justify-self-end text-right! ${isBody(id) ? "text-[13px]! font-[560]!" : "font-[640]!"}`}
+        />
       </div>
     </article>
   );
@@ -40,7 +66,10 @@ function stepWords(change: number): string {
 
 /** A specific word for the state: "less sweet", "too thick", "over by 3.3 g". */
 function stateWord({ deviation, id }: BeamReading, old: number, now: number): string {
-  if (deviation.kind === "limit") return deviation.state === "outside" ? `over by ${formatToSpread(deviation.beyond, deviation.beyond / 20)} ${describeProperty(id).unit}`.trim() : deviation.state;
+  if (deviation.kind === "limit")
+    return deviation.state === "outside"
+      ? `over by ${formatToSpread(deviation.beyond, deviation.beyond / 20)} ${describeProperty(id).unit}`.trim()
+      : deviation.state;
   if (deviation.state === "free") return Math.abs(deviation.relative) < 0.02 ? "same" : now > old ? "more" : "less";
   if (deviation.state === "inside") return Math.abs(deviation.relative) < 0.02 ? "level" : "inside";
   if (deviation.state === "just inside") return "just inside";

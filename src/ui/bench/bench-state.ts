@@ -13,19 +13,36 @@ export interface StoredBench {
   readonly basis: string;
   readonly label: string;
   readonly evaporation: number;
-  readonly rows: readonly { readonly line: number | null; readonly foodId: string | null; readonly grams: number; readonly role: Role; readonly change: VersionRow["change"]; readonly why: string }[];
+  readonly rows: readonly {
+    readonly line: number | null;
+    readonly foodId: string | null;
+    readonly grams: number;
+    readonly role: Role;
+    readonly change: VersionRow["change"];
+    readonly why: string;
+  }[];
 }
 
 /** Identifies what a bench was worked out for; another recipe or table makes it void. */
 export function basisOf(read: ReadRecipe, table: DiningTable): string {
-  const text = JSON.stringify([read.lines.map((line) => [line.index, line.food.id, Math.round(line.grams * 100), line.role]), read.archetype, Math.round(read.evaporation.grams.value), table.rules, table.limits, table.servings, table.serve]);
+  const text = JSON.stringify([
+    read.lines.map((line) => [line.index, line.food.id, Math.round(line.grams * 100), line.role]),
+    read.archetype,
+    Math.round(read.evaporation.grams.value),
+    table.rules,
+    table.limits,
+    table.servings,
+    table.serve,
+  ]);
   let hash = 2166136261;
   for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 16777619);
   return (hash >>> 0).toString(36);
 }
 
 export const stored = ({ label, version }: BenchState, basis: string): StoredBench => ({
-  basis, label, evaporation: version.evaporation,
+  basis,
+  label,
+  evaporation: version.evaporation,
   rows: version.rows.map(({ line, food, grams, role, change, why }) => ({ line, foodId: food?.id ?? null, grams, role, change, why })),
 });
 
@@ -41,7 +58,13 @@ export function reopened(bench: StoredBench | null, basis: string, foods: Readon
 /** The recipe itself as a version: where one starts by hand. */
 export function asHandedDown(read: ReadRecipe, table: DiningTable): BenchState {
   const { lines, evaporation } = scaledFor(read, table.servings);
-  return { label: "By hand", version: { evaporation: Math.round(evaporation.value), rows: lines.map((line) => ({ line: line.index, food: line.food, grams: line.grams, role: line.role, change: "as is", why: "" })) } };
+  return {
+    label: "By hand",
+    version: {
+      evaporation: Math.round(evaporation.value),
+      rows: lines.map((line) => ({ line: line.index, food: line.food, grams: line.grams, role: line.role, change: "as is", why: "" })),
+    },
+  };
 }
 
 export const fromProposal = ({ label, version }: Proposal): BenchState => ({ label, version });
@@ -70,10 +93,15 @@ export const leaveOut = (state: BenchState, index: number): BenchState =>
   withRow(state, index, (row) => (row.line === null ? null : { ...row, food: null, grams: 0, change: "left out", why: row.why || "by hand" }));
 
 /** Puts a line back as handed down. */
-export const putBack = (state: BenchState, index: number, food: Food, grams: number): BenchState => withRow(state, index, (row) => ({ ...row, food, grams, change: "as is", why: "" }));
+export const putBack = (state: BenchState, index: number, food: Food, grams: number): BenchState =>
+  withRow(state, index, (row) => ({ ...row, food, grams, change: "as is", why: "" }));
 
 export const addFood = (state: BenchState, food: Food, grams: number): BenchState => ({
-  label: edited(state.label), version: { ...state.version, rows: [...state.version.rows, { line: null, food, grams, role: food.role, change: "added", why: "by hand" }] },
+  label: edited(state.label),
+  version: { ...state.version, rows: [...state.version.rows, { line: null, food, grams, role: food.role, change: "added", why: "by hand" }] },
 });
 
-export const setEvaporation = (state: BenchState, evaporation: number): BenchState => ({ label: edited(state.label), version: { ...state.version, evaporation } });
+export const setEvaporation = (state: BenchState, evaporation: number): BenchState => ({
+  label: edited(state.label),
+  version: { ...state.version, evaporation },
+});

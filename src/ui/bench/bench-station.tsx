@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { evaluate } from "../../core/evaluate";
 import { recipeInput, stepsFor, versionInput } from "../../core/adaptation";
 import { readRecipe, type Recipe } from "../../core/recipe";
@@ -14,6 +14,7 @@ import { Arrow, StateMark } from "../parts/marks";
 import { send } from "../parts/send";
 import { UndoButtons } from "../parts/undo-buttons";
 import { useHistory } from "../parts/use-history";
+import { useSettled } from "../parts/use-settled";
 import { FigureButton, WorkingProvider } from "../parts/working";
 import { latest } from "../recipe/recipe-memory";
 import { SaveNotice, useSaving } from "../shell/saving";
@@ -51,11 +52,21 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
   const view: BenchView = useMemo(() => {
     const read = readRecipe(recipe, readingContext(), constants);
     const input = recipeInput(read, table);
-    return { read, table, problem: problemFor(read, table, reference, substitution, rules, PROPOSALS), before: { input, figures: evaluate(input, constants).figures } };
+    return {
+      read,
+      table,
+      problem: problemFor(read, table, reference, substitution, rules, PROPOSALS),
+      before: { input, figures: evaluate(input, constants).figures },
+    };
   }, [recipe, table, constants, reference, rules, substitution]);
   const basis = useMemo(() => basisOf(view.read, table), [view.read, table]);
 
-  const { present: state, set, undo, redo } = useHistory<BenchState>(() => reopened(latestBench(id) ?? bench, basis, reference.foods) ?? asHandedDown(view.read, table));
+  const {
+    present: state,
+    set,
+    undo,
+    redo,
+  } = useHistory<BenchState>(() => reopened(latestBench(id) ?? bench, basis, reference.foods) ?? asHandedDown(view.read, table));
   const [touched, setTouched] = useState(() => reopened(latestBench(id) ?? bench, basis, reference.foods) !== null);
   const solver = useSolver();
   const { start } = solver;
@@ -68,25 +79,35 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
     setTouched(true);
     set(fromProposal(first));
   }
+  const change = useCallback(
+    (next: BenchState | ((present: BenchState) => BenchState), key?: string) => {
+      setTouched(true);
+      set(next, key);
+    },
+    [set],
+  );
   const savedState = useRef(state);
   useEffect(() => {
     if (state === savedState.current) return;
     savedState.current = state;
     const body = stored(state, basis);
     rememberBench(id, body);
-    save(`bench ${id}`, async () => { await send("PUT", `/api/recipes/${id}/bench`, body); });
+    save(`bench ${id}`, async () => {
+      await send("PUT", `/api/recipes/${id}/bench`, body);
+    });
   }, [state, basis, id, save]);
 
   const after = useMemo(() => {
     const input = versionInput(state.version, view.read, table);
-    return { input, figures: evaluate(input, constants).figures };
-  }, [state, view.read, table, constants]);
+    return { input, version: state.version, figures: evaluate(input, constants).figures };
+  }, [state.version, view.read, table, constants]);
   const beams = useMemo(() => beamReadings(view.before.figures, after.figures, table.limits, table.serve, constants), [view, after, table, constants]);
-  const notes = useMemo(() => versionNotes(view.problem, state.version, after.figures), [view, state, after]);
-  const steps = useMemo(() => stepsFor(view.read, state.version, table, handling), [view.read, state.version, table, handling]);
+  // Steps and notes may follow a moment later than the beams.
+  const later = useSettled(after, 120);
+  const notes = useMemo(() => versionNotes(view.problem, later.version, later.figures), [view, later]);
+  const steps = useMemo(() => stepsFor(view.read, later.version, table, handling), [view.read, later, table, handling]);
   const { inside, of } = insideCount(beams);
   const chosen = proposals.findIndex((proposal) => proposal.label === state.label);
-  const change = (next: BenchState, key?: string) => { setTouched(true); set(next, key); };
 
   const [keeping, setKeeping] = useState<{ readonly busy: boolean; readonly why: string | null }>({ busy: false, why: null });
   const keep = async () => {
@@ -110,25 +131,80 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px] lg:grid-rows-[auto_1fr] pb-20 md:pb-0">
         <div className="p-4 pb-0 md:pt-2 md:px-5 min-w-0">
-          {view.read.unresolved.length > 0 && <p className="bg-saffron-wash px-3 py-2 t-ledger mb-3">{view.read.unresolved.length} {view.read.unresolved.length === 1 ? "line of the recipe is" : "lines of the recipe are"} not read yet and not in any version. Whether they fit this table is not known: answer them at the Recipe station.</p>}
-          <EndingPanel state={solver.state} recipeId={id} ruleNames={new Map(view.problem.rules.map((rule) => [rule.id, rule.name]))} onCancel={solver.cancel} onAgain={() => start(view.problem)} />
-          <ProposalTabs proposals={proposals} chosen={chosen < 0 ? null : chosen} ownLabel={chosen < 0 ? state.label : null} onChoose={(i) => { const proposal = proposals[i]; if (proposal) change(fromProposal(proposal)); }} onByHand={() => change(asHandedDown(view.read, table))} />
+          {view.read.unresolved.length > 0 && (
+            <p className="bg-saffron-wash px-3 py-2 t-ledger mb-3">
+              {view.read.unresolved.length} {view.read.unresolved.length === 1 ? "line of the recipe is" : "lines of the recipe are"} not read yet and not in
+              any version. Whether they fit this table is not known: answer them at the Recipe station.
+            </p>
+          )}
+          <EndingPanel
+            state={solver.state}
+            recipeId={id}
+            ruleNames={new Map(view.problem.rules.map((rule) => [rule.id, rule.name]))}
+            onCancel={solver.cancel}
+            onAgain={() => start(view.problem)}
+          />
+          <ProposalTabs
+            proposals={proposals}
+            chosen={chosen < 0 ? null : chosen}
+            ownLabel={chosen < 0 ? state.label : null}
+            onChoose={(i) => {
+              const proposal = proposals[i];
+              if (proposal) change(fromProposal(proposal));
+            }}
+            onByHand={() => change(asHandedDown(view.read, table))}
+          />
           <Ledger view={view} state={state} onChange={change} />
           <div className="border-x border-b border-ink bg-sheet rule-double px-3 py-2 grid sm:grid-cols-[1fr_auto_1fr] gap-2 items-center t-ledger">
-            <span><FigureButton figure={view.before.figures.yield} id="yield" input={view.before.input} of="as handed down" className="font-[600]!" /> finished</span>
-            <span className="flex items-center gap-2 text-ink2">cooks down by <AmountField label="Water driven off in this version, grams" value={state.version.evaporation} onChange={(evaporation) => change(setEvaporation(state, evaporation), "evaporation")} /></span>
-            <span className="sm:text-right"><FigureButton figure={after.figures.yield} id="yield" input={after.input} of="for this table" className="font-[600]!" /> finished, {table.servings} of {formatGrams(after.figures.servingMass.value)} g</span>
+            <span>
+              <FigureButton figure={view.before.figures.yield} id="yield" input={view.before.input} of="as handed down" className="font-[600]!" /> finished
+            </span>
+            <span className="flex items-center gap-2 text-ink2">
+              cooks down by{" "}
+              <AmountField
+                label="Water driven off in this version, grams"
+                value={state.version.evaporation}
+                onChange={(evaporation) => change((present) => setEvaporation(present, evaporation), "evaporation")}
+              />
+            </span>
+            <span className="sm:text-right">
+              <FigureButton figure={after.figures.yield} id="yield" input={after.input} of="for this table" className="font-[600]!" /> finished,{" "}
+              {table.servings} of {formatGrams(after.figures.servingMass.value)} g
+            </span>
           </div>
           <div className="fixed md:static bottom-[50px] inset-x-0 z-20 bg-ground border-t border-ink md:border-0 px-4 py-2 md:p-0 md:mt-3 flex gap-x-4 items-center no-print">
-            <span className="md:hidden flex-1 t-ledger"><span className="flex gap-[3px] items-center" aria-hidden="true">{beams.map((beam) => <StateMark key={beam.id} state={beam.deviation.state} size={11} />)}</span>{inside} of {of} inside{asked > 0 ? `, ${asked} to ask` : ""}</span>
-            <span className="hidden md:block t-ledger text-ink2 flex-1">{changed} {changed === 1 ? "line" : "lines"} changed, {inside} of {of} inside{asked > 0 ? `, ${asked} to ask` : ""}.</span>
-            <span className="hidden md:flex gap-3 items-center"><SaveNotice /><UndoButtons undo={undo} redo={redo} /></span>
-            <Button kind="primary" disabled={keeping.busy} onClick={() => void keep()}>Keep as a version <Arrow /></Button>
+            <span className="md:hidden flex-1 t-ledger">
+              <span className="flex gap-[3px] items-center" aria-hidden="true">
+                {beams.map((beam) => (
+                  <StateMark key={beam.id} state={beam.deviation.state} size={11} />
+                ))}
+              </span>
+              {inside} of {of} inside{asked > 0 ? `, ${asked} to ask` : ""}
+            </span>
+            <span className="hidden md:block t-ledger text-ink2 flex-1">
+              {changed} {changed === 1 ? "line" : "lines"} changed, {inside} of {of} inside{asked > 0 ? `, ${asked} to ask` : ""}.
+            </span>
+            <span className="hidden md:flex gap-3 items-center">
+              <SaveNotice />
+              <UndoButtons undo={undo} redo={redo} />
+            </span>
+            <Button kind="primary" disabled={keeping.busy} onClick={() => void keep()}>
+              Keep as a version <Arrow />
+            </Button>
           </div>
-          {keeping.why && <p role="alert" className="mt-2 bg-rose-wash text-rose px-3 py-2">{keeping.why}</p>}
+          {keeping.why && (
+            <p role="alert" className="mt-2 bg-rose-wash text-rose px-3 py-2">
+              {keeping.why}
+            </p>
+          )}
         </div>
-        <aside className="lg:crease-l p-4 md:pt-2 md:px-4 lg:row-span-2" aria-label="Beams"><BeamsPanel beams={beams} notes={notes} before={view.before} after={after} /></aside>
-        <section className="p-4 md:px-5 min-w-0" aria-label="Steps for this table"><h2 className="t-h2">The steps, for this table</h2><StepsPanel steps={steps} /></section>
+        <aside className="lg:crease-l p-4 md:pt-2 md:px-4 lg:row-span-2" aria-label="Beams">
+          <BeamsPanel beams={beams} notes={notes} before={view.before} after={after} />
+        </aside>
+        <section className="p-4 md:px-5 min-w-0 isolate" aria-label="Steps for this table">
+          <h2 className="t-h2">The steps, for this table</h2>
+          <StepsPanel steps={steps} />
+        </section>
       </main>
     </WorkingProvider>
   );

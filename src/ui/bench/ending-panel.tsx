@@ -21,9 +21,12 @@ export function EndingPanel({ state, recipeId, ruleNames, onCancel, onAgain }: E
     <div className="border border-ink bg-sheet p-4 mb-4" role="status" aria-live="polite">
       {state.kind === "working" && (
         <div className="flex flex-wrap items-center gap-4">
-          <div className="flex-1 min-w-56"><p className="t-h2">Working out versions</p>
+          <div className="flex-1 min-w-56">
+            <p className="t-h2">Working out versions</p>
             <progress className="w-full h-2 mt-2 accent-saffron-fill" max={state.progress.of} value={state.progress.done} aria-label="Progress" />
-            <p className="t-small text-ink2">{state.progress.doing}, {Math.min(state.progress.done + 1, state.progress.of)} of {state.progress.of}</p>
+            <p className="t-small text-ink2">
+              {state.progress.doing}, {Math.min(state.progress.done + 1, state.progress.of)} of {state.progress.of}
+            </p>
           </div>
           <Button onClick={onCancel}>Stop</Button>
         </div>
@@ -36,30 +39,80 @@ export function EndingPanel({ state, recipeId, ruleNames, onCancel, onAgain }: E
 }
 
 function Stopped({ title, text, onAgain }: { readonly title: string; readonly text: string; readonly onAgain: () => void }) {
-  return <div className="flex flex-wrap items-center gap-4"><div className="flex-1 min-w-56"><p className="t-h2">{title}</p><p className="t-ledger mt-1">{text}</p></div><Button onClick={onAgain}>Try again</Button></div>;
+  return (
+    <div className="flex flex-wrap items-center gap-4">
+      <div className="flex-1 min-w-56">
+        <p className="t-h2">{title}</p>
+        <p className="t-ledger mt-1">{text}</p>
+      </div>
+      <Button onClick={onAgain}>Try again</Button>
+    </div>
+  );
 }
 
-function Ended({ ending, recipeId, ruleNames, onAgain }: { readonly ending: Ending; readonly recipeId: string; readonly ruleNames: ReadonlyMap<string, string>; readonly onAgain: () => void }) {
-  const table = <Link className="underline" href={`/recipes/${recipeId}/table`}>the table</Link>;
+function Ended({
+  ending,
+  recipeId,
+  ruleNames,
+  onAgain,
+}: {
+  readonly ending: Ending;
+  readonly recipeId: string;
+  readonly ruleNames: ReadonlyMap<string, string>;
+  readonly onAgain: () => void;
+}) {
+  const table = (
+    <Link className="underline" href={`/recipes/${recipeId}/table`}>
+      the table
+    </Link>
+  );
   switch (ending.kind) {
-    case "proposals": return null;
-    case "nothing-to-change": return <><p className="t-h2">Nothing has to change</p><p className="t-ledger mt-1">As handed down, the sweet breaks no rule and no limit of {table}. You can change amounts below all the same.</p></>;
-    case "time-ran-out": return <Stopped title="Time ran out" text="No version was found in the time there was." onAgain={onAgain} />;
-    case "failed": return <><p className="t-h2">No proposals for this one</p><p className="t-ledger mt-1">{ending.why}</p></>;
-    case "no-version-fits": return (
-      <>
-        <p className="t-h2">No version fits this table</p>
-        <p className="t-ledger mt-1">{ending.relation === "any" ? (ending.clashes.length > 1 ? "These limits clash. Easing any one of them is enough:" : "One limit stands in the way:") : "These stand in the way together; each has to be eased:"}</p>
-        <ul className="mt-2 border-t border-ink">
-          {ending.clashes.map((clash) => (
-            <li key={clash.limit} className="border-b border-line py-1.5 t-ledger flex flex-wrap justify-between gap-x-6">
-              {clash.kind === "limit" ? <LimitClash limit={clash.limit} given={clash.given} needed={clash.needed} /> : <><span className="font-[550]">{ruleNames.get(clash.limit) ?? clash.limit}</span><span>no food that this table eats can take the role</span></>}
-            </li>
-          ))}
-        </ul>
-        <p className="t-ledger mt-2">Change it at {table}, or go on by hand below.</p>
-      </>
-    );
+    case "proposals":
+      return null;
+    case "nothing-to-change":
+      return (
+        <>
+          <p className="t-h2">Nothing has to change</p>
+          <p className="t-ledger mt-1">As handed down, the sweet breaks no rule and no limit of {table}. You can change amounts below all the same.</p>
+        </>
+      );
+    case "time-ran-out":
+      return <Stopped title="Time ran out" text="No version was found in the time there was." onAgain={onAgain} />;
+    case "failed":
+      return (
+        <>
+          <p className="t-h2">No proposals for this one</p>
+          <p className="t-ledger mt-1">{ending.why}</p>
+        </>
+      );
+    case "no-version-fits":
+      return (
+        <>
+          <p className="t-h2">No version fits this table</p>
+          <p className="t-ledger mt-1">
+            {ending.relation === "any"
+              ? ending.clashes.length > 1
+                ? "These limits clash. Easing any one of them is enough:"
+                : "One limit stands in the way:"
+              : "These stand in the way together; each has to be eased:"}
+          </p>
+          <ul className="mt-2 border-t border-ink">
+            {ending.clashes.map((clash) => (
+              <li key={clash.limit} className="border-b border-line py-1.5 t-ledger flex flex-wrap justify-between gap-x-6">
+                {clash.kind === "limit" ? (
+                  <LimitClash limit={clash.limit} given={clash.given} needed={clash.needed} />
+                ) : (
+                  <>
+                    <span className="font-[550]">{ruleNames.get(clash.limit) ?? clash.limit}</span>
+                    <span>no food that this table eats can take the role</span>
+                  </>
+                )}
+              </li>
+            ))}
+          </ul>
+          <p className="t-ledger mt-2">Change it at {table}, or go on by hand below.</p>
+        </>
+      );
   }
 }
 
@@ -68,7 +121,9 @@ function LimitClash({ limit, given, needed }: { readonly limit: LimitId; readonl
   return (
     <>
       <span className="font-[550]">{name.replace(/^./, (letter) => letter.toUpperCase())}</span>
-      <span className="t-figure">set to {given} {unit}, would have to be {formatToSpread(needed, needed / 100)} {unit} a serving</span>
+      <span className="t-figure">
+        set to {given} {unit}, would have to be {formatToSpread(needed, needed / 100)} {unit} a serving
+      </span>
     </>
   );
 }

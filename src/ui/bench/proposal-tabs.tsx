@@ -4,7 +4,19 @@ import { insideCount, type Proposal } from "../../core/substitution";
 import { StateMark } from "../parts/marks";
 
 /** The proposals as tabs, each with what it is best at and how many beams lie inside; the last tab is the maker's own. */
-export function ProposalTabs({ proposals, chosen, ownLabel, onChoose, onByHand }: { readonly proposals: readonly Proposal[]; readonly chosen: number | null; readonly ownLabel: string | null; readonly onChoose: (index: number) => void; readonly onByHand: () => void }) {
+export function ProposalTabs({
+  proposals,
+  chosen,
+  ownLabel,
+  onChoose,
+  onByHand,
+}: {
+  readonly proposals: readonly Proposal[];
+  readonly chosen: number | null;
+  readonly ownLabel: string | null;
+  readonly onChoose: (index: number) => void;
+  readonly onByHand: () => void;
+}) {
   const tab = "shrink-0 text-left px-3 py-2 min-w-[150px] max-w-[230px] border-t border-x -mb-px";
   const on = "bg-sheet border-ink relative z-10";
   const off = "border-transparent hover:bg-pressed";
@@ -14,17 +26,35 @@ export function ProposalTabs({ proposals, chosen, ownLabel, onChoose, onByHand }
         const { inside, of } = insideCount(proposal.beams);
         const changed = proposal.version.rows.filter((row) => row.change !== "as is").length;
         return (
-          <button key={i} type="button" aria-pressed={chosen === i} className={`${tab} ${chosen === i ? on : off}`} onClick={() => onChoose(i)} title={proposal.reason}>
+          <button
+            key={i}
+            type="button"
+            aria-pressed={chosen === i}
+            className={`${tab} ${chosen === i ? on : off}`}
+            onClick={() => onChoose(i)}
+            title={proposal.reason}
+          >
             <span className="t-h2 text-[15px] block truncate">{proposal.label}</span>
-            <span className="flex gap-[3px] items-center py-1" aria-hidden="true">{proposal.beams.map((beam) => <StateMark key={beam.id} state={beam.deviation.state} size={11} />)}</span>
-            <span className="t-small text-ink2">{inside} of {of} inside · {changed} changed</span>
+            <span className="flex gap-[3px] items-center py-1" aria-hidden="true">
+              {proposal.beams.map((beam) => (
+                <StateMark key={beam.id} state={beam.deviation.state} size={11} />
+              ))}
+            </span>
+            <span className="t-small text-ink2">
+              {inside} of {of} inside · {changed} changed
+            </span>
           </button>
         );
       })}
       {ownLabel !== null && (
-        <span className={`${tab} ${on}`}><span className="t-h2 text-[15px] block truncate">{ownLabel}</span><span className="t-small text-ink2">your own amounts</span></span>
+        <span className={`${tab} ${on}`}>
+          <span className="t-h2 text-[15px] block truncate">{ownLabel}</span>
+          <span className="t-small text-ink2">your own amounts</span>
+        </span>
       )}
-      <button type="button" onClick={onByHand} className="ml-auto self-center underline underline-offset-3 t-ledger px-3 min-h-11 shrink-0">Start by hand</button>
+      <button type="button" onClick={onByHand} className="ml-auto self-center underline underline-offset-3 t-ledger px-3 min-h-11 shrink-0">
+        Start by hand
+      </button>
     </div>
   );
 }

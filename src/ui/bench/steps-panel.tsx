@@ -10,11 +10,24 @@ export function StepsPanel({ steps }: { readonly steps: readonly RewrittenStep[]
           <span className="t-figure text-ink2">{i + 1}</span>
           <p className="max-w-[72ch]">
             {step.segments.map((segment, j) =>
-              segment.kind === "plain" ? <span key={j}>{segment.text}</span>
-                : segment.kind === "removed" ? <del key={j} className="text-ink3">{segment.text}</del>
-                : <ins key={j} className="no-underline font-[560] bg-saffron-wash t-frac">{segment.text}</ins>,
+              segment.kind === "plain" ? (
+                <span key={j}>{segment.text}</span>
+              ) : segment.kind === "removed" ? (
+                <del key={j} className="text-ink3">
+                  {segment.text}
+                </del>
+              ) : (
+                <ins key={j} className="no-underline font-[560] bg-saffron-wash t-frac">
+                  {segment.text}
+                </ins>
+              ),
             )}
-            {step.why && <span className="t-small text-ink2 block">{step.from === null ? "Added: " : ""}{step.why}</span>}
+            {step.why && (
+              <span className="t-small text-ink2 block">
+                {step.from === null ? "Added: " : ""}
+                {step.why}
+              </span>
+            )}
           </p>
         </li>
       ))}

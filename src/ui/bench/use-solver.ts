@@ -27,11 +27,30 @@ export function useSolver(): { readonly state: SolverState; readonly start: (pro
     client.current ??= createBrowserSolver();
     const mine = () => running.current === controller;
     client.current
-      .propose(problem, { signal: controller.signal, onProgress: (progress) => { if (mine()) setState({ kind: "working", progress }); } })
-      .then((ending) => { if (mine()) setState({ kind: "ended", ending }); })
-      .catch((error: unknown) => { if (mine()) setState(error instanceof Cancelled ? { kind: "cancelled" } : { kind: "failed", why: error instanceof Error ? error.message : "The solver stopped." }); });
+      .propose(problem, {
+        signal: controller.signal,
+        onProgress: (progress) => {
+          if (mine()) setState({ kind: "working", progress });
+        },
+      })
+      .then((ending) => {
+        if (mine()) setState({ kind: "ended", ending });
+      })
+      .catch((error: unknown) => {
+        if (mine())
+          setState(
+            error instanceof Cancelled ? { kind: "cancelled" } : { kind: "failed", why: error instanceof Error ? error.message : "The solver stopped." },
+          );
+      });
   }, []);
   const cancel = useCallback(() => running.current?.abort(), []);
-  useEffect(() => () => { running.current?.abort(); client.current?.close(); client.current = null; }, []);
+  useEffect(
+    () => () => {
+      running.current?.abort();
+      client.current?.close();
+      client.current = null;
+    },
+    [],
+  );
   return { state, start, cancel };
 }

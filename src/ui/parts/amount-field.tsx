@@ -37,7 +37,12 @@ export function AmountField({ label, value, unit = "g", least = 0, most = MOST_G
     <span className={`inline-flex flex-col items-end ${className}`}>
       <span className="inline-flex items-baseline gap-1">
         <input
-          id={id} aria-label={label} inputMode="decimal" value={draft ?? shown(value)} aria-invalid={why !== null} aria-describedby={why ? `${id}-why` : undefined}
+          id={id}
+          aria-label={label}
+          inputMode="decimal"
+          value={draft ?? shown(value)}
+          aria-invalid={why !== null}
+          aria-describedby={why ? `${id}-why` : undefined}
           className={`w-[68px] text-right t-figure bg-transparent border-b px-1 min-h-7 ${why ? "border-rose bg-rose-wash" : "border-edge hover:bg-pressed"}`}
           onFocus={(event) => event.target.select()}
           onChange={(event) => {
@@ -45,7 +50,9 @@ export function AmountField({ label, value, unit = "g", least = 0, most = MOST_G
             const typed = readTyped(event.target.value, least, most);
             if ("value" in typed) onChange(typed.value);
           }}
-          onBlur={() => { if (why === null) setDraft(null); }}
+          onBlur={() => {
+            if (why === null) setDraft(null);
+          }}
           onKeyDown={(event) => {
             if (event.key === "Escape") setDraft(null);
             if (event.key !== "ArrowUp" && event.key !== "ArrowDown") return;
@@ -57,7 +64,11 @@ export function AmountField({ label, value, unit = "g", least = 0, most = MOST_G
         />
         {unit && <span className="t-small text-ink2 w-3">{unit}</span>}
       </span>
-      {why && <span id={`${id}-why`} role="alert" className="t-small text-rose whitespace-nowrap">{why}</span>}
+      {why && (
+        <span id={`${id}-why`} role="alert" className="t-small text-rose whitespace-nowrap">
+          {why}
+        </span>
+      )}
     </span>
   );
 }

@@ -7,7 +7,8 @@ const KINDS: Readonly<Record<Kind, string>> = {
   quiet: "underline underline-offset-3 decoration-1 px-1 py-1 hover:decoration-2 disabled:text-ink3 disabled:no-underline min-h-6",
 };
 
-export const buttonClass = (kind: Kind = "plain", more = ""): string => `inline-flex items-center justify-center gap-2 text-[15px] leading-tight ${KINDS[kind]} ${more}`;
+export const buttonClass = (kind: Kind = "plain", more = ""): string =>
+  `inline-flex items-center justify-center gap-2 text-[15px] leading-tight ${KINDS[kind]} ${more}`;
 
 /** A button in the house's hand: no radius, no shadow, 44 px high where it is touched. */
 export function Button({ kind = "plain", className = "", type = "button", ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { readonly kind?: Kind }) {

@@ -12,7 +12,7 @@ interface History<T> {
 
 export interface Undoable<T> {
   readonly present: T;
-  readonly set: (next: T, key?: string) => void;
+  readonly set: (next: T | ((present: T) => T), key?: string) => void;
   readonly undo: (() => void) | null;
   readonly redo: (() => void) | null;
 }
@@ -22,8 +22,13 @@ const MOST_STEPS = 100;
 /** A value whose edits can be taken back, by button and by Ctrl+Z outside of text fields. */
 export function useHistory<T>(initial: T | (() => T)): Undoable<T> {
   const [history, setHistory] = useState<History<T>>(() => ({ past: [], present: initial instanceof Function ? initial() : initial, future: [], key: null }));
-  const set = useCallback((next: T, key?: string) => {
-    setHistory(({ past, present, key: last }) => (key !== undefined && key === last ? { past, present: next, future: [], key } : { past: [...past, present].slice(-MOST_STEPS), present: next, future: [], key: key ?? null }));
+  const set = useCallback((change: T | ((present: T) => T), key?: string) => {
+    setHistory(({ past, present, key: last }) => {
+      const next = change instanceof Function ? change(present) : change;
+      return key !== undefined && key === last
+        ? { past, present: next, future: [], key }
+        : { past: [...past, present].slice(-MOST_STEPS), present: next, future: [], key: key ?? null };
+    });
   }, []);
   const undo = useCallback(() => {
     setHistory((from) => {

@@ -33,7 +33,9 @@ export function WorkingProvider({ constants, children }: { readonly constants: C
       <Dialog open={why !== null} onClose={() => setWhy(null)} className="relative z-40">
         <div aria-hidden="true" className="fixed inset-0 bg-ink/25" />
         <div className="fixed inset-0 flex justify-end">
-          <DialogPanel className="w-full max-w-[480px] h-full overflow-y-auto bg-sheet border-l border-ink p-5 pb-24">{why && <WorkingBody why={why} constants={constants} onClose={() => setWhy(null)} />}</DialogPanel>
+          <DialogPanel className="w-full max-w-[480px] h-full overflow-y-auto bg-sheet border-l border-ink p-5 pb-24">
+            {why && <WorkingBody why={why} constants={constants} onClose={() => setWhy(null)} />}
+          </DialogPanel>
         </div>
       </Dialog>
     </WorkingContext>
@@ -59,31 +61,68 @@ function WorkingBody({ why, constants, onClose }: { readonly why: Why; readonly 
         </div>
         <Button onClick={onClose}>Close</Button>
       </div>
-      <p className="mt-3 text-[22px] font-[560] tabular-nums">{figureText(figure, why.id, constants)}{isBody(why.id) && <span className="t-small text-ink2"> (step {figure.value.toFixed(1)} of 10)</span>}</p>
-      <p className="t-small text-ink2">{working.per}. In 8 of 10 cases within {rangeText(figure, why.id, constants)}.</p>
-      <p className="mt-4">{capital(working.equation)}{working.terms.length > 0 ? ":" : "."}</p>
+      <p className="mt-3 text-[22px] font-[560] tabular-nums">
+        {figureText(figure, why.id, constants)}
+        {isBody(why.id) && <span className="t-small text-ink2"> (step {figure.value.toFixed(1)} of 10)</span>}
+      </p>
+      <p className="t-small text-ink2">
+        {working.per}. In 8 of 10 cases within {rangeText(figure, why.id, constants)}.
+      </p>
+      <p className="mt-4">
+        {capital(working.equation)}
+        {working.terms.length > 0 ? ":" : "."}
+      </p>
       <table className="mt-2 w-full t-ledger">
-        <thead className="t-small text-ink2"><tr className="border-b border-ink"><th scope="col" className="text-left font-[430]">term</th><th scope="col" className="text-right font-[430]">{working.termUnit}</th></tr></thead>
+        <thead className="t-small text-ink2">
+          <tr className="border-b border-ink">
+            <th scope="col" className="text-left font-[430]">
+              term
+            </th>
+            <th scope="col" className="text-right font-[430]">
+              {working.termUnit}
+            </th>
+          </tr>
+        </thead>
         <tbody>
           {working.terms.map((term, i) => (
             <tr key={i} className="border-b border-line align-top">
-              <td className="py-1.5 pr-2">{term.label}{term.detail && <span className="block t-small text-ink2">{term.detail}</span>}</td>
-              <td className="py-1.5 text-right t-figure whitespace-nowrap">{term.value < 0 ? "−" : ""}{formatToSpread(Math.abs(term.value), Math.abs(term.value) / 50)}</td>
+              <td className="py-1.5 pr-2">
+                {term.label}
+                {term.detail && <span className="block t-small text-ink2">{term.detail}</span>}
+              </td>
+              <td className="py-1.5 text-right t-figure whitespace-nowrap">
+                {term.value < 0 ? "−" : ""}
+                {formatToSpread(Math.abs(term.value), Math.abs(term.value) / 50)}
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
-      <p className="rule-double pt-2 flex justify-between t-ledger font-[560]"><span>Together</span><span className="t-figure">{formatToSpread(sum, Math.abs(sum) / 200)}</span></p>
+      <p className="rule-double pt-2 flex justify-between t-ledger font-[560]">
+        <span>Together</span>
+        <span className="t-figure">{formatToSpread(sum, Math.abs(sum) / 200)}</span>
+      </p>
       {working.then && <p className="mt-1">{capital(working.then)}.</p>}
       {working.spread.length > 0 && (
         <>
           <h3 className="t-h2 mt-5">What the interval comes from</h3>
-          <ul className="t-ledger mt-1">{working.spread.map((part) => <li key={part.from} className="flex justify-between border-b border-line py-1"><span>{part.from}</span><span className="t-figure">{Math.round(part.share * 100)} %</span></li>)}</ul>
+          <ul className="t-ledger mt-1">
+            {working.spread.map((part) => (
+              <li key={part.from} className="flex justify-between border-b border-line py-1">
+                <span>{part.from}</span>
+                <span className="t-figure">{Math.round(part.share * 100)} %</span>
+              </li>
+            ))}
+          </ul>
         </>
       )}
       <h3 className="t-h2 mt-5">Sources</h3>
       {working.rule && <p className="t-ledger mt-1">A rule of thumb has part in this figure.</p>}
-      <ul className="t-small text-ink2 mt-1 grid gap-1">{working.sources.map((source) => <li key={source}>{source}</li>)}</ul>
+      <ul className="t-small text-ink2 mt-1 grid gap-1">
+        {working.sources.map((source) => (
+          <li key={source}>{source}</li>
+        ))}
+      </ul>
     </>
   );
 }
@@ -91,12 +130,31 @@ function WorkingBody({ why, constants, onClose }: { readonly why: Why; readonly 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A computed figure that can be asked why: a button in the figure's own place. */
-export function FigureButton({ figure, id, input, of, className = "", children }: { readonly figure: Figure; readonly id: PropertyId; readonly input: EvaluationInput; readonly of: string; readonly className?: string; readonly children?: ReactNode }) {
+export function FigureButton({
+  figure,
+  id,
+  input,
+  of,
+  className = "",
+  children,
+}: {
+  readonly figure: Figure;
+  readonly id: PropertyId;
+  readonly input: EvaluationInput;
+  readonly of: string;
+  readonly className?: string;
+  readonly children?: ReactNode;
+}) {
   const { open, constants } = useWorking();
   const text = figureText(figure, id, constants);
   return (
-    <button type="button" onClick={() => open({ input, id, of })} title={`80 % within ${rangeText(figure, id, constants)}. Why?`}
-      aria-label={`${describeProperty(id).name} ${of}: ${text}. Why?`} className={`t-figure text-left underline decoration-dotted decoration-edge underline-offset-4 hover:decoration-solid min-h-6 ${className}`}>
+    <button
+      type="button"
+      onClick={() => open({ input, id, of })}
+      title={`80 % within ${rangeText(figure, id, constants)}. Why?`}
+      aria-label={`${describeProperty(id).name} ${of}: ${text}. Why?`}
+      className={`t-figure text-left underline decoration-dotted decoration-edge underline-offset-4 hover:decoration-solid min-h-6 ${className}`}
+    >
       {children ?? text}
     </button>
   );

@@ -15,28 +15,65 @@ interface FigureSheetProps {
 }
 
 const TONGUE: readonly PropertyId[] = ["sweetness.hot", "sweetness.chilled", "body.hot", "body.chilled", "richness"];
-const SERVING: readonly PropertyId[] = ["serving.energy", "serving.protein", "serving.fat", "serving.saturatedFat", "serving.availableCarbohydrate", "serving.totalSugars", "serving.addedSugars", "serving.freeSugarsWho", "serving.freeSugarsUk", "serving.fibre", "serving.polyols", "serving.glycaemicLoad", "serving.sodium", "serving.calcium", "serving.iron"];
+const SERVING: readonly PropertyId[] = [
+  "serving.energy",
+  "serving.protein",
+  "serving.fat",
+  "serving.saturatedFat",
+  "serving.availableCarbohydrate",
+  "serving.totalSugars",
+  "serving.addedSugars",
+  "serving.freeSugarsWho",
+  "serving.freeSugarsUk",
+  "serving.fibre",
+  "serving.polyols",
+  "serving.glycaemicLoad",
+  "serving.sodium",
+  "serving.calcium",
+  "serving.iron",
+];
 
 /** All figures of one sweet in a column, each with its interval and its why. */
 export function FigureSheet({ figures, input, unread, of, evaporation }: FigureSheetProps) {
   return (
     <>
-      {unread > 0 && <p className="bg-saffron-wash text-ink px-3 py-2 t-ledger mb-4">{unread} {unread === 1 ? "line is" : "lines are"} not in these figures until {unread === 1 ? "it is" : "they are"} answered.</p>}
+      {unread > 0 && (
+        <p className="bg-saffron-wash text-ink px-3 py-2 t-ledger mb-4">
+          {unread} {unread === 1 ? "line is" : "lines are"} not in these figures until {unread === 1 ? "it is" : "they are"} answered.
+        </p>
+      )}
       <h2 className="t-h2">Yield</h2>
       <dl className="mt-1 rule-t">
         <Row id="yield" figures={figures} input={input} of={of} />
         <Row id="servingMass" figures={figures} input={input} of={of} />
         {evaporation && (
           <div className="flex justify-between items-baseline border-b border-line py-1.5">
-            <dt className="t-ledger">Driven off in cooking{evaporation.byHand && <button type="button" className="underline t-small ml-2" onClick={evaporation.onReset}>estimate it</button>}</dt>
-            <dd><AmountField label="Water driven off, grams" value={evaporation.value} onChange={evaporation.onChange} /></dd>
+            <dt className="t-ledger">
+              Driven off in cooking
+              {evaporation.byHand && (
+                <button type="button" className="underline t-small ml-2" onClick={evaporation.onReset}>
+                  estimate it
+                </button>
+              )}
+            </dt>
+            <dd>
+              <AmountField label="Water driven off, grams" value={evaporation.value} onChange={evaporation.onChange} />
+            </dd>
           </div>
         )}
       </dl>
       <h2 className="t-h2 mt-5">On the tongue</h2>
-      <dl className="mt-1 rule-t">{TONGUE.map((id) => <Row key={id} id={id} figures={figures} input={input} of={of} />)}</dl>
+      <dl className="mt-1 rule-t">
+        {TONGUE.map((id) => (
+          <Row key={id} id={id} figures={figures} input={input} of={of} />
+        ))}
+      </dl>
       <h2 className="t-h2 mt-5">In a serving</h2>
-      <dl className="mt-1 rule-t">{SERVING.filter((id) => id !== "serving.polyols" || figures[id].value > 0).map((id) => <Row key={id} id={id} figures={figures} input={input} of={of} />)}</dl>
+      <dl className="mt-1 rule-t">
+        {SERVING.filter((id) => id !== "serving.polyols" || figures[id].value > 0).map((id) => (
+          <Row key={id} id={id} figures={figures} input={input} of={of} />
+        ))}
+      </dl>
     </>
   );
 }
@@ -46,8 +83,13 @@ function Row({ id, figures, input, of }: { readonly id: PropertyId; readonly fig
   const { name } = describeProperty(id);
   return (
     <div className="grid grid-cols-[1fr_auto] gap-x-3 items-baseline border-b border-line py-1">
-      <dt className="t-ledger">{name}<span className="block t-small text-ink2">{rangeText(figures[id], id, constants)}</span></dt>
-      <dd><FigureButton figure={figures[id]} id={id} input={input} of={of} className="font-[560]!" /></dd>
+      <dt className="t-ledger">
+        {name}
+        <span className="block t-small text-ink2">{rangeText(figures[id], id, constants)}</span>
+      </dt>
+      <dd>
+        <FigureButton figure={figures[id]} id={id} input={input} of={of} className="font-[560]!" />
+      </dd>
     </div>
   );
 }

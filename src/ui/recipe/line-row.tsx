@@ -20,59 +20,143 @@ interface LineRowProps {
 export function LineRow({ reading, context, onText, onChoice, onRemove }: LineRowProps) {
   const { line } = reading;
   const [changing, setChanging] = useState(false);
-  const choose = (part: LineChoice) => { setChanging(false); onChoice({ ...line.choice, ...part }); };
+  const choose = (part: LineChoice) => {
+    setChanging(false);
+    onChoice({ ...line.choice, ...part });
+  };
   const asks = reading.kind === "food unknown" || reading.kind === "amount unknown";
   const food = reading.kind === "read" || reading.kind === "amount unknown" ? reading.food : null;
   return (
     <li className={`border-b border-line ${asks ? "border-l-4 border-l-saffron-fill" : ""}`} data-line={line.id} data-kind={reading.kind}>
       <div className="grid gap-x-4 gap-y-0.5 px-3 py-1 md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)_92px_112px_28px] md:items-center min-h-[46px]">
-        <input aria-label="Ingredient line, as written" value={line.text} onChange={(event) => onText(event.target.value)} className={`t-ledger bg-transparent border-b border-transparent hover:border-edge focus:border-edge min-h-8 w-full ${reading.kind === "left out" ? "line-through text-ink3" : ""}`} />
+        <input
+          aria-label="Ingredient line, as written"
+          value={line.text}
+          onChange={(event) => onText(event.target.value)}
+          className={`t-ledger bg-transparent border-b border-transparent hover:border-edge focus:border-edge min-h-8 w-full ${reading.kind === "left out" ? "line-through text-ink3" : ""}`}
+        />
         <div className="min-w-0">
           {reading.kind === "read" && (
-            <button type="button" className="text-left w-full min-h-8" aria-expanded={changing} onClick={() => setChanging(!changing)} title="Take another food">
+            <button
+              type="button"
+              className="text-left w-full min-h-8"
+              aria-expanded={changing}
+              onClick={() => setChanging(!changing)}
+              title="Take another food"
+            >
               <span className="t-new">{reading.food.name}</span>
               <span className="block t-small text-ink2">{reading.how}</span>
             </button>
           )}
-          {asks && <span className="t-ledger text-saffron flex items-baseline gap-1.5"><WhyMark kind="ask" />{reading.why}</span>}
+          {asks && (
+            <span className="t-ledger text-saffron flex items-baseline gap-1.5">
+              <WhyMark kind="ask" />
+              {reading.why}
+            </span>
+          )}
           {reading.kind === "left out" && <span className="t-small text-ink2">Left out of all figures</span>}
         </div>
         <div className="justify-self-start md:justify-self-end">
-          {reading.kind === "read" && <AmountField label={`Grams of ${reading.food.name}`} value={reading.grams.value} least={0.001} onChange={(grams) => onChoice({ ...line.choice, grams })} />}
+          {reading.kind === "read" && (
+            <AmountField
+              label={`Grams of ${reading.food.name}`}
+              value={reading.grams.value}
+              least={0.001}
+              onChange={(grams) => onChoice({ ...line.choice, grams })}
+            />
+          )}
         </div>
         <div>{food && "role" in reading && <RoleSelect food={food} role={reading.role} onRole={(role) => choose({ role })} />}</div>
-        <button type="button" aria-label={`Remove the line "${line.text}"`} title="Remove the line" onClick={onRemove} className="justify-self-end w-7 h-7 grid place-items-center text-ink2 hover:bg-pressed">
-          <svg width="12" height="12" viewBox="0 0 12 12" fill="none" stroke="currentColor" strokeWidth="1.7" aria-hidden="true"><path d="m2 2 8 8M10 2l-8 8" /></svg>
+        <button
+          type="button"
+          aria-label={`Remove the line "${line.text}"`}
+          title="Remove the line"
+          onClick={onRemove}
+          className="justify-self-end w-7 h-7 grid place-items-center text-ink2 hover:bg-pressed"
+        >
+          <svg width="12" height="12" viewBox="0 0 12 12" fill="none" stroke="currentColor" strokeWidth="1.7" aria-hidden="true">
+            <path d="m2 2 8 8M10 2l-8 8" />
+          </svg>
         </button>
       </div>
-      {line.choice.grams !== undefined && reading.kind === "read" && <p className="px-3 pb-1 t-small"><button type="button" className="underline" onClick={() => { const { grams: _, ...rest } = line.choice; onChoice(rest); }}>Back to the amount as written</button></p>}
-      {(asks || changing || reading.kind === "left out") && <Question reading={reading} line={line} context={context} onChoose={choose} onBack={() => onChoice({})} />}
+      {line.choice.grams !== undefined && reading.kind === "read" && (
+        <p className="px-3 pb-1 t-small">
+          <button
+            type="button"
+            className="underline"
+            onClick={() => {
+              const { grams: _, ...rest } = line.choice;
+              onChoice(rest);
+            }}
+          >
+            Back to the amount as written
+          </button>
+        </p>
+      )}
+      {(asks || changing || reading.kind === "left out") && (
+        <Question reading={reading} line={line} context={context} onChoose={choose} onBack={() => onChoice({})} />
+      )}
     </li>
   );
 }
 
-function Question({ reading, line, context, onChoose, onBack }: { readonly reading: LineReading; readonly line: RecipeLine; readonly context: ReadingContext; readonly onChoose: (part: LineChoice) => void; readonly onBack: () => void }) {
+function Question({
+  reading,
+  line,
+  context,
+  onChoose,
+  onBack,
+}: {
+  readonly reading: LineReading;
+  readonly line: RecipeLine;
+  readonly context: ReadingContext;
+  readonly onChoose: (part: LineChoice) => void;
+  readonly onBack: () => void;
+}) {
   const chip = "border border-edge px-3 min-h-11 md:min-h-8 t-ledger hover:bg-pressed text-left";
-  if (reading.kind === "left out") return <p className="px-3 pb-2"><button type="button" className="underline t-small" onClick={onBack}>Count it after all</button></p>;
+  if (reading.kind === "left out")
+    return (
+      <p className="px-3 pb-2">
+        <button type="button" className="underline t-small" onClick={onBack}>
+          Count it after all
+        </button>
+      </p>
+    );
   return (
     <div className="px-3 pb-3 grid gap-2">
       {reading.kind === "food unknown" && (
         <div className="flex flex-wrap gap-2 items-center">
           <span className="t-small text-ink2">{reading.guesses.length > 0 ? "Is it" : "Nothing like it is in the tables."}</span>
-          {reading.guesses.map((food) => <button key={food.id} type="button" className={chip} onClick={() => onChoose({ foodId: food.id })}>{food.name}</button>)}
+          {reading.guesses.map((food) => (
+            <button key={food.id} type="button" className={chip} onClick={() => onChoose({ foodId: food.id })}>
+              {food.name}
+            </button>
+          ))}
         </div>
       )}
       {reading.kind === "amount unknown" && (
         <div className="flex flex-wrap gap-2 items-center">
           <span className="t-small text-ink2">{reading.food.name}: how much is it?</span>
-          {reading.guesses.map((guess) => <button key={guess.label} type="button" className={chip} onClick={() => onChoose({ grams: guess.grams })}><span className="t-frac">{guess.label}</span>, {formatGrams(guess.grams)} g</button>)}
+          {reading.guesses.map((guess) => (
+            <button key={guess.label} type="button" className={chip} onClick={() => onChoose({ grams: guess.grams })}>
+              <span className="t-frac">{guess.label}</span>, {formatGrams(guess.grams)} g
+            </button>
+          ))}
           <OpenAmount food={reading.food} onGrams={(grams) => onChoose({ grams })} />
         </div>
       )}
       <div className="flex flex-wrap gap-2 items-center">
-        <div className="w-72 max-w-full"><FoodPicker label="Another food" context={context} onPick={(food) => onChoose({ foodId: food.id })} /></div>
-        <button type="button" className="underline t-small min-h-8" onClick={() => onChoose({ leftOut: true })}>Leave this line out</button>
-        {line.choice.foodId !== undefined && <button type="button" className="underline t-small min-h-8" onClick={onBack}>Back to the line as written</button>}
+        <div className="w-72 max-w-full">
+          <FoodPicker label="Another food" context={context} onPick={(food) => onChoose({ foodId: food.id })} />
+        </div>
+        <button type="button" className="underline t-small min-h-8" onClick={() => onChoose({ leftOut: true })}>
+          Leave this line out
+        </button>
+        {line.choice.foodId !== undefined && (
+          <button type="button" className="underline t-small min-h-8" onClick={onBack}>
+            Back to the line as written
+          </button>
+        )}
       </div>
     </div>
   );
@@ -83,15 +167,33 @@ function OpenAmount({ food, onGrams }: { readonly food: Food; readonly onGrams: 
   return (
     <span className="inline-flex items-center gap-2">
       <AmountField label={`Another amount of ${food.name}, grams`} value={grams ?? 0} least={0.001} onChange={setGrams} />
-      <button type="button" className="underline t-small min-h-8 disabled:text-ink3 disabled:no-underline" disabled={grams === null} onClick={() => { if (grams !== null) onGrams(grams); }}>Take it</button>
+      <button
+        type="button"
+        className="underline t-small min-h-8 disabled:text-ink3 disabled:no-underline"
+        disabled={grams === null}
+        onClick={() => {
+          if (grams !== null) onGrams(grams);
+        }}
+      >
+        Take it
+      </button>
     </span>
   );
 }
 
 function RoleSelect({ food, role, onRole }: { readonly food: Food; readonly role: Role; readonly onRole: (role: Role) => void }) {
   return (
-    <select aria-label={`What ${food.name} does in the sweet`} value={role} onChange={(event) => onRole(event.target.value as Role)} className="t-ledger bg-transparent border-b border-edge min-h-8 w-full">
-      {ROLES.map((each) => <option key={each} value={each} className="bg-sheet">{each}</option>)}
+    <select
+      aria-label={`What ${food.name} does in the sweet`}
+      value={role}
+      onChange={(event) => onRole(event.target.value as Role)}
+      className="t-ledger bg-transparent border-b border-edge min-h-8 w-full"
+    >
+      {ROLES.map((each) => (
+        <option key={each} value={each} className="bg-sheet">
+          {each}
+        </option>
+      ))}
     </select>
   );
 }

@@ -48,7 +48,8 @@ export function RecipeStation({ id, given, table, swapState }: RecipeStationProp
     });
   }, [recipe, id, given, save]);
   const change = (part: Partial<Recipe>, key?: string) => set({ ...recipe, ...part }, key);
-  const changeLine = (index: number, part: Partial<Recipe["lines"][number]>, key?: string) => change({ lines: recipe.lines.map((line, i) => (i === index ? { ...line, ...part } : line)) }, key);
+  const changeLine = (index: number, part: Partial<Recipe["lines"][number]>, key?: string) =>
+    change({ lines: recipe.lines.map((line, i) => (i === index ? { ...line, ...part } : line)) }, key);
   const addLine = () => change({ lines: [...recipe.lines, { id: `l${Date.now().toString(36)}`, text: "", choice: {} }] });
 
   return (
@@ -59,42 +60,111 @@ export function RecipeStation({ id, given, table, swapState }: RecipeStationProp
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
         <div className="p-4 md:p-5 min-w-0">
           <div className="flex flex-wrap gap-x-6 gap-y-3 items-end">
-            <label className="flex-1 min-w-56"><span className="t-small text-ink2 block">Title</span>
-              <input value={recipe.title} maxLength={200} onChange={(event) => change({ title: event.target.value }, "title")} aria-invalid={recipe.title.trim() === ""} className="w-full bg-sheet border border-edge px-3 min-h-11" />
-              {recipe.title.trim() === "" && <span role="alert" className="t-small text-rose">Give it a name; the last one is kept until then.</span>}
+            <label className="flex-1 min-w-56">
+              <span className="t-small text-ink2 block">Title</span>
+              <input
+                value={recipe.title}
+                maxLength={200}
+                onChange={(event) => change({ title: event.target.value }, "title")}
+                aria-invalid={recipe.title.trim() === ""}
+                className="w-full bg-sheet border border-edge px-3 min-h-11"
+              />
+              {recipe.title.trim() === "" && (
+                <span role="alert" className="t-small text-rose">
+                  Give it a name; the last one is kept until then.
+                </span>
+              )}
             </label>
-            <div><span className="t-small text-ink2 block">Servings it makes</span><AmountField label="Servings it makes" value={recipe.servings} unit="" least={1} most={1000} onChange={(servings) => change({ servings }, "servings")} className="min-h-11 justify-center" /></div>
-            <label><span className="t-small text-ink2 block">Kind of sweet</span>
-              <select value={recipe.archetype ?? ""} onChange={(event) => change({ archetype: (event.target.value || null) as Archetype | null })} className="bg-sheet border border-edge px-3 min-h-11 max-w-full">
+            <div>
+              <span className="t-small text-ink2 block">Servings it makes</span>
+              <AmountField
+                label="Servings it makes"
+                value={recipe.servings}
+                unit=""
+                least={1}
+                most={1000}
+                onChange={(servings) => change({ servings }, "servings")}
+                className="min-h-11 justify-center"
+              />
+            </div>
+            <label>
+              <span className="t-small text-ink2 block">Kind of sweet</span>
+              <select
+                value={recipe.archetype ?? ""}
+                onChange={(event) => change({ archetype: (event.target.value || null) as Archetype | null })}
+                className="bg-sheet border border-edge px-3 min-h-11 max-w-full"
+              >
                 <option value="">{read.archetypeGuess.archetype} (told from the lines)</option>
-                {ARCHETYPES.map((each) => <option key={each} value={each}>{each}</option>)}
+                {ARCHETYPES.map((each) => (
+                  <option key={each} value={each}>
+                    {each}
+                  </option>
+                ))}
               </select>
             </label>
           </div>
 
           <section className="mt-4" aria-label="Ingredient lines">
-            <div className="flex items-center justify-between gap-3 mb-2"><h2 className="t-h2">Ingredients</h2><span className="flex items-center gap-3"><SaveNotice /><UndoButtons undo={undo} redo={redo} /></span></div>
-            <div className="hidden md:grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)_92px_112px_28px] gap-x-4 px-3 pb-1 t-small text-ink2"><span>As written</span><span>Read as</span><span className="text-right">Weighs</span><span>Role</span><span /></div>
+            <div className="flex items-center justify-between gap-3 mb-2">
+              <h2 className="t-h2">Ingredients</h2>
+              <span className="flex items-center gap-3">
+                <SaveNotice />
+                <UndoButtons undo={undo} redo={redo} />
+              </span>
+            </div>
+            <div className="hidden md:grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)_92px_112px_28px] gap-x-4 px-3 pb-1 t-small text-ink2">
+              <span>As written</span>
+              <span>Read as</span>
+              <span className="text-right">Weighs</span>
+              <span>Role</span>
+              <span />
+            </div>
             <ul className="bg-sheet border border-ink">
               {read.readings.map((reading, i) => (
-                <LineRow key={reading.line.id} reading={reading} context={context}
-                  onText={(text) => changeLine(i, { text, choice: reading.line.choice.role ? { role: reading.line.choice.role } : {} }, `line ${reading.line.id}`)}
+                <LineRow
+                  key={reading.line.id}
+                  reading={reading}
+                  context={context}
+                  onText={(text) =>
+                    changeLine(i, { text, choice: reading.line.choice.role ? { role: reading.line.choice.role } : {} }, `line ${reading.line.id}`)
+                  }
                   onChoice={(choice) => changeLine(i, { choice }, choice.grams === undefined ? undefined : `grams ${reading.line.id}`)}
-                  onRemove={() => change({ lines: recipe.lines.filter((_, j) => j !== i) })} />
+                  onRemove={() => change({ lines: recipe.lines.filter((_, j) => j !== i) })}
+                />
               ))}
-              <li className="px-3"><button type="button" onClick={addLine} className="t-ledger min-h-11 w-full text-left hover:underline">+ Add a line</button></li>
+              <li className="px-3">
+                <button type="button" onClick={addLine} className="t-ledger min-h-11 w-full text-left hover:underline">
+                  + Add a line
+                </button>
+              </li>
             </ul>
           </section>
 
           <section className="mt-6" aria-label="Steps">
             <h2 className="t-h2">Steps</h2>
             <p className="t-small text-ink2">One to a line. Minutes of open cooking set the evaporation: {read.evaporation.how}.</p>
-            <textarea aria-label="Steps, one to a line" value={recipe.steps.join("\n")} onChange={(event) => change({ steps: event.target.value.split("\n") }, "steps")} rows={Math.max(5, recipe.steps.length * 2)} className="mt-2 w-full bg-sheet border border-edge p-3 leading-relaxed" />
+            <textarea
+              aria-label="Steps, one to a line"
+              value={recipe.steps.join("\n")}
+              onChange={(event) => change({ steps: event.target.value.split("\n") }, "steps")}
+              rows={Math.max(5, recipe.steps.length * 2)}
+              className="mt-2 w-full bg-sheet border border-edge p-3 leading-relaxed"
+            />
           </section>
         </div>
         <aside className="lg:crease-l p-4 md:p-5" aria-label="Figures as handed down">
-          <FigureSheet figures={figures} input={input} unread={read.unresolved.length} of="as handed down"
-            evaporation={{ value: recipe.evaporation ?? read.evaporation.grams.value, byHand: recipe.evaporation !== null, onChange: (evaporation) => change({ evaporation }, "evaporation"), onReset: () => change({ evaporation: null }) }} />
+          <FigureSheet
+            figures={figures}
+            input={input}
+            unread={read.unresolved.length}
+            of="as handed down"
+            evaporation={{
+              value: recipe.evaporation ?? read.evaporation.grams.value,
+              byHand: recipe.evaporation !== null,
+              onChange: (evaporation) => change({ evaporation }, "evaporation"),
+              onReset: () => change({ evaporation: null }),
+            }}
+          />
         </aside>
       </main>
     </WorkingProvider>

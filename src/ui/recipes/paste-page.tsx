@@ -38,7 +38,11 @@ export function PastePage() {
   const change = (next: string) => {
     setText(next);
     setWhy(null);
-    try { sessionStorage.setItem(DRAFT, next); } catch { /* a full or blocked store only loses the draft over a reload */ }
+    try {
+      sessionStorage.setItem(DRAFT, next);
+    } catch {
+      /* a full or blocked store only loses the draft over a reload */
+    }
   };
   const submit = async () => {
     setBusy(true);
@@ -56,18 +60,45 @@ export function PastePage() {
   };
   return (
     <>
-      <PageHead title="Paste a recipe" line="A title, ingredient lines, steps. Kitchen measures are fine."><Link href="/" className={buttonClass("quiet")}>Back to recipes</Link></PageHead>
+      <PageHead title="Paste a recipe" line="A title, ingredient lines, steps. Kitchen measures are fine.">
+        <Link href="/" className={buttonClass("quiet")}>
+          Back to recipes
+        </Link>
+      </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[1fr_404px]">
-        <form className="p-4 md:p-5" onSubmit={(event) => { event.preventDefault(); void submit(); }}>
-          <label htmlFor="recipe-text" className="t-h2">The recipe, as it is written</label>
+        <form
+          className="p-4 md:p-5"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void submit();
+          }}
+        >
+          <label htmlFor="recipe-text" className="t-h2">
+            The recipe, as it is written
+          </label>
           <textarea
-            ref={field} id="recipe-text" value={text} onChange={(event) => change(event.target.value)} placeholder={EXAMPLE} spellCheck={false} aria-invalid={why !== null} aria-describedby={why ? "recipe-why" : undefined}
+            ref={field}
+            id="recipe-text"
+            value={text}
+            onChange={(event) => change(event.target.value)}
+            placeholder={EXAMPLE}
+            spellCheck={false}
+            aria-invalid={why !== null}
+            aria-describedby={why ? "recipe-why" : undefined}
             className={`mt-2 block w-full min-h-[52dvh] bg-sheet border p-4 leading-relaxed ${why ? "border-rose" : "border-edge"}`}
-            onKeyDown={(event) => { if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) void submit(); }}
+            onKeyDown={(event) => {
+              if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) void submit();
+            }}
           />
-          {why && <p id="recipe-why" role="alert" className="mt-2 bg-rose-wash text-rose px-3 py-2">{why}</p>}
+          {why && (
+            <p id="recipe-why" role="alert" className="mt-2 bg-rose-wash text-rose px-3 py-2">
+              {why}
+            </p>
+          )}
           <div className="mt-4 flex gap-3 items-center">
-            <Button kind="primary" type="submit" disabled={busy}>{busy ? "Reading" : "Read it"}</Button>
+            <Button kind="primary" type="submit" disabled={busy}>
+              {busy ? "Reading" : "Read it"}
+            </Button>
             <span className="t-small text-ink2">or Ctrl+Enter</span>
           </div>
         </form>
@@ -81,7 +112,12 @@ export function PastePage() {
               ["8 saffron strands, 3 cardamom pods", "counted things"],
               ["1 can (400 ml) coconut milk", "the size in brackets counts"],
               ["ghee as needed", "left open: you are asked"],
-            ].map(([line, what]) => <li key={line} className="border-b border-line py-2"><span className="font-[550]">{line}</span><span className="block t-small text-ink2">{what}</span></li>)}
+            ].map(([line, what]) => (
+              <li key={line} className="border-b border-line py-2">
+                <span className="font-[550]">{line}</span>
+                <span className="block t-small text-ink2">{what}</span>
+              </li>
+            ))}
           </ul>
         </aside>
       </main>

@@ -18,56 +18,112 @@ export interface RecipeRowData {
 }
 
 /** The recipes as handed down, and beside them the versions kept last. */
-export function RecipesPage({ recipes, total, page, pages, search, versions }: { readonly recipes: readonly RecipeRowData[]; readonly total: number; readonly page: number; readonly pages: number; readonly search: string; readonly versions: readonly VersionRowData[] }) {
+export function RecipesPage({
+  recipes,
+  total,
+  page,
+  pages,
+  search,
+  versions,
+}: {
+  readonly recipes: readonly RecipeRowData[];
+  readonly total: number;
+  readonly page: number;
+  readonly pages: number;
+  readonly search: string;
+  readonly versions: readonly VersionRowData[];
+}) {
   const router = useRouter();
   const parameters = useSearchParams();
   const [words, setWords] = useState(search);
   const address = (query: string, at: number) => {
     const next = new URLSearchParams(parameters);
     next.delete("page");
-    if (query) next.set("search", query); else next.delete("search");
+    if (query) next.set("search", query);
+    else next.delete("search");
     if (at > 1) next.set("page", String(at));
     return next.size ? `/?${next}` : "/";
   };
   return (
     <>
       <PageHead title="Recipes" line="As handed down. Open one, set its table, and see the version for it.">
-        <Link href="/recipes/new" className={buttonClass("primary")}>Paste a recipe</Link>
+        <Link href="/recipes/new" className={buttonClass("primary")}>
+          Paste a recipe
+        </Link>
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[1fr_404px]">
         <section className="p-4 md:p-5" aria-label="Recipes">
           {(total > 8 || search) && (
-            <form role="search" className="mb-4 flex gap-2" onSubmit={(event) => { event.preventDefault(); router.push(address(words.trim(), 1)); }}>
-              <input aria-label="Find a recipe by its title" placeholder="Find by title" value={words} onChange={(event) => setWords(event.target.value)} className="border border-edge bg-sheet px-3 min-h-11 flex-1 max-w-96" />
+            <form
+              role="search"
+              className="mb-4 flex gap-2"
+              onSubmit={(event) => {
+                event.preventDefault();
+                router.push(address(words.trim(), 1));
+              }}
+            >
+              <input
+                aria-label="Find a recipe by its title"
+                placeholder="Find by title"
+                value={words}
+                onChange={(event) => setWords(event.target.value)}
+                className="border border-edge bg-sheet px-3 min-h-11 flex-1 max-w-96"
+              />
               <button className={buttonClass("plain")}>Find</button>
             </form>
           )}
           {recipes.length === 0 ? (
             search ? (
-              <p>No recipe is called “{search}”. <Link className="underline" href="/">Show all</Link></p>
+              <p>
+                No recipe is called “{search}”.{" "}
+                <Link className="underline" href="/">
+                  Show all
+                </Link>
+              </p>
             ) : (
               <div className="max-w-[60ch]">
                 <h2 className="t-h2">No recipes yet</h2>
-                <p className="mt-2">Copy a recipe from a notebook or a message and paste it as it is: a title, ingredient lines in cups and spoons, steps. Each line becomes a food and grams; what cannot be read is asked about.</p>
-                <Link href="/recipes/new" className={buttonClass("plain", "mt-4")}>Paste a recipe</Link>
+                <p className="mt-2">
+                  Copy a recipe from a notebook or a message and paste it as it is: a title, ingredient lines in cups and spoons, steps. Each line becomes a
+                  food and grams; what cannot be read is asked about.
+                </p>
+                <Link href="/recipes/new" className={buttonClass("plain", "mt-4")}>
+                  Paste a recipe
+                </Link>
               </div>
             )
           ) : (
             <ul className="bg-sheet border border-ink">
-              {recipes.map((recipe) => <RecipeRow key={recipe.id} recipe={recipe} onRemoved={() => router.refresh()} />)}
+              {recipes.map((recipe) => (
+                <RecipeRow key={recipe.id} recipe={recipe} onRemoved={() => router.refresh()} />
+              ))}
             </ul>
           )}
           {pages > 1 && (
             <nav aria-label="Pages" className="flex gap-4 mt-4 items-baseline">
-              {page > 1 && <Link className="underline" href={address(search, page - 1)}>Before</Link>}
-              <span className="t-small text-ink2">Page {page} of {pages}, {total.toLocaleString("en")} recipes</span>
-              {page < pages && <Link className="underline" href={address(search, page + 1)}>Next</Link>}
+              {page > 1 && (
+                <Link className="underline" href={address(search, page - 1)}>
+                  Before
+                </Link>
+              )}
+              <span className="t-small text-ink2">
+                Page {page} of {pages}, {total.toLocaleString("en")} recipes
+              </span>
+              {page < pages && (
+                <Link className="underline" href={address(search, page + 1)}>
+                  Next
+                </Link>
+              )}
             </nav>
           )}
         </section>
         <aside className="lg:crease-l p-4 md:p-5" aria-label="Kept versions">
           <h2 className="t-h2">Kept last</h2>
-          {versions.length === 0 ? <p className="t-ledger text-ink2 mt-2 rule-t pt-2">A version kept on the Swap station is listed here, with its figures as they were.</p> : <VersionList versions={versions} />}
+          {versions.length === 0 ? (
+            <p className="t-ledger text-ink2 mt-2 rule-t pt-2">A version kept on the Swap station is listed here, with its figures as they were.</p>
+          ) : (
+            <VersionList versions={versions} />
+          )}
         </aside>
       </main>
     </>
@@ -81,19 +137,46 @@ function RecipeRow({ recipe, onRemoved }: { readonly recipe: RecipeRowData; read
     <li className="border-b border-line last:border-b-0 flex flex-wrap items-center gap-x-4 px-4 py-1 min-h-[58px]">
       <Link href={`/recipes/${recipe.id}/recipe`} className="flex-1 min-w-56 w-0 py-2 group">
         <span className="block text-[17px] font-[590] [font-stretch:108%] group-hover:underline">{recipe.title}</span>
-        <span className="block t-ledger text-ink2 truncate">{recipe.firstLines.join(", ")}{recipe.lineCount > recipe.firstLines.length && " …"}</span>
-        <span className="t-small text-ink2">{recipe.lineCount} {recipe.lineCount === 1 ? "line" : "lines"}, {recipe.servings} servings · changed {recipe.updated}</span>
+        <span className="block t-ledger text-ink2 truncate">
+          {recipe.firstLines.join(", ")}
+          {recipe.lineCount > recipe.firstLines.length && " …"}
+        </span>
+        <span className="t-small text-ink2">
+          {recipe.lineCount} {recipe.lineCount === 1 ? "line" : "lines"}, {recipe.servings} servings · changed {recipe.updated}
+        </span>
       </Link>
       <span className="flex gap-3 items-center">
-        <Link href={`/recipes/${recipe.id}/table`} className="underline underline-offset-3 py-2">Set the table</Link>
+        <Link href={`/recipes/${recipe.id}/table`} className="underline underline-offset-3 py-2">
+          Set the table
+        </Link>
         {asked ? (
           <>
-            <button type="button" className="text-rose underline py-2" onClick={() => void send("DELETE", `/api/recipes/${recipe.id}`).then(onRemoved, (error: unknown) => setWhy(error instanceof Error ? error.message : "It could not be deleted."))}>Delete it for good</button>
-            <button type="button" className="underline py-2" onClick={() => setAsked(false)}>Keep it</button>
+            <button
+              type="button"
+              className="text-rose underline py-2"
+              onClick={() =>
+                void send("DELETE", `/api/recipes/${recipe.id}`).then(onRemoved, (error: unknown) =>
+                  setWhy(error instanceof Error ? error.message : "It could not be deleted."),
+                )
+              }
+            >
+              Delete it for good
+            </button>
+            <button type="button" className="underline py-2" onClick={() => setAsked(false)}>
+              Keep it
+            </button>
           </>
-        ) : <button type="button" className="underline underline-offset-3 py-2 text-ink2" onClick={() => setAsked(true)} aria-label={`Delete ${recipe.title}`}>Delete</button>}
+        ) : (
+          <button type="button" className="underline underline-offset-3 py-2 text-ink2" onClick={() => setAsked(true)} aria-label={`Delete ${recipe.title}`}>
+            Delete
+          </button>
+        )}
       </span>
-      {why && <p role="alert" className="t-small text-rose w-full pb-2">{why}</p>}
+      {why && (
+        <p role="alert" className="t-small text-rose w-full pb-2">
+          {why}
+        </p>
+      )}
     </li>
   );
 }

@@ -4,8 +4,8 @@ import { createContext, useCallback, useContext, useEffect, useMemo, useRef, use
 
 export type SaveState = { readonly kind: "saved" } | { readonly kind: "saving" } | { readonly kind: "refused"; readonly why: string };
 
+/** Apart from the state, so that a page that only saves is not shown anew with every save. */
 interface Saving {
-  readonly state: SaveState;
   /** Plans a save; of several under one key only the last is sent. */
   readonly save: (key: string, send: () => Promise<void>) => void;
   /** Resolves once everything planned has been sent. */
@@ -13,11 +13,14 @@ interface Saving {
 }
 
 const SavingContext = createContext<Saving | null>(null);
+const SAVED: SaveState = { kind: "saved" };
+const SENDING: SaveState = { kind: "saving" };
+const SaveStateContext = createContext<SaveState>(SAVED);
 const PAUSE_MS = 350;
 
 /** Collects what the stations save, sends it after a short pause, and before one leaves for another station. */
 export function SavingProvider({ children }: { readonly children: ReactNode }) {
-  const [state, setState] = useState<SaveState>({ kind: "saved" });
+  const [state, setState] = useState<SaveState>(SAVED);
   const planned = useRef(new Map<string, () => Promise<void>>());
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const running = useRef<Promise<void>>(Promise.resolve());
@@ -31,7 +34,7 @@ export function SavingProvider({ children }: { readonly children: ReactNode }) {
       for (const [key, send] of all) {
         try {
           await send();
-          if (planned.current.size === 0) setState({ kind: "saved" });
+          if (planned.current.size === 0) setState(SAVED);
         } catch (error) {
           // Kept, so that the next save or the button tries it again.
           if (!planned.current.has(key)) planned.current.set(key, send);
@@ -42,16 +45,26 @@ export function SavingProvider({ children }: { readonly children: ReactNode }) {
     return running.current;
   }, []);
 
-  const save = useCallback((key: string, send: () => Promise<void>) => {
-    planned.current.set(key, send);
-    setState({ kind: "saving" });
-    if (timer.current) clearTimeout(timer.current);
-    timer.current = setTimeout(() => void flush(), PAUSE_MS);
-  }, [flush]);
+  const save = useCallback(
+    (key: string, send: () => Promise<void>) => {
+      planned.current.set(key, send);
+      setState(SENDING);
+      if (timer.current) clearTimeout(timer.current);
+      timer.current = setTimeout(() => void flush(), PAUSE_MS);
+    },
+    [flush],
+  );
 
   useEffect(() => {
-    const onHide = () => { if (document.visibilityState === "hidden" && planned.current.size > 0) void flush(); };
-    const onLeave = (event: BeforeUnloadEvent) => { if (planned.current.size > 0) { void flush(); event.preventDefault(); } };
+    const onHide = () => {
+      if (document.visibilityState === "hidden" && planned.current.size > 0) void flush();
+    };
+    const onLeave = (event: BeforeUnloadEvent) => {
+      if (planned.current.size > 0) {
+        void flush();
+        event.preventDefault();
+      }
+    };
     document.addEventListener("visibilitychange", onHide);
     window.addEventListener("beforeunload", onLeave);
     return () => {
@@ -60,8 +73,12 @@ export function SavingProvider({ children }: { readonly children: ReactNode }) {
     };
   }, [flush]);
 
-  const value = useMemo(() => ({ state, save, flush }), [state, save, flush]);
-  return <SavingContext value={value}>{children}</SavingContext>;
+  const value = useMemo(() => ({ save, flush }), [save, flush]);
+  return (
+    <SavingContext value={value}>
+      <SaveStateContext value={state}>{children}</SaveStateContext>
+    </SavingContext>
+  );
 }
 
 export function useSaving(): Saving {
@@ -72,12 +89,20 @@ export function useSaving(): Saving {
 
 /** Says whether what was done is safe; when not, why, with a way to try again. */
 export function SaveNotice() {
-  const { state, flush } = useSaving();
+  const { flush } = useSaving();
+  const state = useContext(SaveStateContext);
   if (state.kind === "refused")
     return (
       <p role="alert" className="t-small text-rose bg-rose-wash px-3 py-2 flex flex-wrap gap-3">
-        Not saved: {state.why} <button type="button" className="underline" onClick={() => void flush()}>Try again</button>
+        Not saved: {state.why}{" "}
+        <button type="button" className="underline" onClick={() => void flush()}>
+          Try again
+        </button>
       </p>
     );
-  return <p role="status" className="t-small text-ink3">{state.kind === "saving" ? "Saving" : "Saved"}</p>;
+  return (
+    <p role="status" className="t-small text-ink3">
+      {state.kind === "saving" ? "Saving" : "Saved"}
+    </p>
+  );
 }

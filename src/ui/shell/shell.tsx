@@ -21,8 +21,13 @@ export function Shell({ recipeCount, versionCount, children }: { readonly recipe
   ];
   return (
     <div className="min-h-dvh md:pl-[76px] lg:pl-[88px] pb-[50px] md:pb-0 print:p-0">
-      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">Skip to the page</a>
-      <nav aria-label="Places" className="no-print fixed z-30 bg-cloth text-cloth-text bottom-0 inset-x-0 h-[50px] stitch-t md:stitch-r md:inset-x-auto md:left-0 md:top-0 md:h-dvh md:w-[76px] lg:w-[88px] flex md:flex-col">
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
+        Skip to the page
+      </a>
+      <nav
+        aria-label="Places"
+        className="no-print fixed z-30 bg-cloth text-cloth-text bottom-0 inset-x-0 h-[50px] stitch-t md:stitch-r md:inset-x-auto md:left-0 md:top-0 md:h-dvh md:w-[76px] lg:w-[88px] flex md:flex-col"
+      >
         <div className="hidden md:flex flex-col items-center pt-4 pb-6 gap-2 pr-2">
           <ScaleMark />
           <span className="text-[16px] font-[600] [font-stretch:104%]">Threpsis</span>
@@ -32,7 +37,11 @@ export function Shell({ recipeCount, versionCount, children }: { readonly recipe
             const here = place.here(path);
             return (
               <li key={place.href} className="flex-1">
-                <Link href={place.href} aria-current={here ? "page" : undefined} className={`flex flex-col justify-center items-center md:items-start h-[50px] md:h-[52px] md:pl-3 leading-tight ${here ? "bg-ground text-ink border-t-4 md:border-t-0 md:border-l-4 border-saffron-fill md:pl-2" : "hover:underline"}`}>
+                <Link
+                  href={place.href}
+                  aria-current={here ? "page" : undefined}
+                  className={`flex flex-col justify-center items-center md:items-start h-[50px] md:h-[52px] md:pl-3 leading-tight ${here ? "bg-ground text-ink border-t-4 md:border-t-0 md:border-l-4 border-saffron-fill md:pl-2" : "hover:underline"}`}
+                >
                   <span className="text-[14px] font-[540]">{place.name}</span>
                   <span className={`text-[13px] ${here ? "text-ink2" : "text-cloth-second"}`}>{place.state}</span>
                 </Link>

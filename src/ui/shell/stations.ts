@@ -7,7 +7,12 @@ export function stationsOf(read: ReadRecipe, table: DiningTable, swap: { readonl
   const wishes = table.rules.length + table.limits.length;
   const asked = read.unresolved.length;
   return [
-    { id: "table", name: "Table", state: wishes === 0 ? "not set" : `${wishes} ${wishes === 1 ? "wish" : "wishes"}, ${table.servings} servings`, settled: wishes > 0 },
+    {
+      id: "table",
+      name: "Table",
+      state: wishes === 0 ? "not set" : `${wishes} ${wishes === 1 ? "wish" : "wishes"}, ${table.servings} servings`,
+      settled: wishes > 0,
+    },
     { id: "recipe", name: "Recipe", state: asked > 0 ? `${asked} to ask` : `${read.lines.length} lines`, settled: asked === 0 },
     { id: "swap", name: "Swap", ...swap },
   ];

@@ -26,15 +26,26 @@ export function StationThread({ recipeId, here, stations }: { readonly recipeId:
           const dashed = !(stations[i + 1]?.settled ?? false);
           return (
             <li key={station.id} className="relative flex-1 sm:flex-none sm:w-[118px]">
-              {i < stations.length - 1 && <span aria-hidden="true" className={`absolute top-[11px] left-1/2 w-full border-t-2 ${dashed ? "border-dashed border-edge" : "border-ink"}`} />}
-              <a href={href} aria-current={current ? "step" : undefined} className="relative flex flex-col items-center text-center leading-tight pt-0.5 pb-1 hover:underline"
+              {i < stations.length - 1 && (
+                <span aria-hidden="true" className={`absolute top-[11px] left-1/2 w-full border-t-2 ${dashed ? "border-dashed border-edge" : "border-ink"}`} />
+              )}
+              <a
+                href={href}
+                aria-current={current ? "step" : undefined}
+                className="relative flex flex-col items-center text-center leading-tight pt-0.5 pb-1 hover:underline"
                 onClick={(event) => {
                   if (event.metaKey || event.ctrlKey || event.shiftKey) return;
                   event.preventDefault();
                   void flush().then(() => router.push(href));
-                }}>
+                }}
+              >
                 <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true" className="mb-0.5">
-                  <path d="M10 1.500 18.500 10 10 18.500 1.500 10Z" strokeWidth="2" className={current ? "fill-saffron-fill stroke-ink" : station.settled ? "fill-ink stroke-ink" : "fill-ground stroke-edge"} transform={current ? "" : "translate(3 3) scale(.7)"} />
+                  <path
+                    d="M10 1.500 18.500 10 10 18.500 1.500 10Z"
+                    strokeWidth="2"
+                    className={current ? "fill-saffron-fill stroke-ink" : station.settled ? "fill-ink stroke-ink" : "fill-ground stroke-edge"}
+                    transform={current ? "" : "translate(3 3) scale(.7)"}
+                  />
                 </svg>
                 <span className={`text-[14px] ${current ? "font-[640]" : "font-[480]"}`}>{station.name}</span>
                 <span className="t-small text-ink2">{station.state}</span>

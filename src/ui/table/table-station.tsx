@@ -45,15 +45,20 @@ export function TableStation({ id, given, table: givenTable, swapState }: TableS
     if (table === saved.current) return;
     saved.current = table;
     rememberTable(id, table);
-    save(`table ${id}`, async () => { await send("PUT", `/api/recipes/${id}/table`, table); });
+    save(`table ${id}`, async () => {
+      await send("PUT", `/api/recipes/${id}/table`, table);
+    });
   }, [table, id, save]);
 
   const toggle = (rule: string) => set({ ...table, rules: table.rules.includes(rule) ? table.rules.filter((each) => each !== rule) : [...table.rules, rule] });
   const freeSugars = table.limits.find((limit) => limit.id === "freeSugars");
-  const setFreeSugars = (limit: Limit | null, key?: string) => set({ ...table, limits: [...table.limits.filter((each) => each.id !== "freeSugars"), ...(limit ? [limit] : [])] }, key);
+  const setFreeSugars = (limit: Limit | null, key?: string) =>
+    set({ ...table, limits: [...table.limits.filter((each) => each.id !== "freeSugars"), ...(limit ? [limit] : [])] }, key);
   const conflicts = useMemo(() => {
     const problem = problemFor(read, table, reference, substitution, rules, 1);
-    const judged = read.readings.flatMap((each, line) => (each.kind === "left out" ? [] : [{ line, food: each.kind === "food unknown" ? null : each.food, text: each.line.text }]));
+    const judged = read.readings.flatMap((each, line) =>
+      each.kind === "left out" ? [] : [{ line, food: each.kind === "food unknown" ? null : each.food, text: each.line.text }],
+    );
     return [...findings(judged, problem.rules), ...limitFindings(problem)].sort((a, b) => a.line - b.line);
   }, [read, table, reference, substitution, rules]);
 
@@ -64,11 +69,19 @@ export function TableStation({ id, given, table: givenTable, swapState }: TableS
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
         <div className="p-4 md:p-5 grid gap-7 content-start">
-          <div className="flex justify-between items-center"><h2 className="t-h2">Who eats, and what they leave</h2><span className="flex gap-3 items-center"><UndoButtons undo={undo} redo={redo} /><SaveNotice /></span></div>
+          <div className="flex justify-between items-center">
+            <h2 className="t-h2">Who eats, and what they leave</h2>
+            <span className="flex gap-3 items-center">
+              <UndoButtons undo={undo} redo={redo} />
+              <SaveNotice />
+            </span>
+          </div>
           <fieldset>
             <legend className="t-h2 text-[15px]">Diets</legend>
             <div className="grid sm:grid-cols-2 border-t border-ink mt-1">
-              {DIETS.map(([rule, name, what]) => <Wish key={rule} name={name} what={what} checked={table.rules.includes(rule)} onChange={() => toggle(rule)} />)}
+              {DIETS.map(([rule, name, what]) => (
+                <Wish key={rule} name={name} what={what} checked={table.rules.includes(rule)} onChange={() => toggle(rule)} />
+              ))}
             </div>
           </fieldset>
           <fieldset>
@@ -76,18 +89,40 @@ export function TableStation({ id, given, table: givenTable, swapState }: TableS
             <p className="t-small text-ink2">Cashew and pistachio, walnut and pecan often cross-react: leaving one out leaves out the other.</p>
             <div className="grid grid-cols-2 sm:grid-cols-3 border-t border-ink mt-1">
               <Wish name="All tree nuts" what="coconut is asked about" checked={table.rules.includes("nut-free")} onChange={() => toggle("nut-free")} />
-              {TREE_NUTS.map((nut) => <Wish key={nut} name={`No ${nut.replace("-", " ")}`} checked={table.rules.includes(`no-${nut}`)} onChange={() => toggle(`no-${nut}`)} />)}
+              {TREE_NUTS.map((nut) => (
+                <Wish key={nut} name={`No ${nut.replace("-", " ")}`} checked={table.rules.includes(`no-${nut}`)} onChange={() => toggle(`no-${nut}`)} />
+              ))}
             </div>
           </fieldset>
           <fieldset>
             <legend className="t-h2 text-[15px]">Sugar</legend>
             <div className="border-t border-ink mt-1">
-              <Wish name="Low free sugars" what="sugar, honey, syrups, jaggery, juice; by the stricter school also puréed fruit and plant drinks" checked={freeSugars !== undefined} onChange={() => setFreeSugars(freeSugars ? null : { id: "freeSugars", most: DEFAULT_FREE_SUGARS, school: "uk" })} />
+              <Wish
+                name="Low free sugars"
+                what="sugar, honey, syrups, jaggery, juice; by the stricter school also puréed fruit and plant drinks"
+                checked={freeSugars !== undefined}
+                onChange={() => setFreeSugars(freeSugars ? null : { id: "freeSugars", most: DEFAULT_FREE_SUGARS, school: "uk" })}
+              />
               {freeSugars && (
                 <div className="pl-9 pt-2 flex flex-wrap gap-x-8 gap-y-3 items-center">
-                  <span className="flex items-center gap-2 t-ledger">At most <AmountField label="Most free sugars per serving, grams" value={freeSugars.most} least={0} most={200} onChange={(most) => setFreeSugars({ ...freeSugars, most }, "free sugars")} /> a serving</span>
+                  <span className="flex items-center gap-2 t-ledger">
+                    At most{" "}
+                    <AmountField
+                      label="Most free sugars per serving, grams"
+                      value={freeSugars.most}
+                      least={0}
+                      most={200}
+                      onChange={(most) => setFreeSugars({ ...freeSugars, most }, "free sugars")}
+                    />{" "}
+                    a serving
+                  </span>
                   <div role="radiogroup" aria-label="School of free sugars" className="flex gap-5">
-                    <Choice name="school" label="UK, stricter" checked={freeSugars.school === "uk"} onChange={() => setFreeSugars({ ...freeSugars, school: "uk" })} />
+                    <Choice
+                      name="school"
+                      label="UK, stricter"
+                      checked={freeSugars.school === "uk"}
+                      onChange={() => setFreeSugars({ ...freeSugars, school: "uk" })}
+                    />
                     <Choice name="school" label="WHO" checked={freeSugars.school === "who"} onChange={() => setFreeSugars({ ...freeSugars, school: "who" })} />
                   </div>
                 </div>
@@ -95,23 +130,53 @@ export function TableStation({ id, given, table: givenTable, swapState }: TableS
             </div>
           </fieldset>
           <div className="flex flex-wrap gap-x-10 gap-y-5">
-            <div><h3 className="t-h2 text-[15px]">Servings</h3><AmountField label="Servings for this table" value={table.servings} unit="" least={1} most={1000} onChange={(servings) => set({ ...table, servings }, "servings")} className="min-h-11 justify-center" /><p className="t-small text-ink2">the recipe makes {recipe.servings}</p></div>
-            <fieldset><legend className="t-h2 text-[15px]">Served</legend>
+            <div>
+              <h3 className="t-h2 text-[15px]">Servings</h3>
+              <AmountField
+                label="Servings for this table"
+                value={table.servings}
+                unit=""
+                least={1}
+                most={1000}
+                onChange={(servings) => set({ ...table, servings }, "servings")}
+                className="min-h-11 justify-center"
+              />
+              <p className="t-small text-ink2">the recipe makes {recipe.servings}</p>
+            </div>
+            <fieldset>
+              <legend className="t-h2 text-[15px]">Served</legend>
               <div className="flex gap-6 min-h-11 items-center">
                 <Choice name="serve" label="hot, 60 °C" checked={table.serve === "hot"} onChange={() => set({ ...table, serve: "hot" })} />
                 <Choice name="serve" label="chilled, 8 °C" checked={table.serve === "chilled"} onChange={() => set({ ...table, serve: "chilled" })} />
               </div>
             </fieldset>
           </div>
-          <p className="t-small text-ink2 max-w-[70ch]">For an allergy, wash the pan, the spoon and the grinder first, and read every packet: what is not known is never called safe. Sugar limits for diabetes or pregnancy are a matter for a clinician.</p>
+          <p className="t-small text-ink2 max-w-[70ch]">
+            For an allergy, wash the pan, the spoon and the grinder first, and read every packet: what is not known is never called safe. Sugar limits for
+            diabetes or pregnancy are a matter for a clinician.
+          </p>
         </div>
         <aside className="lg:crease-l p-4 md:p-5" aria-label="What breaks which wish">
           <h2 className="t-h2">What that means for this sweet</h2>
-          {conflicts.length === 0 ? <p className="t-ledger text-ink2 rule-t mt-2 pt-2">{table.rules.length + table.limits.length === 0 ? "Nothing is asked of it yet. Choose above what this table leaves out." : "As handed down, it breaks none of these."}</p> : (
+          {conflicts.length === 0 ? (
+            <p className="t-ledger text-ink2 rule-t mt-2 pt-2">
+              {table.rules.length + table.limits.length === 0
+                ? "Nothing is asked of it yet. Choose above what this table leaves out."
+                : "As handed down, it breaks none of these."}
+            </p>
+          ) : (
             <ul className="rule-t mt-2">
               {conflicts.map((finding, i) => (
-                <li key={i} className="border-b border-line py-2 t-ledger flex gap-2"><span className="pt-0.5"><WhyMark kind={finding.verdict === "ask" ? "ask" : "conflict"} /></span>
-                  <span><span className="font-[550]">{read.recipe.lines[finding.line]?.text}</span><span className="block text-ink2">{finding.ruleName}: {finding.reason}.{finding.school !== "usual" && ` School: ${finding.school}.`}</span></span>
+                <li key={i} className="border-b border-line py-2 t-ledger flex gap-2">
+                  <span className="pt-0.5">
+                    <WhyMark kind={finding.verdict === "ask" ? "ask" : "conflict"} />
+                  </span>
+                  <span>
+                    <span className="font-[550]">{read.recipe.lines[finding.line]?.text}</span>
+                    <span className="block text-ink2">
+                      {finding.ruleName}: {finding.reason}.{finding.school !== "usual" && ` School: ${finding.school}.`}
+                    </span>
+                  </span>
                 </li>
               ))}
             </ul>
@@ -126,11 +191,29 @@ function Wish({ name, what, checked, onChange }: { readonly name: string; readon
   return (
     <label className={`flex gap-3 items-start border-b border-line py-2 pr-3 min-h-11 cursor-pointer hover:bg-pressed ${checked ? "bg-saffron-wash" : ""}`}>
       <input type="checkbox" checked={checked} onChange={onChange} className="mt-0.5 ml-1 size-5 accent-ink" />
-      <span className="t-ledger"><span className={checked ? "font-[550]" : ""}>{name}</span>{what && <span className="block t-small text-ink2">{what}</span>}</span>
+      <span className="t-ledger">
+        <span className={checked ? "font-[550]" : ""}>{name}</span>
+        {what && <span className="block t-small text-ink2">{what}</span>}
+      </span>
     </label>
   );
 }
 
-function Choice({ name, label, checked, onChange }: { readonly name: string; readonly label: string; readonly checked: boolean; readonly onChange: () => void }) {
-  return <label className="flex items-center gap-2 t-ledger min-h-11 cursor-pointer"><input type="radio" name={name} checked={checked} onChange={onChange} className="size-5 accent-ink" />{label}</label>;
+function Choice({
+  name,
+  label,
+  checked,
+  onChange,
+}: {
+  readonly name: string;
+  readonly label: string;
+  readonly checked: boolean;
+  readonly onChange: () => void;
+}) {
+  return (
+    <label className="flex items-center gap-2 t-ledger min-h-11 cursor-pointer">
+      <input type="radio" name={name} checked={checked} onChange={onChange} className="size-5 accent-ink" />
+      {label}
+    </label>
+  );
 }

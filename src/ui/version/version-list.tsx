@@ -15,7 +15,9 @@ export function VersionList({ versions }: { readonly versions: readonly VersionR
         <li key={version.id} className="border-b border-line">
           <Link href={`/versions/${version.id}`} className="block py-2 group">
             <span className="t-new group-hover:underline">{version.title}</span>
-            <span className="block t-small text-ink2">{version.label} · kept {version.kept}</span>
+            <span className="block t-small text-ink2">
+              {version.label} · kept {version.kept}
+            </span>
           </Link>
         </li>
       ))}

@@ -35,48 +35,134 @@ export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, rule
   const [why, setWhy] = useState<string | null>(null);
   const { asHandedDown: before, forThisTable: after, table } = snapshot;
   const beams = beamReadings(before.figures, after.figures, table.limits, table.serve, constants);
-  const wishes = [...ruleNames, ...table.limits.map((limit) => (limit.id === "freeSugars" ? `free sugars at most ${limit.most} g` : `${limit.id} at most ${limit.most}`))];
+  const wishes = [
+    ...ruleNames,
+    ...table.limits.map((limit) => (limit.id === "freeSugars" ? `free sugars at most ${limit.most} g` : `${limit.id} at most ${limit.most}`)),
+  ];
   return (
     <WorkingProvider constants={constants}>
-      <PageHead title={title} line={`${snapshot.label}, kept ${kept}. ${wishes.length ? wishes.join(", ").replace(/^./, (letter) => letter.toUpperCase()) : "No wishes"}; ${table.servings} servings, served ${table.serve}.`}>
+      <PageHead
+        title={title}
+        line={`${snapshot.label}, kept ${kept}. ${wishes.length ? wishes.join(", ").replace(/^./, (letter) => letter.toUpperCase()) : "No wishes"}; ${table.servings} servings, served ${table.serve}.`}
+      >
         <span className="flex flex-wrap gap-2 no-print">
-          <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>Print</button>
-          {recipeId && <Link className={buttonClass("plain")} href={`/recipes/${recipeId}/swap`}>Back to the bench</Link>}
+          <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>
+            Print
+          </button>
+          {recipeId && (
+            <Link className={buttonClass("plain")} href={`/recipes/${recipeId}/swap`}>
+              Back to the bench
+            </Link>
+          )}
         </span>
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
         <div className="p-4 md:p-5 min-w-0">
-          {movedOn.length > 0 && <p className="bg-saffron-wash px-3 py-2 t-ledger mb-4">Since this was kept, these have moved on: {movedOn.join(", ")}. The figures here are the ones it was kept with.{recipeId && <> <Link className="underline" href={`/recipes/${recipeId}/swap`}>Compute it again on the bench</Link>.</>}</p>}
+          {movedOn.length > 0 && (
+            <p className="bg-saffron-wash px-3 py-2 t-ledger mb-4">
+              Since this was kept, these have moved on: {movedOn.join(", ")}. The figures here are the ones it was kept with.
+              {recipeId && (
+                <>
+                  {" "}
+                  <Link className="underline" href={`/recipes/${recipeId}/swap`}>
+                    Compute it again on the bench
+                  </Link>
+                  .
+                </>
+              )}
+            </p>
+          )}
           <section aria-label="Ingredients" className="bg-sheet border border-ink">
             <h2 className="t-h2 px-3 py-2 border-b border-ink">For this table</h2>
             <ul>
               {snapshot.rows.map((row, i) => (
-                <li key={i} className="grid grid-cols-[minmax(0,1fr)_auto_62px] sm:grid-cols-[minmax(0,1fr)_90px_62px_minmax(0,1.1fr)] gap-x-3 px-3 py-1.5 border-b border-line items-baseline">
-                  <span className={row.change === "as is" || row.change === "amount" ? "t-ledger" : row.food ? "t-new" : "t-ledger text-rose"}>{row.food ? row.food.name : <>{row.recipeFood} <span className="t-small">left out</span></>}</span>
+                <li
+                  key={i}
+                  className="grid grid-cols-[minmax(0,1fr)_auto_62px] sm:grid-cols-[minmax(0,1fr)_90px_62px_minmax(0,1.1fr)] gap-x-3 px-3 py-1.5 border-b border-line items-baseline"
+                >
+                  <span className={row.change === "as is" || row.change === "amount" ? "t-ledger" : row.food ? "t-new" : "t-ledger text-rose"}>
+                    {row.food ? (
+                      row.food.name
+                    ) : (
+                      <>
+                        {row.recipeFood} <span className="t-small">left out</span>
+                      </>
+                    )}
+                  </span>
                   <span className="t-figure text-ink2 text-right t-frac">{row.food ? kitchenMeasure(row.food, row.grams)?.text : ""}</span>
                   <span className="t-figure text-right">{row.food ? `${formatGrams(row.grams)} g` : ""}</span>
                   <span className="t-small text-ink2 col-span-3 sm:col-span-1 flex gap-1.5 items-baseline">
-                    {row.change === "replaced" && <><WhyMark kind="conflict" />{row.why}: {row.recipeText}</>}
-                    {row.change === "added" && <><WhyMark kind="added" />{row.why}</>}
-                    {row.change === "left out" && <><WhyMark kind="left out" />{row.why}: {row.recipeText}</>}
+                    {row.change === "replaced" && (
+                      <>
+                        <WhyMark kind="conflict" />
+                        {row.why}: {row.recipeText}
+                      </>
+                    )}
+                    {row.change === "added" && (
+                      <>
+                        <WhyMark kind="added" />
+                        {row.why}
+                      </>
+                    )}
+                    {row.change === "left out" && (
+                      <>
+                        <WhyMark kind="left out" />
+                        {row.why}: {row.recipeText}
+                      </>
+                    )}
                     {row.change === "amount" && row.recipeGrams !== null && <>was {formatGrams(row.recipeGrams)} g</>}
                   </span>
                 </li>
               ))}
             </ul>
-            <p className="rule-double px-3 py-2 t-ledger"><FigureButton figure={after.figures.yield} id="yield" input={after.input} of="for this table" className="font-[600]!" /> finished, {table.servings} servings of {formatGrams(after.figures.servingMass.value)} g</p>
+            <p className="rule-double px-3 py-2 t-ledger">
+              <FigureButton figure={after.figures.yield} id="yield" input={after.input} of="for this table" className="font-[600]!" /> finished,{" "}
+              {table.servings} servings of {formatGrams(after.figures.servingMass.value)} g
+            </p>
           </section>
-          <section className="mt-6" aria-label="Steps"><h2 className="t-h2">Steps</h2><StepsPanel steps={snapshot.steps} /></section>
+          <section className="mt-6" aria-label="Steps">
+            <h2 className="t-h2">Steps</h2>
+            <StepsPanel steps={snapshot.steps} />
+          </section>
           <div className="mt-8 no-print">
             {asked ? (
-              <span className="flex gap-5"><button type="button" className="text-rose underline min-h-8" onClick={() => void send("DELETE", `/api/versions/${id}`).then(() => { router.push("/versions"); router.refresh(); }, (error: unknown) => setWhy(error instanceof Error ? error.message : "It could not be deleted."))}>Delete it for good</button><button type="button" className="underline min-h-8" onClick={() => setAsked(false)}>Keep it</button></span>
-            ) : <button type="button" className="underline text-ink2 min-h-8" onClick={() => setAsked(true)}>Delete this version</button>}
-            {why && <p role="alert" className="text-rose">{why}</p>}
+              <span className="flex gap-5">
+                <button
+                  type="button"
+                  className="text-rose underline min-h-8"
+                  onClick={() =>
+                    void send("DELETE", `/api/versions/${id}`).then(
+                      () => {
+                        router.push("/versions");
+                        router.refresh();
+                      },
+                      (error: unknown) => setWhy(error instanceof Error ? error.message : "It could not be deleted."),
+                    )
+                  }
+                >
+                  Delete it for good
+                </button>
+                <button type="button" className="underline min-h-8" onClick={() => setAsked(false)}>
+                  Keep it
+                </button>
+              </span>
+            ) : (
+              <button type="button" className="underline text-ink2 min-h-8" onClick={() => setAsked(true)}>
+                Delete this version
+              </button>
+            )}
+            {why && (
+              <p role="alert" className="text-rose">
+                {why}
+              </p>
+            )}
           </div>
         </div>
         <aside className="lg:crease-l p-4 md:p-4" aria-label="Figures">
           <BeamsPanel beams={beams} notes={snapshot.notes} before={before} after={after} />
-          <div className="mt-6"><FigureSheet figures={after.figures} input={after.input} unread={0} of="for this table" /></div>
+          <div className="mt-6">
+            <FigureSheet figures={after.figures} input={after.input} unread={0} of="for this table" />
+          </div>
           <p className="t-small text-ink2 mt-4">Computed with model version {snapshot.modelVersion}. Nutrition is computed from tables, not analysed.</p>
         </aside>
       </main>

@@ -1,3 +1,3 @@
 export { createBrowserSolver } from "./browser";
-export { Cancelled, createSolverClient, type SolverClient, type SpawnWorker } from "../solver/solver-client";
+export { Cancelled, type SolverClient } from "../solver/solver-client";
 export { knowledge, readingContext } from "./knowledge";

@@ -46,15 +46,27 @@ function solve(highs: Highs, model: LinearModel, options: SolveOptions): SolverO
     ...(integer ? { integrality: model.columns.map((column) => (column.integer ? variableType.integer : variableType.continuous)) } : {}),
   });
   try {
-    instance.options.set({ output_flag: false, time_limit: options.timeLimitSeconds, mip_rel_gap: options.relativeGap, mip_abs_gap: 0.05, mip_allow_restart: false, mip_heuristic_effort: 0 });
+    instance.options.set({
+      output_flag: false,
+      time_limit: options.timeLimitSeconds,
+      mip_rel_gap: options.relativeGap,
+      mip_abs_gap: 0.05,
+      mip_allow_restart: false,
+      mip_heuristic_effort: 0,
+    });
     instance.run();
     const status = instance.getModelStatus();
     const gapOf = () => (integer ? Number(instance.info.get("mip_gap")) : 0);
-    if (status === modelStatus.optimal) return { kind: "optimal", values: Float64Array.from(instance.getSolution().colValue), objective: instance.getObjectiveValue(), gap: gapOf() };
+    if (status === modelStatus.optimal)
+      return { kind: "optimal", values: Float64Array.from(instance.getSolution().colValue), objective: instance.getObjectiveValue(), gap: gapOf() };
     if (status === modelStatus.infeasible || status === modelStatus.unboundedOrInfeasible) return { kind: "infeasible" };
     if (status === modelStatus.timeLimit || status === modelStatus.iterationLimit) {
       const has = Number(instance.info.get("primal_solution_status")) === highs.constants.solutionStatus.feasible;
-      return { kind: "time ran out", incumbent: has ? { values: Float64Array.from(instance.getSolution().colValue), objective: instance.getObjectiveValue() } : null, gap: gapOf() };
+      return {
+        kind: "time ran out",
+        incumbent: has ? { values: Float64Array.from(instance.getSolution().colValue), objective: instance.getObjectiveValue() } : null,
+        gap: gapOf(),
+      };
     }
     return { kind: "failed", why: `model status ${status}` };
   } finally {

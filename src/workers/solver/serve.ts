@@ -13,7 +13,12 @@ export function serveSolver(load: () => Promise<Highs>, reply: (message: SolverR
       try {
         highs ??= load();
         const port = createHighsPort(await highs);
-        const ending = await propose(problem, port, () => performance.now(), (progress) => reply({ kind: "progress", id, progress }));
+        const ending = await propose(
+          problem,
+          port,
+          () => performance.now(),
+          (progress) => reply({ kind: "progress", id, progress }),
+        );
         reply({ kind: "ended", id, ending });
       } catch (error) {
         highs = null;

@@ -63,7 +63,18 @@ export function createSolverClient(spawn: SpawnWorker): SolverClient {
         const onAbort = () => end(new Cancelled());
         signal.addEventListener("abort", onAbort, { once: true });
         const done = () => signal.removeEventListener("abort", onAbort);
-        waiting.set(id, { id, onProgress, resolve: (ending) => { done(); resolve(ending); }, reject: (error) => { done(); reject(error); } });
+        waiting.set(id, {
+          id,
+          onProgress,
+          resolve: (ending) => {
+            done();
+            resolve(ending);
+          },
+          reject: (error) => {
+            done();
+            reject(error);
+          },
+        });
         worker ??= spawn({ onReply, onCrash: (why) => end(new Error(why)) });
         worker.post({ kind: "propose", id, problem });
       });

@@ -11,5 +11,11 @@ export async function loadStation({ params }: StationParams) {
   const stored = await getRecipe(id);
   if (!stored) notFound();
   const { table, bench } = await getAdaptation(id, stored.recipe);
-  return { id, given: { recipe: stored.recipe, revision: stored.revision }, table, bench, swapState: { state: bench ? "on the bench" : "to come", settled: bench !== null } };
+  return {
+    id,
+    given: { recipe: stored.recipe, revision: stored.revision },
+    table,
+    bench,
+    swapState: { state: bench ? "on the bench" : "to come", settled: bench !== null },
+  };
 }

@@ -13,5 +13,16 @@ export default async function Page({ params }: Props) {
   const version = await getVersion((await params).id);
   if (!version) notFound();
   const { id, title, recipeId, keptAt, snapshot, movedOn } = version;
-  return <VersionPage id={id} title={title} recipeId={recipeId} kept={dateWords(keptAt)} snapshot={snapshot} movedOn={movedOn} ruleNames={ruleNames(snapshot.table.rules)} constants={versionConstants()} />;
+  return (
+    <VersionPage
+      id={id}
+      title={title}
+      recipeId={recipeId}
+      kept={dateWords(keptAt)}
+      snapshot={snapshot}
+      movedOn={movedOn}
+      ruleNames={ruleNames(snapshot.table.rules)}
+      constants={versionConstants()}
+    />
+  );
 }

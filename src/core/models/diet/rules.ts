@@ -30,10 +30,19 @@ export function judge(food: Food, by: Rule): Judgement {
   if (asked) return { verdict: "ask", reason: `${food.name}: ${asked} is safe for some only, or only when certified` };
   const may = food.mayContain.find(({ allergen }) => by.avoidsAllergens.includes(allergen) || by.asksAllergens.includes(allergen));
   if (may) return { verdict: "ask", reason: `${food.name}: ${may.why}` };
-  if (food.origin === "unknown" && by.avoidsOrigins.length > 0) return { verdict: "ask", reason: `${food.name}: how it is made differs by maker${food.note ? ` (${food.note.toLowerCase().replace(/\.$/, "")})` : ""}` };
+  if (food.origin === "unknown" && by.avoidsOrigins.length > 0)
+    return { verdict: "ask", reason: `${food.name}: how it is made differs by maker${food.note ? ` (${food.note.toLowerCase().replace(/\.$/, "")})` : ""}` };
   return { verdict: "allowed", reason: `${food.name} is within ${by.name.toLowerCase()}` };
 }
 
 const isGluten = (allergen: Allergen) => (GLUTEN_CEREALS as readonly string[]).includes(allergen);
-const ORIGIN_WORDS: Readonly<Record<Origin, string>> = { plant: "of plants", dairy: "dairy", egg: "egg", honey: "made by bees", gelatin: "of animal gelatin", mineral: "mineral", unknown: "of unknown origin" };
+const ORIGIN_WORDS: Readonly<Record<Origin, string>> = {
+  plant: "of plants",
+  dairy: "dairy",
+  egg: "egg",
+  honey: "made by bees",
+  gelatin: "of animal gelatin",
+  mineral: "mineral",
+  unknown: "of unknown origin",
+};
 const originWords = (origin: Origin) => ORIGIN_WORDS[origin];

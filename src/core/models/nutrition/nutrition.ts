@@ -52,7 +52,10 @@ export function glycaemicLoadPerGram(food: Food, composition: ArrayLike<number>,
 export function nutritionTotals(sweet: Balance, constants: NutritionConstants): NutritionTotals {
   const { totals } = sweet;
   const of = (index: number) => totals[index] ?? 0;
-  let who = 0, uk = 0, added = 0, load = 0;
+  let who = 0,
+    uk = 0,
+    added = 0,
+    load = 0;
   for (const [i, { food, grams }] of sweet.lines.entries()) {
     const composition = sweet.compositions[i] ?? food.per100g;
     who += grams * freeSugarsPerGram(food, composition, "who", constants);
@@ -62,10 +65,20 @@ export function nutritionTotals(sweet: Balance, constants: NutritionConstants): 
   }
   return {
     energy: energyKilojoules(totals, constants.energyPerGram.value),
-    protein: of(INDEX.protein), fat: of(INDEX.fat), saturatedFat: of(INDEX.saturatedFat), availableCarbohydrate: of(INDEX.availableCarbohydrate),
-    totalSugars: sumOf(totals, SUGAR_INDICES), addedSugars: added, freeSugarsWho: who, freeSugarsUk: uk,
-    fibre: of(INDEX.solubleFibre) + of(INDEX.insolubleFibre), polyols: of(INDEX.erythritol) + of(INDEX.xylitol),
-    sodium: of(INDEX.sodium), calcium: of(INDEX.calcium), iron: of(INDEX.iron), glycaemicLoad: load,
+    protein: of(INDEX.protein),
+    fat: of(INDEX.fat),
+    saturatedFat: of(INDEX.saturatedFat),
+    availableCarbohydrate: of(INDEX.availableCarbohydrate),
+    totalSugars: sumOf(totals, SUGAR_INDICES),
+    addedSugars: added,
+    freeSugarsWho: who,
+    freeSugarsUk: uk,
+    fibre: of(INDEX.solubleFibre) + of(INDEX.insolubleFibre),
+    polyols: of(INDEX.erythritol) + of(INDEX.xylitol),
+    sodium: of(INDEX.sodium),
+    calcium: of(INDEX.calcium),
+    iron: of(INDEX.iron),
+    glycaemicLoad: load,
   };
 }
 

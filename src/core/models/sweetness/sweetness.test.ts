@@ -5,8 +5,17 @@ import { balance } from "../../recipe";
 import { rebaudiosideSweetness, relativeSweetness, sweetness } from "./sweetness";
 
 const constants = REFERENCE.constants;
-const get = (id: string): Food => { const food = REFERENCE.foods.get(id); if (!food) throw new Error(id); return food; };
-const mix = (...parts: readonly (readonly [id: string, grams: number])[]) => balance(parts.map(([id, grams]) => ({ food: get(id), grams, sd: 0, role: get(id).role })), 0, null);
+const get = (id: string): Food => {
+  const food = REFERENCE.foods.get(id);
+  if (!food) throw new Error(id);
+  return food;
+};
+const mix = (...parts: readonly (readonly [id: string, grams: number])[]) =>
+  balance(
+    parts.map(([id, grams]) => ({ food: get(id), grams, sd: 0, role: get(id).role })),
+    0,
+    null,
+  );
 const fructoseAt = (celsius: number) => relativeSweetness(celsius, constants).find(([index]) => index === INDEX.fructose)?.[1];
 
 describe("sweetness", () => {

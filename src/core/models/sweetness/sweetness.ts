@@ -4,12 +4,28 @@ import type { Balance } from "../../recipe";
 
 type SweetnessConstants = Pick<Constants, "relativeSweetness" | "fructoseSweetness" | "rebaudioside">;
 
+type Relative = readonly (readonly [index: number, r: number])[];
+const known = new WeakMap<object, Map<number, Relative>>();
+
 /** Relative sweetness (sucrose = 1) of each sugar and bulk sweetener at a temperature in °C, by nutrient index. */
-export function relativeSweetness(celsius: number, constants: SweetnessConstants): readonly (readonly [index: number, r: number])[] {
+export function relativeSweetness(celsius: number, constants: SweetnessConstants): Relative {
+  const byTemperature = known.get(constants) ?? new Map<number, Relative>();
+  if (byTemperature.size === 0) known.set(constants, byTemperature);
+  const found = byTemperature.get(celsius) ?? relativeSweetnessAt(celsius, constants);
+  byTemperature.set(celsius, found);
+  return found;
+}
+
+function relativeSweetnessAt(celsius: number, constants: SweetnessConstants): Relative {
   const r = constants.relativeSweetness.value;
   return [
-    [INDEX.sucrose, r.sucrose], [INDEX.glucose, r.glucose], [INDEX.lactose, r.lactose], [INDEX.maltose, r.maltose],
-    [INDEX.erythritol, r.erythritol], [INDEX.xylitol, r.xylitol], [INDEX.allulose, r.allulose],
+    [INDEX.sucrose, r.sucrose],
+    [INDEX.glucose, r.glucose],
+    [INDEX.lactose, r.lactose],
+    [INDEX.maltose, r.maltose],
+    [INDEX.erythritol, r.erythritol],
+    [INDEX.xylitol, r.xylitol],
+    [INDEX.allulose, r.allulose],
     [INDEX.fructose, interpolate(constants.fructoseSweetness.value, celsius)],
   ];
 }

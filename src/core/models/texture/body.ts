@@ -20,12 +20,24 @@ export function gelatinised(food: Food, cookMinutes: number | null, constants: B
 }
 
 /** What one gram of a food adds to X·V/100 other than by its protein: starch, fibre, and k of mucilage and egg. */
-export function thickeningPerGram(food: Food, composition: ArrayLike<number>, cooled: Cooled, cookMinutes: number | null, constants: BodyConstants): { readonly starch: number; readonly fibre: number; readonly other: number } {
+export function thickeningPerGram(
+  food: Food,
+  composition: ArrayLike<number>,
+  cooled: Cooled,
+  cookMinutes: number | null,
+  constants: BodyConstants,
+): { readonly starch: number; readonly fibre: number; readonly other: number } {
   const { starch, k = 0, fibreShare } = food.thickening;
   let fromStarch = 0;
   if (starch) {
     const { e, f, chilled } = constants.starches.value[starch.kind];
-    fromStarch = ((composition[INDEX.starch] ?? 0) / 100) * e * f[starch.form] * constants.grainForms.value[starch.grain] * (cooled === "chilled" ? chilled : 1) * gelatinised(food, cookMinutes, constants);
+    fromStarch =
+      ((composition[INDEX.starch] ?? 0) / 100) *
+      e *
+      f[starch.form] *
+      constants.grainForms.value[starch.grain] *
+      (cooled === "chilled" ? chilled : 1) *
+      gelatinised(food, cookMinutes, constants);
   }
   const fibre = ((composition[INDEX.solubleFibre] ?? 0) + (composition[INDEX.insolubleFibre] ?? 0)) / 100;
   return { starch: fromStarch, fibre: constants.body.value.fibre * fibreShare * fibre, other: k };
@@ -46,7 +58,12 @@ export interface BodyIndex {
 }
 
 export function bodyIndex(sweet: Balance, cooled: Cooled, constants: BodyConstants): BodyIndex {
-  let starch = 0, fibre = 0, other = 0, protein = 0, agar = 0, sugars = 0;
+  let starch = 0,
+    fibre = 0,
+    other = 0,
+    protein = 0,
+    agar = 0,
+    sugars = 0;
   for (const [i, line] of sweet.lines.entries()) {
     const composition = sweet.compositions[i] ?? line.food.per100g;
     const parts = thickeningPerGram(line.food, composition, cooled, sweet.cookMinutes, constants);
@@ -68,7 +85,8 @@ export function bodyIndex(sweet: Balance, cooled: Cooled, constants: BodyConstan
 export const bodyOfIndex = (x: number, constants: Pick<Constants, "body">): number => 10 * (1 - Math.exp(-Math.max(0, x) / constants.body.value.scale));
 
 /** Index X of a body step; steps are cut to 0 … 9.99. */
-export const indexOfBody = (step: number, constants: Pick<Constants, "body">): number => -constants.body.value.scale * Math.log(1 - Math.min(9.99, Math.max(0, step)) / 10);
+export const indexOfBody = (step: number, constants: Pick<Constants, "body">): number =>
+  -constants.body.value.scale * Math.log(1 - Math.min(9.99, Math.max(0, step)) / 10);
 
 /** Body (consistency, 0 to 10) hot or chilled; an agar-set sweet reads the larger of the starch body and the gel's. */
 export function body(sweet: Balance, cooled: Cooled, constants: BodyConstants): number {

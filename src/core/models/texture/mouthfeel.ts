@@ -1,10 +1,10 @@
 import { INDEX, POLYOLS, SUGAR_INDICES, sumOf, type Food } from "../../food";
 import type { BalancedLine } from "../../recipe";
 
-/** Dissolved solids per gram of a food: sugars, polyols, allulose, and soluble ash of liquids. */
-export function solutesPerGram(composition: ArrayLike<number>): number {
-  return (sumOf(composition, SUGAR_INDICES) + sumOf(composition, POLYOLS.map((polyol) => INDEX[polyol])) + (composition[INDEX.allulose] ?? 0)) / 100;
-}
+const SOLUTE_INDICES: readonly number[] = [...SUGAR_INDICES, ...POLYOLS.map((polyol) => INDEX[polyol]), INDEX.allulose];
+
+/** Dissolved solids per gram of a food: sugars, polyols and allulose. */
+export const solutesPerGram = (composition: ArrayLike<number>): number => sumOf(composition, SOLUTE_INDICES) / 100;
 
 const CREAMY_ROLES = new Set(["liquid", "bulk", "thickener", "setting", "richness"]);
 

@@ -1,0 +1,23 @@
+import type { Limit, LimitId } from "./problem";
+
+/** One run of the solver on a problem: what it favours, what is fixed, what is relaxed. */
+export interface Run {
+  /** Share of the recipe's sweetness aimed at. */
+  readonly sweetnessFactor: number;
+  /** Cost of free sugars per tenth of the recipe's. */
+  readonly freeSugarWeight: number;
+  /** Multiplies the cost of each new ingredient. */
+  readonly noveltyWeight: number;
+  /** Sets of used lead slots to stay at least two exchanges away from. */
+  readonly cuts: readonly ReadonlySet<string>[];
+  /** Which slots are used, once that is settled; null lets the solver choose. */
+  readonly used: ReadonlySet<string> | null;
+  /** Grams already rounded. */
+  readonly fixed: ReadonlyMap<string, number>;
+  /** Ratio of body-giving protein to serum at which its square is linearised. */
+  readonly proteinRatio: number;
+  /** Limits left aside. */
+  readonly without: ReadonlySet<LimitId>;
+  /** The one limit to bring as low as the rest allows, instead of keeping close to the recipe. */
+  readonly minimised: Limit | null;
+}
