@@ -1,5 +1,5 @@
 import { recipesPage } from "@/server/recipes";
-import { versionsOf } from "@/server/versions";
+import { ruleNames, versionsOf } from "@/server/versions";
 import { RecipesPage } from "@/ui/recipes/recipes-page";
 import { dateWords, versionRow } from "./words";
 
@@ -14,7 +14,11 @@ export default async function Page({ searchParams }: Props) {
   const [{ recipes, total, pages }, versions] = await Promise.all([recipesPage(search, page), versionsOf(null, 8)]);
   return (
     <RecipesPage
-      recipes={recipes.map(({ updatedAt, ...recipe }) => ({ ...recipe, updated: dateWords(updatedAt) }))}
+      recipes={recipes.map(({ updatedAt, rules, limitCount, ...recipe }) => ({
+        ...recipe,
+        updated: dateWords(updatedAt),
+        wishes: [...ruleNames(rules), ...(limitCount > 0 ? [limitCount === 1 ? "a limit" : `${limitCount} limits`] : [])],
+      }))}
       total={total}
       page={page}
       pages={pages}

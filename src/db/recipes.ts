@@ -15,6 +15,10 @@ export interface RecipeSummary {
   readonly lineCount: number;
   /** Its first ingredient lines, as written. */
   readonly firstLines: readonly string[];
+  /** Ids of the rules its table is set for, and how many limits. */
+  readonly rules: readonly string[];
+  readonly limitCount: number;
+  readonly versionCount: number;
   readonly updatedAt: string;
 }
 
@@ -44,9 +48,22 @@ export async function listRecipes(
   offset: number,
 ): Promise<{ readonly recipes: readonly RecipeSummary[]; readonly total: number }> {
   const pattern = `%${like.replace(/[\\%_]/g, (each) => `\\${each}`)}%`;
-  const rows = await db.query<{ id: string; title: string; servings: number; line_count: number; first_lines: readonly string[]; updated_at: Date | string }>(
+  const rows = await db.query<{
+    id: string;
+    title: string;
+    servings: number;
+    line_count: number;
+    first_lines: readonly string[];
+    rules: readonly string[] | null;
+    limit_count: number | null;
+    version_count: number;
+    updated_at: Date | string;
+  }>(
     `SELECT id, title, (document->>'servings')::numeric::float8 AS servings, jsonb_array_length(document->'lines') AS line_count,
-       jsonb_path_query_array(document, '$.lines[0 to 4].text') AS first_lines, updated_at
+       jsonb_path_query_array(document, '$.lines[0 to 4].text') AS first_lines, updated_at,
+       (SELECT dining_table->'rules' FROM adaptation WHERE recipe_id = recipe.id) AS rules,
+       (SELECT jsonb_array_length(dining_table->'limits') FROM adaptation WHERE recipe_id = recipe.id) AS limit_count,
+       (SELECT count(*)::int FROM version WHERE recipe_id = recipe.id) AS version_count
      FROM recipe WHERE title ILIKE $1 ORDER BY updated_at DESC, id LIMIT $2 OFFSET $3`,
     [pattern, limit, offset],
   );
@@ -58,6 +75,9 @@ export async function listRecipes(
       servings: row.servings,
       lineCount: row.line_count,
       firstLines: row.first_lines,
+      rules: row.rules ?? [],
+      limitCount: row.limit_count ?? 0,
+      versionCount: row.version_count,
       updatedAt: new Date(row.updated_at).toISOString(),
     })),
     total: count?.total ?? 0,

@@ -53,7 +53,7 @@ describe("steps made over", () => {
       ),
     );
     expect(made[0]).toMatch(/Grind 60 g erythritol/);
-    expect(made[2]).toBe("Stir in the sugar (20 g in all) and erythritol (4 2/3 tbsp, 60 g).");
+    expect(made[2]).toBe("Stir in the sugar (20 g in all) and erythritol (5 tbsp, 60 g).");
   });
   it("gives a thickener a step of its own before the sweetener goes in", () => {
     const made = rewriteSteps(

@@ -49,11 +49,11 @@ describe("kitchen measures", () => {
     [2.67, "2 2/3"],
     [0.12, "1/8"],
   ])("%d is %s", (x, text) => expect(nearestFraction(x).text).toBe(text));
-  it("weighs within a ninth of what it stands for", () => {
+  it("weighs within an eighth of what it stands for", () => {
     fc.assert(
       fc.property(fc.constantFrom("sugar", "ghee", "semolina", "cornflour", "cow-milk"), fc.double({ min: 8, max: 1500, noNaN: true }), (id, grams) => {
         const measure = kitchenMeasure(food(id), grams);
-        expect(measure && Math.abs(measure.grams / grams - 1)).toBeLessThan(0.115);
+        expect(measure && Math.abs(measure.grams / grams - 1)).toBeLessThan(0.13);
       }),
     );
   });

@@ -25,7 +25,9 @@ export function nearestFraction(x: number): { readonly text: string; readonly va
   return { text: [carried > 0 || !part ? String(carried) : "", part].filter(Boolean).join(" "), value: whole + best[0] };
 }
 
-const NEAR = 0.06;
+const NEAR = 0.1;
+/** From this many spoons on, only whole ones are counted out. */
+const MANY = 4;
 
 /**
  * Grams of a food in the measure a kitchen would reach for, to the nearest usual fraction ("1 1/2 tbsp"), with what that
@@ -47,7 +49,8 @@ export function kitchenMeasure(food: Food, grams: number): { readonly text: stri
   ];
   const readings = units.map((unit) => {
     const size = MILLILITRES[unit] ?? 1;
-    const nearest = nearestFraction(millilitres / size);
+    const spoons = millilitres / size;
+    const nearest = unit !== "cup" && spoons >= MANY ? { text: String(Math.round(spoons)), value: Math.round(spoons) } : nearestFraction(spoons);
     const word = unit === "cup" ? (nearest.value > 1 ? "cups" : "cup") : unit === "tablespoon" ? "tbsp" : "tsp";
     return { text: `${nearest.text} ${word}`, grams: nearest.value * size * (food.density ?? 1), off: Math.abs((nearest.value * size) / millilitres - 1) };
   });

@@ -1,11 +1,14 @@
 import { type Estimate, Z80, withShare } from "../numeric";
 import { MASS_GRAMS, MEASURE_SHARE, MILLILITRES, formatGrams } from "../units";
 import type { Food } from "../food";
+import { nearestFraction } from "./kitchen-measure";
 import type { StatedAmount } from "./read-amount";
 
 export interface Weighed {
   readonly kind: "weighed";
   readonly grams: Estimate;
+  /** The measure as stated, with usual fractions: "1/2 cup"; empty where it was weighed. */
+  readonly measure: string;
   /** How it was reached: "1 cup of fine semolina = 167 g ± 8 %". */
   readonly how: string;
 }
@@ -33,6 +36,7 @@ export function measureAmounts(amounts: readonly StatedAmount[], food: Food, wor
   let value = 0;
   let variance = 0;
   const terms: string[] = [];
+  const measures: string[] = [];
   for (const amount of amounts) {
     const one = gramsOfOne(amount, food, words, familyDensity);
     if (typeof one === "string") return { kind: "unweighed", why: one };
@@ -42,10 +46,17 @@ export function measureAmounts(amounts: readonly StatedAmount[], food: Food, wor
     value += grams.value;
     variance += grams.sd ** 2 + rangeSd ** 2;
     terms.push(`${quantityWords(amount)} ${one.words(count)}`.trim());
+    if (amount.unit === null || !(amount.unit in MASS_GRAMS))
+      measures.push(`${amount.upper === null ? nearestFraction(amount.quantity).text : quantityWords(amount)} ${one.words(count)}`.trim());
   }
   const grams = { value, sd: Math.sqrt(variance) };
   const share = Math.round((100 * Z80 * grams.sd) / value);
-  return { kind: "weighed", grams, how: `${terms.join(" + ")} of ${food.name.toLowerCase()} = ${formatGrams(value)} g ± ${share} %` };
+  return {
+    kind: "weighed",
+    grams,
+    measure: measures.join(" + "),
+    how: `${terms.join(" + ")} of ${food.name.toLowerCase()} = ${formatGrams(value)} g ± ${share} %`,
+  };
 }
 
 interface OneUnit {

@@ -19,6 +19,7 @@ export type LineReading =
       readonly food: Food;
       readonly grams: Estimate;
       readonly how: string;
+      readonly measure: string;
       readonly role: Role;
       readonly optional: boolean;
       readonly description: string;
@@ -63,12 +64,13 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
       kind: "read",
       grams: { value: line.choice.grams, sd: line.choice.grams * WEIGHED_SHARE_SD },
       how: `${formatGrams(line.choice.grams)} g, set by hand`,
+      measure: "",
       optional: parts.optional,
     };
   if (parts.problem) return { ...shared, kind: "amount unknown", guesses: amountGuesses(matched), why: problemWords(parts) };
   const measured = measureAmounts(parts.amounts, matched, parts.description, context.familyDensity[matched.family] ?? null);
   if (measured.kind === "unweighed") return { ...shared, kind: "amount unknown", guesses: amountGuesses(matched), why: capital(measured.why) };
-  return { ...shared, kind: "read", grams: measured.grams, how: measured.how, optional: parts.optional };
+  return { ...shared, kind: "read", grams: measured.grams, how: measured.how, measure: measured.measure, optional: parts.optional };
 }
 
 function knownFood(parts: LineParts, context: ReadingContext): Food | undefined {

@@ -17,6 +17,9 @@ export function increment(grams: number): number {
 
 const LP = { timeLimitSeconds: 2, relativeGap: 0 };
 const RELINEARISATIONS = 2;
+/** A line that moved by less than this share is left as handed down. */
+const HARDLY = 0.04;
+const EXACTLY = 0.005;
 
 export interface Rounded {
   readonly amounts: readonly Amount[];
@@ -51,9 +54,17 @@ export async function roundAmounts(
 
   const fixed = new Map<string, number>();
   const open = amountsOf(built, values).sort((a, b) => b.grams - a.grams);
-  // What did not move stays exactly as handed down.
-  for (const { slot, grams } of open)
-    if (slot.source && Math.abs(grams - slot.source.grams) <= 0.005 * slot.source.grams) fixed.set(slot.key, slot.source.grams);
+  // What hardly moved stays exactly as handed down, where the rest can still be completed.
+  for (const share of [HARDLY, EXACTLY]) {
+    fixed.clear();
+    for (const { slot, grams } of open)
+      if (slot.source && Math.abs(grams - slot.source.grams) <= share * slot.source.grams) fixed.set(slot.key, slot.source.grams);
+    const kept = build(problem, opening, targets, { ...settled, fixed });
+    const outcome = await solve(kept.model, LP);
+    if (outcome.kind !== "optimal") continue;
+    [built, values] = [kept, outcome.values];
+    break;
+  }
   for (const { slot } of open) {
     if (fixed.has(slot.key)) continue;
     const grams = amountsOf(built, values).find((amount) => amount.slot.key === slot.key)?.grams ?? 0;

@@ -105,6 +105,9 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
   const reading = row.line === null ? undefined : view.read.readings[row.line];
   const oldName = source ? (reading && "description" in reading && reading.description ? capital(reading.description) : source.food.name) : "";
   const asIs = row.change === "as is";
+  const stated = source && reading?.kind === "read" && view.table.servings === view.read.recipe.servings ? reading.measure : "";
+  const oldMeasure = source ? stated || kitchenMeasure(source.food, source.grams)?.text : "";
+  const newMeasure = asIs ? oldMeasure : row.food ? kitchenMeasure(row.food, row.grams)?.text : "";
   const breaks = row.food ? brokenRule(row.food, view) : null;
   return (
     <li className={`border-b border-line isolate ${open ? "bg-pressed" : ""}`} data-row={row.line ?? "new"} data-change={row.change}>
@@ -112,7 +115,7 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
         <span className="t-ledger text-ink2 md:text-ink truncate" title={oldName}>
           {oldName || <span className="md:hidden">Added</span>}
         </span>
-        <span className="t-figure text-ink2 text-right t-frac truncate">{source ? kitchenMeasure(source.food, source.grams)?.text : ""}</span>
+        <span className="t-figure text-ink2 text-right t-frac truncate">{oldMeasure}</span>
         <span className="t-figure text-right">{source ? formatGrams(source.grams) : ""}</span>
         <span
           className="order-last md:order-none col-span-3 md:col-span-1 md:bg-ground md:h-[29px] md:-my-px flex items-center gap-1.5 md:pl-2 t-small min-w-0"
@@ -155,7 +158,7 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
             )}
           </button>
         </span>
-        <span className="t-figure text-ink2 text-right t-frac truncate">{row.food ? kitchenMeasure(row.food, row.grams)?.text : ""}</span>
+        <span className="t-figure text-ink2 text-right t-frac truncate">{newMeasure}</span>
         <span className="justify-self-end">
           {row.food && <AmountField label={`Grams of ${row.food.name} for this table`} value={row.grams} unit="" onChange={onGrams} />}
         </span>

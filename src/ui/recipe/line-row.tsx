@@ -28,14 +28,14 @@ export function LineRow({ reading, context, onText, onChoice, onRemove }: LineRo
   const food = reading.kind === "read" || reading.kind === "amount unknown" ? reading.food : null;
   return (
     <li className={`border-b border-line ${asks ? "border-l-4 border-l-saffron-fill" : ""}`} data-line={line.id} data-kind={reading.kind}>
-      <div className="grid gap-x-4 gap-y-0.5 px-3 py-1 md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)_92px_112px_28px] md:items-center min-h-[46px]">
+      <div className="grid gap-x-4 gap-y-0.5 px-3 py-1 grid-cols-[minmax(0,1fr)_96px_28px] md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)_92px_112px_28px] items-start md:items-center min-h-[46px]">
         <input
           aria-label="Ingredient line, as written"
           value={line.text}
           onChange={(event) => onText(event.target.value)}
-          className={`t-ledger bg-transparent border-b border-transparent hover:border-edge focus:border-edge min-h-8 w-full ${reading.kind === "left out" ? "line-through text-ink3" : ""}`}
+          className={`max-md:col-span-2 t-ledger bg-transparent border-b border-transparent hover:border-edge focus:border-edge min-h-8 w-full ${reading.kind === "left out" ? "line-through text-ink3" : ""}`}
         />
-        <div className="min-w-0">
+        <div className={`min-w-0 max-md:row-start-2 max-md:row-span-2 ${asks ? "max-md:col-span-3" : ""}`}>
           {reading.kind === "read" && (
             <button
               type="button"
@@ -56,7 +56,7 @@ export function LineRow({ reading, context, onText, onChoice, onRemove }: LineRo
           )}
           {reading.kind === "left out" && <span className="t-small text-ink2">Left out of all figures</span>}
         </div>
-        <div className="justify-self-start md:justify-self-end">
+        <div className="max-md:row-start-2 max-md:col-start-2 max-md:col-span-2 justify-self-end">
           {reading.kind === "read" && (
             <AmountField
               label={`Grams of ${reading.food.name}`}
@@ -66,13 +66,15 @@ export function LineRow({ reading, context, onText, onChoice, onRemove }: LineRo
             />
           )}
         </div>
-        <div>{food && "role" in reading && <RoleSelect food={food} role={reading.role} onRole={(role) => choose({ role })} />}</div>
+        <div className={`max-md:col-start-2 max-md:col-span-2 ${asks ? "max-md:row-start-4" : "max-md:row-start-3"}`}>
+          {food && "role" in reading && <RoleSelect food={food} role={reading.role} onRole={(role) => choose({ role })} />}
+        </div>
         <button
           type="button"
           aria-label={`Remove the line "${line.text}"`}
           title="Remove the line"
           onClick={onRemove}
-          className="justify-self-end w-7 h-7 grid place-items-center text-ink2 hover:bg-pressed"
+          className="max-md:row-start-1 max-md:col-start-3 justify-self-end w-7 h-7 grid place-items-center text-ink2 hover:bg-pressed"
         >
           <svg width="12" height="12" viewBox="0 0 12 12" fill="none" stroke="currentColor" strokeWidth="1.7" aria-hidden="true">
             <path d="m2 2 8 8M10 2l-8 8" />

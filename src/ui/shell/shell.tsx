@@ -60,7 +60,7 @@ export function PageHead({ title, line, children }: { readonly title: ReactNode;
   return (
     <header className="crease-b flex flex-wrap items-center gap-x-6 gap-y-2 px-4 md:px-5 py-2 min-h-[66px]">
       <div className="min-w-0 flex-1 basis-64">
-        <h1 className="t-h1 truncate">{title}</h1>
+        <h1 className="t-h1 max-sm:text-[22px] sm:truncate">{title}</h1>
         {line && <p className="t-small text-ink2">{line}</p>}
       </div>
       {children}

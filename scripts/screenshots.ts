@@ -1,0 +1,68 @@
+/** Takes the pictures of docs/screenshots from fresh demo data. Needs a build and Chromium. */
+import { newFolder, removeFolder, send, startApp } from "../tests/support/app";
+import { openBrowser } from "../tests/support/browser";
+import { tableOf } from "../tests/support/kitchen";
+
+const OUT = "docs/screenshots";
+const folder = newFolder();
+const app = await startApp(folder);
+const browser = await openBrowser();
+
+async function shot(
+  name: string,
+  path: string,
+  options: {
+    readonly width?: number;
+    readonly height?: number;
+    readonly dark?: boolean;
+    readonly then?: (page: Awaited<ReturnType<typeof browser.newPage>>) => Promise<void>;
+  } = {},
+) {
+  const page = await browser.newPage({
+    viewport: { width: options.width ?? 1280, height: options.height ?? 800 },
+    colorScheme: options.dark ? "dark" : "light",
+    reducedMotion: "reduce",
+  });
+  await page.addInitScript(() => localStorage.setItem("threpsis.beam-explained", "yes"));
+  await page.goto(`${app.address}${path}`, { waitUntil: "networkidle" });
+  if (path.endsWith("/swap")) await page.getByRole("button", { name: /^Closest/ }).waitFor();
+  await options.then?.(page);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `${OUT}/${name}.png` });
+  const address = page.url();
+  await page.close();
+  return address;
+}
+
+await send(app.address, "PUT", "/api/recipes/demo-1/table", tableOf({ rules: ["vegan", "no-cashew"] }));
+await send(
+  app.address,
+  "PUT",
+  "/api/recipes/demo-2/table",
+  tableOf({ rules: ["dairy-free"], limits: [{ id: "freeSugars", most: 8, school: "uk" }], serve: "chilled" }),
+);
+await shot("swap", "/recipes/demo-2/swap");
+await shot("swap-open", "/recipes/demo-1/swap", { then: (page) => page.getByRole("button", { name: /^Open Coconut oil/ }).click() });
+await shot("swap-phone", "/recipes/demo-2/swap", { width: 390, height: 844 });
+await shot("why", "/recipes/demo-2/swap", { then: (page) => page.getByRole("button", { name: /^Sweetness, chilled for this table/ }).click() });
+await shot("recipe", "/recipes/demo-1/recipe");
+await shot("recipe-phone", "/recipes/demo-1/recipe", { width: 390, height: 844 });
+await shot("table", "/recipes/demo-2/table");
+const kept = await shot("version", "/recipes/demo-2/swap", {
+  then: async (page) => {
+    await page.getByRole("button", { name: /Keep as a version/ }).click();
+    await page.waitForURL(/versions\/.+/);
+  },
+});
+await shot("version-dark", new URL(kept).pathname, { dark: true });
+await send(
+  app.address,
+  "PUT",
+  "/api/recipes/demo-1/table",
+  tableOf({ rules: ["vegan", "nut-free", "soy-free"], limits: [{ id: "freeSugars", most: 2, school: "uk" }] }),
+);
+await shot("recipes", "/");
+await shot("paste", "/recipes/new");
+await browser.close();
+await app.stop();
+removeFolder(folder);
