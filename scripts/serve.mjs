@@ -4,7 +4,7 @@
  */
 import { spawn } from "node:child_process";
 import { existsSync } from "node:fs";
-import { isIP } from "node:net";
+import { createServer, isIP } from "node:net";
 import { join } from "node:path";
 
 const root = new URL("..", import.meta.url).pathname;
@@ -18,10 +18,18 @@ export function settings(environment = process.env) {
   return { host, port, address: `http://${host.includes(":") ? `[${host}]` : host}:${port}` };
 }
 
+const portIsFree = (port, host) =>
+  new Promise((resolve) => {
+    const probe = createServer();
+    probe.once("error", () => resolve(false));
+    probe.listen(port, host, () => probe.close(() => resolve(true)));
+  });
+
 /** Starts the server and resolves once it answers; rejects if it ends before. */
 export async function serve(environment = process.env) {
   const { host, port, address } = settings(environment);
   if (!existsSync(join(root, ".next", "BUILD_ID"))) throw new Error("The app is not built yet. Run: npm run build");
+  if (!(await portIsFree(port, host))) throw new Error(`Port ${port} is in use on ${host}. Stop what uses it, or set PORT to another.`);
   const child = spawn(process.execPath, [join(root, "node_modules/next/dist/bin/next"), "start", "-H", host, "-p", String(port)], {
     cwd: root,
     env: { ...environment, NEXT_TELEMETRY_DISABLED: "1" },

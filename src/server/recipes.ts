@@ -15,6 +15,8 @@ export function pasteProblemWords(problem: PasteProblem): string {
       return "There is nothing to read yet. Paste a recipe: a title, ingredient lines, steps.";
     case "too long":
       return `That is ${problem.lines.toLocaleString("en")} lines; a recipe here has at most ${problem.most}. Paste one recipe at a time.`;
+    case "long line":
+      return `Line ${problem.line} is ${problem.characters.toLocaleString("en")} characters long; at most ${problem.most.toLocaleString("en")}. Give each ingredient and each step a line of its own.`;
     case "no ingredients":
       return 'No ingredient lines were found. Give each ingredient a line of its own, such as "1 cup fine semolina".';
   }

@@ -53,7 +53,7 @@ const recipe: JSONSchemaType<Recipe> = {
         properties: { id: { type: "string", maxLength: 40 }, text: { type: "string", maxLength: 2000 }, choice },
       },
     },
-    steps: { type: "array", maxItems: 200, items: { type: "string", maxLength: 5000 } },
+    steps: { type: "array", maxItems: 400, items: { type: "string", maxLength: 5000 } },
     evaporation: { ...grams, nullable: true } as never,
     archetype: { type: "string", enum: [...ARCHETYPES, null] as Archetype[], nullable: true } as never,
   },

@@ -141,7 +141,10 @@ describe("from a pasted recipe to a kept version", () => {
     expect(Number(await page.getByLabel("Grams of Sugar for this table").inputValue())).toBeGreaterThan(first);
     await page.getByRole("button", { name: /^Free sugars .* for this table/ }).focus();
     await page.keyboard.press("Enter");
-    await page.getByRole("dialog").waitFor();
+    await page
+      .getByRole("dialog")
+      .getByRole("heading", { name: /Free sugars/ })
+      .waitFor();
     await page.keyboard.press("Escape");
     await page.getByRole("dialog").waitFor({ state: "detached" });
     await button(/Keep as a version/).focus();

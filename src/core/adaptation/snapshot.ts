@@ -65,7 +65,8 @@ export function stepsFor(read: ReadRecipe, version: Version, table: DiningTable,
     const reading = read.readings[line.index];
     return { index: line.index, food: line.food, description: reading && "description" in reading ? reading.description : line.food.name };
   });
-  return rewriteSteps(read.recipe.steps, named, version.rows, handling, {
+  const steps = read.recipe.steps.filter((step) => step.trim() !== "");
+  return rewriteSteps(steps, named, version.rows, handling, {
     recipe: scaledFor(read, table.servings).evaporation.value,
     version: version.evaporation,
   });

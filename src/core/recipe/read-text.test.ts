@@ -28,6 +28,7 @@ describe("pasted text", () => {
       ok: false,
       error: { kind: "too long", lines: 5000 },
     });
+    expect(readRecipeText(`Kheer\n1 cup milk ${"x".repeat(3000)}`)).toMatchObject({ ok: false, error: { kind: "long line", line: 2 } });
     expect(readRecipeText("Ingredients\nMethod\nStir.")).toEqual({ ok: false, error: { kind: "no ingredients" } });
   });
 });

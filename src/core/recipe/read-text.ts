@@ -3,10 +3,14 @@ import { plainLine, readAmount } from "./read-amount";
 import type { Recipe } from "./recipe";
 
 export type PasteProblem =
-  { readonly kind: "empty" } | { readonly kind: "too long"; readonly lines: number; readonly most: number } | { readonly kind: "no ingredients" };
+  | { readonly kind: "empty" }
+  | { readonly kind: "too long"; readonly lines: number; readonly most: number }
+  | { readonly kind: "long line"; readonly line: number; readonly characters: number; readonly most: number }
+  | { readonly kind: "no ingredients" };
 
 export const MOST_LINES = 100;
 const MOST_TEXT_LINES = 400;
+const MOST_CHARACTERS = 2000;
 const DEFAULT_SERVINGS = 6;
 
 const INGREDIENTS_HEAD = /^(ingredients?|you (will )?need|what you need)\b[^.]*:?$/i;
@@ -37,6 +41,9 @@ export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
     .filter((row) => row.plain);
   if (rows.length === 0) return fail({ kind: "empty" });
   if (rows.length > MOST_TEXT_LINES) return fail({ kind: "too long", lines: rows.length, most: MOST_TEXT_LINES });
+
+  const long = rows.findIndex((row) => row.raw.length > MOST_CHARACTERS);
+  if (long >= 0) return fail({ kind: "long line", line: long + 1, characters: rows[long]?.raw.length ?? 0, most: MOST_CHARACTERS });
 
   let title: string | null = null;
   let servings: number | null = null;

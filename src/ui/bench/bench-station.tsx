@@ -6,7 +6,6 @@ import { evaluate } from "../../core/evaluate";
 import { recipeInput, stepsFor, versionInput } from "../../core/adaptation";
 import { readRecipe, type Recipe } from "../../core/recipe";
 import { beamReadings, insideCount, problemFor, versionNotes, type DiningTable, type Proposal } from "../../core/substitution";
-import { formatGrams } from "../../core/units";
 import { knowledge, readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
 import { Button } from "../parts/button";
@@ -169,7 +168,7 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
             </span>
             <span className="sm:text-right">
               <FigureButton figure={after.figures.yield} id="yield" input={after.input} of="for this table" className="font-[600]!" /> finished,{" "}
-              {table.servings} of {formatGrams(after.figures.servingMass.value)} g
+              {table.servings} of <FigureButton figure={after.figures.servingMass} id="servingMass" input={after.input} of="for this table" />
             </span>
           </div>
           <div className="fixed md:static bottom-[50px] inset-x-0 z-20 bg-ground border-t border-ink md:border-0 px-4 py-2 md:p-0 md:mt-3 flex gap-x-4 items-center no-print">

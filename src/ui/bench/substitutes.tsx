@@ -2,11 +2,20 @@
 
 import { useMemo } from "react";
 import type { Food } from "../../core/food";
-import { judge } from "../../core/models/diet";
+import { findings, judge } from "../../core/models/diet";
 import { evaluatePoint, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
 import { versionInput } from "../../core/adaptation";
 import { kitchenMeasure, type ReadRecipe } from "../../core/recipe";
-import { beamReadings, increment, ratioSwap, type AdaptationProblem, type BeamReading, type DiningTable, type VersionRow } from "../../core/substitution";
+import {
+  beamReadings,
+  increment,
+  limitFindings,
+  ratioSwap,
+  type AdaptationProblem,
+  type BeamReading,
+  type DiningTable,
+  type VersionRow,
+} from "../../core/substitution";
 import { formatChange, formatGrams } from "../../core/units";
 import { readingContext } from "../../workers/client";
 import { Beam } from "../parts/beam";
@@ -77,6 +86,16 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
     return { options: possible.sort((a, b) => a.off - b.off).slice(0, MOST_OPTIONS), refused: not };
   }, [from, problem, row, table, state, index, read, recipeFigures]);
 
+  // What the line as handed down breaks, with the reasons.
+  const reasons = useMemo(() => {
+    const source = problem.lines.find((line) => line.index === row.line);
+    if (!source) return [];
+    return [
+      ...findings([{ line: source.index, food: source.food, text: "" }], problem.rules),
+      ...limitFindings(problem).filter((finding) => finding.line === source.index),
+    ];
+  }, [problem, row.line]);
+
   const served: readonly PropertyId[] = [
     ...(table.serve === "hot" ? (["sweetness.hot", "body.hot"] as const) : (["sweetness.chilled", "body.chilled"] as const)),
     "richness",
@@ -87,6 +106,16 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
   const shown = (beam: BeamReading) => served.includes(beam.id);
   return (
     <div className="border-l-4 border-saffron-fill px-3 py-2 bg-sheet">
+      {reasons.length > 0 && (
+        <ul className="t-small pb-1.5">
+          {reasons.map((finding) => (
+            <li key={finding.rule} className="flex items-center gap-1.5">
+              <WhyMark kind={finding.verdict === "ask" ? "ask" : "conflict"} />
+              {finding.ruleName}: {finding.reason}.
+            </li>
+          ))}
+        </ul>
+      )}
       {options.length > 0 && (
         <>
           <div className={`hidden sm:grid ${OPTION} t-small text-ink2 border-b border-ink pb-0.5`} aria-hidden="true">

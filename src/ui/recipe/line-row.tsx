@@ -32,6 +32,7 @@ export function LineRow({ reading, context, onText, onChoice, onRemove }: LineRo
         <input
           aria-label="Ingredient line, as written"
           value={line.text}
+          maxLength={2000}
           onChange={(event) => onText(event.target.value)}
           className={`max-md:col-span-2 t-ledger bg-transparent border-b border-transparent hover:border-edge focus:border-edge min-h-8 w-full ${reading.kind === "left out" ? "line-through text-ink3" : ""}`}
         />

@@ -117,7 +117,7 @@ export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, rule
             </ul>
             <p className="rule-double px-3 py-2 t-ledger">
               <FigureButton figure={after.figures.yield} id="yield" input={after.input} of="for this table" className="font-[600]!" /> finished,{" "}
-              {table.servings} servings of {formatGrams(after.figures.servingMass.value)} g
+              {table.servings} servings of <FigureButton figure={after.figures.servingMass} id="servingMass" input={after.input} of="for this table" />
             </p>
           </section>
           <section className="mt-6" aria-label="Steps">
