@@ -43,9 +43,10 @@ export function decode(problem: AdaptationProblem, opening: Opening, amounts: re
   const gone = problem.lines.filter((line) => !amounts.some(({ slot }) => slot.source?.index === line.index)).sort((a, b) => b.grams - a.grams);
   const replacement = new Map<number, Amount>();
   for (const line of gone) {
+    // Water stands for a milk only where nothing else does.
     const found = fresh
-      .filter((amount) => !taken.has(amount) && amount.slot.role === line.role && amount.slot.food.id !== "water")
-      .sort((a, b) => b.grams - a.grams)[0];
+      .filter((amount) => !taken.has(amount) && amount.slot.role === line.role)
+      .sort((a, b) => Number(a.slot.food.id === "water") - Number(b.slot.food.id === "water") || b.grams - a.grams)[0];
     if (!found) continue;
     taken.add(found);
     replacement.set(line.index, found);

@@ -2,7 +2,6 @@
 
 import Link from "next/link";
 import { LIMIT_NAMES, type Ending, type LimitId } from "../../core/substitution";
-import { formatToSpread } from "../../core/units";
 import { Button } from "../parts/button";
 import type { SolverState } from "./use-solver";
 
@@ -122,7 +121,7 @@ function LimitClash({ limit, given, needed }: { readonly limit: LimitId; readonl
     <>
       <span className="font-[550]">{name.replace(/^./, (letter) => letter.toUpperCase())}</span>
       <span className="t-figure">
-        set to {given} {unit}, would have to be {formatToSpread(needed, needed / 100)} {unit} a serving
+        set to {given} {unit}, would have to be {needed} {unit} a serving
       </span>
     </>
   );

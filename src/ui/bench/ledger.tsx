@@ -160,7 +160,15 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
         </span>
         <span className="t-figure text-ink2 text-right t-frac truncate">{newMeasure}</span>
         <span className="justify-self-end">
-          {row.food && <AmountField label={`Grams of ${row.food.name} for this table`} value={row.grams} unit="" onChange={onGrams} />}
+          {row.food && (
+            <AmountField
+              label={`Grams of ${row.food.name} for this table`}
+              value={row.grams}
+              shownAs={asIs ? formatGrams(row.grams).replace(",", "") : undefined}
+              unit=""
+              onChange={onGrams}
+            />
+          )}
         </span>
         <button
           type="button"

@@ -23,12 +23,14 @@ interface AmountFieldProps {
   readonly most?: number;
   readonly onChange: (value: number) => void;
   readonly className?: string;
+  /** How the value is shown while it is not being edited, where that is not its own digits. */
+  readonly shownAs?: string;
 }
 
 const shown = (value: number) => String(value >= 20 ? Math.round(value) : value >= 3 ? Math.round(value * 10) / 10 : Number(value.toPrecision(2)));
 
 /** A field for an amount. What cannot be read stays as typed, with the reason under it, and changes nothing. */
-export function AmountField({ label, value, unit = "g", least = 0, most = MOST_GRAMS, onChange, className = "" }: AmountFieldProps) {
+export function AmountField({ label, value, unit = "g", least = 0, most = MOST_GRAMS, onChange, className = "", shownAs }: AmountFieldProps) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const read = draft === null ? null : readTyped(draft, least, most);
@@ -40,7 +42,7 @@ export function AmountField({ label, value, unit = "g", least = 0, most = MOST_G
           id={id}
           aria-label={label}
           inputMode="decimal"
-          value={draft ?? shown(value)}
+          value={draft ?? shownAs ?? shown(value)}
           aria-invalid={why !== null}
           aria-describedby={why ? `${id}-why` : undefined}
           className={`w-[68px] text-right t-figure bg-transparent border-b px-1 min-h-7 ${why ? "border-rose bg-rose-wash" : "border-edge hover:bg-pressed"}`}

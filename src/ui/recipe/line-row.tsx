@@ -46,7 +46,7 @@ export function LineRow({ reading, context, onText, onChoice, onRemove }: LineRo
               title="Take another food"
             >
               <span className="t-new">{reading.food.name}</span>
-              <span className="block t-small text-ink2">{reading.how}</span>
+              <span className="block t-small text-ink2">{reading.how.replace(/ ± (\d+) %/, "\u00a0±\u00a0$1\u00a0%")}</span>
             </button>
           )}
           {asks && (
@@ -62,6 +62,7 @@ export function LineRow({ reading, context, onText, onChoice, onRemove }: LineRo
             <AmountField
               label={`Grams of ${reading.food.name}`}
               value={reading.grams.value}
+              shownAs={line.choice.grams === undefined ? formatGrams(reading.grams.value).replace(",", "") : undefined}
               least={0.001}
               onChange={(grams) => onChoice({ ...line.choice, grams })}
             />

@@ -174,7 +174,7 @@ export function TableStation({ id, given, table: givenTable, swapState }: TableS
                   <span>
                     <span className="font-[550]">{read.recipe.lines[finding.line]?.text}</span>
                     <span className="block text-ink2">
-                      {finding.ruleName}: {finding.reason}.{finding.school !== "usual" && ` School: ${finding.school}.`}
+                      {finding.ruleName}: {finding.reason}.{finding.school !== "usual" && ` School: ${schoolWords(finding.school)}.`}
                     </span>
                   </span>
                 </li>
@@ -186,6 +186,8 @@ export function TableStation({ id, given, table: givenTable, swapState }: TableS
     </>
   );
 }
+
+const schoolWords = (school: string) => (school === "uk" ? "UK, stricter" : school === "who" ? "WHO" : school);
 
 function Wish({ name, what, checked, onChange }: { readonly name: string; readonly what?: string; readonly checked: boolean; readonly onChange: () => void }) {
   return (
