@@ -20,6 +20,7 @@ const timed = async (work: () => unknown): Promise<number> => {
   return performance.now() - start;
 };
 
+const KEYS = 60;
 const TWELVE = `${DEMO_RECIPES[1] ?? ""}`.replace("1 tsp rose water", "1 tsp rose water\n2 tbsp raisins\n1 tbsp ghee\n¼ cup condensed milk\na pinch of nutmeg");
 
 async function computing() {
@@ -100,21 +101,36 @@ async function pages() {
 
     const client = await page.context().newCDPSession(page);
     await client.send("Emulation.setCPUThrottlingRate", { rate: 4 });
-    await page.evaluate(() => {
-      const seen: number[] = [];
-      Object.assign(window, { seen });
-      new PerformanceObserver((list) => {
-        for (const entry of list.getEntries()) if (entry.name === "keydown") seen.push(entry.duration);
-      }).observe({ type: "event", durationThreshold: 16, buffered: false } as PerformanceObserverInit);
-    });
-    await page.getByLabel("Grams of Sugar for this table").focus();
-    for (let i = 0; i < 60; i++) {
-      await page.keyboard.press(i % 2 ? "ArrowDown" : "ArrowUp");
-      await page.waitForTimeout(120);
-    }
-    const durations = await page.evaluate(() => (window as unknown as { seen: number[] }).seen);
-    const keys = [...durations, ...Array<number>(Math.max(0, 60 - durations.length)).fill(16)];
-    rows.push(["keydown in an amount to painted beams, 4× CPU slowdown", spread(keys, 0), "p95 under 50 ms"]);
+    const watch = () =>
+      page.evaluate(() => {
+        const seen: number[] = [];
+        Object.assign(window, { seen });
+        new PerformanceObserver((list) => {
+          for (const entry of list.getEntries()) if (entry.name === "keydown") seen.push(entry.duration);
+        }).observe({ type: "event", durationThreshold: 16, buffered: false } as PerformanceObserverInit);
+      });
+    // A digit taken away and typed again, as a hand does it; what is under 16 ms is not reported and counts as 16.
+    const type = async (): Promise<number[]> => {
+      await page.keyboard.press("End");
+      await page.waitForTimeout(1500);
+      await watch();
+      for (let i = 0; i < KEYS; i++) {
+        await page.keyboard.press(i % 2 ? "1" : "Backspace");
+        await page.waitForTimeout(150);
+      }
+      const durations = await page.evaluate(() => (window as unknown as { seen: number[] }).seen);
+      return [...durations, ...Array<number>(Math.max(0, KEYS - durations.length)).fill(16)];
+    };
+    await page.getByLabel("Grams of Sugar for this table").fill("101");
+    const keys = await type();
+    await page.setContent('<input aria-label="plain" value="101">');
+    await page.getByLabel("plain").focus();
+    const plain = await type();
+    rows.push([
+      "keydown in an amount to painted beams, 4× CPU slowdown",
+      `${spread(keys, 0)}; on a page with one plain input ${spread(plain, 0)}; ratio of medians ${(quantile(keys, 0.5) / quantile(plain, 0.5)).toFixed(1)}`,
+      "p95 under 50 ms",
+    ]);
     await browser.close();
 
     for (let i = 0; i < 3000; i++) {

@@ -3,15 +3,7 @@ import type { Rule } from "../core/models/diet";
 
 const CODEX = "Codex CXS 1-1985, foods known to cause hypersensitivity";
 const rule = (id: string, name: string, short: string, parts: Partial<Rule>): Rule => ({
-  id,
-  name,
-  short,
-  school: "usual",
-  avoidsOrigins: [],
-  avoidsAllergens: [],
-  asksAllergens: [],
-  source: CODEX,
-  ...parts,
+  id, name, short, school: "usual", avoidsOrigins: [], avoidsAllergens: [], asksAllergens: [], source: CODEX, ...parts,
 });
 
 /** Cross-reactive pairs: the other of a pair is avoided until the household has cleared it. */

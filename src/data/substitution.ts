@@ -4,87 +4,25 @@ import type { ArchetypeProfile, Candidate, SolverProperty, SubstitutionTables } 
 
 type BandRow = readonly [SolverProperty, band: number, weight: number];
 const profile = (archetype: Archetype, solved: boolean, ...rows: readonly BandRow[]): readonly [Archetype, ArchetypeProfile] => [
-  archetype,
-  { archetype, solved, bands: rows.map(([property, band, weight]) => ({ property, band, weight })) },
+  archetype, { archetype, solved, bands: rows.map(([property, band, weight]) => ({ property, band, weight })) },
 ];
 
-const LADOO: readonly BandRow[] = [
-  ["binding", 0.1, 3],
-  ["dry", 0.1, 3],
-  ["fat", 0.06, 3],
-  ["sweetness", 0.08, 3],
-  ["water", 0.25, 3],
-  ["solidFat", 0.4, 1.5],
-  ["solutes", 0.12, 1.5],
-  ["grain", 0.4, 0.6],
-  ["protein", 0.5, 0.2],
-];
+const LADOO: readonly BandRow[] = [["binding", 0.1, 3], ["dry", 0.1, 3], ["fat", 0.06, 3], ["sweetness", 0.08, 3], ["water", 0.25, 3], ["solidFat", 0.4, 1.5], ["solutes", 0.12, 1.5], ["grain", 0.4, 0.6], ["protein", 0.5, 0.2]];
 
 /** What each kind of sweet keeps, and how closely (rules of thumb). */
 const PROFILES: SubstitutionTables["profiles"] = new Map([
-  profile(
-    "pudding",
-    true,
-    ["sweetness", 0.08, 3],
-    ["body", 0.15, 3],
-    ["water", 0.03, 1.5],
-    ["fat", 0.15, 1.5],
-    ["creaminess", 0.2, 1.2],
-    ["chew", 0.15, 2],
-    ["solutes", 0.3, 0.6],
-    ["protein", 0.5, 0.1],
-  ),
-  profile(
-    "flour halwa",
-    true,
-    ["sweetness", 0.08, 3],
-    ["body", 0.15, 3],
-    ["fat", 0.12, 2],
-    ["water", 0.08, 2],
-    ["solutes", 0.2, 1],
-    ["grain", 0.35, 0.6],
-    ["solidFat", 0.5, 0.6],
-    ["protein", 0.5, 0.2],
-  ),
-  profile(
-    "vegetable halwa",
-    false,
-    ["sweetness", 0.08, 3],
-    ["water", 0.05, 2],
-    ["fat", 0.12, 2],
-    ["dry", 0.15, 2],
-    ["creaminess", 0.25, 1.5],
-    ["solutes", 0.2, 1],
-    ["solidFat", 0.6, 0.3],
-    ["protein", 0.5, 0.1],
-  ),
+  profile("pudding", true, ["sweetness", 0.08, 3], ["body", 0.15, 3], ["water", 0.03, 1.5], ["fat", 0.15, 1.5], ["creaminess", 0.2, 1.2], ["chew", 0.15, 2], ["solutes", 0.3, 0.6], ["protein", 0.5, 0.1]),
+  profile("flour halwa", true, ["sweetness", 0.08, 3], ["body", 0.15, 3], ["fat", 0.12, 2], ["water", 0.08, 2], ["solutes", 0.2, 1], ["grain", 0.35, 0.6], ["solidFat", 0.5, 0.6], ["protein", 0.5, 0.2]),
+  profile("vegetable halwa", false, ["sweetness", 0.08, 3], ["water", 0.05, 2], ["fat", 0.12, 2], ["dry", 0.15, 2], ["creaminess", 0.25, 1.5], ["solutes", 0.2, 1], ["solidFat", 0.6, 0.3], ["protein", 0.5, 0.1]),
   profile("ladoo", false, ...LADOO),
-  profile(
-    "set pudding",
-    false,
-    ["gel", 0.12, 4],
-    ["sweetness", 0.08, 3],
-    ["water", 0.04, 1.5],
-    ["fat", 0.2, 1.2],
-    ["creaminess", 0.25, 1],
-    ["body", 0.25, 1],
-    ["solutes", 0.25, 0.8],
-    ["protein", 0.5, 0.1],
-  ),
+  profile("set pudding", false, ["gel", 0.12, 4], ["sweetness", 0.08, 3], ["water", 0.04, 1.5], ["fat", 0.2, 1.2], ["creaminess", 0.25, 1], ["body", 0.25, 1], ["solutes", 0.25, 0.8], ["protein", 0.5, 0.1]),
   profile("fruit-bound", false, ...LADOO),
 ]);
 
 const PUDDING: readonly Archetype[] = ["pudding"];
 const HALWA: readonly Archetype[] = ["flour halwa"];
 const BOTH: readonly Archetype[] = ["pudding", "flour halwa"];
-const candidate = (role: Role, foodId: string, least: number, most: number, affinity: number, archetypes: readonly Archetype[]): Candidate => ({
-  role,
-  foodId,
-  least,
-  most,
-  affinity,
-  archetypes,
-});
+const candidate = (role: Role, foodId: string, least: number, most: number, affinity: number, archetypes: readonly Archetype[]): Candidate => ({ role, foodId, least, most, affinity, archetypes });
 
 /** Least and most in % of the finished sweet; affinity is a rule of thumb from how such sweets are made. */
 const CANDIDATES: readonly Candidate[] = [
@@ -168,21 +106,7 @@ const CANDIDATES: readonly Candidate[] = [
 /** The shipped tables of the substitution solver. */
 export const SUBSTITUTION: SubstitutionTables = {
   profiles: PROFILES,
-  floors: {
-    water: 2,
-    fat: 0.8,
-    sweetness: 0.6,
-    solutes: 1,
-    dry: 1,
-    protein: 0.8,
-    creaminess: 0.6,
-    solidFat: 0.6,
-    chew: 0.4,
-    body: 1,
-    grain: 5,
-    gel: 0.5,
-    binding: 0.1,
-  },
+  floors: { water: 2, fat: 0.8, sweetness: 0.6, solutes: 1, dry: 1, protein: 0.8, creaminess: 0.6, solidFat: 0.6, chew: 0.4, body: 1, grain: 5, gel: 0.5, binding: 0.1 },
   candidates: CANDIDATES,
   clashes: [
     { foods: ["soy-milk", "jaggery"], cost: 2, why: "soya milk can curd with the acid and salts of jaggery" },
@@ -193,21 +117,7 @@ export const SUBSTITUTION: SubstitutionTables = {
     { foods: ["cow-milk", "date-paste"], cost: 1.5, why: "hot milk can curdle with the acid of date paste" },
   ],
   grainClasses: new Map([
-    ["semolina", 2],
-    ["rice-semolina", 2],
-    ["bulgur", 3],
-    ["little-millet", 2.5],
-    ["barnyard-millet", 2.5],
-    ["foxtail-millet", 2.5],
-    ["amaranth", 2],
-    ["white-rice", 4],
-    ["brown-rice", 4],
-    ["sago", 4],
-    ["quinoa", 3],
-    ["fox-nut", 4],
-    ["vermicelli", 4],
-    ["vermicelli-roasted", 4],
-    ["kodo-millet", 2.5],
-    ["rice-flakes", 3],
+    ["semolina", 2], ["rice-semolina", 2], ["bulgur", 3], ["little-millet", 2.5], ["barnyard-millet", 2.5], ["foxtail-millet", 2.5], ["amaranth", 2], ["white-rice", 4], ["brown-rice", 4], ["sago", 4],
+    ["quinoa", 3], ["fox-nut", 4], ["vermicelli", 4], ["vermicelli-roasted", 4], ["kodo-millet", 2.5], ["rice-flakes", 3],
   ]),
 };

@@ -4,51 +4,24 @@ export type Provenance = "measured" | "reference" | "label" | "computed";
 export type Origin = "plant" | "dairy" | "egg" | "honey" | "gelatin" | "mineral" | "unknown";
 
 export type Family =
-  | "cereal"
-  | "pseudo-cereal"
-  | "pulse"
-  | "oilseed"
-  | "nut"
-  | "fruit"
-  | "vegetable"
-  | "root"
-  | "dairy"
-  | "egg"
-  | "sweetener"
-  | "starch"
-  | "gum"
-  | "spice"
-  | "fat"
-  | "salt"
-  | "drink"
-  | "water"
-  | "essence";
+  | "cereal" | "pseudo-cereal" | "pulse" | "oilseed" | "nut" | "fruit" | "vegetable" | "root" | "dairy" | "egg"
+  | "sweetener" | "starch" | "gum" | "spice" | "fat" | "salt" | "drink" | "water" | "essence";
 
 /** Allergens of the Codex and EU lists, with gluten cereals and tree nuts by name. */
 export const TREE_NUTS = ["almond", "brazil-nut", "cashew", "hazelnut", "macadamia", "pecan", "pistachio", "walnut"] as const;
 export const GLUTEN_CEREALS = ["wheat", "barley", "rye", "oats"] as const;
 export const OTHER_ALLERGENS = [
-  "milk",
-  "egg",
-  "soy",
-  "peanut",
-  "sesame",
-  "mustard",
-  "celery",
-  "lupin",
-  "sulphites",
-  "fish",
-  "crustaceans",
-  "molluscs",
-  "coconut",
+  "milk", "egg", "soy", "peanut", "sesame", "mustard", "celery", "lupin", "sulphites", "fish", "crustaceans", "molluscs", "coconut",
 ] as const;
 export type Allergen = (typeof TREE_NUTS)[number] | (typeof GLUTEN_CEREALS)[number] | (typeof OTHER_ALLERGENS)[number];
 export const ALLERGENS: readonly Allergen[] = [...TREE_NUTS, ...GLUTEN_CEREALS, ...OTHER_ALLERGENS];
 
 /** How a food's sugars count as free sugars: see `freeSugarShares`. */
-export type SugarClass = "added" | "intact" | "whole fruit" | "cooked fruit pieces" | "puréed fruit" | "milk" | "sweetened milk" | "plant drink";
+export type SugarClass =
+  | "added" | "intact" | "whole fruit" | "cooked fruit pieces" | "puréed fruit" | "milk" | "sweetened milk" | "plant drink";
 
-export type StarchKind = "cornflour" | "maize meal" | "wheat" | "rice" | "millet" | "pulse" | "oats" | "tapioca" | "arrowroot" | "potato" | "tuber extract";
+export type StarchKind =
+  | "cornflour" | "maize meal" | "wheat" | "rice" | "millet" | "pulse" | "oats" | "tapioca" | "arrowroot" | "potato" | "tuber extract";
 export type StarchForm = "isolated" | "flour" | "pearl";
 export type GrainForm = "whole" | "cracked" | "ground";
 
@@ -79,21 +52,10 @@ export interface CountedMeasure {
 }
 
 export type Role =
-  "liquid" | "sweetener" | "body" | "richness" | "binder" | "thickener" | "bulk" | "aroma" | "colour" | "crunch" | "seasoning" | "acid" | "setting";
+  | "liquid" | "sweetener" | "body" | "richness" | "binder" | "thickener" | "bulk" | "aroma" | "colour" | "crunch"
+  | "seasoning" | "acid" | "setting";
 export const ROLES: readonly Role[] = [
-  "liquid",
-  "sweetener",
-  "body",
-  "richness",
-  "binder",
-  "thickener",
-  "bulk",
-  "aroma",
-  "colour",
-  "crunch",
-  "seasoning",
-  "acid",
-  "setting",
+  "liquid", "sweetener", "body", "richness", "binder", "thickener", "bulk", "aroma", "colour", "crunch", "seasoning", "acid", "setting",
 ];
 
 /** A food: an entry of the composition table, with what the models need to know of it. */

@@ -2,55 +2,19 @@ import { NUTRIENTS, type Family, type Food, type Role, type SugarClass } from ".
 import type { FoodRow, Traits } from "./row";
 
 const ROLE_OF: Readonly<Record<Family, Role>> = {
-  cereal: "body",
-  "pseudo-cereal": "body",
-  pulse: "body",
-  oilseed: "crunch",
-  nut: "crunch",
-  fruit: "bulk",
-  vegetable: "bulk",
-  root: "bulk",
-  dairy: "liquid",
-  egg: "binder",
-  sweetener: "sweetener",
-  starch: "thickener",
-  gum: "thickener",
-  spice: "aroma",
-  fat: "richness",
-  salt: "seasoning",
-  drink: "liquid",
-  water: "liquid",
-  essence: "aroma",
+  cereal: "body", "pseudo-cereal": "body", pulse: "body", oilseed: "crunch", nut: "crunch", fruit: "bulk", vegetable: "bulk",
+  root: "bulk", dairy: "liquid", egg: "binder", sweetener: "sweetener", starch: "thickener", gum: "thickener", spice: "aroma",
+  fat: "richness", salt: "seasoning", drink: "liquid", water: "liquid", essence: "aroma",
 };
 
 const SUGAR_CLASS_OF: Readonly<Partial<Record<Family, SugarClass>>> = {
-  fruit: "whole fruit",
-  dairy: "milk",
-  sweetener: "added",
-  drink: "plant drink",
+  fruit: "whole fruit", dairy: "milk", sweetener: "added", drink: "plant drink",
 };
 
 /** Bulk density (g per ml) when only the family is known; wide, and the reading says so. */
 export const FAMILY_DENSITY: Readonly<Partial<Record<Family, number>>> = {
-  cereal: 0.75,
-  "pseudo-cereal": 0.75,
-  pulse: 0.8,
-  oilseed: 0.6,
-  nut: 0.57,
-  fruit: 0.65,
-  vegetable: 0.5,
-  root: 0.5,
-  starch: 0.55,
-  spice: 0.42,
-  fat: 0.91,
-  drink: 1.02,
-  water: 1,
-  sweetener: 0.8,
-  dairy: 1.02,
-  egg: 1.03,
-  salt: 1.2,
-  essence: 0.9,
-  gum: 0.6,
+  cereal: 0.75, "pseudo-cereal": 0.75, pulse: 0.8, oilseed: 0.6, nut: 0.57, fruit: 0.65, vegetable: 0.5, root: 0.5,
+  starch: 0.55, spice: 0.42, fat: 0.91, drink: 1.02, water: 1, sweetener: 0.8, dairy: 1.02, egg: 1.03, salt: 1.2, essence: 0.9, gum: 0.6,
 };
 
 /** Everything the models need of a food, from what its family implies and what the row says. */
@@ -79,12 +43,7 @@ export function completeRow(row: FoodRow): Food {
   const { id, name, family, provenance, source, spread, per100g, ...traits } = row;
   const amounts = NUTRIENTS.map((nutrient) => per100g[nutrient] ?? 0);
   return {
-    id,
-    name,
-    family,
-    provenance,
-    source,
-    revision: 1,
+    id, name, family, provenance, source, revision: 1,
     per100g: amounts,
     sd: amounts.map((amount) => amount * spread),
     ...completeTraits(family, traits),

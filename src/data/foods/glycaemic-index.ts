@@ -4,16 +4,10 @@ const ATKINSON = "Atkinson, Foster-Powell, Brand-Miller 2008, Diabetes Care 31:2
 
 /** Mean GI (glucose = 100) with the mean ± the table's standard error widened to 80 %. */
 const atkinson = (value: number, se: number): GlycaemicIndex => ({
-  low: Math.round(value - 1.28 * se),
-  value,
-  high: Math.round(value + 1.28 * se),
-  source: ATKINSON,
+  low: Math.round(value - 1.28 * se), value, high: Math.round(value + 1.28 * se), source: ATKINSON,
 });
 const classRange = (low: number, value: number, high: number, what: string): GlycaemicIndex => ({
-  low,
-  value,
-  high,
-  source: `no measured value; class range for ${what} (rule of thumb)`,
+  low, value, high, source: `no measured value; class range for ${what} (rule of thumb)`,
 });
 
 /** Glycaemic index by key; only table 1 of the named review is quoted, all else is a class range and says so. */
