@@ -14,7 +14,7 @@ export interface RunningApp {
 export const newFolder = (): string => mkdtempSync(join(tmpdir(), "threpsis-"));
 export const removeFolder = (folder: string): void => rmSync(folder, { recursive: true, force: true });
 
-function freePort(): Promise<number> {
+export function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {
     const server = createServer();
     server.once("error", reject);
