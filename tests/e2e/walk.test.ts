@@ -180,6 +180,94 @@ describe("from a pasted recipe to a kept version", () => {
   }, 60_000);
 });
 
+describe("on a phone, by the stove", () => {
+  beforeEach(async () => {
+    await page.close();
+    await open({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  });
+
+  it("does the whole job with a thumb, and never scrolls sideways", async () => {
+    await page.goto(`${app.address}/recipes/new`);
+    await page
+      .getByLabel("The recipe, as it is written")
+      .fill(
+        "Sago pudding\nServes 4\n1 litre milk\n½ cup sago\n½ cup sugar\na pinch of salt\n2 tbsp pistachios, chopped\n\n1. Simmer the sago in the milk for 20 minutes, stirring.\n2. Add the sugar and the salt. Scatter the pistachios.",
+      );
+    await button("Read it").tap();
+    await page.waitForURL(/\/recipe$/);
+    await page.getByText("0.5 cup of sago pearls").waitFor();
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+    await page.getByRole("link", { name: /Table/ }).tap();
+    await page.getByText("Dairy-free", { exact: true }).tap();
+    await page.getByText("No pistachio", { exact: true }).tap();
+    await page.getByRole("link", { name: /Swap/ }).tap();
+    await proposalsReady();
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+    // Thumb-sized: the main action and the places are at least 44 px high, and lie in the lower third.
+    for (const target of [button(/Keep as a version/), page.getByRole("link", { name: /^Recipes/ })]) {
+      const box = await target.boundingBox();
+      expect(box && box.height >= 44 && box.y > 560, JSON.stringify(box)).toBe(true);
+    }
+    await page.locator("[data-row='4'] button[aria-expanded]").first().tap();
+    await page.getByText("No pistachio: Pistachios: contains pistachio").waitFor();
+    await page.getByLabel("What could stand here").locator("button").first().tap();
+    expect(await page.locator("[data-row='4']").getAttribute("data-change")).toBe("replaced");
+    await button(/Keep as a version/).tap();
+    await page.waitForURL(/\/versions\/.+/);
+    await page.getByRole("heading", { name: "Sago pudding" }).waitFor();
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+  }, 60_000);
+});
+
+describe("addresses", () => {
+  it("can be reloaded and shared, and back and forward do what one expects, with the latest of what was done", async () => {
+    await page.goto(`${app.address}/recipes/demo-2/recipe`);
+    await page.getByLabel("Grams of Sugar").fill("90");
+    await page.getByRole("link", { name: /Table/ }).click();
+    await page.waitForURL(/\/table$/);
+    await page.goBack();
+    await page.waitForURL(/\/recipe$/);
+    expect(await page.getByLabel("Grams of Sugar").inputValue()).toBe("90");
+    await page.goForward();
+    await page.waitForURL(/\/table$/);
+    const shared = await browser.newPage();
+    await shared.goto(page.url().replace("/table", "/recipe"));
+    expect(await shared.getByLabel("Grams of Sugar").inputValue()).toBe("90");
+    await shared.close();
+  });
+  it("finds a recipe by its title, and says when there is none", async () => {
+    await page.goto(`${app.address}/?search=PHIRNI`);
+    await page
+      .getByRole("link", { name: /phirni/i })
+      .first()
+      .waitFor();
+    expect(await page.getByRole("link", { name: /halwa/i }).count()).toBe(0);
+    await page.goto(`${app.address}/?search=nothing%20like%20it`);
+    await page.getByText("No recipe is called").waitFor();
+  });
+  it("asks before it deletes, and deletes only then", async () => {
+    await page.goto(`${app.address}/recipes/new`);
+    await page.getByLabel("The recipe, as it is written").fill("Short lived\n1 cup milk");
+    await button("Read it").click();
+    await page.waitForURL(/\/recipe$/);
+    await page.goto(app.address);
+    await button("Delete Short lived").click();
+    await button("Keep it").click();
+    await button("Delete Short lived").click();
+    await button("Delete it for good").click();
+    await page.getByText("Short lived").waitFor({ state: "detached" });
+  });
+  it("prints a kept version without its buttons", async () => {
+    await page.goto(`${app.address}/versions`);
+    await page.locator("main").getByRole("link").first().click();
+    await page.getByRole("heading", { name: "Steps" }).waitFor();
+    await page.emulateMedia({ media: "print" });
+    expect(await button("Print").isVisible()).toBe(false);
+    expect(await page.getByRole("navigation", { name: "Places" }).isVisible()).toBe(false);
+    expect(await page.getByRole("heading", { name: "Steps" }).isVisible()).toBe(true);
+  });
+});
+
 describe("bad input", () => {
   it("is told plainly at its place, and nothing typed is lost", async () => {
     await page.goto(`${app.address}/recipes/new`);

@@ -1,4 +1,5 @@
 import Ajv from "ajv";
+import fc from "fast-check";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { newFolder, removeFolder, send, startApp, type RunningApp } from "../support/app";
 
@@ -158,6 +159,46 @@ describe("POST /api/v1/adapt", () => {
     expect(statuses.map((response) => response.status)).toEqual([400, 415, 413]);
     for (const response of statuses) expect(response.headers.get("content-type")).toBe("application/problem+json");
   });
+
+  it("answers whatever it is sent with 200 or 422, never with an error of its own", async () => {
+    const words = fc.constantFrom(
+      "1 cup milk",
+      "½ cup sugar",
+      "-1 kg ghee",
+      "1/0 tsp salt",
+      "🙂",
+      "<script>",
+      "",
+      "as needed",
+      "2 cups dragon",
+      "100 g semolina",
+      "x".repeat(300),
+    );
+    const anything = fc.record(
+      {
+        recipe: fc.oneof(
+          fc.jsonValue(),
+          fc.record({
+            "@type": fc.constant("Recipe"),
+            recipeIngredient: fc.array(fc.oneof({ weight: 5, arbitrary: words }, fc.jsonValue()), { maxLength: 6 }),
+            recipeYield: fc.oneof(fc.integer({ min: -2, max: 9 }), fc.constantFrom("Serves 4", "")),
+            recipeInstructions: fc.jsonValue(),
+          }),
+        ),
+        diets: fc.oneof(fc.jsonValue(), fc.array(fc.record({ id: fc.constantFrom("vegan", "gluten-free", "low-free-sugars", "toString") }), { maxLength: 2 })),
+        servings: fc.oneof(fc.integer({ min: -1, max: 12 }), fc.jsonValue()),
+        serve: fc.constantFrom("hot", "room", "lukewarm"),
+      },
+      { requiredKeys: ["recipe"] },
+    );
+    await fc.assert(
+      fc.asyncProperty(anything, async (body) => {
+        const { status, json } = await adapt(body);
+        expect([200, 422], JSON.stringify(json)).toContain(status);
+      }),
+      { numRuns: 120, seed: 7 },
+    );
+  }, 90_000);
 
   it("answers 503 when too many wait, and still answers the others", async () => {
     const all = await Promise.all(Array.from({ length: 16 }, () => adapt({ recipe, diets: [{ id: "vegan" }, { id: "gluten-free" }], maxProposals: 1 })));
