@@ -32,7 +32,7 @@ export interface Spread {
 }
 
 /** Nutrient amounts whose uncertainty is under this share of the sweet's total are too small to propagate. */
-const LEAST_SHARE = 0.003;
+const LEAST_SHARE = 0.01;
 const CEILING: Readonly<Partial<Record<PropertyId, number>>> = { "body.hot": 10, "body.warm": 10, "body.room": 10, "body.chilled": 10 };
 
 /** All properties with 80 % intervals, by first-order propagation of measures, evaporation and composition, and model error. */

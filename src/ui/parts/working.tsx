@@ -151,7 +151,8 @@ export function FigureButton({
     <button
       type="button"
       onClick={() => open({ input, id, of })}
-      title={`80 % within ${rangeText(figure, id, constants)}. Why?`}
+      // Told when it is pointed at: a title kept up to date on every keystroke would cost all beams their speed.
+      onPointerEnter={(event) => (event.currentTarget.title = `80 % within ${rangeText(figure, id, constants)}. Why?`)}
       aria-label={`${describeProperty(id).name} ${of}: ${text}. Why?`}
       className={`t-figure text-left underline decoration-dotted decoration-edge underline-offset-4 hover:decoration-solid min-h-6 ${className}`}
     >
