@@ -46,7 +46,7 @@ afterAll(async () => {
 const recipe = {
   "@context": "https://schema.org",
   "@type": "Recipe",
-  name: "Cream of wheat sweet",
+  name: "Semolina sweet",
   recipeYield: "Serves 5",
   recipeIngredient: ["1 cup semolina", "½ cup butter", "¾ cup sugar", "3 cups water", "2 tbsp walnuts", "½ tsp cinnamon"],
   recipeInstructions: [

@@ -4,7 +4,7 @@ export type { LinearModel, SolveOptions, SolverOutcome, SolverPort } from "./mod
 export { limitProperty, openRoles } from "./open-roles";
 export { problemFor, scaledFor, type DiningTable } from "./dining-table";
 export { build } from "./build";
-export type { Run } from "./run";
+export { plainRun } from "./run";
 export { targetsOf } from "./targets";
 export { propose, type Ending, type Progress, type Proposal } from "./propose";
 export { versionLines, type Version, type VersionRow } from "./version";

@@ -12,6 +12,7 @@ import { REFERENCE } from "../../data";
 import {
   build,
   limitProperty,
+  plainRun,
   openRoles,
   propose,
   targetsOf,
@@ -19,7 +20,6 @@ import {
   type DiningTable,
   type Ending,
   type Proposal,
-  type Run,
   type SolverPort,
 } from "./index";
 
@@ -193,17 +193,7 @@ describe("the model behind the port", () => {
   it("has the same optimum in another solver, without WebAssembly", async () => {
     const of = problem(halwa(), { rules: ["vegan"] }, 1);
     const targets = targetsOf(of);
-    const run: Run = {
-      sweetnessFactor: 1,
-      freeSugarWeight: 0,
-      noveltyWeight: 1,
-      cuts: [],
-      used: null,
-      fixed: new Map(),
-      proteinRatio: targets.proteinRatio,
-      without: new Set(),
-      minimised: null,
-    };
+    const run = plainRun(targets.proteinRatio);
     const { model } = build(of, openRoles(of), targets, run);
     const [first, second] = [await highs(model, { timeLimitSeconds: 10, relativeGap: 0 }), await yalpsPort(model, { timeLimitSeconds: 20, relativeGap: 0 })];
     if (first.kind !== "optimal" || second.kind !== "optimal") throw new Error(`${first.kind}, ${second.kind}`);

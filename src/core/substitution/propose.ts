@@ -8,7 +8,7 @@ import { versionNotes, type Note } from "./notes";
 import { limitProperty, openRoles } from "./open-roles";
 import type { AdaptationProblem } from "./problem";
 import { roundAmounts } from "./round";
-import type { Run } from "./run";
+import { plainRun, type Run } from "./run";
 import { targetsOf } from "./targets";
 import { versionLines, type Version } from "./version";
 
@@ -70,17 +70,7 @@ export async function propose(
     };
 
   const targets = targetsOf(problem);
-  const base: Run = {
-    sweetnessFactor: 1,
-    freeSugarWeight: 0,
-    noveltyWeight: 1,
-    cuts: [],
-    used: null,
-    fixed: new Map(),
-    proteinRatio: targets.proteinRatio,
-    without: new Set(),
-    minimised: null,
-  };
+  const base = plainRun(targets.proteinRatio);
   const sugarLimited = problem.limits.some((limit) => limit.id === "freeSugars") && opening.opened.has("sweetener");
   const plans: { label: ProposalPlan; run: Run; differs: boolean }[] = [{ label: "Closest", run: base, differs: false }];
   if (problem.maxProposals > 1 && sugarLimited)

@@ -21,3 +21,16 @@ export interface Run {
   /** The one limit to bring as low as the rest allows, instead of keeping close to the recipe. */
   readonly minimised: Limit | null;
 }
+
+/** The plain run: as close to the recipe as can be, nothing fixed or relaxed. `proteinRatio` is the recipe's own. */
+export const plainRun = (proteinRatio: number): Run => ({
+  sweetnessFactor: 1,
+  freeSugarWeight: 0,
+  noveltyWeight: 1,
+  cuts: [],
+  used: null,
+  fixed: new Map(),
+  proteinRatio,
+  without: new Set(),
+  minimised: null,
+});
