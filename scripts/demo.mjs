@@ -65,8 +65,7 @@ if (process.argv[1] === new URL(import.meta.url).pathname) {
         running = false;
       }
       if (running) throw new Error(`The demo data are in use by process ${holder}. Stop it first, then reset.`);
-      rmSync(join(folder, "postgres"), { recursive: true, force: true });
-      rmSync(lock, { force: true });
+      if (held) for (const name of readdirSync(folder)) if (name !== "demo") rmSync(join(folder, name), { recursive: true, force: true });
     }
     mkdirSync(folder, { recursive: true });
     if (!existsSync(join(folder, "postgres"))) writeFileSync(mark, "This folder holds the demo's data.\n");

@@ -1,5 +1,5 @@
 /** Takes the pictures of docs/screenshots from fresh demo data. Needs a build and Chromium. */
-import { newFolder, removeFolder, send, startApp } from "../tests/support/app";
+import { newFolder, removeFolder, save, startApp } from "../tests/support/app";
 import { openBrowser } from "../tests/support/browser";
 import { tableOf } from "../tests/support/kitchen";
 
@@ -34,10 +34,9 @@ async function shot(
   return address;
 }
 
-await send(app.address, "PUT", "/api/recipes/demo-1/table", tableOf({ rules: ["vegan", "no-cashew"] }));
-await send(
+await save(app.address, "/api/recipes/demo-1/table", tableOf({ rules: ["vegan", "no-cashew"] }));
+await save(
   app.address,
-  "PUT",
   "/api/recipes/demo-2/table",
   tableOf({ rules: ["dairy-free"], limits: [{ id: "freeSugars", most: 8, school: "uk" }], serve: "chilled" }),
 );
@@ -55,13 +54,19 @@ const kept = await shot("version", "/recipes/demo-2/swap", {
   },
 });
 await shot("version-dark", new URL(kept).pathname, { dark: true });
-await send(
-  app.address,
-  "PUT",
-  "/api/recipes/demo-1/table",
-  tableOf({ rules: ["vegan", "nut-free", "soy-free"], limits: [{ id: "freeSugars", most: 2, school: "uk" }] }),
-);
-await shot("recipes", "/");
+await shot("kitchen", "/");
+await shot("kitchen-phone", "/", { width: 390, height: 844 });
+await shot("recipes", "/recipes");
+await shot("pantry", "/pantry?family=sweetener");
+await shot("food", "/pantry/jaggery");
+await shot("household", "/household");
+await shot("help", "/", {
+  then: async (page) => {
+    await page.getByRole("button", { name: "Help" }).first().click();
+    await page.getByRole("heading", { name: "Keys" }).waitFor();
+  },
+});
+await shot("beams", "/sheet");
 await shot("paste", "/recipes/new");
 await browser.close();
 await app.stop();

@@ -32,7 +32,7 @@ export async function serve(environment = process.env) {
   if (!(await portIsFree(port, host))) throw new Error(`Port ${port} is in use on ${host}. Stop what uses it, or set PORT to another.`);
   const child = spawn(process.execPath, [join(root, "node_modules/next/dist/bin/next"), "start", "-H", host, "-p", String(port)], {
     cwd: root,
-    env: { ...environment, NEXT_TELEMETRY_DISABLED: "1" },
+    env: { ...environment, PORT: String(port), NEXT_TELEMETRY_DISABLED: "1" },
     stdio: ["ignore", "pipe", "inherit"],
   });
   child.stdout.on("data", (chunk) => environment.THREPSIS_VERBOSE && process.stdout.write(chunk));

@@ -1,8 +1,14 @@
 import type { Metadata, Viewport } from "next";
+import { cookies } from "next/headers";
 import type { ReactNode } from "react";
-import { recipesPage } from "@/server/recipes";
-import { versionCount } from "@/server/versions";
+import { getHousehold } from "@/server/household";
+import { placeStates } from "@/server/kitchen";
+import { HouseholdProvider } from "@/ui/shell/household";
+import { SavingProvider } from "@/ui/shell/saving";
 import { Shell } from "@/ui/shell/shell";
+import { THEME_COOKIE, themeOf } from "@/ui/shell/theme";
+import { Toasts } from "@/ui/shell/toasts";
+import { anekLatin } from "./font";
 import "./globals.css";
 
 export const metadata: Metadata = {
@@ -13,13 +19,17 @@ export const viewport: Viewport = { width: "device-width", initialScale: 1, them
 export const dynamic = "force-dynamic";
 
 export default async function Layout({ children }: { readonly children: ReactNode }) {
-  const [{ total }, versions] = await Promise.all([recipesPage("", 1), versionCount()]);
+  const [household, states, jar] = await Promise.all([getHousehold(), placeStates(), cookies()]);
+  const theme = themeOf(jar.get(THEME_COOKIE)?.value);
   return (
-    <html lang="en">
+    <html lang="en" data-theme={theme} className={anekLatin.variable}>
       <body>
-        <Shell recipeCount={total} versionCount={versions}>
-          {children}
-        </Shell>
+        <SavingProvider>
+          <HouseholdProvider given={household}>
+            <Shell states={states}>{children}</Shell>
+          </HouseholdProvider>
+        </SavingProvider>
+        <Toasts />
       </body>
     </html>
   );

@@ -8,7 +8,7 @@ export default function NotFound() {
       <main id="main" className="p-4 md:p-5">
         <p>
           There is nothing at this address: it may have been deleted, or mistyped.{" "}
-          <Link className="underline" href="/">
+          <Link className="underline" href="/recipes">
             All recipes
           </Link>
         </p>

@@ -1,9 +1,20 @@
 import type { VersionRowData } from "@/ui/version/version-list";
 
 const FORMAT = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", hour: "2-digit", minute: "2-digit" });
+const DAY = new Intl.DateTimeFormat("en-GB", { weekday: "long", day: "numeric", month: "long" });
 
-/** A moment as the house writes it: "25 November, 14:05". */
-export const dateWords = (iso: string): string => FORMAT.format(new Date(iso)).replace(" at ", ", ");
+const DAY_MS = 86_400_000;
+
+/** A moment as the house writes it: "today, 14:05", "yesterday, 9:30", "25 November, 14:05". */
+export function dateWords(iso: string, now = new Date()): string {
+  const words = FORMAT.format(new Date(iso)).replace(" at ", ", ");
+  const dayOf = (date: Date) => FORMAT.format(date).split(/,| at /)[0];
+  const day = dayOf(new Date(iso));
+  const near = day === dayOf(now) ? "today" : day === dayOf(new Date(now.getTime() - DAY_MS)) ? "yesterday" : null;
+  return near && Math.abs(now.getTime() - Date.parse(iso)) < 2 * DAY_MS ? words.replace(day ?? "", near) : words;
+}
+/** A day: "Wednesday 25 November". */
+export const dayWords = (date: Date): string => DAY.format(date).replace(",", "");
 
 export const versionRow = ({
   id,

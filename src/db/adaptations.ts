@@ -1,33 +1,42 @@
 import type { Connection } from "./database";
 
-/** Table and bench of a recipe as stored; their shapes are the server's, checked at its door. */
+/** Table and bench of a recipe as stored; their shapes are the server's, checked at its door. Revision 0: never saved. */
 export interface StoredAdaptation {
   readonly table: unknown;
+  readonly tableRevision: number;
   readonly bench: unknown;
-  readonly revision: number;
+  readonly benchRevision: number;
 }
 
-export async function findAdaptation(db: Connection, recipeId: string): Promise<StoredAdaptation | null> {
-  const [row] = await db.query<{ dining_table: unknown; bench: unknown; revision: number }>(
-    "SELECT dining_table, bench, revision FROM adaptation WHERE recipe_id = $1",
+export async function findAdaptation(db: Connection, recipeId: string): Promise<StoredAdaptation> {
+  const [row] = await db.query<{ dining_table: unknown; table_revision: number; bench: unknown; bench_revision: number }>(
+    "SELECT dining_table, table_revision, bench, bench_revision FROM adaptation WHERE recipe_id = $1",
     [recipeId],
   );
-  return row ? { table: row.dining_table, bench: row.bench, revision: row.revision } : null;
+  return { table: row?.dining_table ?? null, tableRevision: row?.table_revision ?? 0, bench: row?.bench ?? null, benchRevision: row?.bench_revision ?? 0 };
 }
 
-/** Sets the table; the bench is kept. Makes the adaptation where there is none. */
-export async function saveTable(db: Connection, recipeId: string, table: unknown): Promise<void> {
-  await db.query(
-    `INSERT INTO adaptation (recipe_id, dining_table) VALUES ($1, $2::jsonb)
-     ON CONFLICT (recipe_id) DO UPDATE SET dining_table = excluded.dining_table, revision = adaptation.revision + 1, updated_at = now()`,
-    [recipeId, JSON.stringify(table)],
-  );
-}
+const PARTS = { table: ["dining_table", "table_revision"], bench: ["bench", "bench_revision"] } as const;
 
-export async function saveBench(db: Connection, recipeId: string, table: unknown, bench: unknown): Promise<void> {
-  await db.query(
-    `INSERT INTO adaptation (recipe_id, dining_table, bench) VALUES ($1, $2::jsonb, $3::jsonb)
-     ON CONFLICT (recipe_id) DO UPDATE SET bench = excluded.bench, revision = adaptation.revision + 1, updated_at = now()`,
-    [recipeId, JSON.stringify(table), JSON.stringify(bench)],
+/**
+ * Saves the table or the bench of a recipe over the revision that was read, and returns the new revision; null where
+ * another save came between, and nothing is written. Makes the adaptation where there is none.
+ */
+export async function saveAdaptation(
+  db: Connection,
+  recipeId: string,
+  part: keyof typeof PARTS,
+  document: unknown,
+  revision: number,
+  at: string,
+): Promise<number | null> {
+  const [column, counter] = PARTS[part];
+  const [row] = await db.query<{ revision: number }>(
+    `INSERT INTO adaptation (recipe_id, ${column}, ${counter}, updated_at) VALUES ($1, $2::jsonb, 1, $4)
+     ON CONFLICT (recipe_id) DO UPDATE SET ${column} = excluded.${column}, ${counter} = adaptation.${counter} + 1, updated_at = excluded.updated_at
+     WHERE adaptation.${counter} = $3::int
+     RETURNING ${counter} AS revision`,
+    [recipeId, JSON.stringify(document), revision, at],
   );
+  return row?.revision ?? null;
 }

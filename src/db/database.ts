@@ -1,8 +1,15 @@
+/** What a statement takes; documents go in as JSON text. Plain, so that the journal can hold it. */
+export type Parameter = string | number | boolean | null;
+
 /** The little of a PostgreSQL connection that queries need; PGlite stands behind it here, a server can. */
 export interface Connection {
-  query<Row>(sql: string, parameters?: readonly unknown[]): Promise<readonly Row[]>;
+  query<Row>(sql: string, parameters?: readonly Parameter[]): Promise<readonly Row[]>;
 }
 
+/**
+ * A database whose acknowledged writes are on the disk. Statements hold no clock and no chance (times and ids are
+ * parameters), so that a journal of them leads to the same rows again.
+ */
 export interface Database extends Connection {
   /** Runs all or nothing. */
   transaction<T>(work: (connection: Connection) => Promise<T>): Promise<T>;

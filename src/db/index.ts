@@ -1,7 +1,13 @@
 export type { Database } from "./database";
-export { openPglite } from "./pglite";
+export { openDatabase } from "./durable";
+export { openCopy, upgradeDump } from "./recovery";
+export { decodeDump, dumpRows, encodeDump, highestRevision, loadRows, raiseRevisions, TABLES, type Dump, type TableName } from "./dump";
+export { latestSchema } from "./migrate";
+export { writeDurably } from "./durable-files";
 export { FolderInUse } from "./lock";
 export * from "./recipes";
 export * from "./adaptations";
 export * from "./versions";
 export * from "./settings";
+export * from "./deleted";
+export * from "./kitchen";

@@ -1,35 +1,18 @@
 import { mkdirSync } from "node:fs";
-import { join } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
-import type { Connection, Database } from "./database";
-import { takeFolder } from "./lock";
-import { migrate } from "./migrate";
+import type { Connection, Database, Parameter } from "./database";
 
-/**
- * Opens the database of a data folder: takes the folder, starts PGlite in it, brings the schema up to date. An
- * acknowledged write has reached the operating system's files, so it survives the process being killed.
- */
-export async function openPglite(folder: string): Promise<Database> {
-  const release = takeFolder(folder);
-  try {
-    const path = join(folder, "postgres");
-    mkdirSync(path, { recursive: true });
-    const pg = await PGlite.create({ dataDir: path, relaxedDurability: false });
-    const run = (of: { query: PGlite["query"] }): Connection => ({
-      query: async <Row>(sql: string, parameters: readonly unknown[] = []) => (await of.query<Row>(sql, [...parameters])).rows,
-    });
-    const database: Database = {
-      ...run(pg),
-      transaction: (work) => pg.transaction((inner) => work(run({ query: inner.query.bind(inner) as PGlite["query"] }))),
-      close: async () => {
-        await pg.close();
-        release();
-      },
-    };
-    await migrate(database);
-    return database;
-  } catch (error) {
-    release();
-    throw error;
-  }
+const face = (of: { query: PGlite["query"] }): Connection => ({
+  query: async <Row>(sql: string, parameters: readonly Parameter[] = []) => (await of.query<Row>(sql, [...parameters])).rows,
+});
+
+/** PGlite in a folder, or in memory where that is null. By itself it never reaches the disk's platter; see durable.ts. */
+export async function openPglite(path: string | null): Promise<Database> {
+  if (path !== null) mkdirSync(path, { recursive: true });
+  const pg = await PGlite.create(path === null ? {} : { dataDir: path, relaxedDurability: false });
+  return {
+    ...face(pg),
+    transaction: (work) => pg.transaction((inner) => work(face({ query: inner.query.bind(inner) as PGlite["query"] }))),
+    close: () => pg.close(),
+  };
 }

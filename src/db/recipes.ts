@@ -31,12 +31,17 @@ interface Row {
 
 const read = (row: Row): StoredRecipe => ({ id: row.id, recipe: row.document, revision: row.revision, updatedAt: new Date(row.updated_at).toISOString() });
 
-export async function insertRecipe(db: Connection, id: string, recipe: Recipe): Promise<void> {
-  await db.query("INSERT INTO recipe (id, title, document) VALUES ($1, $2, $3::jsonb)", [id, recipe.title, JSON.stringify(recipe)]);
+export async function insertRecipe(db: Connection, id: string, recipe: Recipe, at: string): Promise<void> {
+  await db.query("INSERT INTO recipe (id, title, document, created_at, updated_at) VALUES ($1, $2, $3::jsonb, $4, $4)", [
+    id,
+    recipe.title,
+    JSON.stringify(recipe),
+    at,
+  ]);
 }
 
 export async function findRecipe(db: Connection, id: string): Promise<StoredRecipe | null> {
-  const [row] = await db.query<Row>("SELECT id, document, revision, updated_at FROM recipe WHERE id = $1", [id]);
+  const [row] = await db.query<Row>("SELECT id, document, revision, updated_at FROM recipe WHERE id = $1 AND deleted_at IS NULL", [id]);
   return row ? read(row) : null;
 }
 
@@ -63,11 +68,11 @@ export async function listRecipes(
        jsonb_path_query_array(document, '$.lines[0 to 4].text') AS first_lines, updated_at,
        (SELECT dining_table->'rules' FROM adaptation WHERE recipe_id = recipe.id) AS rules,
        (SELECT jsonb_array_length(dining_table->'limits') FROM adaptation WHERE recipe_id = recipe.id) AS limit_count,
-       (SELECT count(*)::int FROM version WHERE recipe_id = recipe.id) AS version_count
-     FROM recipe WHERE title ILIKE $1 ORDER BY updated_at DESC, id LIMIT $2 OFFSET $3`,
+       (SELECT count(*)::int FROM version WHERE recipe_id = recipe.id AND deleted_at IS NULL) AS version_count
+     FROM recipe WHERE deleted_at IS NULL AND title ILIKE $1 ORDER BY updated_at DESC, id LIMIT $2 OFFSET $3`,
     [pattern, limit, offset],
   );
-  const [count] = await db.query<{ total: number }>("SELECT count(*)::int AS total FROM recipe WHERE title ILIKE $1", [pattern]);
+  const [count] = await db.query<{ total: number }>("SELECT count(*)::int AS total FROM recipe WHERE deleted_at IS NULL AND title ILIKE $1", [pattern]);
   return {
     recipes: rows.map((row) => ({
       id: row.id,
@@ -85,14 +90,10 @@ export async function listRecipes(
 }
 
 /** Saves over the revision that was read; null where another save came between, and nothing is written. */
-export async function updateRecipe(db: Connection, id: string, recipe: Recipe, revision: number): Promise<number | null> {
+export async function updateRecipe(db: Connection, id: string, recipe: Recipe, revision: number, at: string): Promise<number | null> {
   const [row] = await db.query<{ revision: number }>(
-    "UPDATE recipe SET title = $2, document = $3::jsonb, revision = revision + 1, updated_at = now() WHERE id = $1 AND revision = $4 RETURNING revision",
-    [id, recipe.title, JSON.stringify(recipe), revision],
+    "UPDATE recipe SET title = $2, document = $3::jsonb, revision = revision + 1, updated_at = $5 WHERE id = $1 AND revision = $4 AND deleted_at IS NULL RETURNING revision",
+    [id, recipe.title, JSON.stringify(recipe), revision, at],
   );
   return row?.revision ?? null;
-}
-
-export async function deleteRecipe(db: Connection, id: string): Promise<boolean> {
-  return (await db.query("DELETE FROM recipe WHERE id = $1 RETURNING id", [id])).length > 0;
 }

@@ -1,6 +1,7 @@
 import { interval, type Figure } from "../core/numeric";
-import { KILOJOULES_PER_KILOCALORIE, SERVING_TEMPERATURES, type Food } from "../core/food";
+import { SERVING_TEMPERATURES, type Food } from "../core/food";
 import { findings } from "../core/models/diet";
+import { KILOJOULES_PER_KILOCALORIE, USUAL_HOUSEHOLD } from "../core/units";
 import { evaluate, type Amount, type Figures } from "../core/evaluate";
 import { stepsFor } from "../core/adaptation";
 import { readJsonLd, readRecipe, type LineReading, type ReadRecipe } from "../core/recipe";
@@ -34,7 +35,7 @@ export async function adapt(body: unknown): Promise<object> {
       "The recipe cannot be read.",
       parsed.error.map(({ pointer, detail }) => ({ pointer: `/recipe${pointer}`, detail })),
     );
-  const read = readRecipe(parsed.value, reading(), REFERENCE.constants);
+  const read = readRecipe(parsed.value, reading(USUAL_HOUSEHOLD.measures), REFERENCE.constants);
   if (read.lines.length === 0)
     throw new Refusal(
       422,

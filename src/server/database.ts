@@ -1,10 +1,13 @@
 import { join } from "node:path";
 import { DEMO_RECIPES } from "../data";
 import { readRecipeText } from "../core/recipe";
-import { insertRecipe, openPglite, readSetting, writeSetting, type Database } from "../db";
+import { forgetDeleted, insertRecipe, openDatabase, readSetting, writeSetting, type Database } from "../db";
 
 /** Where the data live: THREPSIS_DATA, else a folder beside the code. */
 export const dataFolder = (): string => process.env.THREPSIS_DATA ?? join(process.cwd(), ".data");
+
+/** How long what was deleted can be put back. */
+export const DAYS_DELETED = 30;
 
 // The framework can bundle this module more than once, so the one instance hangs on the process.
 const shared = globalThis as typeof globalThis & { threpsisDatabase?: Promise<Database> };
@@ -19,21 +22,23 @@ export function getDatabase(): Promise<Database> {
 }
 
 async function open(): Promise<Database> {
-  const database = await openPglite(dataFolder());
+  const database = await openDatabase(dataFolder());
+  await forgetDeleted(database, new Date(Date.now() - DAYS_DELETED * 86_400_000).toISOString());
   if (process.env.THREPSIS_SEED === "demo") await seedOnce(database);
   return database;
 }
 
 /** Puts the demo's recipes in, once in the life of a data folder: what was deleted stays deleted. */
 async function seedOnce(database: Database): Promise<void> {
+  const at = new Date().toISOString();
   await database.transaction(async (connection) => {
-    if (await readSetting(connection, "seeded")) return;
+    if ((await readSetting(connection, "seeded")).value) return;
     for (const [i, text] of [...DEMO_RECIPES].reverse().entries()) {
       const read = readRecipeText(text);
       if (!read.ok) throw new Error(`The demo's recipe ${i} cannot be read.`);
-      await insertRecipe(connection, `demo-${DEMO_RECIPES.length - i}`, read.value);
+      await insertRecipe(connection, `demo-${DEMO_RECIPES.length - i}`, read.value, at);
     }
-    await writeSetting(connection, "seeded", true);
+    await writeSetting(connection, "seeded", true, 0);
   });
 }
 

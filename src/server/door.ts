@@ -1,6 +1,8 @@
 import { randomUUID } from "node:crypto";
 import Ajv, { type ValidateFunction } from "ajv";
+import { log } from "./log";
 import { problemResponse, Refusal, type ProblemError } from "./problem-details";
+import type { Revised } from "./revised";
 
 export const ajv = new Ajv({ allErrors: true, allowUnionTypes: true });
 const MOST_BYTES = 256 * 1024;
@@ -9,9 +11,7 @@ const MOST_BYTES = 256 * 1024;
 export async function readJson(request: Request): Promise<unknown> {
   const type = request.headers.get("content-type") ?? "";
   if (!/^application\/(?:[\w.+-]*\+)?json\b/i.test(type)) throw new Refusal(415, "Send the request as application/json.");
-  const declared = Number(request.headers.get("content-length") ?? 0);
-  if (declared > MOST_BYTES) throw new Refusal(413, `The request is larger than ${MOST_BYTES / 1024} kB.`);
-  const text = await readLimited(request);
+  const text = await readText(request, MOST_BYTES);
   try {
     return JSON.parse(text);
   } catch (error) {
@@ -19,7 +19,10 @@ export async function readJson(request: Request): Promise<unknown> {
   }
 }
 
-async function readLimited(request: Request): Promise<string> {
+/** Reads a body as text; 413 as soon as it is larger than `most` bytes. */
+export async function readText(request: Request, most: number): Promise<string> {
+  const tooLarge = () => new Refusal(413, `The request is larger than ${most < 1024 ** 2 ? `${most / 1024} kB` : `${most / 1024 ** 2} MB`}.`);
+  if (Number(request.headers.get("content-length") ?? 0) > most) throw tooLarge();
   const reader = request.body?.getReader();
   if (!reader) return "";
   const chunks: Uint8Array[] = [];
@@ -28,9 +31,9 @@ async function readLimited(request: Request): Promise<string> {
     const { done, value } = await reader.read();
     if (done) break;
     size += value.length;
-    if (size > MOST_BYTES) {
+    if (size > most) {
       await reader.cancel();
-      throw new Refusal(413, `The request is larger than ${MOST_BYTES / 1024} kB.`);
+      throw tooLarge();
     }
     chunks.push(value);
   }
@@ -43,7 +46,25 @@ export function checked<T>(validate: ValidateFunction<T>, body: unknown): T {
   throw new Refusal(422, "The request does not fit.", schemaErrors(validate));
 }
 
-function schemaErrors(validate: ValidateFunction): ProblemError[] {
+const validateRevised = ajv.compile<Revised<unknown>>({
+  type: "object",
+  additionalProperties: false,
+  required: ["document", "revision"],
+  properties: { document: {}, revision: { type: "integer", minimum: 0 } },
+});
+
+/** Checks `{ document, revision }`, the document against its own schema. */
+export function checkedRevised<T>(validate: ValidateFunction<T>, body: unknown): Revised<T> {
+  const { document, revision } = checked(validateRevised, body);
+  if (validate(document)) return { document, revision };
+  throw new Refusal(
+    422,
+    "The request does not fit.",
+    schemaErrors(validate).map((error) => ({ ...error, pointer: `/document${error.pointer}` })),
+  );
+}
+
+export function schemaErrors(validate: ValidateFunction): ProblemError[] {
   return (validate.errors ?? []).slice(0, 20).map((error) => {
     const allowed = error.keyword === "enum" ? `: ${(error.params.allowedValues as unknown[]).join(", ")}` : "";
     const extra = error.keyword === "additionalProperties" ? ` ("${String(error.params.additionalProperty)}")` : "";
@@ -51,14 +72,14 @@ function schemaErrors(validate: ValidateFunction): ProblemError[] {
   });
 }
 
-/** Runs a route: refusals are told as they are, anything unexpected is logged with an id and told as a plain apology. */
-export async function answer(work: () => Promise<Response>): Promise<Response> {
+/** Runs a route: refusals are told as they are, anything unexpected is logged under the request's id and told as a plain apology. */
+export async function answer(request: Request, work: () => Promise<Response>): Promise<Response> {
   try {
     return await work();
   } catch (error) {
     if (error instanceof Refusal) return problemResponse(error);
-    const id = randomUUID();
-    console.error(`[${id}]`, error);
-    return problemResponse(new Refusal(500, `Something went wrong here (record ${id}). What you sent was not changed; please try again.`));
+    const id = request.headers.get("x-request-id") ?? randomUUID();
+    log.error({ id, method: request.method, path: new URL(request.url).pathname, err: error }, "unexpected");
+    return problemResponse(new Refusal(500, `Something went wrong here (record ${id}). Nothing that was saved has changed; please try again.`));
   }
 }

@@ -4,19 +4,25 @@ export interface ProblemError {
   readonly detail: string;
 }
 
+interface RefusalParts {
+  readonly headers?: Readonly<Record<string, string>>;
+  /** Members beside the standard ones (RFC 9457, 3.2). */
+  readonly extra?: Readonly<Record<string, unknown>>;
+}
+
 /** A refusal of the door, as RFC 9457 wants it told. */
 export class Refusal extends Error {
   constructor(
     readonly status: number,
     readonly title: string,
     readonly errors: readonly ProblemError[] = [],
-    readonly headers: Readonly<Record<string, string>> = {},
+    readonly parts: RefusalParts = {},
   ) {
     super(title);
   }
 }
 
-export function problemResponse(refusal: Refusal): Response {
-  const body = { type: "about:blank", title: refusal.title, status: refusal.status, ...(refusal.errors.length ? { errors: refusal.errors } : {}) };
-  return new Response(JSON.stringify(body), { status: refusal.status, headers: { "content-type": "application/problem+json", ...refusal.headers } });
+export function problemResponse({ title, status, errors, parts }: Refusal): Response {
+  const body = { type: "about:blank", title, status, ...(errors.length ? { errors } : {}), ...parts.extra };
+  return new Response(JSON.stringify(body), { status, headers: { "content-type": "application/problem+json", ...parts.headers } });
 }

@@ -1,12 +1,15 @@
 import { randomUUID } from "node:crypto";
+import type { StoredBench } from "../core/adaptation";
 import { readRecipeText, type PasteProblem, type Recipe } from "../core/recipe";
 import type { DiningTable } from "../core/substitution";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { Refusal } from "./problem-details";
-import { checked } from "./door";
-import { validateBench, validateTable, type Bench } from "./schemas";
+import { checkedRevised } from "./door";
+import { saveRevised, type Revised } from "./revised";
+import { validateBench, validateRecipe, validateTable } from "./schemas";
 
+const now = () => new Date().toISOString();
 const NOT_FOUND = new Refusal(404, "There is no such recipe. It may have been deleted.");
 
 export function pasteProblemWords(problem: PasteProblem): string {
@@ -27,7 +30,7 @@ export async function createRecipe(text: string): Promise<string> {
   const read = readRecipeText(text);
   if (!read.ok) throw new Refusal(422, pasteProblemWords(read.error), [{ pointer: "/text", detail: pasteProblemWords(read.error) }]);
   const id = randomUUID();
-  await db.insertRecipe(await getDatabase(), id, { ...read.value, title: read.value.title.slice(0, 200) });
+  await db.insertRecipe(await getDatabase(), id, { ...read.value, title: read.value.title.slice(0, 200) }, now());
   return id;
 }
 
@@ -35,17 +38,18 @@ export async function getRecipe(id: string): Promise<db.StoredRecipe | null> {
   return db.findRecipe(await getDatabase(), id);
 }
 
-/** Saves a recipe over the revision that was read; 409 where another save came between. */
-export async function saveRecipe(id: string, recipe: Recipe, revision: number): Promise<number> {
+export async function saveRecipe(id: string, body: unknown): Promise<number> {
+  const sent = checkedRevised(validateRecipe, body);
   const connection = await getDatabase();
-  const saved = await db.updateRecipe(connection, id, recipe, revision);
-  if (saved !== null) return saved;
-  if (!(await db.findRecipe(connection, id))) throw NOT_FOUND;
-  throw new Refusal(409, "This recipe was changed in another window since it was opened here. Reload to see it; nothing was overwritten.");
-}
-
-export async function removeRecipe(id: string): Promise<void> {
-  if (!(await db.deleteRecipe(await getDatabase(), id))) throw NOT_FOUND;
+  return saveRevised(
+    sent,
+    "recipe",
+    ({ document, revision }) => db.updateRecipe(connection, id, document, revision, now()),
+    async () => {
+      const { recipe, revision } = await requireRecipe(id);
+      return { document: recipe, revision };
+    },
+  );
 }
 
 const PAGE = 50;
@@ -58,25 +62,37 @@ export async function recipesPage(
   return { recipes, total, pages: Math.max(1, Math.ceil(total / PAGE)) };
 }
 
-/** The table set for a recipe: as saved, else for its own servings with no rules. */
-export async function getAdaptation(id: string, recipe: Recipe): Promise<{ readonly table: DiningTable; readonly bench: Bench | null }> {
+export interface Adaptation {
+  readonly table: Revised<DiningTable>;
+  readonly bench: Revised<StoredBench | null>;
+}
+
+/** The table set for a recipe (as saved, else for its own servings with no rules) and what is on its bench. */
+export async function getAdaptation(id: string, recipe: Recipe): Promise<Adaptation> {
   const stored = await db.findAdaptation(await getDatabase(), id);
-  const table = stored && validateTable(stored.table) ? stored.table : { rules: [], limits: [], servings: recipe.servings, serve: "hot" as const };
-  return { table, bench: stored && validateBench(stored.bench) ? stored.bench : null };
+  const table = validateTable(stored.table) ? stored.table : { rules: [], limits: [], servings: recipe.servings, serve: "hot" as const };
+  return {
+    table: { document: table, revision: stored.tableRevision },
+    bench: { document: validateBench(stored.bench) ? stored.bench : null, revision: stored.benchRevision },
+  };
 }
 
-export async function saveTable(id: string, body: unknown): Promise<void> {
-  const table = checked(validateTable, body);
-  await requireRecipe(id);
-  await db.saveTable(await getDatabase(), id, table);
-}
-
-export async function saveBench(id: string, body: unknown): Promise<void> {
-  const bench = body === null ? null : checked(validateBench, body);
+/** Saves the table or the bench of a recipe over the revision that was read. */
+async function savePart<T>(id: string, part: "table" | "bench", sent: Revised<T>, current: (adaptation: Adaptation) => Revised<T>): Promise<number> {
+  const connection = await getDatabase();
   const { recipe } = await requireRecipe(id);
-  const { table } = await getAdaptation(id, recipe);
-  await db.saveBench(await getDatabase(), id, table, bench);
+  return saveRevised(
+    sent,
+    part,
+    ({ document, revision }) => db.saveAdaptation(connection, id, part, document, revision, now()),
+    async () => current(await getAdaptation(id, recipe)),
+  );
 }
+
+export const saveTable = async (id: string, body: unknown): Promise<number> => savePart(id, "table", checkedRevised(validateTable, body), ({ table }) => table);
+
+export const saveBench = async (id: string, body: unknown): Promise<number> =>
+  savePart<StoredBench | null>(id, "bench", checkedRevised(validateBench, body), ({ bench }) => bench);
 
 export async function requireRecipe(id: string): Promise<db.StoredRecipe> {
   const stored = await getRecipe(id);

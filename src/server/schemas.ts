@@ -1,26 +1,11 @@
 import type { JSONSchemaType } from "ajv";
-import { ROLES, SERVING_TEMPERATURES, type Role } from "../core/food";
+import type { StoredBench } from "../core/adaptation";
+import { ROLES, SERVING_TEMPERATURES } from "../core/food";
 import { ARCHETYPES, MOST_LINES, type Archetype, type LineChoice, type Recipe } from "../core/recipe";
 import { LIMIT_IDS, type DiningTable, type LimitId } from "../core/substitution";
+import { ENERGY_UNITS, MEASURE_WORDS, TEMPERATURE_UNITS, type Household } from "../core/units";
 import { RULES } from "../data";
 import { ajv } from "./door";
-
-/** A version as the bench sends it: which food stands for which line, and how much. */
-export interface BenchRow {
-  readonly line: number | null;
-  readonly foodId: string | null;
-  readonly grams: number;
-  readonly role: Role;
-  readonly change: "as is" | "amount" | "replaced" | "added" | "left out";
-  readonly why: string;
-}
-export interface Bench {
-  /** Tells which recipe and table it was worked out for. */
-  readonly basis: string;
-  readonly label: string;
-  readonly rows: readonly BenchRow[];
-  readonly evaporation: number;
-}
 
 const grams = { type: "number", minimum: 0, maximum: 1_000_000 } as const;
 
@@ -84,7 +69,7 @@ const table: JSONSchemaType<DiningTable> = {
   },
 };
 
-const bench: JSONSchemaType<Bench> = {
+const bench: JSONSchemaType<StoredBench> = {
   type: "object",
   additionalProperties: false,
   required: ["basis", "label", "rows", "evaporation"],
@@ -112,21 +97,43 @@ const bench: JSONSchemaType<Bench> = {
   },
 };
 
-export const validateTable = ajv.compile(table);
-export const validateBench = ajv.compile(bench);
-export const validateRecipeSave = ajv.compile<{ recipe: Recipe; revision: number }>({
+const household: JSONSchemaType<Household> = {
   type: "object",
   additionalProperties: false,
-  required: ["recipe", "revision"],
-  properties: { recipe, revision: { type: "integer", minimum: 1 } },
-});
+  required: ["measures", "units"],
+  properties: {
+    measures: {
+      type: "object",
+      additionalProperties: false,
+      required: ["cup", "katori", "tablespoon", "teaspoon", "words"],
+      properties: {
+        cup: { type: "number", minimum: 100, maximum: 500 },
+        katori: { type: "number", minimum: 50, maximum: 300 },
+        tablespoon: { type: "number", minimum: 5, maximum: 30 },
+        teaspoon: { type: "number", minimum: 2, maximum: 10 },
+        words: { type: "string", enum: [...MEASURE_WORDS] },
+      },
+    },
+    units: {
+      type: "object",
+      additionalProperties: false,
+      required: ["energy", "temperature"],
+      properties: { energy: { type: "string", enum: [...ENERGY_UNITS] }, temperature: { type: "string", enum: [...TEMPERATURE_UNITS] } },
+    },
+  },
+};
+
+export const validateHousehold = ajv.compile(household);
+export const validateTable = ajv.compile(table);
+export const validateBench = ajv.compile(bench);
+export const validateRecipe = ajv.compile(recipe);
 export const validatePaste = ajv.compile<{ text: string }>({
   type: "object",
   additionalProperties: false,
   required: ["text"],
   properties: { text: { type: "string", maxLength: 200_000 } },
 });
-export const validateKeep = ajv.compile<{ recipeId: string; bench: Bench }>({
+export const validateKeep = ajv.compile<{ recipeId: string; bench: StoredBench }>({
   type: "object",
   additionalProperties: false,
   required: ["recipeId", "bench"],

@@ -27,7 +27,7 @@ function spawn({ onReply, onCrash }: { onReply: (reply: SolverReply) => void; on
 /** Works out versions on the server's worker thread, in turn; 503 when too many wait. */
 export async function proposeOnServer(problem: AdaptationProblem): Promise<Ending> {
   const queue = (shared.threpsisSolver ??= { client: null, waiting: 0, last: Promise.resolve() });
-  if (queue.waiting > MOST_WAITING) throw new Refusal(503, "The solver is busy; try again in a few seconds.", [], { "retry-after": "5" });
+  if (queue.waiting > MOST_WAITING) throw new Refusal(503, "The solver is busy; try again in a few seconds.", [], { headers: { "retry-after": "5" } });
   queue.waiting++;
   const client = (queue.client ??= createSolverClient(spawn));
   const run = queue.last.then(() => client.propose(problem, { signal: AbortSignal.timeout(MOST_SECONDS * 1000), onProgress: () => undefined }));

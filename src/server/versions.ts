@@ -1,14 +1,15 @@
 import { randomUUID } from "node:crypto";
-import { snapshotOf, type Snapshot } from "../core/adaptation";
+import { snapshotOf, type Snapshot, type StoredBench } from "../core/adaptation";
 import { readRecipe } from "../core/recipe";
 import { problemFor, type Version } from "../core/substitution";
+import { USUAL_HOUSEHOLD, type HouseholdMeasures } from "../core/units";
 import { HANDLING, MODEL_VERSION, REFERENCE, RULES, SUBSTITUTION } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";
+import { getHousehold } from "./household";
 import { Refusal } from "./problem-details";
 import { reading } from "./reading";
 import { getAdaptation, requireRecipe } from "./recipes";
-import type { Bench } from "./schemas";
 
 /** A version as kept, with what has moved on since. */
 export interface KeptVersion {
@@ -23,7 +24,7 @@ export interface KeptVersion {
 }
 
 /** Turns the bench into a version; 422 where it names a food or line that is not there. */
-export function versionOf(bench: Bench, lineCount: number): Version {
+export function versionOf(bench: StoredBench, lineCount: number): Version {
   const rows = bench.rows.map((row, i) => {
     const food = row.foodId === null ? null : (REFERENCE.foods.get(row.foodId) ?? null);
     if (row.foodId !== null && !food)
@@ -44,14 +45,17 @@ export function versionOf(bench: Bench, lineCount: number): Version {
 }
 
 /** Keeps the bench as a version: computed here from the recipe and table as stored, so that what is kept is what holds. */
-export async function keepVersion(recipeId: string, bench: Bench): Promise<string> {
+export async function keepVersion(recipeId: string, bench: StoredBench): Promise<string> {
   const { recipe } = await requireRecipe(recipeId);
-  const { table } = await getAdaptation(recipeId, recipe);
-  const read = readRecipe(recipe, reading(), REFERENCE.constants);
+  const {
+    table: { document: table },
+  } = await getAdaptation(recipeId, recipe);
+  const { document: household } = await getHousehold();
+  const read = readRecipe(recipe, reading(household.measures), REFERENCE.constants);
   const problem = problemFor(read, table, REFERENCE, SUBSTITUTION, RULES, 1);
   const snapshot = snapshotOf(read, problem, versionOf(bench, recipe.lines.length), table, bench.label, HANDLING);
   const id = randomUUID();
-  await db.insertVersion(await getDatabase(), { id, recipeId, title: recipe.title, label: bench.label || "By hand", snapshot });
+  await db.insertVersion(await getDatabase(), { id, recipeId, title: recipe.title, label: bench.label || "By hand", snapshot }, new Date().toISOString());
   return id;
 }
 
@@ -59,27 +63,32 @@ export async function getVersion(id: string): Promise<KeptVersion | null> {
   const stored = await db.findVersion(await getDatabase(), id);
   if (!stored) return null;
   const snapshot = stored.snapshot as Snapshot;
-  return { ...stored, snapshot, movedOn: movedOn(snapshot) };
+  const { document: household } = await getHousehold();
+  return { ...stored, snapshot, movedOn: movedOn(snapshot, household.measures) };
 }
 
-function movedOn(snapshot: Snapshot): string[] {
+function movedOn(snapshot: Snapshot, now: HouseholdMeasures): string[] {
+  const then = snapshot.measures ?? USUAL_HOUSEHOLD.measures;
+  const vessels = (["cup", "katori", "tablespoon", "teaspoon"] as const).filter((vessel) => then[vessel] !== now[vessel]);
   const foods = snapshot.forThisTable.input.lines.filter(({ food }) => REFERENCE.foods.get(food.id)?.revision !== food.revision).map(({ food }) => food.name);
-  return [...(snapshot.modelVersion === MODEL_VERSION ? [] : [`the models (version ${snapshot.modelVersion} then, ${MODEL_VERSION} now)`]), ...foods];
+  return [
+    ...vessels.map((vessel) => `the ${vessel} (${then[vessel]} ml then, ${now[vessel]} ml now)`),
+    ...(snapshot.modelVersion === MODEL_VERSION ? [] : [`the models (version ${snapshot.modelVersion} then, ${MODEL_VERSION} now)`]),
+    ...foods,
+  ];
 }
 
 export async function versionsOf(recipeId: string | null, limit = 200): Promise<readonly db.VersionSummary[]> {
   return db.listVersions(await getDatabase(), recipeId, limit);
 }
 
-export async function versionCount(): Promise<number> {
-  return db.countVersions(await getDatabase());
-}
-
-export async function removeVersion(id: string): Promise<void> {
-  if (!(await db.deleteVersion(await getDatabase(), id))) throw new Refusal(404, "There is no such version. It may have been deleted.");
-}
-
 export const ruleNames = (ids: readonly string[]): string[] => ids.map((id) => (RULES.get(id)?.name ?? id).toLowerCase());
+
+/** What a table asks for, in words: its rules by name, and how many limits. */
+export const wishNames = (rules: readonly string[], limitCount: number): string[] => [
+  ...ruleNames(rules),
+  ...(limitCount > 0 ? [limitCount === 1 ? "a limit" : `${limitCount} limits`] : []),
+];
 
 /** The constants in force, by which a kept version's workings are told. */
 export const versionConstants = () => REFERENCE.constants;

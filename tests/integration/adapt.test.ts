@@ -1,7 +1,7 @@
 import Ajv from "ajv";
 import fc from "fast-check";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { newFolder, removeFolder, send, startApp, type RunningApp } from "../support/app";
+import { newFolder, removeFolder, send, startApp, type RunningApp, save } from "../support/app";
 
 interface Figure {
   readonly value: number;
@@ -226,7 +226,7 @@ describe("the app's own doors", () => {
         row(3, "water", 720, "liquid"),
       ],
     };
-    expect((await send(app.address, "PUT", `/api/recipes/${id}/table`, { rules: ["vegan"], limits: [], servings: 4, serve: "hot" })).status).toBe(204);
+    expect((await save(app.address, `/api/recipes/${id}/table`, { rules: ["vegan"], limits: [], servings: 4, serve: "hot" })).json).toEqual({ revision: 1 });
     const { status, json } = await send(app.address, "POST", "/api/versions", { recipeId: id, bench });
     expect(status).toBe(201);
     const page = async () =>
@@ -238,6 +238,13 @@ describe("the app's own doors", () => {
     await app.stop("SIGKILL");
     app = await startApp(app.folder);
     expect(await page()).toBe(before);
+    // Another cup in the house: the version keeps to the cups it was kept with, and says so.
+    const household = { measures: { cup: 300, katori: 150, tablespoon: 15, teaspoon: 5, words: "cups" }, units: { energy: "kcal", temperature: "celsius" } };
+    expect((await save(app.address, "/api/household", household)).status).toBe(200);
+    const after = (await page())?.replace(/<!-- -->/g, "") ?? "";
+    expect(after).toContain("the cup (240 ml then, 300 ml now)");
+    const measures = (html: string) => [...html.matchAll(/t-frac">([^<]*)</g)].map((match) => match[1]);
+    expect(measures(after)).toEqual(measures(before ?? ""));
   });
   it("refuse what does not fit, and write nothing", async () => {
     expect((await send(app.address, "POST", "/api/recipes", { text: "" })).json).toMatchObject({
@@ -248,8 +255,11 @@ describe("the app's own doors", () => {
       status: 422,
       title: expect.stringMatching(/5,000 lines/) as string,
     });
-    expect((await send(app.address, "PUT", "/api/recipes/demo-1/table", { rules: ["vegan"], limits: [], servings: 0, serve: "hot" })).status).toBe(422);
-    expect((await send(app.address, "PUT", "/api/recipes/nowhere/table", { rules: [], limits: [], servings: 1, serve: "hot" })).status).toBe(404);
+    expect((await save(app.address, "/api/recipes/demo-1/table", { rules: ["vegan"], limits: [], servings: 0, serve: "hot" })).json).toMatchObject({
+      status: 422,
+      errors: [{ pointer: "/document/servings" }],
+    });
+    expect((await save(app.address, "/api/recipes/nowhere/table", { rules: [], limits: [], servings: 1, serve: "hot" })).status).toBe(404);
     expect(
       (
         await send(app.address, "POST", "/api/versions", {
@@ -262,11 +272,19 @@ describe("the app's own doors", () => {
   it("tell the second of two windows that a recipe has moved on", async () => {
     const { json } = await send(app.address, "POST", "/api/recipes", { text: "Two windows\n1 cup milk" });
     const { id } = json as { id: string };
-    const put = (title: string, revision: number) =>
-      send(app.address, "PUT", `/api/recipes/${id}`, {
-        revision,
-        recipe: { title, servings: 2, lines: [{ id: "l1", text: "1 cup milk", choice: {} }], steps: [], evaporation: null, archetype: null },
-      });
-    expect([(await put("First", 1)).status, (await put("Second", 1)).status, (await put("Third", 2)).status]).toEqual([200, 409, 200]);
+    const recipe = (title: string) => ({
+      title,
+      servings: 2,
+      lines: [{ id: "l1", text: "1 cup milk", choice: {} }],
+      steps: [],
+      evaporation: null,
+      archetype: null,
+    });
+    const put = (title: string, revision: number) => save(app.address, `/api/recipes/${id}`, recipe(title), revision);
+    expect((await put("First", 1)).json).toEqual({ revision: 2 });
+    // What is there comes with the refusal; the same document again is no conflict.
+    expect((await put("Second", 1)).json).toMatchObject({ status: 409, current: { document: { title: "First" }, revision: 2 } });
+    expect((await put("First", 1)).json).toEqual({ revision: 2 });
+    expect((await put("Third", 2)).json).toEqual({ revision: 3 });
   });
 });

@@ -39,7 +39,7 @@ async function demo(port: number, ...parts: string[]): Promise<string> {
   return said;
 }
 const titles = async (address: string) =>
-  [...(await (await fetch(address)).text()).matchAll(/>(Semolina halwa|Saffron phirni of ground rice|Our own)</g)].map((match) => match[1]);
+  [...(await (await fetch(`${address}/recipes`)).text()).matchAll(/>(Semolina halwa|Saffron phirni of ground rice|Our own)</g)].map((match) => match[1]);
 
 describe("npm run demo", () => {
   it("seeds once, keeps what was done over a second start, and starts afresh with --reset", async () => {

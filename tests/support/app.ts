@@ -26,16 +26,22 @@ export function freePort(): Promise<number> {
 }
 
 /** Starts the built app on a free port over a data folder, with the demo's recipes, and waits until it answers. */
-export async function startApp(folder: string): Promise<RunningApp> {
+export async function startApp(
+  folder: string,
+  { environment = {}, onLog }: { readonly environment?: Readonly<Record<string, string>>; readonly onLog?: (text: string) => void } = {},
+): Promise<RunningApp> {
   if (!existsSync(".next/BUILD_ID")) throw new Error("The app is not built: run npm run build first.");
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
   const child: ChildProcess = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)], {
-    env: { ...process.env, NODE_ENV: "production", THREPSIS_DATA: folder, THREPSIS_SEED: "demo", NEXT_TELEMETRY_DISABLED: "1" },
+    env: { ...process.env, NODE_ENV: "production", THREPSIS_DATA: folder, THREPSIS_SEED: "demo", NEXT_TELEMETRY_DISABLED: "1", ...environment },
     stdio: ["ignore", "ignore", "pipe"],
   });
   let errors = "";
-  child.stderr?.on("data", (chunk: Buffer) => (errors += chunk.toString()));
+  child.stderr?.on("data", (chunk: Buffer) => {
+    errors = (errors + chunk.toString()).slice(-10_000);
+    onLog?.(chunk.toString());
+  });
   const ended = new Promise<void>((resolve) => child.once("exit", () => resolve()));
   const stop = async (signal: "SIGTERM" | "SIGKILL" = "SIGTERM") => {
     child.kill(signal);
@@ -70,3 +76,6 @@ export async function send(
   const text = await response.text();
   return { status: response.status, json: text ? (JSON.parse(text) as unknown) : null, type: response.headers.get("content-type") ?? "" };
 }
+
+/** Saves a document over a revision, as the pages do. */
+export const save = (address: string, path: string, document: unknown, revision = 0) => send(address, "PUT", path, { document, revision });

@@ -17,18 +17,20 @@ export function chromiumPath(): string {
   throw new Error("No Chromium was found on the PATH. Install Debian's chromium package, or run npm test as root.");
 }
 
+export const CHROMIUM_ARGUMENTS = [
+  "--no-sandbox",
+  "--disable-gpu",
+  "--disable-quic",
+  "--no-first-run",
+  "--disable-background-networking",
+  "--disable-component-update",
+  "--disable-sync",
+] as const;
+
 export const openBrowser = (): Promise<Browser> =>
   chromium.launch({
     executablePath: chromiumPath(),
-    args: [
-      "--no-sandbox",
-      "--disable-gpu",
-      "--disable-quic",
-      "--no-first-run",
-      "--disable-background-networking",
-      "--disable-component-update",
-      "--disable-sync",
-    ],
+    args: [...CHROMIUM_ARGUMENTS],
   });
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");

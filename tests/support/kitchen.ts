@@ -1,9 +1,15 @@
 import { createFoodMatcher, readRecipe, readRecipeText, type ReadRecipe, type ReadingContext } from "../../src/core/recipe";
 import { problemFor, type AdaptationProblem, type DiningTable } from "../../src/core/substitution";
 import { DEMO_RECIPES, FAMILY_DENSITY, REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
+import { USUAL_HOUSEHOLD } from "../../src/core/units";
 import type { Food } from "../../src/core/food";
 
-export const context: ReadingContext = { foods: REFERENCE.foods, matcher: createFoodMatcher(REFERENCE.foods.values()), familyDensity: FAMILY_DENSITY };
+export const context: ReadingContext = {
+  foods: REFERENCE.foods,
+  matcher: createFoodMatcher(REFERENCE.foods.values()),
+  familyDensity: FAMILY_DENSITY,
+  measures: USUAL_HOUSEHOLD.measures,
+};
 
 export function food(id: string): Food {
   const found = REFERENCE.foods.get(id);

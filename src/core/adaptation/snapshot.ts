@@ -1,5 +1,6 @@
 import type { Estimate } from "../numeric";
 import type { Food, Role } from "../food";
+import type { HouseholdMeasures } from "../units";
 import { evaluate, type EvaluationInput, type Figures } from "../evaluate";
 import { rewriteSteps, type Handling, type RewrittenStep } from "../method";
 import type { ReadRecipe, Recipe } from "../recipe";
@@ -33,6 +34,8 @@ export interface Snapshot {
     readonly recipeText: string | null;
     readonly recipeGrams: number | null;
   })[];
+  /** The household's measures of that day, in which its cups and spoons are; absent in versions from before they could be set. */
+  readonly measures?: HouseholdMeasures;
   readonly steps: readonly RewrittenStep[];
   readonly notes: readonly Note[];
   readonly asHandedDown: { readonly input: SnapshotInput; readonly figures: Figures };
@@ -66,10 +69,8 @@ export function stepsFor(read: ReadRecipe, version: Version, table: DiningTable,
     return { index: line.index, food: line.food, description: reading && "description" in reading ? reading.description : line.food.name };
   });
   const steps = read.recipe.steps.filter((step) => step.trim() !== "");
-  return rewriteSteps(steps, named, version.rows, handling, {
-    recipe: scaledFor(read, table.servings).evaporation.value,
-    version: version.evaporation,
-  });
+  const drivenOff = { recipe: scaledFor(read, table.servings).evaporation.value, version: version.evaporation };
+  return rewriteSteps(steps, named, version.rows, handling, drivenOff, read.measures);
 }
 
 /** Freezes a version with its recipe, table, foods and figures. */
@@ -93,6 +94,7 @@ export function snapshotOf(
     recipe: read.recipe,
     table,
     factor,
+    measures: read.measures,
     rows: version.rows.map((row) => {
       const source = row.line === null ? undefined : lines.find((line) => line.index === row.line);
       return {

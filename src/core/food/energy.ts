@@ -19,5 +19,3 @@ export function energyKilojoules(composition: ArrayLike<number>, factors: Consta
     factors.allulose * of(INDEX.allulose)
   );
 }
-
-export const KILOJOULES_PER_KILOCALORIE = 4.184;

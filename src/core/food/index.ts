@@ -1,5 +1,6 @@
 export * from "./nutrients";
 export * from "./food";
 export * from "./reference";
-export { energyKilojoules, KILOJOULES_PER_KILOCALORIE } from "./energy";
+export { energyKilojoules } from "./energy";
+export { foodFacts, nutrientFigure, nutrientUnit } from "./facts";
 export { checkRow } from "./checks";

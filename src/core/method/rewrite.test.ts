@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { food } from "../../../tests/support/kitchen";
 import { HANDLING } from "../../data";
 import type { VersionRow } from "../substitution";
+import { USUAL_HOUSEHOLD } from "../units";
 import { rewriteSteps, type NamedLine } from "./rewrite";
 
 const lines: readonly NamedLine[] = [
@@ -19,12 +20,13 @@ const row = (line: number | null, id: string | null, grams: number, change: Vers
 });
 const text = (steps: ReturnType<typeof rewriteSteps>) =>
   steps.map((step) => step.segments.map((segment) => (segment.kind === "removed" ? `-${segment.text}-` : segment.text)).join(""));
+const CUPS = USUAL_HOUSEHOLD.measures;
 const same = { recipe: 50, version: 50 };
 
 describe("steps made over", () => {
   it("leaves steps alone when nothing changed", () => {
     const steps = ["Boil the milk.", "Stir in the sugar."];
-    expect(text(rewriteSteps(steps, lines, [row(0, "cow-milk", 1000, "as is"), row(1, "sugar", 100, "as is")], HANDLING, same))).toEqual(steps);
+    expect(text(rewriteSteps(steps, lines, [row(0, "cow-milk", 1000, "as is"), row(1, "sugar", 100, "as is")], HANDLING, same, CUPS))).toEqual(steps);
   });
   it("writes a new food in, with its whole amount once, and its reason", () => {
     const made = rewriteSteps(
@@ -33,12 +35,13 @@ describe("steps made over", () => {
       [row(0, "soy-milk", 900, "replaced", "no dairy"), row(1, "sugar", 100, "as is")],
       HANDLING,
       same,
+      CUPS,
     );
     expect(text(made)).toEqual(["Warm the soya milk (3 2/3 cups, 900 g in all).", "Add more soya milk and the sugar."]);
     expect(made[0]?.why).toBe("no dairy");
   });
   it("strikes out what is left out, and does not touch other nuts", () => {
-    expect(text(rewriteSteps(["Fry the cashews until they smell of nuts."], lines, [row(2, null, 0, "left out", "no cashew")], HANDLING, same))).toEqual([
+    expect(text(rewriteSteps(["Fry the cashews until they smell of nuts."], lines, [row(2, null, 0, "left out", "no cashew")], HANDLING, same, CUPS))).toEqual([
       "Fry the -cashews- until they smell of nuts.",
     ]);
   });
@@ -50,6 +53,7 @@ describe("steps made over", () => {
         [row(0, "cow-milk", 1000, "as is"), row(1, "sugar", 20, "amount"), row(null, "erythritol", 60, "added", "gives sweetness")],
         HANDLING,
         same,
+        CUPS,
       ),
     );
     expect(made[0]).toMatch(/Grind 60 g erythritol/);
@@ -62,6 +66,7 @@ describe("steps made over", () => {
       [row(0, "cow-milk", 1000, "as is"), row(1, "sugar", 100, "as is"), row(null, "cornflour", 20, "added", "gives body")],
       HANDLING,
       same,
+      CUPS,
     );
     expect(made.map((step) => step.from)).toEqual([0, null, 1]);
     expect(text(made)[1]).toMatch(/Slake 20 g cornflour/);
@@ -69,7 +74,7 @@ describe("steps made over", () => {
   it("says when it is to be cooked down less", () => {
     expect(
       text(
-        rewriteSteps(["Boil the milk for 30 minutes."], lines, [row(0, "soy-milk", 900, "replaced", "no dairy")], HANDLING, { recipe: 300, version: 90 }),
+        rewriteSteps(["Boil the milk for 30 minutes."], lines, [row(0, "soy-milk", 900, "replaced", "no dairy")], HANDLING, { recipe: 300, version: 90 }, CUPS),
       ).join(" "),
     ).toMatch(/about 90 g in all, instead of 300 g/);
   });
@@ -81,6 +86,7 @@ describe("steps made over", () => {
         [row(0, "soy-milk", 10, "replaced", "x")],
         HANDLING,
         same,
+        CUPS,
       ),
     ).not.toThrow());
 });

@@ -1,5 +1,5 @@
 import type { Food } from "../food";
-import { formatGrams } from "../units";
+import { formatGrams, type HouseholdMeasures } from "../units";
 import { kitchenMeasure } from "../recipe";
 import type { VersionRow } from "../substitution";
 
@@ -63,7 +63,8 @@ const GENERIC = new Set([
 /**
  * Writes a version's foods into the recipe's steps: each mention of a line that changed is replaced, struck out or given
  * its new amount; foods added are named beside the first line of their role, or get a step of their own; what has to be
- * got ready beforehand comes first. `drivenOff` are grams of water, as handed down and now.
+ * got ready beforehand comes first. `drivenOff` are grams of water, as handed down and now;
+ * amounts are told in the household's measures.
  */
 export function rewriteSteps(
   steps: readonly string[],
@@ -71,6 +72,7 @@ export function rewriteSteps(
   rows: readonly VersionRow[],
   handling: ReadonlyMap<string, Handling>,
   drivenOff: { readonly recipe: number; readonly version: number },
+  measures: HouseholdMeasures,
 ): RewrittenStep[] {
   const aliases = aliasesOf(lines);
   const pattern = aliases.length > 0 ? new RegExp(`\\b(${aliases.map(({ words }) => escape(words)).join("|")})(?:e?s)?\\b`, "gi") : null;
@@ -93,7 +95,7 @@ export function rewriteSteps(
       for (const each of beside) placed.add(each);
       if (row.change === "as is" && beside.length === 0) continue;
       if (row.change === "amount" && !first) continue;
-      segments.push({ text: step.slice(at, match.index), kind: "plain" }, ...mention(match[0], row, first, beside));
+      segments.push({ text: step.slice(at, match.index), kind: "plain" }, ...mention(match[0], row, first, beside, measures));
       if (row.change !== "amount" && row.why) reasons.add(row.why);
       at = match.index + match[0].length;
     }
@@ -107,7 +109,8 @@ export function rewriteSteps(
     if (!row.food || row.change === "as is" || row.change === "amount") continue;
     const how = handling.get(row.food.id);
     if (how?.prepare) before.push(newStep(fill(how.prepare, row.grams), `for the ${shortName(row.food)}`));
-    if (row.change === "added" && !placed.has(row)) after.push(newStep(how?.add ? fill(how.add, row.grams) : `Stir in ${amountWords(row)}.`, row.why));
+    if (row.change === "added" && !placed.has(row))
+      after.push(newStep(how?.add ? fill(how.add, row.grams) : `Stir in ${amountWords(row, measures)}.`, row.why));
   }
   if (drivenOff.recipe > 20 && Math.abs(drivenOff.version / drivenOff.recipe - 1) > 0.25)
     after.push(
@@ -126,19 +129,20 @@ export function rewriteSteps(
 
 const newStep = (text: string, why: string): RewrittenStep => ({ from: null, segments: [{ text, kind: "changed" }], why });
 
-function mention(original: string, row: VersionRow, first: boolean, beside: readonly VersionRow[]): Segment[] {
-  const extra = beside.map((each) => ` and ${amountWords(each)}`).join("");
+function mention(original: string, row: VersionRow, first: boolean, beside: readonly VersionRow[], measures: HouseholdMeasures): Segment[] {
+  const extra = beside.map((each) => ` and ${amountWords(each, measures)}`).join("");
   const tail: Segment[] = extra ? [{ text: extra, kind: "changed" }] : [];
   if (row.change === "left out" || !row.food)
     return [{ text: original, kind: "removed" }, ...(extra ? [{ text: extra.replace(/^ and/, ""), kind: "changed" } as Segment] : [])];
-  if (row.change === "replaced") return [{ text: first ? amountWords(row).replace(/ g\)$/, " g in all)") : shortName(row.food), kind: "changed" }, ...tail];
+  if (row.change === "replaced")
+    return [{ text: first ? amountWords(row, measures).replace(/ g\)$/, " g in all)") : shortName(row.food), kind: "changed" }, ...tail];
   if (row.change === "amount") return [{ text: original, kind: "plain" }, { text: ` (${formatGrams(row.grams)} g in all)`, kind: "changed" }, ...tail];
   return [{ text: original, kind: "plain" }, ...tail];
 }
 
-function amountWords(row: VersionRow): string {
+function amountWords(row: VersionRow, measures: HouseholdMeasures): string {
   if (!row.food) return "";
-  const measure = kitchenMeasure(row.food, row.grams);
+  const measure = kitchenMeasure(row.food, row.grams, measures);
   return `${shortName(row.food)} (${measure ? `${measure.text}, ` : ""}${formatGrams(row.grams)} g)`;
 }
 

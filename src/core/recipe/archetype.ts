@@ -7,9 +7,10 @@ export interface ArchetypeGuess {
 }
 
 /** Tells the kind of sweet from what is in it: shares of the mass put in. Rules of thumb; the maker can change it. */
-export function guessArchetype(lines: readonly BalancedLine[]): ArchetypeGuess {
+export function guessArchetype(lines: readonly Pick<BalancedLine, "food" | "grams" | "role">[]): ArchetypeGuess {
   const total = lines.reduce((sum, line) => sum + line.grams, 0) || 1;
-  const share = (test: (line: BalancedLine) => boolean) => lines.filter(test).reduce((sum, line) => sum + line.grams, 0) / total;
+  const share = (test: (line: Pick<BalancedLine, "food" | "grams" | "role">) => boolean) =>
+    lines.filter(test).reduce((sum, line) => sum + line.grams, 0) / total;
   const water = lines.reduce((sum, line) => sum + (line.grams * (line.food.per100g[INDEX.water] ?? 0)) / 100, 0) / total;
   const flour = share(({ food }) => food.thickening.starch?.grain === "ground" && food.thickening.starch.form === "flour" && food.family !== "drink");
   const freeFat = share(({ food }) => food.freeOil >= 0.9);

@@ -5,6 +5,7 @@ import { REFERENCE } from "../../data";
 import { INDEX, NUTRIENTS } from "../food";
 import { evaporationRate } from "../process";
 import { balance } from "./balance";
+import { USUAL_HOUSEHOLD } from "../units";
 import { kitchenMeasure, nearestFraction } from "./kitchen-measure";
 
 const ids = ["cow-milk", "sugar", "ghee", "semolina", "water", "almond", "coconut-milk"];
@@ -52,13 +53,13 @@ describe("kitchen measures", () => {
   it("weighs within an eighth of what it stands for", () => {
     fc.assert(
       fc.property(fc.constantFrom("sugar", "ghee", "semolina", "cornflour", "cow-milk"), fc.double({ min: 8, max: 1500, noNaN: true }), (id, grams) => {
-        const measure = kitchenMeasure(food(id), grams);
+        const measure = kitchenMeasure(food(id), grams, USUAL_HOUSEHOLD.measures);
         expect(measure && Math.abs(measure.grams / grams - 1)).toBeLessThan(0.13);
       }),
     );
   });
   it("counts strands, and spoons what can be spooned", () => {
-    expect(kitchenMeasure(food("saffron"), 0.016)?.text).toBe("8 strands");
-    expect(kitchenMeasure(food("sugar"), 203)?.text).toBe("1 cup");
+    expect(kitchenMeasure(food("saffron"), 0.016, USUAL_HOUSEHOLD.measures)?.text).toBe("8 strands");
+    expect(kitchenMeasure(food("sugar"), 203, USUAL_HOUSEHOLD.measures)?.text).toBe("1 cup");
   });
 });

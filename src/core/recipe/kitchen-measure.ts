@@ -1,4 +1,4 @@
-import { MILLILITRES } from "../units";
+import type { HouseholdMeasures } from "../units";
 import type { Food } from "../food";
 
 const FRACTIONS: readonly (readonly [value: number, text: string])[] = [
@@ -29,11 +29,34 @@ const NEAR = 0.1;
 /** From this many spoons on, only whole ones are counted out. */
 const MANY = 4;
 
+interface Unit {
+  readonly word: string;
+  readonly many: string;
+  readonly size: number;
+}
+
+/** The vessels that a household would reach for at so many millilitres. */
+function unitsFor(millilitres: number, measures: HouseholdMeasures): Unit[] {
+  if (measures.words === "millilitres") return [];
+  const large = measures.words === "katori" ? { word: "katori", many: "katori", size: measures.katori } : { word: "cup", many: "cups", size: measures.cup };
+  return [
+    ...(millilitres >= 0.24 * large.size ? [large] : []),
+    ...(millilitres >= 0.93 * measures.tablespoon && millilitres < 0.96 * large.size ? [{ word: "tbsp", many: "tbsp", size: measures.tablespoon }] : []),
+    ...(millilitres < 0.93 * measures.tablespoon ? [{ word: "tsp", many: "tsp", size: measures.teaspoon }] : []),
+  ];
+}
+
+/** Millilitres as a jug is read: to 5 below 100, to 10 below 500, to 25 above; spoons hold what is less than 15. */
+const jug = (millilitres: number): number => {
+  const step = millilitres < 15 ? 1 : millilitres < 100 ? 5 : millilitres < 500 ? 10 : 25;
+  return Math.max(step, Math.round(millilitres / step) * step);
+};
+
 /**
  * Grams of a food in the measure a kitchen would reach for, to the nearest usual fraction ("1 1/2 tbsp"), with what that
  * measure weighs; null where the food is only weighed.
  */
-export function kitchenMeasure(food: Food, grams: number): { readonly text: string; readonly grams: number } | null {
+export function kitchenMeasure(food: Food, grams: number, measures: HouseholdMeasures): { readonly text: string; readonly grams: number } | null {
   const counted = food.counted.find((unit) => unit.unit !== "can" && unit.grams >= 0.001);
   if (counted && grams / counted.grams <= 40 && grams / counted.grams >= 0.5 && (food.density === null || counted.unit === "strand" || counted.grams >= 5)) {
     const count = Math.max(1, Math.round(grams / counted.grams));
@@ -42,17 +65,17 @@ export function kitchenMeasure(food: Food, grams: number): { readonly text: stri
   if (food.density === null) return null;
   const millilitres = grams / food.density;
   if (millilitres < 0.45) return millilitres > 0.1 ? { text: "a pinch", grams: 0.31 * food.density } : null;
-  const units = [
-    ...(millilitres >= 58 ? ["cup"] : []),
-    ...(millilitres >= 14 && millilitres < 230 ? ["tablespoon"] : []),
-    ...(millilitres < 14 ? ["teaspoon"] : []),
-  ];
-  const readings = units.map((unit) => {
-    const size = MILLILITRES[unit] ?? 1;
-    const spoons = millilitres / size;
-    const nearest = unit !== "cup" && spoons >= MANY ? { text: String(Math.round(spoons)), value: Math.round(spoons) } : nearestFraction(spoons);
-    const word = unit === "cup" ? (nearest.value > 1 ? "cups" : "cup") : unit === "tablespoon" ? "tbsp" : "tsp";
-    return { text: `${nearest.text} ${word}`, grams: nearest.value * size * (food.density ?? 1), off: Math.abs((nearest.value * size) / millilitres - 1) };
+  if (measures.words === "millilitres") return { text: `${jug(millilitres)} ml`, grams: jug(millilitres) * food.density };
+  const { density } = food;
+  const readings = unitsFor(millilitres, measures).map(({ word, many, size }) => {
+    const count = millilitres / size;
+    const spoon = word === "tbsp" || word === "tsp";
+    const nearest = spoon && count >= MANY ? { text: String(Math.round(count)), value: Math.round(count) } : nearestFraction(count);
+    return {
+      text: `${nearest.text} ${nearest.value > 1 ? many : word}`,
+      grams: nearest.value * size * density,
+      off: Math.abs((nearest.value * size) / millilitres - 1),
+    };
   });
   // The larger measure unless the smaller one is clearly nearer.
   const best = readings.find((reading) => reading.off <= NEAR) ?? readings.sort((x, y) => x.off - y.off)[0];

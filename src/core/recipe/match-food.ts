@@ -55,11 +55,17 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
     const key = [...new Set(alias.tokens)].sort().join(" ");
     if (!exact.has(key)) exact.set(key, alias.foodId);
   }
-  const index = new MiniSearch({ fields: ["name", "synonyms"], storeFields: [], processTerm: (term) => stem(term.toLowerCase()) });
-  index.addAll(list.map((food) => ({ id: food.id, name: food.name, synonyms: food.synonyms.join(" ") })));
+  // Only asked when something is typed or not known: built then.
+  let index: MiniSearch | null = null;
+  const indexed = (): MiniSearch => {
+    if (index) return index;
+    index = new MiniSearch({ fields: ["name", "synonyms"], storeFields: [], processTerm: (term) => stem(term.toLowerCase()) });
+    index.addAll(list.map((food) => ({ id: food.id, name: food.name, synonyms: food.synonyms.join(" ") })));
+    return index;
+  };
 
   const search = (text: string, limit: number): readonly string[] =>
-    index
+    indexed()
       .search(text, { prefix: true, fuzzy: 0.2, boost: { synonyms: 1.2 }, boostDocument: (id) => (String(id).startsWith("ifct-") ? 0.6 : 1) })
       .slice(0, limit)
       .map((hit) => String(hit.id));

@@ -1,5 +1,5 @@
 import { type Estimate, Z80, withShare } from "../numeric";
-import { MASS_GRAMS, MEASURE_SHARE, MILLILITRES, formatGrams } from "../units";
+import { FIXED_MILLILITRES, MASS_GRAMS, MEASURE_SHARE, formatGrams, type HouseholdMeasures } from "../units";
 import type { Food } from "../food";
 import { nearestFraction } from "./kitchen-measure";
 import type { StatedAmount } from "./read-amount";
@@ -25,6 +25,11 @@ const LOOSE_MILLILITRES: Readonly<Record<string, readonly [millilitres: number, 
   drop: [0.05, MEASURE_SHARE.pinch],
   knob: [15, MEASURE_SHARE.handful],
 };
+const OWN = ["cup", "katori", "tablespoon", "teaspoon"] as const;
+const millilitresOf = (unit: string, measures: HouseholdMeasures): number | undefined => {
+  const own = OWN.find((each) => each === unit);
+  return own ? measures[own] : FIXED_MILLILITRES[unit];
+};
 /** How much wider the interval is when only the family's density is known. */
 const FAMILY_SHARE = 0.2;
 
@@ -32,13 +37,19 @@ const FAMILY_SHARE = 0.2;
  * What stated amounts of a food weigh, g, with the uncertainty of the measure. A range ("6 to 7") counts as its middle,
  * its width added to the uncertainty. `familyDensity` is g per ml of the food's family, used where its own is unknown.
  */
-export function measureAmounts(amounts: readonly StatedAmount[], food: Food, words: string, familyDensity: number | null): Weighed | Unweighed {
+export function measureAmounts(
+  amounts: readonly StatedAmount[],
+  food: Food,
+  words: string,
+  familyDensity: number | null,
+  measures: HouseholdMeasures,
+): Weighed | Unweighed {
   let value = 0;
   let variance = 0;
   const terms: string[] = [];
-  const measures: string[] = [];
+  const stated: string[] = [];
   for (const amount of amounts) {
-    const one = gramsOfOne(amount, food, words, familyDensity);
+    const one = gramsOfOne(amount, food, words, familyDensity, measures);
     if (typeof one === "string") return { kind: "unweighed", why: one };
     const count = amount.upper === null ? amount.quantity : (amount.quantity + amount.upper) / 2;
     const grams = withShare(count * one.grams, one.share);
@@ -47,14 +58,14 @@ export function measureAmounts(amounts: readonly StatedAmount[], food: Food, wor
     variance += grams.sd ** 2 + rangeSd ** 2;
     terms.push(`${quantityWords(amount)} ${one.words(count)}`.trim());
     if (amount.unit === null || !(amount.unit in MASS_GRAMS))
-      measures.push(`${amount.upper === null ? nearestFraction(amount.quantity).text : quantityWords(amount)} ${one.words(count)}`.trim());
+      stated.push(`${amount.upper === null ? nearestFraction(amount.quantity).text : quantityWords(amount)} ${one.words(count)}`.trim());
   }
   const grams = { value, sd: Math.sqrt(variance) };
   const share = Math.round((100 * Z80 * grams.sd) / value);
   return {
     kind: "weighed",
     grams,
-    measure: measures.join(" + "),
+    measure: stated.join(" + "),
     how: `${terms.join(" + ")} of ${food.name.toLowerCase()} = ${formatGrams(value)} g ± ${share} %`,
   };
 }
@@ -65,10 +76,10 @@ interface OneUnit {
   readonly words: (count: number) => string;
 }
 
-function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensity: number | null): OneUnit | string {
+function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensity: number | null, measures: HouseholdMeasures): OneUnit | string {
   const { unit, size } = amount;
-  if (size && (unit === null || !(unit in MASS_GRAMS || unit in MILLILITRES))) {
-    const inner = gramsOfOne({ quantity: 1, upper: null, unit: size.unit, size: null }, food, words, familyDensity);
+  if (size && (unit === null || !(unit in MASS_GRAMS || millilitresOf(unit, measures) !== undefined))) {
+    const inner = gramsOfOne({ quantity: 1, upper: null, unit: size.unit, size: null }, food, words, familyDensity, measures);
     if (typeof inner === "string") return inner;
     const label = `${unit ?? "piece"} (${size.quantity} ${shortUnit(size.unit)})`;
     return { grams: inner.grams * size.quantity, share: Math.max(MEASURE_SHARE.container, inner.share / 2), words: () => label };
@@ -77,13 +88,13 @@ function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensi
   if (mass !== undefined) return { grams: mass, share: MEASURE_SHARE.mass, words: () => shortUnit(unit ?? "") };
 
   const loose = unit === null ? undefined : LOOSE_MILLILITRES[unit];
-  const millilitres = loose?.[0] ?? (unit === null ? undefined : MILLILITRES[unit]);
+  const millilitres = loose?.[0] ?? (unit === null ? undefined : millilitresOf(unit, measures));
   if (unit !== null && millilitres !== undefined) {
     const form = Object.keys(food.forms).find((key) => words.toLowerCase().includes(key));
     const own = form === undefined ? food.density : (food.forms[form] ?? food.density);
     const density = own ?? familyDensity;
     if (density === null) return `what a ${unit} of ${food.name.toLowerCase()} weighs is not known`;
-    const measured = loose?.[1] ?? (food.pours ? MEASURE_SHARE.liquid : unit === "cup" ? MEASURE_SHARE.cup : MEASURE_SHARE.spoon);
+    const measured = loose?.[1] ?? (food.pours ? MEASURE_SHARE.liquid : unit === "cup" || unit === "katori" ? MEASURE_SHARE.cup : MEASURE_SHARE.spoon);
     return {
       grams: millilitres * density,
       share: own === null ? Math.hypot(measured, FAMILY_SHARE) : measured,
@@ -120,7 +131,7 @@ const SHORT: Readonly<Record<string, string>> = {
   fluidounce: "fl oz",
 };
 const shortUnit = (unit: string) => SHORT[unit] ?? unit;
-const UNCHANGED = new Set(["g", "kg", "mg", "ml", "l", "tbsp", "tsp", "oz", "lb", "fl oz"]);
+const UNCHANGED = new Set(["katori", "g", "kg", "mg", "ml", "l", "tbsp", "tsp", "oz", "lb", "fl oz"]);
 const plural = (word: string, count: number) =>
   count <= 1 || UNCHANGED.has(word) ? word : word === "half" ? "halves" : /(ch|sh|s)$/.test(word) ? `${word}es` : `${word}s`;
 const number = (x: number) => String(Math.round(x * 100) / 100);

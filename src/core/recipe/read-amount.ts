@@ -32,6 +32,7 @@ const OWN_UNITS = {
   sheet: unit("sheet", "sheets", ["leaves of"]),
   knob: unit("knob", "knobs"),
   tin: unit("tin", "tins"),
+  katori: unit("katori", "katoris"),
   liter: { short: "l", plural: "liters", alternates: ["litre", "litres", "L", "ltr"], type: "volume" as const },
   milliliter: { short: "ml", plural: "milliliters", alternates: ["millilitre", "millilitres", "mL", "ML"], type: "volume" as const },
   gram: { short: "g", plural: "grams", alternates: ["gm", "gms", "gr", "gramme", "grammes"], type: "mass" as const },

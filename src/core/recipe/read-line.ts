@@ -1,5 +1,5 @@
 import type { Estimate } from "../numeric";
-import { formatGrams } from "../units";
+import { formatGrams, type HouseholdMeasures } from "../units";
 import type { Food, Role } from "../food";
 import type { FoodMatcher } from "./match-food";
 import { measureAmounts } from "./measure-amount";
@@ -40,6 +40,7 @@ export interface ReadingContext {
   readonly foods: ReadonlyMap<string, Food>;
   readonly matcher: FoodMatcher;
   readonly familyDensity: Readonly<Partial<Record<Food["family"], number>>>;
+  readonly measures: HouseholdMeasures;
 }
 
 /** Share of the 80 % interval of an amount set by hand: it was weighed. */
@@ -67,9 +68,10 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
       measure: "",
       optional: parts.optional,
     };
-  if (parts.problem) return { ...shared, kind: "amount unknown", guesses: amountGuesses(matched), why: problemWords(parts) };
-  const measured = measureAmounts(parts.amounts, matched, parts.description, context.familyDensity[matched.family] ?? null);
-  if (measured.kind === "unweighed") return { ...shared, kind: "amount unknown", guesses: amountGuesses(matched), why: capital(measured.why) };
+  if (parts.problem) return { ...shared, kind: "amount unknown", guesses: amountGuesses(matched, context.measures), why: problemWords(parts) };
+  const measured = measureAmounts(parts.amounts, matched, parts.description, context.familyDensity[matched.family] ?? null, context.measures);
+  if (measured.kind === "unweighed")
+    return { ...shared, kind: "amount unknown", guesses: amountGuesses(matched, context.measures), why: capital(measured.why) };
   return { ...shared, kind: "read", grams: measured.grams, how: measured.how, measure: measured.measure, optional: parts.optional };
 }
 
@@ -92,54 +94,33 @@ function problemWords({ problem }: LineParts): string {
   }
 }
 
-const GUESSES_BY_ROLE: Readonly<Partial<Record<Role, readonly (readonly [label: string, millilitres: number])[]>>> = {
-  seasoning: [
-    ["a pinch", 0.31],
-    ["¼ tsp", 1.25],
-    ["½ tsp", 2.5],
-  ],
-  aroma: [
-    ["¼ tsp", 1.25],
-    ["½ tsp", 2.5],
-    ["1 tsp", 5],
-  ],
-  colour: [
-    ["a pinch", 0.31],
-    ["¼ tsp", 1.25],
-    ["½ tsp", 2.5],
-  ],
-  richness: [
-    ["1 tbsp", 15],
-    ["2 tbsp", 30],
-    ["¼ cup", 60],
-  ],
-  sweetener: [
-    ["2 tbsp", 30],
-    ["½ cup", 120],
-    ["1 cup", 240],
-  ],
-  liquid: [
-    ["½ cup", 120],
-    ["1 cup", 240],
-    ["2 cups", 480],
-  ],
-  crunch: [
-    ["1 tbsp", 15],
-    ["2 tbsp", 30],
-    ["¼ cup", 60],
-  ],
+/** Amounts to offer by role, as a count of a household measure. */
+type Offer = readonly [label: string, count: number, measure: "cup" | "tablespoon" | "teaspoon"];
+const PINCH: Offer = ["a pinch", 1 / 16, "teaspoon"];
+const QUARTER_SPOON: Offer = ["¼ tsp", 1 / 4, "teaspoon"];
+const HALF_SPOON: Offer = ["½ tsp", 1 / 2, "teaspoon"];
+const SPOON: Offer = ["1 tbsp", 1, "tablespoon"];
+const SPOONS: Offer = ["2 tbsp", 2, "tablespoon"];
+const QUARTER: Offer = ["¼ cup", 1 / 4, "cup"];
+const HALF: Offer = ["½ cup", 1 / 2, "cup"];
+const CUP: Offer = ["1 cup", 1, "cup"];
+const OFFERS_BY_ROLE: Readonly<Partial<Record<Role, readonly Offer[]>>> = {
+  seasoning: [PINCH, QUARTER_SPOON, HALF_SPOON],
+  aroma: [QUARTER_SPOON, HALF_SPOON, ["1 tsp", 1, "teaspoon"]],
+  colour: [PINCH, QUARTER_SPOON, HALF_SPOON],
+  richness: [SPOON, SPOONS, QUARTER],
+  sweetener: [SPOONS, HALF, CUP],
+  liquid: [HALF, CUP, ["2 cups", 2, "cup"]],
+  crunch: [SPOON, SPOONS, QUARTER],
 };
 
 /** Amounts to offer for a line that states none; each is a question to the maker, never used in silence. */
-function amountGuesses(food: Food): AmountGuess[] {
-  const sizes =
-    GUESSES_BY_ROLE[food.role] ??
-    ([
-      ["1 tbsp", 15],
-      ["¼ cup", 60],
-      ["1 cup", 240],
-    ] as const);
-  return sizes.map(([label, millilitres]) => ({ label, grams: Math.max(0.1, Math.round(millilitres * (food.density ?? 0.7) * 10) / 10) }));
+function amountGuesses(food: Food, measures: HouseholdMeasures): AmountGuess[] {
+  const offers = OFFERS_BY_ROLE[food.role] ?? [SPOON, QUARTER, CUP];
+  return offers.map(([label, count, measure]) => ({
+    label,
+    grams: Math.max(0.1, Math.round(count * measures[measure] * (food.density ?? 0.7) * 10) / 10),
+  }));
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,5 +1,6 @@
 import type { Estimate } from "../numeric";
 import type { Constants, Role } from "../food";
+import type { HouseholdMeasures } from "../units";
 import { statedCooking } from "../process";
 import { guessArchetype, type ArchetypeGuess } from "./archetype";
 import { estimateEvaporation } from "./estimate-evaporation";
@@ -18,6 +19,8 @@ export interface ReadRecipe {
   readonly evaporation: { readonly grams: Estimate; readonly how: string };
   /** Minutes of wet heat the steps state; null where they state none and it is taken to be cooked through. */
   readonly cookMinutes: number | null;
+  /** The household's measures that it was read by. */
+  readonly measures: HouseholdMeasures;
 }
 
 /** Reads all lines, proposes roles by kind of sweet, and estimates the evaporation. Pure; a few milliseconds. */
@@ -34,7 +37,7 @@ export function readRecipe(recipe: Recipe, context: ReadingContext, constants: C
     recipe.evaporation === null
       ? estimateEvaporation(lines, recipe.steps, archetype, constants.evaporationFlux.value)
       : { grams: { value: recipe.evaporation, sd: recipe.evaporation * 0.05 }, how: "set by hand" };
-  return { recipe, readings, lines, unresolved, archetype, archetypeGuess, evaporation, cookMinutes: minutes > 0 ? minutes : null };
+  return { recipe, readings, lines, unresolved, archetype, archetypeGuess, evaporation, cookMinutes: minutes > 0 ? minutes : null, measures: context.measures };
 }
 
 function settled(readings: readonly LineReading[]): (BalancedLine & { index: number })[] {

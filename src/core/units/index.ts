@@ -1,2 +1,14 @@
-export { MILLILITRES, MASS_GRAMS, MEASURE_SHARE } from "./kitchen-units";
+export { FIXED_MILLILITRES, MASS_GRAMS, MEASURE_SHARE } from "./kitchen-units";
 export { formatToSpread, formatGrams, formatChange } from "./format";
+export {
+  ENERGY_UNITS,
+  inEnergyUnit,
+  KILOJOULES_PER_KILOCALORIE,
+  MEASURE_WORDS,
+  TEMPERATURE_UNITS,
+  temperatureText,
+  USUAL_HOUSEHOLD,
+  type Household,
+  type HouseholdMeasures,
+  type HouseholdUnits,
+} from "./household";

@@ -1,8 +1,5 @@
-/** Millilitres in the volume units of recipes. A cup is the household's own; 240 ml until it says otherwise. */
-export const MILLILITRES: Readonly<Record<string, number>> = {
-  cup: 240,
-  tablespoon: 15,
-  teaspoon: 5,
+/** Millilitres in the volume units that are the same in every kitchen; cups and spoons are the household's. */
+export const FIXED_MILLILITRES: Readonly<Record<string, number>> = {
   milliliter: 1,
   liter: 1000,
   deciliter: 100,

@@ -1,10 +1,10 @@
 "use client";
 
-import { describeProperty, type EvaluationInput, type Figures } from "../../core/evaluate";
-import { formatChange, formatToSpread } from "../../core/units";
+import { type EvaluationInput, type Figures } from "../../core/evaluate";
+import { formatChange } from "../../core/units";
 import type { BeamReading } from "../../core/substitution";
 import { Beam } from "../parts/beam";
-import { figureText, isBody } from "../parts/figure-words";
+import { amountText, figureText, givenText, isBody, type FigureManner } from "../parts/figure-words";
 import { StateMark, stateColour } from "../parts/marks";
 import { FigureButton, useWorking } from "../parts/working";
 
@@ -13,26 +13,29 @@ export function BeamCard({
   reading,
   before,
   after,
+  ghost = null,
 }: {
   readonly reading: BeamReading;
   readonly before: { readonly input: EvaluationInput; readonly figures: Figures };
   readonly after: { readonly input: EvaluationInput; readonly figures: Figures };
+  /** Tilt that a change being looked at would give. */
+  readonly ghost?: number | null;
 }) {
-  const { constants } = useWorking();
+  const { manner } = useWorking();
   const { deviation, id, limit, name } = reading;
   const [old, now] = [before.figures[id], after.figures[id]];
-  const word = stateWord(reading, old.value, now.value);
-  const sentence = `${name}: ${figureText(old, id, constants)} as handed down, ${figureText(now, id, constants)} for this table${limit === null ? "" : `, limit ${limit} ${describeProperty(id).unit}`}; ${word}.`;
-  const { unit } = describeProperty(id);
+  const word = stateWord(reading, old.value, now.value, manner);
+  const limitText = limit === null ? null : `limit ${givenText(limit, id, manner)}`;
+  const sentence = `${name}: ${figureText(old, id, manner)} as handed down, ${figureText(now, id, manner)} for this table${limitText === null ? "" : `, ${limitText}`}; ${word}.`;
   const middle =
-    limit !== null
-      ? `limit ${limit} ${unit}`
+    limitText !== null
+      ? limitText
       : isBody(id)
         ? stepWords(now.value - old.value)
         : old.value > 0
           ? formatChange(deviation.relative)
           : now.value > 0
-            ? `+${formatToSpread(now.value, now.value / 20)} ${unit}`
+            ? `+${amountText(now.value, now.value / 20, id, manner)}`
             : "same";
   return (
     <article className="border-b border-line pt-1.5 pb-1 isolate [contain:content]" data-beam={id} data-state={deviation.state}>
@@ -43,7 +46,7 @@ export function BeamCard({
           {word}
         </span>
       </div>
-      <Beam deviation={deviation} label={sentence} />
+      <Beam deviation={deviation} label={sentence} ghost={ghost} />
       <div className="grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] gap-1 items-baseline -mt-0.5">
         <FigureButton figure={old} id={id} input={before.input} of="as handed down" className="text-[13px]! justify-self-start" />
         <span className="t-small text-ink2 whitespace-nowrap">{middle}</span>
@@ -65,11 +68,9 @@ function stepWords(change: number): string {
 }
 
 /** A specific word for the state: "less sweet", "too thick", "over by 3.3 g". */
-function stateWord({ deviation, id }: BeamReading, old: number, now: number): string {
+function stateWord({ deviation, id }: BeamReading, old: number, now: number, manner: FigureManner): string {
   if (deviation.kind === "limit")
-    return deviation.state === "outside"
-      ? `over by ${formatToSpread(deviation.beyond, deviation.beyond / 20)} ${describeProperty(id).unit}`.trim()
-      : deviation.state;
+    return deviation.state === "outside" ? `over by ${amountText(deviation.beyond, deviation.beyond / 20, id, manner)}` : deviation.state;
   if (deviation.state === "free") return Math.abs(deviation.relative) < 0.02 ? "same" : now > old ? "more" : "less";
   if (deviation.state === "inside") return Math.abs(deviation.relative) < 0.02 ? "level" : "inside";
   if (deviation.state === "just inside") return "just inside";

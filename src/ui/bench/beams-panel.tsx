@@ -12,11 +12,14 @@ export function BeamsPanel({
   notes,
   before,
   after,
+  ghosts = null,
 }: {
   readonly beams: readonly BeamReading[];
   readonly notes: readonly Note[];
   readonly before: Side;
   readonly after: Side;
+  /** The beams of a change that is being looked at, not taken. */
+  readonly ghosts?: readonly BeamReading[] | null;
 }) {
   const column = (group: BeamReading["group"], title: string, line: string) => (
     <section aria-label={title}>
@@ -25,7 +28,7 @@ export function BeamsPanel({
       {beams
         .filter((beam) => beam.group === group)
         .map((beam) => (
-          <BeamCard key={beam.id} reading={beam} before={before} after={after} />
+          <BeamCard key={beam.id} reading={beam} before={before} after={after} ghost={ghosts?.find(({ id }) => id === beam.id)?.deviation.tilt ?? null} />
         ))}
     </section>
   );

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { food, freeSugars, halwa, phirni, problem, tableOf } from "../../../tests/support/kitchen";
 import { REFERENCE } from "../../data";
-import { addFood, asHandedDown, basisOf, leaveOut, putBack, reopened, setEvaporation, setFood, setGrams, stored } from "./bench-state";
+import { basisOf, reopened, stored } from "../../core/adaptation";
+import { addFood, asHandedDown, leaveOut, putBack, setEvaporation, setFood, setGrams } from "./bench-state";
 
 const table = tableOf({ rules: ["vegan"] });
 const start = () => asHandedDown(halwa(), table);

@@ -1,59 +1,7 @@
-import type { Food, Role } from "../../core/food";
+import type { BenchState } from "../../core/adaptation";
+import type { Food } from "../../core/food";
 import type { ReadRecipe } from "../../core/recipe";
-import { scaledFor, type DiningTable, type Proposal, type Version, type VersionRow } from "../../core/substitution";
-
-/** What is on the bench: a version being worked on, and what it started from. */
-export interface BenchState {
-  readonly label: string;
-  readonly version: Version;
-}
-
-/** A bench as stored: foods by id. `basis` tells which recipe and table it was made for. */
-export interface StoredBench {
-  readonly basis: string;
-  readonly label: string;
-  readonly evaporation: number;
-  readonly rows: readonly {
-    readonly line: number | null;
-    readonly foodId: string | null;
-    readonly grams: number;
-    readonly role: Role;
-    readonly change: VersionRow["change"];
-    readonly why: string;
-  }[];
-}
-
-/** Identifies what a bench was worked out for; another recipe or table makes it void. */
-export function basisOf(read: ReadRecipe, table: DiningTable): string {
-  const text = JSON.stringify([
-    read.lines.map((line) => [line.index, line.food.id, Math.round(line.grams * 100), line.role]),
-    read.archetype,
-    Math.round(read.evaporation.grams.value),
-    table.rules,
-    table.limits,
-    table.servings,
-    table.serve,
-  ]);
-  let hash = 2166136261;
-  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 16777619);
-  return (hash >>> 0).toString(36);
-}
-
-export const stored = ({ label, version }: BenchState, basis: string): StoredBench => ({
-  basis,
-  label,
-  evaporation: version.evaporation,
-  rows: version.rows.map(({ line, food, grams, role, change, why }) => ({ line, foodId: food?.id ?? null, grams, role, change, why })),
-});
-
-export function reopened(bench: StoredBench | null, basis: string, foods: ReadonlyMap<string, Food>): BenchState | null {
-  if (!bench || bench.basis !== basis) return null;
-  const rows = bench.rows.map(({ foodId, ...row }): VersionRow | null => {
-    const food = foodId === null ? null : foods.get(foodId);
-    return food === undefined ? null : { ...row, food };
-  });
-  return rows.some((row) => row === null) ? null : { label: bench.label, version: { rows: rows.flatMap((row) => row ?? []), evaporation: bench.evaporation } };
-}
+import { scaledFor, type DiningTable, type Proposal, type VersionRow } from "../../core/substitution";
 
 /** The recipe itself as a version: where one starts by hand. */
 export function asHandedDown(read: ReadRecipe, table: DiningTable): BenchState {

@@ -1,100 +1,109 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useLayoutEffect, useMemo, useState } from "react";
 import { evaluate } from "../../core/evaluate";
-import { recipeInput, stepsFor, versionInput } from "../../core/adaptation";
-import { readRecipe, type Recipe } from "../../core/recipe";
-import { beamReadings, insideCount, problemFor, versionNotes, type DiningTable, type Proposal } from "../../core/substitution";
+import { basisOf, recipeInput, reopened, stepsFor, stored, versionInput, type BenchState, type StoredBench } from "../../core/adaptation";
+import { readRecipe, type ReadRecipe, type Recipe } from "../../core/recipe";
+import { beamReadings, insideCount, problemFor, versionNotes, type BeamReading, type DiningTable, type Proposal, type Version } from "../../core/substitution";
 import { knowledge, readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
 import { Button } from "../parts/button";
 import { Arrow, StateMark } from "../parts/marks";
-import { send } from "../parts/send";
+import { send, why } from "../parts/send";
+import { useFoodPickerSoon } from "../parts/food-picker";
 import { UndoButtons } from "../parts/undo-buttons";
-import { useHistory } from "../parts/use-history";
+import { useUndoKeys } from "../parts/use-history";
 import { useSettled } from "../parts/use-settled";
 import { FigureButton, WorkingProvider } from "../parts/working";
-import { latest } from "../recipe/recipe-memory";
-import { SaveNotice, useSaving } from "../shell/saving";
+import { latest, noteSave, type Revised } from "../shell/documents";
+import { useHousehold } from "../shell/household";
+import { SaveNotice } from "../shell/save-notice";
+import { useSaving } from "../shell/saving";
 import { PageHead } from "../shell/shell";
 import { stationsOf } from "../shell/stations";
 import { StationThread } from "../shell/thread";
-import { latestTable } from "../table/table-memory";
+import { useDocument } from "../shell/use-document";
 import { BeamsPanel } from "./beams-panel";
-import { latestBench, rememberBench } from "./bench-memory";
-import { asHandedDown, basisOf, fromProposal, reopened, setEvaporation, stored, type BenchState, type StoredBench } from "./bench-state";
+import { asHandedDown, fromProposal, setEvaporation } from "./bench-state";
 import type { BenchView } from "./bench-view";
 import { EndingPanel } from "./ending-panel";
 import { Ledger } from "./ledger";
 import { ProposalTabs } from "./proposal-tabs";
 import { StepsPanel } from "./steps-panel";
-import { useSolver } from "./use-solver";
+import { STARTING, useSolver } from "./use-solver";
 
 interface BenchStationProps {
   readonly id: string;
-  readonly given: { readonly recipe: Recipe; readonly revision: number };
-  readonly table: DiningTable;
-  readonly bench: StoredBench | null;
+  readonly recipe: Revised<Recipe>;
+  readonly table: Revised<DiningTable>;
+  readonly bench: Revised<StoredBench | null>;
 }
 
 const PROPOSALS = 3;
 
-/** The Swap station: the bench, where a version is found, changed by hand and weighed against the recipe. */
-export function BenchStation({ id, given, table: givenTable, bench }: BenchStationProps) {
-  const { reference, rules, substitution, handling } = knowledge;
-  const { constants } = reference;
-  const router = useRouter();
-  const { save, flush } = useSaving();
-  const { recipe } = useMemo(() => latest(id, given), [id, given]);
-  const table = useMemo(() => latestTable(id) ?? givenTable, [id, givenTable]);
+/** The Swap station: the bench, where a version is found, changed by hand and weighed against the recipe. In steps, so that the page comes to life piece by piece. */
+export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench }: BenchStationProps) {
+  const { measures } = useHousehold();
+  const recipe = useMemo(() => latest(`/api/recipes/${id}`, givenRecipe).document, [id, givenRecipe]);
+  const table = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
+  const read = useMemo(() => readRecipe(recipe, readingContext(measures), knowledge.reference.constants), [recipe, measures]);
+  return <PosedBench id={id} read={read} table={table} bench={bench} />;
+}
+
+interface PosedBenchProps {
+  readonly id: string;
+  readonly read: ReadRecipe;
+  readonly table: DiningTable;
+  readonly bench: BenchStationProps["bench"];
+}
+
+function PosedBench({ id, read, table, bench }: PosedBenchProps) {
+  const { reference, rules, substitution } = knowledge;
   const view: BenchView = useMemo(() => {
-    const read = readRecipe(recipe, readingContext(), constants);
     const input = recipeInput(read, table);
     return {
       read,
       table,
       problem: problemFor(read, table, reference, substitution, rules, PROPOSALS),
-      before: { input, figures: evaluate(input, constants).figures },
+      before: { input, figures: evaluate(input, reference.constants).figures },
     };
-  }, [recipe, table, constants, reference, rules, substitution]);
+  }, [read, table, reference, rules, substitution]);
+  return <Bench id={id} view={view} bench={bench} />;
+}
+
+function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchView; readonly bench: BenchStationProps["bench"] }) {
+  const { reference } = knowledge;
+  const { constants } = reference;
+  const { table } = view;
+  const router = useRouter();
+  const { flush } = useSaving();
   const basis = useMemo(() => basisOf(view.read, table), [view.read, table]);
 
-  const {
-    present: state,
-    set,
-    undo,
-    redo,
-  } = useHistory<BenchState>(() => reopened(latestBench(id) ?? bench, basis, reference.foods) ?? asHandedDown(view.read, table));
-  const [touched, setTouched] = useState(() => reopened(latestBench(id) ?? bench, basis, reference.foods) !== null);
+  const open = useCallback(
+    (kept: StoredBench | null) => reopened(kept, basis, reference.foods) ?? asHandedDown(view.read, table),
+    [basis, reference, view, table],
+  );
+  const close = useCallback((state: BenchState): StoredBench | null => stored(state, basis), [basis]);
+  const edited = useDocument<StoredBench | null, BenchState>(`/api/recipes/${id}/bench`, bench, open, close);
+  useUndoKeys(edited);
+  useFoodPickerSoon();
+  const { present: state, set, undo, redo } = edited;
+  const [start] = useState(state);
+  const [wasThere] = useState(() => reopened(latest(`/api/recipes/${id}/bench`, bench).document, basis, reference.foods) !== null);
+  // Something was worked on before, came back unsaved, or was changed since.
+  const touched = wasThere || state !== start || undo !== null || redo !== null;
   const solver = useSolver();
-  const { start } = solver;
-  useEffect(() => start(view.problem), [start, view.problem]);
+  const { start: solve } = solver;
+  useEffect(() => solve(view.problem), [solve, view.problem]);
   const proposals: readonly Proposal[] = solver.state.kind === "ended" && solver.state.ending.kind === "proposals" ? solver.state.ending.proposals : [];
 
   // The first proposal is laid on the bench unless something was already worked on.
   const first = proposals[0];
-  if (first && !touched) {
-    setTouched(true);
-    set(fromProposal(first));
-  }
-  const change = useCallback(
-    (next: BenchState | ((present: BenchState) => BenchState), key?: string) => {
-      setTouched(true);
-      set(next, key);
-    },
-    [set],
-  );
-  const savedState = useRef(state);
-  useEffect(() => {
-    if (state === savedState.current) return;
-    savedState.current = state;
-    const body = stored(state, basis);
-    rememberBench(id, body);
-    save(`bench ${id}`, async () => {
-      await send("PUT", `/api/recipes/${id}/bench`, body);
-    });
-  }, [state, basis, id, save]);
+  // Before it is painted, so that the recipe as handed down does not flash by.
+  useLayoutEffect(() => {
+    if (first && !touched) set(fromProposal(first));
+  }, [first, touched, set]);
 
   const after = useMemo(() => {
     const input = versionInput(state.version, view.read, table);
@@ -104,20 +113,21 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
   // Steps and notes may follow a moment later than the beams.
   const later = useSettled(after, 120);
   const notes = useMemo(() => versionNotes(view.problem, later.version, later.figures), [view, later]);
-  const steps = useMemo(() => stepsFor(view.read, later.version, table, handling), [view.read, later, table, handling]);
   const { inside, of } = insideCount(beams);
   const chosen = proposals.findIndex((proposal) => proposal.label === state.label);
 
+  const [looked, setLooked] = useState<readonly BeamReading[] | null>(null);
   const [keeping, setKeeping] = useState<{ readonly busy: boolean; readonly why: string | null }>({ busy: false, why: null });
   const keep = async () => {
     setKeeping({ busy: true, why: null });
     try {
       await flush();
       const answer = (await send("POST", "/api/versions", { recipeId: id, bench: stored(state, basis) })) as { id: string };
+      noteSave();
       router.push(`/versions/${answer.id}`);
       router.refresh();
     } catch (error) {
-      setKeeping({ busy: false, why: error instanceof Error ? error.message : "It could not be kept." });
+      setKeeping({ busy: false, why: why(error, "It could not be kept.") });
     }
   };
   const changed = state.version.rows.filter((row) => row.change !== "as is").length;
@@ -125,7 +135,7 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
 
   return (
     <WorkingProvider constants={constants}>
-      <PageHead title={recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
+      <PageHead title={view.read.recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
         <StationThread recipeId={id} here="swap" stations={stationsOf(view.read, table, { state: `${inside} of ${of} inside`, settled: true })} />
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px] lg:grid-rows-[auto_1fr] pb-20 md:pb-0">
@@ -136,12 +146,15 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
               any version. Whether they fit this table is not known: answer them at the Recipe station.
             </p>
           )}
+          <div className="md:hidden no-print flex items-center justify-between gap-3 mb-2">
+            <SaveNotice document={edited} />
+            <UndoButtons undo={undo} redo={redo} />
+          </div>
           <EndingPanel
             state={solver.state}
             recipeId={id}
             ruleNames={new Map(view.problem.rules.map((rule) => [rule.id, rule.name]))}
-            onCancel={solver.cancel}
-            onAgain={() => start(view.problem)}
+            onAgain={() => solve(view.problem)}
           />
           <ProposalTabs
             proposals={proposals}
@@ -149,11 +162,13 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
             ownLabel={chosen < 0 ? state.label : null}
             onChoose={(i) => {
               const proposal = proposals[i];
-              if (proposal) change(fromProposal(proposal));
+              if (proposal) set(fromProposal(proposal));
             }}
-            onByHand={() => change(asHandedDown(view.read, table))}
+            working={solver.state.kind === "working" ? solver.state.progress : solver.state.kind === "idle" ? STARTING : null}
+            onCancel={solver.cancel}
+            onByHand={() => set(asHandedDown(view.read, table))}
           />
-          <Ledger view={view} state={state} onChange={change} />
+          <Ledger view={view} state={state} onChange={set} onLook={setLooked} />
           <div className="border-x border-b border-ink bg-sheet rule-double px-3 py-2 grid sm:grid-cols-[1fr_auto_1fr] gap-2 items-center t-ledger">
             <span>
               <FigureButton figure={view.before.figures.yield} id="yield" input={view.before.input} of="as handed down" className="font-[600]!" /> finished
@@ -163,7 +178,7 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
               <AmountField
                 label="Water driven off in this version, grams"
                 value={state.version.evaporation}
-                onChange={(evaporation) => change((present) => setEvaporation(present, evaporation), "evaporation")}
+                onChange={(evaporation) => set((present) => setEvaporation(present, evaporation), "evaporation")}
               />
             </span>
             <span className="sm:text-right">
@@ -184,7 +199,7 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
               {changed} {changed === 1 ? "line" : "lines"} changed, {inside} of {of} inside{asked > 0 ? `, ${asked} to ask` : ""}.
             </span>
             <span className="hidden md:flex gap-3 items-center">
-              <SaveNotice />
+              <SaveNotice document={edited} />
               <UndoButtons undo={undo} redo={redo} />
             </span>
             <Button kind="primary" disabled={keeping.busy} onClick={() => void keep()}>
@@ -198,13 +213,17 @@ export function BenchStation({ id, given, table: givenTable, bench }: BenchStati
           )}
         </div>
         <aside className="lg:crease-l p-4 md:pt-2 md:px-4 lg:row-span-2" aria-label="Beams">
-          <BeamsPanel beams={beams} notes={notes} before={view.before} after={after} />
+          <BeamsPanel beams={beams} notes={notes} before={view.before} after={after} ghosts={looked} />
         </aside>
         <section className="p-4 md:px-5 min-w-0 isolate" aria-label="Steps for this table">
           <h2 className="t-h2">The steps, for this table</h2>
-          <StepsPanel steps={steps} />
+          <LaterSteps view={view} version={later.version} />
         </section>
       </main>
     </WorkingProvider>
   );
+}
+
+function LaterSteps({ view: { read, table }, version }: { readonly view: BenchView; readonly version: Version }) {
+  return <StepsPanel steps={useMemo(() => stepsFor(read, version, table, knowledge.handling), [read, version, table])} />;
 }

@@ -1,6 +1,6 @@
 "use client";
 
-import Link from "next/link";
+import { Go } from "../shell/go";
 import { LIMIT_NAMES, type Ending, type LimitId } from "../../core/substitution";
 import { Button } from "../parts/button";
 import type { SolverState } from "./use-solver";
@@ -9,27 +9,14 @@ interface EndingPanelProps {
   readonly state: SolverState;
   readonly recipeId: string;
   readonly ruleNames: ReadonlyMap<string, string>;
-  readonly onCancel: () => void;
   readonly onAgain: () => void;
 }
 
-/** Says how far the search is, or how it ended when it did not end in proposals. */
-export function EndingPanel({ state, recipeId, ruleNames, onCancel, onAgain }: EndingPanelProps) {
-  if (state.kind === "idle" || (state.kind === "ended" && state.ending.kind === "proposals")) return null;
+/** Says how the search ended when it did not end in proposals. */
+export function EndingPanel({ state, recipeId, ruleNames, onAgain }: EndingPanelProps) {
+  if (state.kind === "idle" || state.kind === "working" || (state.kind === "ended" && state.ending.kind === "proposals")) return null;
   return (
     <div className="border border-ink bg-sheet p-4 mb-4" role="status" aria-live="polite">
-      {state.kind === "working" && (
-        <div className="flex flex-wrap items-center gap-4">
-          <div className="flex-1 min-w-56">
-            <p className="t-h2">Working out versions</p>
-            <progress className="w-full h-2 mt-2 accent-saffron-fill" max={state.progress.of} value={state.progress.done} aria-label="Progress" />
-            <p className="t-small text-ink2">
-              {state.progress.doing}, {Math.min(state.progress.done + 1, state.progress.of)} of {state.progress.of}
-            </p>
-          </div>
-          <Button onClick={onCancel}>Stop</Button>
-        </div>
-      )}
       {state.kind === "cancelled" && <Stopped title="Stopped" text="Nothing was changed." onAgain={onAgain} />}
       {state.kind === "failed" && <Stopped title="The solver failed" text={`${state.why} Your amounts are untouched.`} onAgain={onAgain} />}
       {state.kind === "ended" && <Ended ending={state.ending} recipeId={recipeId} ruleNames={ruleNames} onAgain={onAgain} />}
@@ -61,9 +48,9 @@ function Ended({
   readonly onAgain: () => void;
 }) {
   const table = (
-    <Link className="underline" href={`/recipes/${recipeId}/table`}>
+    <Go className="underline" href={`/recipes/${recipeId}/table`}>
       the table
-    </Link>
+    </Go>
   );
   switch (ending.kind) {
     case "proposals":

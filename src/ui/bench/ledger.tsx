@@ -1,20 +1,22 @@
 "use client";
 
 import { memo, useState } from "react";
+import type { BenchState } from "../../core/adaptation";
 import type { Food } from "../../core/food";
 import { judge } from "../../core/models/diet";
 import { kitchenMeasure } from "../../core/recipe";
-import type { SourceLine, VersionRow } from "../../core/substitution";
+import type { BeamReading, SourceLine, VersionRow } from "../../core/substitution";
 import { formatGrams } from "../../core/units";
 import { AmountField } from "../parts/amount-field";
 import { Chevron, WhyMark } from "../parts/marks";
-import { addFood, leaveOut, putBack, setFood, setGrams, type BenchState } from "./bench-state";
+import { addFood, leaveOut, putBack, setFood, setGrams } from "./bench-state";
 import { FoodPicker } from "../parts/food-picker";
 import { readingContext } from "../../workers/client";
 import { Substitutes } from "./substitutes";
 import type { BenchView } from "./bench-view";
 
-const COLUMNS = "md:grid-cols-[minmax(0,1.25fr)_66px_50px_122px_minmax(0,1.35fr)_74px_74px_26px]";
+const COLUMNS =
+  "md:grid-cols-[minmax(0,1.2fr)_60px_42px_96px_minmax(0,1.35fr)_62px_66px_22px] lg:grid-cols-[minmax(0,1.25fr)_66px_50px_122px_minmax(0,1.35fr)_74px_74px_26px]";
 
 type Change = (next: (present: BenchState) => BenchState, key?: string) => void;
 
@@ -22,10 +24,12 @@ interface LedgerProps {
   readonly view: BenchView;
   readonly state: BenchState;
   readonly onChange: Change;
+  /** Tells the beams of a food that is looked at, not taken. */
+  readonly onLook: (beams: readonly BeamReading[] | null) => void;
 }
 
 /** The ledger: each line as handed down, why it changes, and what stands for it in this version, to be changed by hand. */
-export function Ledger({ view, state, onChange }: LedgerProps) {
+export function Ledger({ view, state, onChange, onLook }: LedgerProps) {
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
   return (
@@ -53,15 +57,16 @@ export function Ledger({ view, state, onChange }: LedgerProps) {
               state={open === key ? state : null}
               onOpen={setOpen}
               onChange={onChange}
+              onLook={onLook}
             />
           );
         })}
-        <li className="px-3 border-t border-line min-h-[36px] flex items-center">
+        <li className="px-3 border-t border-line min-h-[36px] flex items-center no-print">
           {adding ? (
             <div className="py-1 w-80 max-w-full flex gap-3">
               <FoodPicker
                 label="Which food?"
-                context={readingContext()}
+                context={readingContext(view.read.measures)}
                 onPick={(food) => {
                   setAdding(false);
                   onChange((present) => addFood(present, food, food.role === "liquid" ? 100 : 10));
@@ -92,9 +97,10 @@ interface LedgerRowProps {
   readonly state: BenchState | null;
   readonly onOpen: (rowKey: string | null) => void;
   readonly onChange: Change;
+  readonly onLook: LedgerProps["onLook"];
 }
 
-const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, state, onOpen: setOpen, onChange }: LedgerRowProps) {
+const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, state, onOpen: setOpen, onChange, onLook }: LedgerRowProps) {
   const open = state !== null;
   const onOpen = () => setOpen(open ? null : rowKey);
   const apply = (next: (present: BenchState) => BenchState) => {
@@ -106,8 +112,8 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
   const oldName = source ? (reading && "description" in reading && reading.description ? capital(reading.description) : source.food.name) : "";
   const asIs = row.change === "as is";
   const stated = source && reading?.kind === "read" && view.table.servings === view.read.recipe.servings ? reading.measure : "";
-  const oldMeasure = source ? stated || kitchenMeasure(source.food, source.grams)?.text : "";
-  const newMeasure = asIs ? oldMeasure : row.food ? kitchenMeasure(row.food, row.grams)?.text : "";
+  const oldMeasure = source ? stated || kitchenMeasure(source.food, source.grams, view.read.measures)?.text : "";
+  const newMeasure = asIs ? oldMeasure : row.food ? kitchenMeasure(row.food, row.grams, view.read.measures)?.text : "";
   const breaks = row.food ? brokenRule(row.food, view) : null;
   return (
     <li className={`border-b border-line isolate ${open ? "bg-pressed" : ""}`} data-row={row.line ?? "new"} data-change={row.change}>
@@ -118,7 +124,7 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
         <span className="t-figure text-ink2 text-right t-frac truncate">{oldMeasure}</span>
         <span className="t-figure text-right">{source ? formatGrams(source.grams) : ""}</span>
         <span
-          className="order-last md:order-none col-span-3 md:col-span-1 md:bg-ground md:h-[29px] md:-my-px flex items-center gap-1.5 md:pl-2 t-small min-w-0"
+          className="order-last md:order-none col-span-3 md:col-span-1 md:bg-ground md:h-[29px] md:-my-px flex items-center gap-1.5 md:pl-2 t-small md:max-lg:[font-stretch:80%] min-w-0"
           title={row.why}
         >
           {breaks ? (
@@ -174,7 +180,7 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
           type="button"
           onClick={onOpen}
           aria-label={`${open ? "Close" : "Open"} ${row.food?.name ?? oldName}`}
-          className="hidden md:grid w-6 h-6 place-items-center text-ink2"
+          className="hidden md:grid w-6 h-6 place-items-center text-ink2 no-print"
         >
           <Chevron open={open} />
         </button>
@@ -189,6 +195,7 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
             table={view.table}
             problem={view.problem}
             recipeFigures={view.before.figures}
+            onLook={onLook}
             onTake={(food, grams) => apply((present) => setFood(present, index, food, grams, "by hand"))}
           />
           <p className="border-l-4 border-saffron-fill px-3 pb-2 flex gap-5 t-small bg-sheet">

@@ -1,6 +1,6 @@
 "use client";
 
-import { insideCount, type Proposal } from "../../core/substitution";
+import { insideCount, type Progress, type Proposal } from "../../core/substitution";
 import { StateMark } from "../parts/marks";
 
 /** The proposals as tabs, each with what it is best at and how many beams lie inside; the last tab is the maker's own. */
@@ -8,20 +8,25 @@ export function ProposalTabs({
   proposals,
   chosen,
   ownLabel,
+  working,
   onChoose,
   onByHand,
+  onCancel,
 }: {
   readonly proposals: readonly Proposal[];
   readonly chosen: number | null;
   readonly ownLabel: string | null;
+  /** How far the search is; null where it does not run. */
+  readonly working: Progress | null;
   readonly onChoose: (index: number) => void;
   readonly onByHand: () => void;
+  readonly onCancel: () => void;
 }) {
   const tab = "shrink-0 text-left px-3 py-2 min-w-[150px] max-w-[230px] border-t border-x -mb-px";
   const on = "bg-sheet border-ink relative z-10";
   const off = "border-transparent hover:bg-pressed";
   return (
-    <div className="flex overflow-x-auto items-stretch" role="group" aria-label="Proposals">
+    <div className="flex overflow-x-auto items-stretch min-h-[77px]" role="group" aria-label="Proposals">
       {proposals.map((proposal, i) => {
         const { inside, of } = insideCount(proposal.beams);
         const changed = proposal.version.rows.filter((row) => row.change !== "as is").length;
@@ -52,7 +57,21 @@ export function ProposalTabs({
           <span className="t-small text-ink2">your own amounts</span>
         </span>
       )}
-      <button type="button" onClick={onByHand} className="ml-auto self-center underline underline-offset-3 t-ledger px-3 min-h-11 shrink-0">
+      {working && (
+        <div className="flex-1 flex items-center gap-3 px-3 min-w-56" role="status">
+          <div className="flex-1">
+            <p className="t-h2 text-[15px]">Working out versions</p>
+            <progress className="block w-full h-2 my-1" max={working.of} value={working.done} aria-label="Progress" />
+            <p className="t-small text-ink2">
+              {working.doing}, {Math.min(working.done + 1, working.of)} of {working.of}
+            </p>
+          </div>
+          <button type="button" onClick={onCancel} className="border border-edge px-3 min-h-11 hover:bg-pressed">
+            Stop
+          </button>
+        </div>
+      )}
+      <button type="button" onClick={onByHand} className="no-print ml-auto self-center underline underline-offset-3 t-ledger px-3 min-h-11 shrink-0">
         Start by hand
       </button>
     </div>

@@ -1,6 +1,6 @@
 "use client";
 
-import { useMemo } from "react";
+import { useEffect, useMemo } from "react";
 import type { Food } from "../../core/food";
 import { findings, judge } from "../../core/models/diet";
 import { evaluatePoint, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
@@ -21,7 +21,8 @@ import { readingContext } from "../../workers/client";
 import { Beam } from "../parts/beam";
 import { FoodPicker } from "../parts/food-picker";
 import { WhyMark, stateColour } from "../parts/marks";
-import { setFood, type BenchState } from "./bench-state";
+import type { BenchState } from "../../core/adaptation";
+import { setFood } from "./bench-state";
 
 interface SubstitutesProps {
   readonly row: VersionRow;
@@ -32,6 +33,8 @@ interface SubstitutesProps {
   readonly problem: AdaptationProblem;
   readonly recipeFigures: Figures;
   readonly onTake: (food: Food, grams: number) => void;
+  /** Called with the beams of the option that is pointed at or focused; null when none is. */
+  readonly onLook: (beams: readonly BeamReading[] | null) => void;
 }
 
 interface Option {
@@ -49,7 +52,8 @@ const BEAMS = "grid grid-cols-5 w-full sm:w-[400px]";
 const shortName = (name: string) => (name.split(",")[0] ?? name).replace("Free sugars", "Sugars");
 
 /** The open line: foods that could stand here, ranked, with amounts by ratio and what each would do; impossible ones last. */
-export function Substitutes({ row, index, state, read, table, problem, recipeFigures, onTake }: SubstitutesProps) {
+export function Substitutes({ row, index, state, read, table, problem, recipeFigures, onTake, onLook }: SubstitutesProps) {
+  useEffect(() => () => onLook(null), [onLook]);
   const from = useMemo(() => {
     if (row.food) return { food: row.food, grams: row.grams };
     const source = problem.lines.find((line) => line.index === row.line);
@@ -136,12 +140,16 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
                 <button
                   type="button"
                   onClick={() => onTake(food, grams)}
+                  onPointerEnter={() => onLook(beams)}
+                  onPointerLeave={() => onLook(null)}
+                  onFocus={() => onLook(beams)}
+                  onBlur={() => onLook(null)}
                   className={`w-full text-left grid grid-cols-[18px_minmax(0,1fr)_auto] ${OPTION} gap-y-1 items-center py-1 hover:bg-pressed`}
                 >
                   <span className="t-figure text-ink2">{rank + 1}</span>
                   <span className="t-new min-w-0">{food.name}</span>
                   <span className="t-figure">
-                    <span className="t-frac">{kitchenMeasure(food, grams)?.text ?? "weighed"}</span>, {formatGrams(grams)} g
+                    <span className="t-frac">{kitchenMeasure(food, grams, read.measures)?.text ?? "weighed"}</span>, {formatGrams(grams)} g
                     <span className="block t-small text-ink2">
                       {keeps}
                       {Math.abs(water) >= 5 && `, ${water > 0 ? "+" : "−"}${formatGrams(Math.abs(water))} g water`}
@@ -182,7 +190,7 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
       <div className="max-w-80 py-1">
         <FoodPicker
           label="Any other food"
-          context={readingContext()}
+          context={readingContext(read.measures)}
           note={(food) => {
             const rule = problem.rules.find((each) => judge(food, each).verdict !== "allowed");
             return rule ? `${judge(food, rule).verdict === "ask" ? "to ask" : "breaks"}: ${rule.short}` : null;

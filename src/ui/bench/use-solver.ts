@@ -11,7 +11,7 @@ export type SolverState =
   | { readonly kind: "cancelled" }
   | { readonly kind: "failed"; readonly why: string };
 
-const STARTING: Progress = { done: 0, of: 4, doing: "Loading the solver" };
+export const STARTING: Progress = { done: 0, of: 4, doing: "Loading the solver" };
 
 /** Runs the solver for one problem at a time: starts, shows progress, can be cancelled. */
 export function useSolver(): { readonly state: SolverState; readonly start: (problem: AdaptationProblem) => void; readonly cancel: () => void } {

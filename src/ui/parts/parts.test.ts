@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { readTyped } from "./amount-field";
-import { BEAM, panPositions, swing, tiltOfShare } from "./beam-geometry";
+import { LARGE, panPositions, SMALL, swing, tiltOfShare } from "./beam-geometry";
 
 describe("typed amounts", () => {
   it.each([
@@ -27,8 +27,8 @@ describe("typed amounts", () => {
 
 describe("the beam", () => {
   it("hangs its pans level at rest, and the right one lower when the version is more", () => {
-    expect(panPositions(0)).toEqual({ left: [BEAM.pivotX - 56, BEAM.pivotY], right: [BEAM.pivotX + 56, BEAM.pivotY] });
-    expect(panPositions(10).right[1]).toBeGreaterThan(panPositions(10).left[1]);
+    expect(panPositions(LARGE, 0)).toEqual({ left: [LARGE.pivotX - 56, LARGE.pivotY], right: [LARGE.pivotX + 56, LARGE.pivotY] });
+    for (const beam of [LARGE, SMALL]) expect(panPositions(beam, 10).right[1]).toBeGreaterThan(panPositions(beam, 10).left[1]);
   });
   it("swings out within 900 ms", () => {
     expect(swing(4, 10, 0)).toBe(14);
@@ -39,9 +39,14 @@ describe("the beam", () => {
 
 describe("the tokens", () => {
   const css = readFileSync("src/app/globals.css", "utf8");
-  const [light = "", dark = ""] = css.split("@media (prefers-color-scheme: dark)");
-  const tokens = (block: string) => new Map([...block.matchAll(/--color-([a-z0-9-]+):\s*(#[0-9a-f]{6})/g)].map((match) => [match[1] ?? "", match[2] ?? ""]));
-  const themes = { light: tokens(light), dark: new Map([...tokens(light), ...tokens(dark)]) };
+  const tokens = (by: number) =>
+    new Map(
+      [...css.matchAll(/--color-([a-z0-9-]+):\s*(?:light-dark\((#[0-9a-f]{6}), (#[0-9a-f]{6})\)|(#[0-9a-f]{6}))/g)].map((match) => [
+        match[1] ?? "",
+        match[by] ?? match[4] ?? "",
+      ]),
+    );
+  const themes = { light: tokens(2), dark: tokens(3) };
   const luminance = (hex: string) =>
     [1, 3, 5]
       .map((at) => parseInt(hex.slice(at, at + 2), 16) / 255)

@@ -1,11 +1,27 @@
-/** Sends JSON to the app's own server; throws with the server's plain words when it refuses. */
-export async function send(method: "POST" | "PUT" | "DELETE", url: string, body?: unknown): Promise<unknown> {
+/** What the server refused, in its own plain words, with the rest of what it said. */
+export class Refused extends Error {
+  constructor(
+    message: string,
+    readonly status: number,
+    readonly said: Readonly<Record<string, unknown>>,
+  ) {
+    super(message);
+  }
+}
+
+/** A request that may outlive its page is limited to 64 kB by the standard; larger ones have to be waited for. */
+const MOST_KEPT_ALIVE = 60_000;
+const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null && !Array.isArray(value);
+
+/** Sends JSON (or a file's text, as it is) to the app's own server; throws Refused when it refuses, an Error when it does not answer. */
+export async function send(method: "POST" | "PUT" | "DELETE", url: string, body?: unknown, type = "application/json"): Promise<unknown> {
+  const text = body === undefined ? undefined : typeof body === "string" && type !== "application/json" ? body : JSON.stringify(body);
   let response: Response;
   try {
     response = await fetch(url, {
       method,
-      keepalive: true,
-      ...(body === undefined ? {} : { headers: { "content-type": "application/json" }, body: JSON.stringify(body) }),
+      keepalive: (text?.length ?? 0) < MOST_KEPT_ALIVE,
+      ...(text === undefined ? {} : { headers: { "content-type": type }, body: text }),
     });
   } catch {
     throw new Error("Threpsis does not answer. Is it still running? What you typed is still here.");
@@ -13,11 +29,12 @@ export async function send(method: "POST" | "PUT" | "DELETE", url: string, body?
   if (response.status === 204) return null;
   const read: unknown = await response.json().catch(() => null);
   if (response.ok) return read;
-  const detail =
-    typeof read === "object" && read !== null && "errors" in read && Array.isArray(read.errors)
-      ? (read.errors as { pointer?: string; detail?: string }[])[0]
-      : undefined;
-  const title =
-    typeof read === "object" && read !== null && "title" in read && typeof read.title === "string" ? read.title : `The server answered ${response.status}.`;
-  throw new Error(detail?.detail && !title.includes(detail.detail) ? `${title} ${detail.pointer ?? ""} ${detail.detail}`.replace(/\s+/g, " ") : title);
+  const said = isRecord(read) ? read : {};
+  const title = typeof said.title === "string" ? said.title : `The server answered ${response.status}.`;
+  const detail = Array.isArray(said.errors) ? (said.errors as { pointer?: string; detail?: string }[])[0] : undefined;
+  const words = detail?.detail && !title.includes(detail.detail) ? `${title} ${detail.pointer ?? ""} ${detail.detail}`.replace(/\s+/g, " ") : title;
+  throw new Refused(words, response.status, said);
 }
+
+/** An error in plain words, whatever was thrown. */
+export const why = (error: unknown, otherwise: string): string => (error instanceof Error ? error.message : otherwise);

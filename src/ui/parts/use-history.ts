@@ -19,7 +19,7 @@ export interface Undoable<T> {
 
 const MOST_STEPS = 100;
 
-/** A value whose edits can be taken back, by button and by Ctrl+Z outside of text fields. */
+/** A value whose edits can be taken back. */
 export function useHistory<T>(initial: T | (() => T)): Undoable<T> {
   const [history, setHistory] = useState<History<T>>(() => ({ past: [], present: initial instanceof Function ? initial() : initial, future: [], key: null }));
   const set = useCallback((change: T | ((present: T) => T), key?: string) => {
@@ -42,6 +42,11 @@ export function useHistory<T>(initial: T | (() => T)): Undoable<T> {
       return after === undefined ? from : { past: [...from.past, from.present], present: after, future: rest, key: null };
     });
   }, []);
+  return { present: history.present, set, undo: history.past.length > 0 ? undo : null, redo: history.future.length > 0 ? redo : null };
+}
+
+/** Ctrl+Z and Ctrl+Shift+Z (or Ctrl+Y) for the one thing that a page edits; in a text field they stay the field's own. */
+export function useUndoKeys({ undo, redo }: Pick<Undoable<unknown>, "undo" | "redo">): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
@@ -50,11 +55,10 @@ export function useHistory<T>(initial: T | (() => T)): Undoable<T> {
       const key = event.key.toLowerCase();
       if (key !== "z" && key !== "y") return;
       event.preventDefault();
-      if (key === "y" || event.shiftKey) redo();
-      else undo();
+      if (key === "y" || event.shiftKey) redo?.();
+      else undo?.();
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
   }, [undo, redo]);
-  return { present: history.present, set, undo: history.past.length > 0 ? undo : null, redo: history.future.length > 0 ? redo : null };
 }

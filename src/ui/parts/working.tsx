@@ -1,13 +1,13 @@
 "use client";
 
-import { Dialog, DialogPanel, DialogTitle } from "@headlessui/react";
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from "react";
 import type { Constants } from "../../core/food";
 import type { Figure } from "../../core/numeric";
 import { describeProperty, explain, type EvaluationInput, type PropertyId } from "../../core/evaluate";
 import { formatToSpread } from "../../core/units";
-import { figureText, isBody, rangeText } from "./figure-words";
-import { Button } from "./button";
+import { useHousehold } from "../shell/household";
+import { figureText, inHouseUnit, isBody, rangeText, type FigureManner } from "./figure-words";
+import { Sheet } from "./sheet";
 
 export interface Why {
   readonly input: EvaluationInput;
@@ -18,6 +18,7 @@ export interface Why {
 
 interface WorkingPanel {
   readonly constants: Constants;
+  readonly manner: FigureManner;
   readonly open: (why: Why) => void;
 }
 const WorkingContext = createContext<WorkingPanel | null>(null);
@@ -26,18 +27,15 @@ const WorkingContext = createContext<WorkingPanel | null>(null);
 export function WorkingProvider({ constants, children }: { readonly constants: Constants; readonly children: ReactNode }) {
   const [why, setWhy] = useState<Why | null>(null);
   const open = useCallback((asked: Why) => setWhy(asked), []);
-  const value = useMemo(() => ({ constants, open }), [constants, open]);
+  const { energy } = useHousehold().units;
+  const manner = useMemo(() => ({ constants, energy }), [constants, energy]);
+  const value = useMemo(() => ({ constants, manner, open }), [constants, manner, open]);
   return (
     <WorkingContext value={value}>
       {children}
-      <Dialog open={why !== null} onClose={() => setWhy(null)} className="relative z-40">
-        <div aria-hidden="true" className="fixed inset-0 bg-ink/25" />
-        <div className="fixed inset-0 flex justify-end">
-          <DialogPanel className="w-full max-w-[480px] h-full overflow-y-auto bg-sheet border-l border-ink p-5 pb-24">
-            {why && <WorkingBody why={why} constants={constants} onClose={() => setWhy(null)} />}
-          </DialogPanel>
-        </div>
-      </Dialog>
+      <Sheet open={why !== null} onClose={() => setWhy(null)} above={why && `Why this figure, ${why.of}`} title={why && describeProperty(why.id).name}>
+        {() => why && <WorkingBody why={why} constants={constants} manner={manner} />}
+      </Sheet>
     </WorkingContext>
   );
 }
@@ -48,25 +46,19 @@ export function useWorking(): WorkingPanel {
   return panel;
 }
 
-function WorkingBody({ why, constants, onClose }: { readonly why: Why; readonly constants: Constants; readonly onClose: () => void }) {
+function WorkingBody({ why, constants, manner }: { readonly why: Why; readonly constants: Constants; readonly manner: FigureManner }) {
   const working = useMemo(() => explain(why.input, why.id, constants), [why, constants]);
   const { figure } = working;
-  const sum = working.terms.reduce((total, term) => total + term.value, 0);
+  const terms = working.terms.map((term) => ({ ...term, value: inHouseUnit(term.value, working.termUnit, manner).value }));
+  const sum = terms.reduce((total, term) => total + term.value, 0);
   return (
     <>
-      <div className="flex justify-between gap-4 items-start">
-        <div>
-          <p className="t-small text-ink2">Why this figure, {why.of}</p>
-          <DialogTitle className="t-h1">{working.name}</DialogTitle>
-        </div>
-        <Button onClick={onClose}>Close</Button>
-      </div>
       <p className="mt-3 text-[22px] font-[560] tabular-nums">
-        {figureText(figure, why.id, constants)}
+        {figureText(figure, why.id, manner)}
         {isBody(why.id) && <span className="t-small text-ink2"> (step {figure.value.toFixed(1)} of 10)</span>}
       </p>
       <p className="t-small text-ink2">
-        {working.per}. In 8 of 10 cases within {rangeText(figure, why.id, constants)}.
+        {working.per}. In 8 of 10 cases within {rangeText(figure, why.id, manner)}.
       </p>
       <p className="mt-4">
         {capital(working.equation)}
@@ -79,12 +71,12 @@ function WorkingBody({ why, constants, onClose }: { readonly why: Why; readonly 
               term
             </th>
             <th scope="col" className="text-right font-[430]">
-              {working.termUnit}
+              {inHouseUnit(0, working.termUnit, manner).unit}
             </th>
           </tr>
         </thead>
         <tbody>
-          {working.terms.map((term, i) => (
+          {terms.map((term, i) => (
             <tr key={i} className="border-b border-line align-top">
               <td className="py-1.5 pr-2">
                 {term.label}
@@ -145,14 +137,14 @@ export function FigureButton({
   readonly className?: string;
   readonly children?: ReactNode;
 }) {
-  const { open, constants } = useWorking();
-  const text = figureText(figure, id, constants);
+  const { open, manner } = useWorking();
+  const text = figureText(figure, id, manner);
   return (
     <button
       type="button"
       onClick={() => open({ input, id, of })}
       // Told when it is pointed at: a title kept up to date on every keystroke would cost all beams their speed.
-      onPointerEnter={(event) => (event.currentTarget.title = `80 % within ${rangeText(figure, id, constants)}. Why?`)}
+      onPointerEnter={(event) => (event.currentTarget.title = `80 % within ${rangeText(figure, id, manner)}. Why?`)}
       aria-label={`${describeProperty(id).name} ${of}: ${text}. Why?`}
       className={`t-figure text-left underline decoration-dotted decoration-edge underline-offset-4 hover:decoration-solid min-h-6 ${className}`}
     >

@@ -79,13 +79,13 @@ export function FigureSheet({ figures, input, unread, of, evaporation }: FigureS
 }
 
 function Row({ id, figures, input, of }: { readonly id: PropertyId; readonly figures: Figures; readonly input: EvaluationInput; readonly of: string }) {
-  const { constants } = useWorking();
+  const { manner } = useWorking();
   const { name } = describeProperty(id);
   return (
     <div className="grid grid-cols-[1fr_auto] gap-x-3 items-baseline border-b border-line py-1">
       <dt className="t-ledger">
         {name}
-        <span className="block t-small text-ink2">{rangeText(figures[id], id, constants)}</span>
+        <span className="block t-small text-ink2">{rangeText(figures[id], id, manner)}</span>
       </dt>
       <dd>
         <FigureButton figure={figures[id]} id={id} input={input} of={of} className="font-[560]!" />

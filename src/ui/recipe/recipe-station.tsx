@@ -1,52 +1,49 @@
 "use client";
 
-import { useEffect, useMemo, useRef } from "react";
+import { useMemo } from "react";
 import { evaluate } from "../../core/evaluate";
 import { recipeInput } from "../../core/adaptation";
-import { ARCHETYPES, readRecipe, type Archetype, type Recipe } from "../../core/recipe";
+import { ARCHETYPES, readRecipe, type Archetype, type ReadRecipe, type Recipe } from "../../core/recipe";
 import type { DiningTable } from "../../core/substitution";
 import { knowledge, readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
-import { send } from "../parts/send";
+import { useFoodPickerSoon } from "../parts/food-picker";
 import { UndoButtons } from "../parts/undo-buttons";
-import { useHistory } from "../parts/use-history";
+import { useUndoKeys } from "../parts/use-history";
 import { WorkingProvider } from "../parts/working";
-import { SaveNotice, useSaving } from "../shell/saving";
+import { latest, type Revised } from "../shell/documents";
+import { useHousehold } from "../shell/household";
+import { SaveNotice } from "../shell/save-notice";
 import { PageHead } from "../shell/shell";
 import { stationsOf } from "../shell/stations";
 import { StationThread } from "../shell/thread";
+import { useDocument } from "../shell/use-document";
 import { FigureSheet } from "./figure-sheet";
 import { LineRow } from "./line-row";
-import { latest, remember } from "./recipe-memory";
 
 export interface RecipeStationProps {
   readonly id: string;
-  readonly given: { readonly recipe: Recipe; readonly revision: number };
-  readonly table: DiningTable;
+  readonly recipe: Revised<Recipe>;
+  readonly table: Revised<DiningTable>;
   readonly swapState: { readonly state: string; readonly settled: boolean };
 }
 
+const same = (recipe: Recipe): Recipe => recipe;
+/** A recipe is saved once it has a name. */
+const named = (recipe: Recipe): Recipe | null => (recipe.title.trim() === "" ? null : recipe);
+
 /** The Recipe station: the sweet as handed down, each line read into a food and grams, its figures beside it. */
-export function RecipeStation({ id, given, table, swapState }: RecipeStationProps) {
-  const start = useMemo(() => latest(id, given), [id, given]);
-  const { present: recipe, set, undo, redo } = useHistory<Recipe>(start.recipe);
-  const { save } = useSaving();
-  const context = useMemo(() => readingContext(), []);
+export function RecipeStation({ id, recipe: given, table: givenTable, swapState }: RecipeStationProps) {
+  const edited = useDocument(`/api/recipes/${id}`, given, same, named);
+  useUndoKeys(edited);
+  useFoodPickerSoon();
+  const { present: recipe, set, undo, redo } = edited;
+  const table = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
+  const { measures } = useHousehold();
+  const context = useMemo(() => readingContext(measures), [measures]);
   const { constants } = knowledge.reference;
   const read = useMemo(() => readRecipe(recipe, context, constants), [recipe, context, constants]);
-  const input = useMemo(() => recipeInput(read, { ...table, servings: recipe.servings }), [read, recipe.servings, table]);
-  const { figures } = useMemo(() => evaluate(input, constants), [input, constants]);
 
-  const saved = useRef(recipe);
-  useEffect(() => {
-    if (recipe === saved.current || recipe.title.trim() === "") return;
-    saved.current = recipe;
-    save(`recipe ${id}`, async () => {
-      const { revision } = latest(id, given);
-      const answer = (await send("PUT", `/api/recipes/${id}`, { recipe, revision })) as { revision: number };
-      remember(id, recipe, answer.revision);
-    });
-  }, [recipe, id, given, save]);
   const change = (part: Partial<Recipe>, key?: string) => set({ ...recipe, ...part }, key);
   const changeLine = (index: number, part: Partial<Recipe["lines"][number]>, key?: string) =>
     change({ lines: recipe.lines.map((line, i) => (i === index ? { ...line, ...part } : line)) }, key);
@@ -108,7 +105,7 @@ export function RecipeStation({ id, given, table, swapState }: RecipeStationProp
             <div className="flex items-center justify-between gap-3 mb-2">
               <h2 className="t-h2">Ingredients</h2>
               <span className="flex items-center gap-3">
-                <SaveNotice />
+                <SaveNotice document={edited} />
                 <UndoButtons undo={undo} redo={redo} />
               </span>
             </div>
@@ -153,20 +150,39 @@ export function RecipeStation({ id, given, table, swapState }: RecipeStationProp
           </section>
         </div>
         <aside className="lg:crease-l p-4 md:p-5" aria-label="Figures as handed down">
-          <FigureSheet
-            figures={figures}
-            input={input}
-            unread={read.unresolved.length}
-            of="as handed down"
-            evaporation={{
-              value: recipe.evaporation ?? read.evaporation.grams.value,
-              byHand: recipe.evaporation !== null,
-              onChange: (evaporation) => change({ evaporation }, "evaporation"),
-              onReset: () => change({ evaporation: null }),
-            }}
-          />
+          <Figures read={read} table={table} onChange={change} />
         </aside>
       </main>
     </WorkingProvider>
+  );
+}
+
+/** The figures as handed down: a part of its own, so that the page comes to life piece by piece. */
+function Figures({
+  read,
+  table,
+  onChange: change,
+}: {
+  readonly read: ReadRecipe;
+  readonly table: DiningTable;
+  readonly onChange: (part: Partial<Recipe>, key?: string) => void;
+}) {
+  const { constants } = knowledge.reference;
+  const { recipe } = read;
+  const input = useMemo(() => recipeInput(read, { ...table, servings: recipe.servings }), [read, recipe.servings, table]);
+  const { figures } = useMemo(() => evaluate(input, constants), [input, constants]);
+  return (
+    <FigureSheet
+      figures={figures}
+      input={input}
+      unread={read.unresolved.length}
+      of="as handed down"
+      evaporation={{
+        value: recipe.evaporation ?? read.evaporation.grams.value,
+        byHand: recipe.evaporation !== null,
+        onChange: (evaporation) => change({ evaporation }, "evaporation"),
+        onReset: () => change({ evaporation: null }),
+      }}
+    />
   );
 }

@@ -1,10 +1,11 @@
 "use client";
 
-import Link from "next/link";
+import { Go } from "../shell/go";
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { Button, buttonClass } from "../parts/button";
-import { send } from "../parts/send";
+import { send, why as whyOf } from "../parts/send";
+import { noteSave } from "../shell/documents";
 import { PageHead } from "../shell/shell";
 
 const DRAFT = "threpsis.paste";
@@ -49,11 +50,12 @@ export function PastePage() {
     setWhy(null);
     try {
       const answer = await send("POST", "/api/recipes", { text });
+      noteSave();
       sessionStorage.removeItem(DRAFT);
       router.push(`/recipes/${(answer as { id: string }).id}/recipe`);
       router.refresh();
     } catch (error) {
-      setWhy(error instanceof Error ? error.message : "It could not be read.");
+      setWhy(whyOf(error, "It could not be read."));
       setBusy(false);
       field.current?.focus();
     }
@@ -61,9 +63,9 @@ export function PastePage() {
   return (
     <>
       <PageHead title="Paste a recipe" line="A title, ingredient lines, steps. Kitchen measures are fine.">
-        <Link href="/" className={buttonClass("quiet")}>
+        <Go href="/recipes" className={buttonClass("quiet")}>
           Back to recipes
-        </Link>
+        </Go>
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[1fr_404px]">
         <form

@@ -1,8 +1,11 @@
 "use client";
 
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { why } from "../parts/send";
+import { Conflict } from "./documents";
+import { failed, withdraw } from "./messages";
 
-export type SaveState = { readonly kind: "saved" } | { readonly kind: "saving" } | { readonly kind: "refused"; readonly why: string };
+type SaveState = { readonly kind: "saved" } | { readonly kind: "saving" } | { readonly kind: "refused"; readonly why: string };
 
 /** Apart from the state, so that a page that only saves is not shown anew with every save. */
 interface Saving {
@@ -10,6 +13,10 @@ interface Saving {
   readonly save: (key: string, send: () => Promise<void>) => void;
   /** Resolves once everything planned has been sent. */
   readonly flush: () => Promise<void>;
+  /** Whether anything waits to be sent. */
+  readonly waiting: () => boolean;
+  /** Takes note of a place that tells the state; where there is none, a refusal is told in a message. */
+  readonly told: () => () => void;
 }
 
 const SavingContext = createContext<Saving | null>(null);
@@ -17,15 +24,18 @@ const SAVED: SaveState = { kind: "saved" };
 const SENDING: SaveState = { kind: "saving" };
 const SaveStateContext = createContext<SaveState>(SAVED);
 const PAUSE_MS = 350;
+/** Key of the message that something is not saved: there is one at a time, and none once it is. */
+const NOT_SAVED = "not-saved";
 
-/** Collects what the stations save, sends it after a short pause, and before one leaves for another station. */
+/** Collects what the pages save, sends it after a short pause, and before one leaves for another page. */
 export function SavingProvider({ children }: { readonly children: ReactNode }) {
   const [state, setState] = useState<SaveState>(SAVED);
   const planned = useRef(new Map<string, () => Promise<void>>());
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const running = useRef<Promise<void>>(Promise.resolve());
+  const notices = useRef(0);
 
-  const flush = useCallback((): Promise<void> => {
+  const flush = useCallback(function flushed(): Promise<void> {
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
     running.current = running.current.then(async () => {
@@ -34,11 +44,20 @@ export function SavingProvider({ children }: { readonly children: ReactNode }) {
       for (const [key, send] of all) {
         try {
           await send();
-          if (planned.current.size === 0) setState(SAVED);
+          if (planned.current.size > 0) continue;
+          setState(SAVED);
+          withdraw(NOT_SAVED);
         } catch (error) {
+          if (error instanceof Conflict) {
+            setState(SAVED);
+            if (notices.current === 0) failed("Something you changed was changed in another window too. Open it to choose which holds.");
+            continue;
+          }
           // Kept, so that the next save or the button tries it again.
           if (!planned.current.has(key)) planned.current.set(key, send);
-          setState({ kind: "refused", why: error instanceof Error ? error.message : "It could not be saved." });
+          const told = why(error, "It could not be saved.");
+          setState({ kind: "refused", why: told });
+          if (notices.current === 0) failed(`Not saved: ${told}`, () => void flushed(), NOT_SAVED);
         }
       }
     });
@@ -54,26 +73,31 @@ export function SavingProvider({ children }: { readonly children: ReactNode }) {
     },
     [flush],
   );
+  const waiting = useCallback(() => planned.current.size > 0, []);
+  const told = useCallback(() => {
+    notices.current++;
+    return () => {
+      notices.current--;
+    };
+  }, []);
 
   useEffect(() => {
+    // What is not sent in time is kept in the browser, and comes back with the document.
     const onHide = () => {
       if (document.visibilityState === "hidden" && planned.current.size > 0) void flush();
     };
-    const onLeave = (event: BeforeUnloadEvent) => {
-      if (planned.current.size > 0) {
-        void flush();
-        event.preventDefault();
-      }
+    const onLeave = () => {
+      if (planned.current.size > 0) void flush();
     };
     document.addEventListener("visibilitychange", onHide);
-    window.addEventListener("beforeunload", onLeave);
+    window.addEventListener("pagehide", onLeave);
     return () => {
       document.removeEventListener("visibilitychange", onHide);
-      window.removeEventListener("beforeunload", onLeave);
+      window.removeEventListener("pagehide", onLeave);
     };
   }, [flush]);
 
-  const value = useMemo(() => ({ save, flush }), [save, flush]);
+  const value = useMemo(() => ({ save, flush, waiting, told }), [save, flush, waiting, told]);
   return (
     <SavingContext value={value}>
       <SaveStateContext value={state}>{children}</SaveStateContext>
@@ -81,28 +105,10 @@ export function SavingProvider({ children }: { readonly children: ReactNode }) {
   );
 }
 
+export const useSaveState = (): SaveState => useContext(SaveStateContext);
+
 export function useSaving(): Saving {
   const saving = useContext(SavingContext);
   if (!saving) throw new Error("useSaving belongs inside SavingProvider");
   return saving;
-}
-
-/** Says whether what was done is safe; when not, why, with a way to try again. */
-export function SaveNotice() {
-  const { flush } = useSaving();
-  const state = useContext(SaveStateContext);
-  if (state.kind === "refused")
-    return (
-      <p role="alert" className="t-small text-rose bg-rose-wash px-3 py-2 flex flex-wrap gap-3">
-        Not saved: {state.why}{" "}
-        <button type="button" className="underline" onClick={() => void flush()}>
-          Try again
-        </button>
-      </p>
-    );
-  return (
-    <p role="status" className="t-small text-ink3">
-      {state.kind === "saving" ? "Saving" : "Saved"}
-    </p>
-  );
 }

@@ -1,6 +1,9 @@
 "use client";
 
 import { useRouter } from "next/navigation";
+import { useCallback } from "react";
+import { Go, OnTheWay } from "./go";
+import { useKeys, useKeysOn } from "./keys";
 import { useSaving } from "./saving";
 
 export type StationId = "table" | "recipe" | "swap";
@@ -17,27 +20,33 @@ export interface Station {
 export function StationThread({ recipeId, here, stations }: { readonly recipeId: string; readonly here: StationId; readonly stations: readonly Station[] }) {
   const router = useRouter();
   const { flush } = useSaving();
+  const [keysOn] = useKeysOn();
+  const onKey = useCallback(
+    (key: string) => {
+      const at = stations.findIndex(({ id }) => id === here);
+      const to = key === "[" ? stations[at - 1] : key === "]" ? stations[at + 1] : undefined;
+      if (to) void flush().then(() => router.push(`/recipes/${recipeId}/${to.id}`));
+      return to !== undefined;
+    },
+    [router, flush, recipeId, here, stations],
+  );
+  useKeys(keysOn, onKey);
   return (
-    <nav aria-label="Stations" className="no-print w-full sm:w-auto">
+    <nav aria-label="Stations" className="no-print w-full lg:w-auto">
       <ol className="flex">
         {stations.map((station, i) => {
           const href = `/recipes/${recipeId}/${station.id}`;
           const current = station.id === here;
           const dashed = !(stations[i + 1]?.settled ?? false);
           return (
-            <li key={station.id} className="relative flex-1 sm:flex-none sm:w-[118px]">
+            <li key={station.id} className="relative flex-1 lg:flex-none lg:w-[118px]">
               {i < stations.length - 1 && (
                 <span aria-hidden="true" className={`absolute top-[11px] left-1/2 w-full border-t-2 ${dashed ? "border-dashed border-edge" : "border-ink"}`} />
               )}
-              <a
+              <Go
                 href={href}
                 aria-current={current ? "step" : undefined}
                 className="relative flex flex-col items-center text-center leading-tight pt-0.5 pb-1 hover:underline"
-                onClick={(event) => {
-                  if (event.metaKey || event.ctrlKey || event.shiftKey) return;
-                  event.preventDefault();
-                  void flush().then(() => router.push(href));
-                }}
               >
                 <svg width="20" height="20" viewBox="0 0 20 20" aria-hidden="true" className="mb-0.5">
                   <path
@@ -49,7 +58,8 @@ export function StationThread({ recipeId, here, stations }: { readonly recipeId:
                 </svg>
                 <span className={`text-[14px] ${current ? "font-[640]" : "font-[480]"}`}>{station.name}</span>
                 <span className="t-small text-ink2">{station.state}</span>
-              </a>
+                <OnTheWay />
+              </Go>
             </li>
           );
         })}

@@ -1,22 +1,24 @@
 "use client";
 
-import { useEffect, useMemo, useRef } from "react";
+import { useMemo } from "react";
 import { TREE_NUTS } from "../../core/food";
 import { readRecipe, type Recipe } from "../../core/recipe";
 import { findings } from "../../core/models/diet";
 import { limitFindings, problemFor, type DiningTable, type Limit } from "../../core/substitution";
+import { temperatureText } from "../../core/units";
 import { knowledge, readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
-import { send } from "../parts/send";
+import { Choice } from "../parts/choice";
 import { UndoButtons } from "../parts/undo-buttons";
-import { useHistory } from "../parts/use-history";
+import { useUndoKeys } from "../parts/use-history";
 import { WhyMark } from "../parts/marks";
-import { latest } from "../recipe/recipe-memory";
-import { SaveNotice, useSaving } from "../shell/saving";
+import { latest, type Revised } from "../shell/documents";
+import { useHousehold } from "../shell/household";
+import { SaveNotice } from "../shell/save-notice";
 import { PageHead } from "../shell/shell";
 import { stationsOf } from "../shell/stations";
 import { StationThread } from "../shell/thread";
-import { latestTable, rememberTable } from "./table-memory";
+import { useDocument } from "../shell/use-document";
 
 const DIETS = [
   ["vegan", "Vegan", "no dairy, egg, honey or gelatin"],
@@ -28,27 +30,22 @@ const DEFAULT_FREE_SUGARS = 5;
 
 interface TableStationProps {
   readonly id: string;
-  readonly given: { readonly recipe: Recipe; readonly revision: number };
-  readonly table: DiningTable;
+  readonly recipe: Revised<Recipe>;
+  readonly table: Revised<DiningTable>;
   readonly swapState: { readonly state: string; readonly settled: boolean };
 }
 
+const same = (table: DiningTable): DiningTable => table;
+
 /** The Table station, in its first form: what the eaters do not eat, how much sugar, how many servings, hot or chilled. */
-export function TableStation({ id, given, table: givenTable, swapState }: TableStationProps) {
-  const { recipe } = useMemo(() => latest(id, given), [id, given]);
-  const { present: table, set, undo, redo } = useHistory<DiningTable>(() => latestTable(id) ?? givenTable);
-  const { save } = useSaving();
+export function TableStation({ id, recipe: givenRecipe, table: given, swapState }: TableStationProps) {
+  const recipe = useMemo(() => latest(`/api/recipes/${id}`, givenRecipe).document, [id, givenRecipe]);
+  const edited = useDocument(`/api/recipes/${id}/table`, given, same, same);
+  useUndoKeys(edited);
+  const { present: table, set, undo, redo } = edited;
+  const { measures, units } = useHousehold();
   const { reference, rules, substitution } = knowledge;
-  const read = useMemo(() => readRecipe(recipe, readingContext(), reference.constants), [recipe, reference]);
-  const saved = useRef(table);
-  useEffect(() => {
-    if (table === saved.current) return;
-    saved.current = table;
-    rememberTable(id, table);
-    save(`table ${id}`, async () => {
-      await send("PUT", `/api/recipes/${id}/table`, table);
-    });
-  }, [table, id, save]);
+  const read = useMemo(() => readRecipe(recipe, readingContext(measures), reference.constants), [recipe, measures, reference]);
 
   const toggle = (rule: string) => set({ ...table, rules: table.rules.includes(rule) ? table.rules.filter((each) => each !== rule) : [...table.rules, rule] });
   const freeSugars = table.limits.find((limit) => limit.id === "freeSugars");
@@ -73,7 +70,7 @@ export function TableStation({ id, given, table: givenTable, swapState }: TableS
             <h2 className="t-h2">Who eats, and what they leave</h2>
             <span className="flex gap-3 items-center">
               <UndoButtons undo={undo} redo={redo} />
-              <SaveNotice />
+              <SaveNotice document={edited} />
             </span>
           </div>
           <fieldset>
@@ -146,8 +143,18 @@ export function TableStation({ id, given, table: givenTable, swapState }: TableS
             <fieldset>
               <legend className="t-h2 text-[15px]">Served</legend>
               <div className="flex gap-6 min-h-11 items-center">
-                <Choice name="serve" label="hot, 60 °C" checked={table.serve === "hot"} onChange={() => set({ ...table, serve: "hot" })} />
-                <Choice name="serve" label="chilled, 8 °C" checked={table.serve === "chilled"} onChange={() => set({ ...table, serve: "chilled" })} />
+                <Choice
+                  name="serve"
+                  label={`hot, ${temperatureText(reference.constants.temperatures.hot, units.temperature)}`}
+                  checked={table.serve === "hot"}
+                  onChange={() => set({ ...table, serve: "hot" })}
+                />
+                <Choice
+                  name="serve"
+                  label={`chilled, ${temperatureText(reference.constants.temperatures.chilled, units.temperature)}`}
+                  checked={table.serve === "chilled"}
+                  onChange={() => set({ ...table, serve: "chilled" })}
+                />
               </div>
             </fieldset>
           </div>
@@ -197,25 +204,6 @@ function Wish({ name, what, checked, onChange }: { readonly name: string; readon
         <span className={checked ? "font-[550]" : ""}>{name}</span>
         {what && <span className="block t-small text-ink2">{what}</span>}
       </span>
-    </label>
-  );
-}
-
-function Choice({
-  name,
-  label,
-  checked,
-  onChange,
-}: {
-  readonly name: string;
-  readonly label: string;
-  readonly checked: boolean;
-  readonly onChange: () => void;
-}) {
-  return (
-    <label className="flex items-center gap-2 t-ledger min-h-11 cursor-pointer">
-      <input type="radio" name={name} checked={checked} onChange={onChange} className="size-5 accent-ink" />
-      {label}
     </label>
   );
 }

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Go } from "../shell/go";
 
 export interface VersionRowData {
   readonly id: string;
@@ -13,12 +13,12 @@ export function VersionList({ versions }: { readonly versions: readonly VersionR
     <ul className="mt-2 rule-t">
       {versions.map((version) => (
         <li key={version.id} className="border-b border-line">
-          <Link href={`/versions/${version.id}`} className="block py-2 group">
+          <Go href={`/versions/${version.id}`} className="block py-2 group">
             <span className="t-new group-hover:underline">{version.title}</span>
             <span className="block t-small text-ink2">
               {version.label} · kept {version.kept}
             </span>
-          </Link>
+          </Go>
         </li>
       ))}
     </ul>

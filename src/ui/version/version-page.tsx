@@ -1,21 +1,20 @@
 "use client";
 
-import Link from "next/link";
+import { Go } from "../shell/go";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
 import type { Constants } from "../../core/food";
 import type { Snapshot } from "../../core/adaptation";
 import { kitchenMeasure } from "../../core/recipe";
 import { beamReadings } from "../../core/substitution";
-import { formatGrams } from "../../core/units";
+import { formatGrams, USUAL_HOUSEHOLD } from "../../core/units";
 import { BeamsPanel } from "../bench/beams-panel";
 import { StepsPanel } from "../bench/steps-panel";
 import { buttonClass } from "../parts/button";
 import { WhyMark } from "../parts/marks";
-import { send } from "../parts/send";
 import { FigureButton, WorkingProvider } from "../parts/working";
 import { FigureSheet } from "../recipe/figure-sheet";
 import { PageHead } from "../shell/shell";
+import { useDelete } from "../shell/use-delete";
 
 interface VersionPageProps {
   readonly id: string;
@@ -30,9 +29,10 @@ interface VersionPageProps {
 
 /** A kept version, exactly as it was kept: its lines, steps and figures are the stored ones. */
 export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, ruleNames, constants }: VersionPageProps) {
+  // The cups and spoons of the day it was kept: its steps speak of them.
+  const measures = snapshot.measures ?? USUAL_HOUSEHOLD.measures;
   const router = useRouter();
-  const [asked, setAsked] = useState(false);
-  const [why, setWhy] = useState<string | null>(null);
+  const { remove } = useDelete();
   const { asHandedDown: before, forThisTable: after, table } = snapshot;
   const beams = beamReadings(before.figures, after.figures, table.limits, table.serve, constants);
   const wishes = [
@@ -50,9 +50,9 @@ export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, rule
             Print
           </button>
           {recipeId && (
-            <Link className={buttonClass("plain")} href={`/recipes/${recipeId}/swap`}>
+            <Go className={buttonClass("plain")} href={`/recipes/${recipeId}/swap`}>
               Back to the bench
-            </Link>
+            </Go>
           )}
         </span>
       </PageHead>
@@ -60,13 +60,13 @@ export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, rule
         <div className="p-4 md:p-5 min-w-0">
           {movedOn.length > 0 && (
             <p className="bg-saffron-wash px-3 py-2 t-ledger mb-4">
-              Since this was kept, these have moved on: {movedOn.join(", ")}. The figures here are the ones it was kept with.
+              Since this was kept, these have moved on: {movedOn.join(", ")}. The figures, cups and spoons here are the ones it was kept with.
               {recipeId && (
                 <>
                   {" "}
-                  <Link className="underline" href={`/recipes/${recipeId}/swap`}>
+                  <Go className="underline" href={`/recipes/${recipeId}/swap`}>
                     Compute it again on the bench
-                  </Link>
+                  </Go>
                   .
                 </>
               )}
@@ -89,7 +89,7 @@ export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, rule
                       </>
                     )}
                   </span>
-                  <span className="t-figure text-ink2 text-right t-frac">{row.food ? kitchenMeasure(row.food, row.grams)?.text : ""}</span>
+                  <span className="t-figure text-ink2 text-right t-frac">{row.food ? kitchenMeasure(row.food, row.grams, measures)?.text : ""}</span>
                   <span className="t-figure text-right">{row.food ? `${formatGrams(row.grams)} g` : ""}</span>
                   <span className="t-small text-ink2 col-span-3 sm:col-span-1 flex gap-1.5 items-baseline">
                     {row.change === "replaced" && (
@@ -125,37 +125,13 @@ export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, rule
             <StepsPanel steps={snapshot.steps} />
           </section>
           <div className="mt-8 no-print">
-            {asked ? (
-              <span className="flex gap-5">
-                <button
-                  type="button"
-                  className="text-rose underline min-h-8"
-                  onClick={() =>
-                    void send("DELETE", `/api/versions/${id}`).then(
-                      () => {
-                        router.push("/versions");
-                        router.refresh();
-                      },
-                      (error: unknown) => setWhy(error instanceof Error ? error.message : "It could not be deleted."),
-                    )
-                  }
-                >
-                  Delete it for good
-                </button>
-                <button type="button" className="underline min-h-8" onClick={() => setAsked(false)}>
-                  Keep it
-                </button>
-              </span>
-            ) : (
-              <button type="button" className="underline text-ink2 min-h-8" onClick={() => setAsked(true)}>
-                Delete this version
-              </button>
-            )}
-            {why && (
-              <p role="alert" className="text-rose">
-                {why}
-              </p>
-            )}
+            <button
+              type="button"
+              className="underline text-ink2 min-h-11"
+              onClick={() => remove("versions", id, `${title}, ${snapshot.label}`, () => router.push("/versions"))}
+            >
+              Delete this version
+            </button>
           </div>
         </div>
         <aside className="lg:crease-l p-4 md:p-4" aria-label="Figures">

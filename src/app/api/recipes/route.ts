@@ -3,4 +3,4 @@ import { createRecipe } from "@/server/recipes";
 import { validatePaste } from "@/server/schemas";
 
 export const POST = (request: Request) =>
-  answer(async () => Response.json({ id: await createRecipe(checked(validatePaste, await readJson(request)).text) }, { status: 201 }));
+  answer(request, async () => Response.json({ id: await createRecipe(checked(validatePaste, await readJson(request)).text) }, { status: 201 }));

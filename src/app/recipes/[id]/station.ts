@@ -13,9 +13,9 @@ export async function loadStation({ params }: StationParams) {
   const { table, bench } = await getAdaptation(id, stored.recipe);
   return {
     id,
-    given: { recipe: stored.recipe, revision: stored.revision },
+    recipe: { document: stored.recipe, revision: stored.revision },
     table,
     bench,
-    swapState: { state: bench ? "on the bench" : "to come", settled: bench !== null },
+    swapState: { state: bench.document ? "on the bench" : "to come", settled: bench.document !== null },
   };
 }

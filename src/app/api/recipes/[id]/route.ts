@@ -1,19 +1,16 @@
-import { answer, checked, readJson } from "@/server/door";
-import { removeRecipe, saveRecipe } from "@/server/recipes";
-import { validateRecipeSave } from "@/server/schemas";
+import { remove } from "@/server/deleted";
+import { answer, readJson } from "@/server/door";
+import { saveRecipe } from "@/server/recipes";
 
 interface Context {
   readonly params: Promise<{ readonly id: string }>;
 }
 
 export const PUT = (request: Request, { params }: Context) =>
-  answer(async () => {
-    const { recipe, revision } = checked(validateRecipeSave, await readJson(request));
-    return Response.json({ revision: await saveRecipe((await params).id, recipe, revision) });
-  });
+  answer(request, async () => Response.json({ revision: await saveRecipe((await params).id, await readJson(request)) }));
 
-export const DELETE = (_: Request, { params }: Context) =>
-  answer(async () => {
-    await removeRecipe((await params).id);
+export const DELETE = (request: Request, { params }: Context) =>
+  answer(request, async () => {
+    await remove("recipe", (await params).id);
     return new Response(null, { status: 204 });
   });

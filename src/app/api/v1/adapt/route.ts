@@ -3,4 +3,4 @@ import { answer, readJson } from "@/server/door";
 
 export const dynamic = "force-dynamic";
 
-export const POST = (request: Request) => answer(async () => Response.json(await adapt(await readJson(request))));
+export const POST = (request: Request) => answer(request, async () => Response.json(await adapt(await readJson(request))));

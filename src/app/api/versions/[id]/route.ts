@@ -1,8 +1,8 @@
+import { remove } from "@/server/deleted";
 import { answer } from "@/server/door";
-import { removeVersion } from "@/server/versions";
 
-export const DELETE = (_: Request, { params }: { readonly params: Promise<{ readonly id: string }> }) =>
-  answer(async () => {
-    await removeVersion((await params).id);
+export const DELETE = (request: Request, { params }: { readonly params: Promise<{ readonly id: string }> }) =>
+  answer(request, async () => {
+    await remove("version", (await params).id);
     return new Response(null, { status: 204 });
   });

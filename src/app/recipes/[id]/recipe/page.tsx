@@ -1,9 +1,9 @@
 import { RecipeStation } from "@/ui/recipe/recipe-station";
 import { loadStation, type StationParams } from "../station";
 
-export const generateMetadata = async (parameters: StationParams) => ({ title: `${(await loadStation(parameters)).given.recipe.title}, recipe` });
+export const generateMetadata = async (parameters: StationParams) => ({ title: `${(await loadStation(parameters)).recipe.document.title}, recipe` });
 
 export default async function Page(parameters: StationParams) {
-  const { id, given, table, swapState } = await loadStation(parameters);
-  return <RecipeStation key={id} id={id} given={given} table={table} swapState={swapState} />;
+  const { id, recipe, table, swapState } = await loadStation(parameters);
+  return <RecipeStation key={id} id={id} recipe={recipe} table={table} swapState={swapState} />;
 }

@@ -1,9 +1,9 @@
 import { BenchStation } from "@/ui/bench/bench-station";
 import { loadStation, type StationParams } from "../station";
 
-export const generateMetadata = async (parameters: StationParams) => ({ title: `${(await loadStation(parameters)).given.recipe.title}, swap` });
+export const generateMetadata = async (parameters: StationParams) => ({ title: `${(await loadStation(parameters)).recipe.document.title}, swap` });
 
 export default async function Page(parameters: StationParams) {
-  const { id, given, table, bench } = await loadStation(parameters);
-  return <BenchStation key={id} id={id} given={given} table={table} bench={bench} />;
+  const { id, recipe, table, bench } = await loadStation(parameters);
+  return <BenchStation key={id} id={id} recipe={recipe} table={table} bench={bench} />;
 }

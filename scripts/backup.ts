@@ -1,0 +1,43 @@
+/**
+ * npm run backup [-- file]: everything of the data folder as one file, as of the last write; a server may be running.
+ * npm run restore -- file: puts a backup in the place of all that is there; the server must be stopped.
+ * THREPSIS_DATA names the data folder (else the demo's).
+ */
+import { existsSync, readFileSync } from "node:fs";
+import { resolve } from "node:path";
+import * as db from "../src/db";
+import { backupName, putInPlace, readBackup } from "../src/server/backup";
+import { Refusal } from "../src/server/problem-details";
+
+const folder = resolve(process.env.THREPSIS_DATA ?? ".data/demo");
+const [task, file] = process.argv.slice(2);
+try {
+  if (task === "restore") {
+    if (!file || !existsSync(file)) throw new Refusal(400, file ? `There is no file ${file}.` : "Name the backup: npm run restore -- file.jsonl");
+    const dump = await readBackup(readFileSync(file, "utf8"));
+    const database = await db.openDatabase(folder);
+    try {
+      const { recipes, versions, made } = await putInPlace(database, dump, folder);
+      console.log(`Restored ${recipes} recipes and ${versions} kept versions, as of ${made}, to ${folder}. What was there is kept in before-restore.`);
+    } finally {
+      await database.close();
+    }
+  } else {
+    if (!existsSync(folder)) throw new Refusal(404, `There are no data in ${folder}. Set THREPSIS_DATA to the folder that holds them.`);
+    const made = new Date().toISOString();
+    const copy = await db.openCopy(folder);
+    const text = db.encodeDump(await db.dumpRows(copy, made));
+    await copy.close();
+    const path = resolve(file ?? backupName(made));
+    if (!file && existsSync(path)) throw new Refusal(409, `${path} is there already. Name another file: npm run backup -- file.jsonl`);
+    db.writeDurably(path, text);
+    console.log(`Backed up ${folder} to ${path}.`);
+  }
+} catch (error) {
+  if (!(error instanceof Refusal || error instanceof db.FolderInUse)) throw error;
+  const [first] = error instanceof Refusal ? error.errors : [];
+  console.error(
+    `${error.message}${first && !error.message.includes(first.detail) ? ` (${first.pointer}: ${first.detail})` : ""}${error instanceof db.FolderInUse ? " Or restore from the Household place of the running app." : ""}`,
+  );
+  process.exitCode = 1;
+}

@@ -1,0 +1,8 @@
+import { restore } from "@/server/deleted";
+import { answer } from "@/server/door";
+
+export const POST = (request: Request, { params }: { readonly params: Promise<{ readonly id: string }> }) =>
+  answer(request, async () => {
+    await restore("version", (await params).id);
+    return new Response(null, { status: 204 });
+  });

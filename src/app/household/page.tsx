@@ -1,0 +1,12 @@
+import type { Metadata } from "next";
+import { cookies } from "next/headers";
+import { canUndoRestore } from "@/server/backup";
+import { HouseholdPage } from "@/ui/household/household-page";
+import { THEME_COOKIE, themeOf } from "@/ui/shell/theme";
+
+export const metadata: Metadata = { title: "Household" };
+
+export default async function Page() {
+  const theme = themeOf((await cookies()).get(THEME_COOKIE)?.value);
+  return <HouseholdPage theme={theme} canGoBack={canUndoRestore()} />;
+}

@@ -1,0 +1,111 @@
+import { createHash } from "node:crypto";
+import { fail, succeed, type Result } from "../core/numeric";
+import type { Connection } from "./database";
+
+/** All tables that hold what people made, those that others point to first. */
+export const TABLES = [
+  ["recipe", "id"],
+  ["adaptation", "recipe_id"],
+  ["version", "id"],
+  ["setting", "key"],
+] as const;
+export type TableName = (typeof TABLES)[number][0];
+
+/** A row as JSON text, just as the database wrote it: no figure passes through a float. */
+export interface DumpedRow {
+  readonly table: TableName;
+  readonly row: string;
+}
+export interface Dump {
+  /** Number of the last migration that the rows fit. */
+  readonly schema: number;
+  /** ISO time. */
+  readonly made: string;
+  readonly rows: readonly DumpedRow[];
+}
+
+export async function dumpRows(connection: Connection, made: string): Promise<Dump> {
+  const rows: DumpedRow[] = [];
+  for (const [table, key] of TABLES)
+    for (const { row } of await connection.query<{ row: string }>(`SELECT to_jsonb(t)::text AS row FROM ${table} t ORDER BY ${key}`)) rows.push({ table, row });
+  const [schema] = await connection.query<{ number: number }>("SELECT max(number) AS number FROM migration");
+  return { schema: schema?.number ?? 0, made, rows };
+}
+
+/** Puts the rows of a dump in the place of all that is there. The dump must be of the connection's own schema. */
+export async function loadRows(connection: Connection, dump: Dump): Promise<void> {
+  for (const [table] of [...TABLES].reverse()) await connection.query(`DELETE FROM ${table}`);
+  for (const { table, row } of dump.rows) await connection.query(`INSERT INTO ${table} SELECT * FROM jsonb_populate_record(NULL::${table}, $1::jsonb)`, [row]);
+}
+
+const REVISIONS: Readonly<Record<TableName, readonly string[]>> = {
+  recipe: ["revision"],
+  adaptation: ["table_revision", "bench_revision"],
+  version: [],
+  setting: ["revision"],
+};
+const REVISION_COLUMNS = TABLES.flatMap(([table]) => REVISIONS[table].map((column) => [table, column] as const));
+
+/** The highest revision of anything that is there; 0 where there is nothing. */
+export async function highestRevision(connection: Connection): Promise<number> {
+  const all = REVISION_COLUMNS.map(([table, column]) => `SELECT max(${column}) AS revision FROM ${table}`).join(" UNION ALL ");
+  const [row] = await connection.query<{ highest: number | null }>(`SELECT max(revision) AS highest FROM (${all}) AS revisions`);
+  return row?.highest ?? 0;
+}
+
+/** Raises every revision that was ever saved, so that no window may take one of before for one of now. */
+export async function raiseRevisions(connection: Connection, by: number): Promise<void> {
+  for (const [table, column] of REVISION_COLUMNS) await connection.query(`UPDATE ${table} SET ${column} = ${column} + $1 WHERE ${column} > 0`, [by]);
+}
+
+const FORMAT = "threpsis-backup";
+const VERSION = 1;
+const prefixOf = (table: string) => `{"table":"${table}","row":`;
+const sha256 = (text: string) => createHash("sha256").update(text).digest("hex");
+
+/** A dump as one text: a line of JSON about it, with the checksum of what follows, then a line of JSON for each row. */
+export function encodeDump(dump: Dump): string {
+  const body = dump.rows.map(({ table, row }) => `${prefixOf(table)}${row}}\n`).join("");
+  const rows = Object.fromEntries(TABLES.map(([table]) => [table, dump.rows.filter((each) => each.table === table).length]));
+  return `${JSON.stringify({ format: FORMAT, version: VERSION, schema: dump.schema, made: dump.made, rows, sha256: sha256(body) })}\n${body}`;
+}
+
+export interface DumpProblem {
+  /** Line of the file, from 1. */
+  readonly line: number;
+  readonly why: string;
+}
+
+/** Reads a dump; refused, with the line and the reason, where it is another file, cut off, changed, or of a later make. */
+export function decodeDump(text: string): Result<Dump, DumpProblem> {
+  const end = text.indexOf("\n");
+  const about = parsed(end < 0 ? text : text.slice(0, end));
+  if (about?.format !== FORMAT) return fail({ line: 1, why: "This is not a Threpsis backup: its first line does not say so." });
+  if (about.version !== VERSION) return fail({ line: 1, why: `The backup is of format ${String(about.version)}; this Threpsis reads format ${VERSION}.` });
+  const { schema, made, sha256: sum } = about;
+  if (typeof schema !== "number" || !Number.isInteger(schema) || schema < 1 || typeof made !== "string" || typeof sum !== "string")
+    return fail({ line: 1, why: "The backup's first line lacks its schema, time or checksum." });
+  const body = end < 0 ? "" : text.slice(end + 1);
+  if (sha256(body) !== sum)
+    return fail({
+      line: 1,
+      why: "The checksum does not fit: the file was cut off or changed after it was made. Take another copy of it, or an earlier backup.",
+    });
+  const rows: DumpedRow[] = [];
+  for (const [i, line] of body.split("\n").entries()) {
+    if (line === "") continue;
+    const table = TABLES.map(([name]) => name).find((name) => line.startsWith(prefixOf(name)));
+    if (!table || !parsed(line)) return fail({ line: i + 2, why: "This line is not a row of a table that Threpsis knows." });
+    rows.push({ table, row: line.slice(prefixOf(table).length, -1) });
+  }
+  return succeed({ schema, made, rows });
+}
+
+function parsed(line: string): Record<string, unknown> | null {
+  try {
+    const read: unknown = JSON.parse(line);
+    return typeof read === "object" && read !== null ? (read as Record<string, unknown>) : null;
+  } catch {
+    return null;
+  }
+}

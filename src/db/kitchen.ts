@@ -1,0 +1,54 @@
+import type { Recipe } from "../core/recipe";
+import type { Connection } from "./database";
+
+/** A recipe that is worked on: what is stored of it, and how many versions were kept. */
+export interface OnTheGo {
+  readonly id: string;
+  readonly recipe: Recipe;
+  readonly table: unknown;
+  readonly bench: unknown;
+  readonly versionCount: number;
+  /** When the recipe, its table or its bench was last changed, ISO. */
+  readonly touchedAt: string;
+}
+
+/** Recipes of which nothing was kept since they were last changed, the latest first; and how many there are of them. */
+export async function listOnTheGo(db: Connection, limit: number): Promise<{ readonly items: readonly OnTheGo[]; readonly total: number }> {
+  const rows = await db.query<{
+    id: string;
+    document: Recipe;
+    dining_table: unknown;
+    bench: unknown;
+    version_count: number;
+    touched_at: Date | string;
+    total: number;
+  }>(
+    `WITH touched AS (
+       SELECT recipe.id, GREATEST(recipe.updated_at, adaptation.updated_at) AS touched_at,
+         count(version.id)::int AS version_count, max(version.kept_at) AS kept_at
+       FROM recipe
+       LEFT JOIN adaptation ON adaptation.recipe_id = recipe.id
+       LEFT JOIN version ON version.recipe_id = recipe.id AND version.deleted_at IS NULL
+       WHERE recipe.deleted_at IS NULL
+       GROUP BY recipe.id, adaptation.recipe_id
+     ), going AS (
+       SELECT id, touched_at, version_count, (count(*) OVER ())::int AS total FROM touched WHERE kept_at IS NULL OR kept_at < touched_at
+       ORDER BY touched_at DESC, id LIMIT $1
+     )
+     SELECT going.id, document, dining_table, bench, version_count, touched_at, total
+     FROM going JOIN recipe USING (id) LEFT JOIN adaptation ON adaptation.recipe_id = going.id
+     ORDER BY touched_at DESC, going.id`,
+    [limit],
+  );
+  return {
+    items: rows.map(({ id, document, dining_table, bench, version_count, touched_at }) => ({
+      id,
+      recipe: document,
+      table: dining_table,
+      bench,
+      versionCount: version_count,
+      touchedAt: new Date(touched_at).toISOString(),
+    })),
+    total: rows[0]?.total ?? 0,
+  };
+}

@@ -1,0 +1,130 @@
+import { basisOf, recipeInput, reopened, versionInput, type Snapshot } from "../core/adaptation";
+import { evaluate } from "../core/evaluate";
+import { guessArchetype, readRecipe, type Archetype } from "../core/recipe";
+import { beamReadings, insideCount, type DiningTable } from "../core/substitution";
+import type { HouseholdMeasures } from "../core/units";
+import { REFERENCE } from "../data";
+import * as db from "../db";
+import { getDatabase } from "./database";
+import { getHousehold } from "./household";
+import { reading } from "./reading";
+import { validateBench, validateTable } from "./schemas";
+
+/** How many of its edged beams a version keeps inside. */
+export interface Inside {
+  readonly inside: number;
+  readonly of: number;
+}
+
+/** A sweet that is worked on: how far it is, and what it waits for. */
+export interface Going {
+  readonly id: string;
+  readonly title: string;
+  readonly kind: Archetype;
+  readonly lines: number;
+  /** Lines that are still to be asked about. */
+  readonly asked: number;
+  readonly table: DiningTable | null;
+  /** What lies on the bench; null where nothing does, or what does was made for another table. */
+  readonly bench: Inside | null;
+  readonly versionCount: number;
+  readonly touchedAt: string;
+}
+
+export interface OnShelf {
+  readonly id: string;
+  readonly title: string;
+  readonly label: string;
+  readonly keptAt: string;
+  readonly kind: Archetype;
+  readonly inside: Inside;
+  readonly servings: number;
+}
+
+export interface Kitchen {
+  readonly going: readonly Going[];
+  readonly goingTotal: number;
+  readonly kept: readonly OnShelf[];
+  readonly keptTotal: number;
+  readonly recipeTotal: number;
+}
+
+const ON_THE_GO = 8;
+const ON_SHELF = 6;
+
+/** What is on the go, what was kept last, each judged as it stands now. */
+export async function getKitchen(): Promise<Kitchen> {
+  const database = await getDatabase();
+  const { document: household } = await getHousehold();
+  const [{ items, total }, kept, keptTotal, { total: recipeTotal }] = await Promise.all([
+    db.listOnTheGo(database, ON_THE_GO),
+    db.latestVersions(database, ON_SHELF),
+    db.countVersions(database),
+    db.listRecipes(database, "", 1, 0),
+  ]);
+  return {
+    going: items.map((item) => going(item, household.measures)),
+    goingTotal: total,
+    kept: kept.map(({ snapshot, ...version }) => onShelf(version, snapshot as Snapshot)),
+    keptTotal,
+    recipeTotal,
+  };
+}
+
+function going({ id, recipe, table: storedTable, bench, versionCount, touchedAt }: db.OnTheGo, measures: HouseholdMeasures): Going {
+  const { constants, foods } = REFERENCE;
+  const read = readRecipe(recipe, reading(measures), constants);
+  const table = validateTable(storedTable) ? storedTable : null;
+  const laid = table && validateBench(bench) ? reopened(bench, basisOf(read, table), foods) : null;
+  return {
+    id,
+    title: recipe.title,
+    kind: read.archetype,
+    lines: read.lines.length,
+    asked: read.unresolved.length,
+    table,
+    bench:
+      table && laid
+        ? insideCount(
+            beamReadings(
+              evaluate(recipeInput(read, table), constants).figures,
+              evaluate(versionInput(laid.version, read, table), constants).figures,
+              table.limits,
+              table.serve,
+              constants,
+            ),
+          )
+        : null,
+    versionCount,
+    touchedAt,
+  };
+}
+
+function onShelf(version: db.VersionSummary, { asHandedDown, forThisTable, table, recipe }: Snapshot): OnShelf {
+  const { constants } = REFERENCE;
+  return {
+    id: version.id,
+    title: version.title,
+    label: version.label,
+    keptAt: version.keptAt,
+    kind: recipe.archetype ?? guessArchetype(asHandedDown.input.lines).archetype,
+    inside: insideCount(beamReadings(asHandedDown.figures, forThisTable.figures, table.limits, table.serve, constants)),
+    servings: table.servings,
+  };
+}
+
+/** Each place's one-line state, for the spine. */
+export async function placeStates(): Promise<Readonly<Record<"kitchen" | "recipes" | "pantry" | "household", string>>> {
+  const database = await getDatabase();
+  const [{ total: goingTotal }, { total }, { document: household }] = await Promise.all([
+    db.listOnTheGo(database, 1),
+    db.listRecipes(database, "", 1, 0),
+    getHousehold(),
+  ]);
+  return {
+    kitchen: total === 0 ? "nothing yet" : goingTotal === 0 ? "all kept" : `${goingTotal.toLocaleString("en")} on the go`,
+    recipes: total.toLocaleString("en"),
+    pantry: `${REFERENCE.foods.size} foods`,
+    household: household.measures.words === "millilitres" ? "ml" : household.measures.words,
+  };
+}

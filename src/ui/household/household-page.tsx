@@ -1,0 +1,200 @@
+"use client";
+
+import { useState } from "react";
+import { kitchenMeasure } from "../../core/recipe";
+import {
+  ENERGY_UNITS,
+  formatGrams,
+  formatToSpread,
+  inEnergyUnit,
+  MEASURE_WORDS,
+  TEMPERATURE_UNITS,
+  temperatureText,
+  USUAL_HOUSEHOLD,
+  type Household,
+  type HouseholdMeasures,
+} from "../../core/units";
+import { foodFacts } from "../../core/food";
+import { knowledge } from "../../workers/client";
+import { AmountField } from "../parts/amount-field";
+import { Choice } from "../parts/choice";
+import { UndoButtons } from "../parts/undo-buttons";
+import { useUndoKeys } from "../parts/use-history";
+import { useHouseholdDocument } from "../shell/household";
+import { SaveNotice } from "../shell/save-notice";
+import { PageHead } from "../shell/shell";
+import { applyTheme, THEMES, type Theme } from "../shell/theme";
+import { BackupSection } from "./backup-section";
+
+const SIZES: readonly (readonly [keyof Omit<HouseholdMeasures, "words">, string, string, number, number])[] = [
+  ["cup", "Cup", "metric sets have 240 or 250 ml; older books mean other sizes", 100, 500],
+  ["katori", "Katori", "fill yours with water on the scale: 1 g is 1 ml", 50, 300],
+  ["tablespoon", "Tablespoon", "a measuring spoon has 15 ml, in some countries 20", 5, 30],
+  ["teaspoon", "Teaspoon", "a measuring spoon has 5 ml", 2, 10],
+];
+const WORDS: Readonly<Record<(typeof MEASURE_WORDS)[number], string>> = { cups: "cups and spoons", katori: "katori and spoons", millilitres: "millilitres" };
+const DEGREES: Readonly<Record<(typeof TEMPERATURE_UNITS)[number], string>> = { celsius: "°C", fahrenheit: "°F" };
+const THEME_WORDS: Readonly<Record<Theme, string>> = { system: "as the device", light: "light", dark: "dark" };
+/** Foods that show what the sizes come to: a flour, a liquid, a spice. */
+const SHOWN = ["semolina", "cow-milk", "sugar", "cardamom"];
+
+/** The Household: its measures and units, the look, and a copy of everything. */
+export function HouseholdPage({ theme, canGoBack }: { readonly theme: Theme; readonly canGoBack: boolean }) {
+  const household = useHouseholdDocument();
+  useUndoKeys(household);
+  const { present, set, undo, redo } = household;
+  const { measures, units } = present;
+  const setMeasures = (part: Partial<HouseholdMeasures>, key?: string) => set((now: Household) => ({ ...now, measures: { ...now.measures, ...part } }), key);
+  const setUnits = (part: Partial<Household["units"]>) => set((now: Household) => ({ ...now, units: { ...now.units, ...part } }));
+  const usual = JSON.stringify(present) === JSON.stringify(USUAL_HOUSEHOLD);
+  return (
+    <>
+      <PageHead title="Household" line="What a cup is here, and how figures are shown." />
+      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
+        <div className="p-4 md:p-5 grid gap-7 content-start min-w-0">
+          <div className="flex flex-wrap justify-between items-center gap-3">
+            <h2 className="t-h2">Measures</h2>
+            <span className="flex gap-3 items-center no-print">
+              <SaveNotice document={household} />
+              <UndoButtons undo={undo} redo={redo} />
+            </span>
+          </div>
+          <ul className="border-t border-ink -mt-4">
+            {SIZES.map(([key, name, what, least, most]) => (
+              <li key={key} className="border-b border-line flex justify-between items-center gap-4 min-h-[52px] py-1">
+                <span className="t-ledger">
+                  <span className="font-[550]">{name}</span>
+                  <span className="block t-small text-ink2">{what}</span>
+                </span>
+                <AmountField
+                  label={`${name}, millilitres`}
+                  unit="ml"
+                  value={measures[key]}
+                  shownAs={String(measures[key])}
+                  least={least}
+                  most={most}
+                  onChange={(millilitres) => setMeasures({ [key]: millilitres }, key)}
+                />
+              </li>
+            ))}
+          </ul>
+          <fieldset>
+            <legend className="t-h2 text-[15px]">In which words</legend>
+            <p className="t-small text-ink2">For the measures that Threpsis writes. A pasted recipe may use any.</p>
+            <div className="flex flex-wrap gap-x-7 border-t border-ink mt-1">
+              {MEASURE_WORDS.map((words) => (
+                <Choice key={words} name="words" label={WORDS[words]} checked={measures.words === words} onChange={() => setMeasures({ words })} />
+              ))}
+            </div>
+          </fieldset>
+          <div className="flex flex-wrap gap-x-12 gap-y-6">
+            <fieldset>
+              <legend className="t-h2 text-[15px]">Energy</legend>
+              <div className="flex gap-6 border-t border-ink mt-1 pr-6">
+                {ENERGY_UNITS.map((energy) => (
+                  <Choice key={energy} name="energy" label={energy} checked={units.energy === energy} onChange={() => setUnits({ energy })} />
+                ))}
+              </div>
+            </fieldset>
+            <fieldset>
+              <legend className="t-h2 text-[15px]">Temperature</legend>
+              <div className="flex gap-6 border-t border-ink mt-1 pr-6">
+                {TEMPERATURE_UNITS.map((temperature) => (
+                  <Choice
+                    key={temperature}
+                    name="temperature"
+                    label={DEGREES[temperature]}
+                    checked={units.temperature === temperature}
+                    onChange={() => setUnits({ temperature })}
+                  />
+                ))}
+              </div>
+            </fieldset>
+            <Look given={theme} />
+          </div>
+          {!usual && (
+            <p>
+              <button type="button" className="underline t-ledger min-h-8" onClick={() => set(USUAL_HOUSEHOLD)}>
+                Back to the usual measures and units
+              </button>
+            </p>
+          )}
+          <BackupSection canGoBack={canGoBack} />
+        </div>
+        <aside className="lg:crease-l p-4 md:p-5" aria-label="What that comes to">
+          <h2 className="t-h2">What that comes to</h2>
+          <p className="t-small text-ink2">as recipes are read and written here</p>
+          <table className="w-full t-ledger rule-t mt-1">
+            <tbody>
+              {SHOWN.flatMap((id) => knowledge.reference.foods.get(id) ?? []).map((food) => {
+                const grams = (food.density ?? 0) * (food.role === "aroma" ? measures.teaspoon : measures.words === "katori" ? measures.katori : measures.cup);
+                return (
+                  <tr key={food.id} className="border-b border-line">
+                    <th scope="row" className="text-left font-[430] py-1.5">
+                      {food.name}
+                    </th>
+                    <td className="text-right t-figure t-frac">{kitchenMeasure(food, grams, measures)?.text}</td>
+                    <td className="text-right t-figure pl-3">{formatGrams(grams)} g</td>
+                  </tr>
+                );
+              })}
+              {knowledge.reference.foods.get("sugar") && (
+                <tr className="border-b border-line">
+                  <th scope="row" className="text-left font-[430] py-1.5" colSpan={2}>
+                    Energy in 100 g of sugar
+                  </th>
+                  <td className="text-right t-figure pl-3">
+                    <SugarEnergy unit={units.energy} />
+                  </td>
+                </tr>
+              )}
+              <tr className="border-b border-line">
+                <th scope="row" className="text-left font-[430] py-1.5" colSpan={2}>
+                  Served hot, served chilled
+                </th>
+                <td className="text-right t-figure pl-3 whitespace-nowrap">
+                  {temperatureText(knowledge.reference.constants.temperatures.hot, units.temperature)},{" "}
+                  {temperatureText(knowledge.reference.constants.temperatures.chilled, units.temperature)}
+                </td>
+              </tr>
+            </tbody>
+          </table>
+          <p className="t-small text-ink2 mt-3">
+            A change of a size changes what every cup and spoon of your recipes is read as. Versions that were kept stay as they were. The katori’s 150 ml is a
+            rule of thumb: they run from 100 to 200.
+          </p>
+        </aside>
+      </main>
+    </>
+  );
+}
+
+function SugarEnergy({ unit }: { readonly unit: Household["units"]["energy"] }) {
+  const sugar = knowledge.reference.foods.get("sugar");
+  if (!sugar) return null;
+  const { energy } = foodFacts(sugar, knowledge.reference.constants);
+  return (
+    <>
+      {formatToSpread(inEnergyUnit(energy.value, unit), inEnergyUnit((energy.high - energy.low) / 2, unit))} {unit}
+    </>
+  );
+}
+
+/** Light or dark. A matter of this browser, not of the household: kept in a cookie. */
+function Look({ given }: { readonly given: Theme }) {
+  const [theme, setTheme] = useState(given);
+  const take = (next: Theme) => {
+    setTheme(next);
+    applyTheme(next);
+  };
+  return (
+    <fieldset>
+      <legend className="t-h2 text-[15px]">Light or dark, on this device</legend>
+      <div className="flex flex-wrap gap-x-6 border-t border-ink mt-1 pr-6">
+        {THEMES.map((each) => (
+          <Choice key={each} name="theme" label={THEME_WORDS[each]} checked={theme === each} onChange={() => take(each)} />
+        ))}
+      </div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,27 @@
+/** How far a sweet on the go is, as the kitchen needs to know it. */
+export interface Progress {
+  readonly asked: number;
+  readonly wishes: readonly string[];
+  readonly servings: number | null;
+  readonly inside: { readonly inside: number; readonly of: number } | null;
+}
+
+export interface NextStep {
+  /** What to do, as a verb: "Answer 1 line". */
+  readonly verb: string;
+  readonly station: "recipe" | "table" | "swap";
+  /** Where it stands: "7 of 9 inside, not kept". */
+  readonly state: string;
+  /** Stations done of the four that there are: Recipe, Table, Swap, Keep. */
+  readonly done: number;
+}
+
+/** What a sweet waits for: the first station that is not settled. */
+export function nextStep({ asked, wishes, inside }: Progress): NextStep {
+  const done = (asked === 0 ? 1 : 0) + (wishes.length > 0 ? 1 : 0) + (inside ? 1 : 0);
+  if (asked > 0) return { verb: asked === 1 ? "Answer 1 line" : `Answer ${asked} lines`, station: "recipe", state: `${asked} to ask`, done };
+  if (wishes.length === 0) return { verb: "Set the table", station: "table", state: "no table yet", done };
+  if (!inside) return { verb: "See the versions", station: "swap", state: "table set", done };
+  return { verb: "Keep a version", station: "swap", state: `${inside.inside} of ${inside.of} inside`, done };
+}
+export const STATIONS_TO_KEEP = 4;

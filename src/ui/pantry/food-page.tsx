@@ -1,0 +1,175 @@
+"use client";
+
+import { foodFacts, nutrientFigure, nutrientUnit, NUTRIENTS, type Food, type Nutrient } from "../../core/food";
+import { relativeHalfWidth, type Figure } from "../../core/numeric";
+import { formatGrams, formatToSpread, inEnergyUnit } from "../../core/units";
+import { knowledge } from "../../workers/client";
+import { buttonClass } from "../parts/button";
+import { Go } from "../shell/go";
+import { useHousehold } from "../shell/household";
+import { PageHead } from "../shell/shell";
+import { allergenWords, FAMILY_NAMES, NUTRIENT_NAMES, provenanceWords } from "./food-words";
+
+/** Always shown; the others only where the food has any. */
+const ALWAYS: readonly Nutrient[] = ["water", "protein", "fat", "saturatedFat", "availableCarbohydrate"];
+const PART: readonly Nutrient[] = ["saturatedFat", "starch", "fructose", "glucose", "sucrose", "maltose", "lactose"];
+
+/** One food: all that the tables say of it, with intervals, source, measures and what to mind. */
+export function FoodPage({ food }: { readonly food: Food }) {
+  const { measures, units } = useHousehold();
+  const { constants, foods } = knowledge.reference;
+  const facts = foodFacts(food, constants);
+  const energy: Figure = {
+    value: inEnergyUnit(facts.energy.value, units.energy),
+    low: inEnergyUnit(facts.energy.low, units.energy),
+    high: inEnergyUnit(facts.energy.high, units.energy),
+  };
+  const { glycaemicIndex: gi, density } = food;
+  const kin = [...foods.values()].filter((other) => other.family === food.family && other.id !== food.id).slice(0, 8);
+  return (
+    <>
+      <PageHead title={food.name} line={[FAMILY_NAMES[food.family], ...food.synonyms.slice(0, 6)].join(", ")}>
+        <Go href={`/pantry?family=${food.family}`} className={buttonClass("quiet", "no-print")}>
+          Back to the pantry
+        </Go>
+      </PageHead>
+      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
+        <div className="p-4 md:p-5 min-w-0 max-w-[820px]">
+          {food.note && <p className="bg-saffron-wash px-3 py-2 t-ledger mb-4">{food.note}</p>}
+          <h2 className="t-h2">In 100 g</h2>
+          <table className="w-full t-ledger mt-1 rule-t">
+            <caption className="sr-only">Composition of {food.name} per 100 g, with the interval within which 8 of 10 samples lie</caption>
+            <thead className="t-small text-ink2">
+              <tr className="border-b border-ink">
+                <th scope="col" className="text-left font-[430] py-1">
+                  nutrient
+                </th>
+                <th scope="col" className="text-right font-[430]">
+                  amount
+                </th>
+                <th scope="col" className="text-right font-[430] w-[42%]">
+                  8 of 10 samples within
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              <FactRow name="Energy, computed" figure={energy} unit={units.energy} />
+              <FactRow name="Sugars together" figure={facts.sugars} unit="g" />
+              <FactRow name="Fibre together" figure={facts.fibre} unit="g" />
+              {NUTRIENTS.filter((nutrient) => ALWAYS.includes(nutrient) || nutrientFigure(food, nutrient).value > 0).map((nutrient) => (
+                <FactRow
+                  key={nutrient}
+                  name={NUTRIENT_NAMES[nutrient]}
+                  part={PART.includes(nutrient)}
+                  figure={nutrientFigure(food, nutrient)}
+                  unit={nutrientUnit(nutrient)}
+                />
+              ))}
+            </tbody>
+          </table>
+          <p className="t-small text-ink2 mt-2">Energy: {constants.energyPerGram.source}. The intervals are the table’s own spread and natural variation.</p>
+        </div>
+        <aside className="lg:crease-l p-4 md:p-5" aria-label="About this food">
+          <h2 className="t-h2">Source</h2>
+          <p className="rule-t mt-1 pt-1.5 t-ledger">
+            {food.source}
+            <span className="block t-small text-ink2">{provenanceWords(food)}</span>
+          </p>
+          <h2 className="t-h2 mt-5">What it weighs</h2>
+          <dl className="rule-t mt-1 t-ledger">
+            {density !== null &&
+              (measures.words === "millilitres"
+                ? ([["100 ml", 100]] as const)
+                : ([
+                    [measures.words === "katori" ? "1 katori" : "1 cup", measures.words === "katori" ? measures.katori : measures.cup],
+                    ["1 tbsp", measures.tablespoon],
+                    ["1 tsp", measures.teaspoon],
+                  ] as const)
+              ).map(([name, millilitres]) => (
+                <Pair
+                  key={name}
+                  name={name}
+                  note={name.startsWith("100") ? undefined : `${millilitres} ml`}
+                  value={`${formatGrams(millilitres * density)} g`}
+                />
+              ))}
+            {food.counted.map((unit) => (
+              <Pair key={unit.unit} name={`1 ${unit.unit}`} note={`± ${Math.round(unit.share * 100)} %`} value={`${formatGrams(unit.grams)} g`} />
+            ))}
+            {density === null && food.counted.length === 0 && <p className="py-1.5 text-ink2">Only by the scale: no measure is known.</p>}
+          </dl>
+          <h2 className="t-h2 mt-5">Who minds</h2>
+          <ul className="rule-t mt-1 t-ledger">
+            {food.allergens.map((allergen) => (
+              <li key={allergen} className="border-b border-line py-1.5">
+                Contains {allergenWords(allergen)}
+              </li>
+            ))}
+            {food.mayContain.map(({ allergen, why }) => (
+              <li key={allergen} className="border-b border-line py-1.5">
+                May bring {allergenWords(allergen)}: {why}
+              </li>
+            ))}
+            {food.allergens.length + food.mayContain.length === 0 && (
+              <li className="border-b border-line py-1.5">None of the listed allergens by nature. What a packet brings with it, its label tells.</li>
+            )}
+            <li className="border-b border-line py-1.5">Comes from: {food.origin}</li>
+          </ul>
+          <h2 className="t-h2 mt-5">Glycaemic index</h2>
+          <p className="rule-t mt-1 pt-1.5 t-ledger">
+            {gi ? (
+              <>
+                <span className="t-figure font-[560]">{gi.value}</span>, {gi.low} to {gi.high}
+                <span className="block t-small text-ink2">{gi.source}</span>
+              </>
+            ) : (
+              <span className="text-ink2">No value: it has little carbohydrate, or none was measured.</span>
+            )}
+          </p>
+          <h2 className="t-h2 mt-5 no-print">Of the same family</h2>
+          <ul className="rule-t mt-1 t-ledger no-print">
+            {kin.map((other) => (
+              <li key={other.id} className="border-b border-line">
+                <Go href={`/pantry/${other.id}`} className="block py-1.5 hover:underline">
+                  {other.name}
+                </Go>
+              </li>
+            ))}
+          </ul>
+        </aside>
+      </main>
+    </>
+  );
+}
+
+function FactRow({ name, figure, unit, part = false }: { readonly name: string; readonly figure: Figure; readonly unit: string; readonly part?: boolean }) {
+  const half = (figure.high - figure.low) / 2;
+  return (
+    <tr className="border-b border-line">
+      <th scope="row" className={`text-left font-[430] py-1.5 ${part ? "pl-4 text-ink2" : ""}`}>
+        {name}
+      </th>
+      <td className="text-right t-figure">
+        {formatToSpread(figure.value, half)} {unit}
+      </td>
+      <td className="text-right t-figure text-ink2">
+        {figure.value === 0
+          ? "none"
+          : relativeHalfWidth(figure) < 0.001
+            ? "as stated"
+            : `${formatToSpread(figure.low, half)} to ${formatToSpread(figure.high, half)} ${unit}`}
+      </td>
+    </tr>
+  );
+}
+
+function Pair({ name, note, value }: { readonly name: string; readonly note?: string | undefined; readonly value: string }) {
+  return (
+    <div className="flex justify-between gap-3 border-b border-line py-1.5">
+      <dt>
+        {name} {note && <span className="t-small text-ink2">{note}</span>}
+      </dt>
+      <dd className="t-figure">{value}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,200 @@
+"use client";
+
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { flushSync } from "react-dom";
+import { foodFacts, nutrientFigure, type Family, type Food } from "../../core/food";
+import { knowledge, foodMatcher } from "../../workers/client";
+import { formatToSpread, inEnergyUnit } from "../../core/units";
+import type { Figure } from "../../core/numeric";
+import { Go } from "../shell/go";
+import { useHousehold } from "../shell/household";
+import { PageHead } from "../shell/shell";
+import { FAMILY_NAMES, FAMILY_ORDER, provenanceWords } from "./food-words";
+
+const COLUMNS = "grid-cols-[minmax(0,1fr)_64px] sm:grid-cols-[minmax(0,1.5fr)_repeat(5,64px)] xl:grid-cols-[minmax(0,1.5fr)_repeat(5,72px)_minmax(0,1fr)]";
+const MOST_FOUND = 60;
+
+/** The Pantry: every food that the figures rest on, found by name or family, each with its own page. */
+export function PantryPage({ search, family: givenFamily }: { readonly search: string; readonly family: Family | null }) {
+  const [words, setWords] = useState(search);
+  const [family, setFamily] = useState(givenFamily);
+  const { foods } = knowledge.reference;
+  const found = useMemo(() => {
+    const all = words.trim()
+      ? foodMatcher()
+          .search(words, MOST_FOUND)
+          .flatMap((id) => foods.get(id) ?? [])
+      : [...foods.values()].sort((a, b) => FAMILY_ORDER.indexOf(a.family) - FAMILY_ORDER.indexOf(b.family) || a.name.localeCompare(b.name));
+    return family ? all.filter((food) => food.family === family) : all;
+  }, [words, family, foods]);
+  const families = useMemo(() => FAMILY_ORDER.filter((each) => [...foods.values()].some((food) => food.family === each)), [foods]);
+  // As one types the address follows, so that it can be reloaded and shared; the page itself is not asked for again.
+  const show = (nextWords: string, nextFamily: Family | null) => {
+    setWords(nextWords);
+    setFamily(nextFamily);
+    const query = new URLSearchParams({ ...(nextWords.trim() ? { search: nextWords.trim() } : {}), ...(nextFamily ? { family: nextFamily } : {}) });
+    window.history.replaceState(null, "", query.size ? `/pantry?${query}` : "/pantry");
+  };
+  const grouped = words.trim() === "" && family === null;
+  const { visible, end, more } = usePortions(found);
+  return (
+    <>
+      <PageHead title="Pantry" line={`${foods.size} foods, each per 100 g as it is bought, with its source.`} />
+      <main id="main" className="p-4 md:p-5">
+        <div role="search" className="flex flex-wrap gap-3 no-print">
+          <input
+            aria-label="Find a food by name"
+            placeholder="Find a food: jaggery, gur, til"
+            value={words}
+            maxLength={100}
+            onChange={(event) => show(event.target.value, family)}
+            className="border border-edge bg-sheet px-3 min-h-11 flex-1 min-w-56 max-w-96"
+          />
+          <select
+            aria-label="Family of foods"
+            value={family ?? ""}
+            onChange={(event) => show(words, (event.target.value || null) as Family | null)}
+            className="border border-edge bg-sheet px-3 min-h-11 max-w-full"
+          >
+            <option value="">All families</option>
+            {families.map((each) => (
+              <option key={each} value={each}>
+                {FAMILY_NAMES[each]}
+              </option>
+            ))}
+          </select>
+          <span className="self-center t-small text-ink2" role="status">
+            {found.length === 1 ? "1 food" : `${found.length} foods`}
+          </span>
+        </div>
+        {found.length === 0 ? (
+          <p className="mt-5 max-w-[60ch]">
+            No food of the tables is called “{words.trim()}”{family && <> among {FAMILY_NAMES[family].toLowerCase()}</>}. A line of a recipe that names it is
+            asked about, and can stand for the nearest food or be left out.{" "}
+            <button type="button" className="underline" onClick={() => show("", null)}>
+              Show all
+            </button>
+          </p>
+        ) : (
+          <div className="mt-4">
+            <Head />
+            {grouped ? (
+              families.map((each) => {
+                const of = visible.filter((food) => food.family === each);
+                return (
+                  of.length > 0 && (
+                    <section key={each} aria-label={FAMILY_NAMES[each]}>
+                      <h2 className="t-h2 pt-4 pb-1 border-b border-ink">{FAMILY_NAMES[each]}</h2>
+                      <Rows foods={of} />
+                    </section>
+                  )
+                );
+              })
+            ) : (
+              <Rows foods={visible} />
+            )}
+            {visible.length < found.length && (
+              <p ref={end} className="py-3">
+                <button type="button" className="underline min-h-11" onClick={more}>
+                  More of the {found.length} foods
+                </button>
+              </p>
+            )}
+          </div>
+        )}
+      </main>
+    </>
+  );
+}
+
+/** How many rows are shown at first, and with each look at the end of the list. */
+const PORTION = 40;
+
+/** A long list in portions: the next one comes as its end comes into view, all of it for print. */
+function usePortions<T>(all: readonly T[]): {
+  readonly visible: readonly T[];
+  readonly end: React.RefObject<HTMLParagraphElement | null>;
+  readonly more: () => void;
+} {
+  const [shown, setShown] = useState(PORTION);
+  const end = useRef<HTMLParagraphElement>(null);
+  const more = useCallback(() => setShown((before) => before + PORTION), []);
+  useEffect(() => {
+    const target = end.current;
+    const everything = () => flushSync(() => setShown(Infinity));
+    window.addEventListener("beforeprint", everything);
+    const observer = new IntersectionObserver(([entry]) => entry?.isIntersecting && more(), { rootMargin: "400px" });
+    if (target) observer.observe(target);
+    return () => {
+      observer.disconnect();
+      window.removeEventListener("beforeprint", everything);
+    };
+  }, [more, shown, all]);
+  return { visible: all.slice(0, shown), end, more };
+}
+
+function Head() {
+  const { energy } = useHousehold().units;
+  return (
+    <div className={`grid ${COLUMNS} gap-x-3 px-1 t-small text-ink2 border-b border-ink pb-1`} aria-hidden="true">
+      <span>per 100 g</span>
+      <span className="text-right">{energy}</span>
+      {["sugars, g", "fibre, g", "protein, g", "fat, g"].map((each) => (
+        <span key={each} className="text-right max-sm:hidden">
+          {each}
+        </span>
+      ))}
+      <span className="max-xl:hidden pl-3">source</span>
+    </div>
+  );
+}
+
+function Rows({ foods }: { readonly foods: readonly Food[] }) {
+  return (
+    <ul>
+      {foods.map((food) => (
+        <FoodRow key={food.id} food={food} />
+      ))}
+    </ul>
+  );
+}
+
+function FoodRow({ food }: { readonly food: Food }) {
+  const { energy: unit } = useHousehold().units;
+  const facts = useMemo(() => foodFacts(food, knowledge.reference.constants), [food]);
+  return (
+    <li className="border-b border-line [content-visibility:auto] [contain-intrinsic-height:46px]">
+      <Go href={`/pantry/${food.id}`} className={`grid ${COLUMNS} gap-x-3 px-1 py-1.5 items-baseline hover:bg-pressed group`}>
+        <span className="min-w-0">
+          <span className="t-new group-hover:underline">{food.name}</span>
+          {food.synonyms.length > 0 && <span className="block t-small text-ink2 truncate">{food.synonyms.slice(0, 4).join(", ")}</span>}
+        </span>
+        <Cell label={`energy, ${unit}`} figure={facts.energy} scale={inEnergyUnit(1, unit)} />
+        <Cell label="sugars, g" figure={facts.sugars} more />
+        <Cell label="fibre, g" figure={facts.fibre} more />
+        <Cell label="protein, g" figure={nutrientFigure(food, "protein")} more />
+        <Cell label="fat, g" figure={nutrientFigure(food, "fat")} more />
+        <span className="t-small text-ink2 max-xl:hidden pl-3 truncate">{`${food.source}, ${provenanceWords(food)}`}</span>
+      </Go>
+    </li>
+  );
+}
+
+function Cell({
+  label,
+  figure,
+  scale = 1,
+  more = false,
+}: {
+  readonly label: string;
+  readonly figure: Figure;
+  readonly scale?: number;
+  readonly more?: boolean;
+}) {
+  return (
+    <span className={`t-figure text-right ${more ? "max-sm:hidden" : ""}`}>
+      <span className="sr-only">{label}: </span>
+      {formatToSpread(figure.value * scale, ((figure.high - figure.low) / 2) * scale)}
+    </span>
+  );
+}

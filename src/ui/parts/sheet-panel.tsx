@@ -1,0 +1,34 @@
+"use client";
+
+import { Dialog, DialogPanel, DialogTitle } from "@headlessui/react";
+import type { ReactNode } from "react";
+import { Button } from "./button";
+
+export interface SheetPanelProps {
+  readonly onClose: () => void;
+  readonly title: ReactNode;
+  /** A small line above the title. */
+  readonly above?: ReactNode;
+  readonly children: ReactNode;
+}
+
+/** The open panel of a sheet. Escape, its button or a tap outside close it. */
+export default function SheetPanel({ onClose, title, above, children }: SheetPanelProps) {
+  return (
+    <Dialog open onClose={onClose} className="relative z-40 focus:outline-none">
+      <div aria-hidden="true" className="fixed inset-0 bg-[light-dark(rgb(22_28_68/0.25),rgb(0_0_0/0.5))]" />
+      <div className="fixed inset-0 flex justify-end">
+        <DialogPanel className="w-full max-w-[480px] h-full overflow-y-auto bg-sheet border-l border-ink p-5 pb-24">
+          <div className="flex justify-between gap-4 items-start">
+            <div>
+              {above && <p className="t-small text-ink2">{above}</p>}
+              <DialogTitle className="t-h1">{title}</DialogTitle>
+            </div>
+            <Button onClick={onClose}>Close</Button>
+          </div>
+          {children}
+        </DialogPanel>
+      </div>
+    </Dialog>
+  );
+}

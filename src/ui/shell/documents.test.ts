@@ -1,0 +1,138 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import type * as Documents from "./documents";
+
+type Body = { readonly document: unknown; readonly revision: number };
+const URL = "/api/recipes/a";
+let documents: typeof Documents;
+let stored: Map<string, string>;
+let answers: ((body: Body) => { readonly status: number; readonly json: unknown })[];
+let sent: Body[];
+
+/** A window: its own memory, over a browser's store that other windows share. */
+const newWindow = async () => {
+  vi.resetModules();
+  documents = await import("./documents");
+};
+beforeEach(async () => {
+  stored = new Map();
+  answers = [];
+  sent = [];
+  vi.stubGlobal("BroadcastChannel", undefined);
+  vi.stubGlobal(
+    "localStorage",
+    new Proxy(
+      {
+        getItem: (key: string) => stored.get(key) ?? null,
+        setItem: (key: string, value: string) => void stored.set(key, value),
+        removeItem: (key: string) => void stored.delete(key),
+      },
+      { ownKeys: () => [...stored.keys()], getOwnPropertyDescriptor: () => ({ enumerable: true, configurable: true }) },
+    ),
+  );
+  vi.stubGlobal("fetch", (_url: string, { body }: { body: string }) => {
+    const said = JSON.parse(body) as Body;
+    sent.push(said);
+    const answer = answers.shift();
+    if (!answer) return Promise.reject(new Error("no server"));
+    const { status, json } = answer(said);
+    return Promise.resolve(new Response(JSON.stringify(json), { status }));
+  });
+  await newWindow();
+});
+afterEach(() => vi.unstubAllGlobals());
+
+const saved = (revision: number) => () => ({ status: 200, json: { revision } });
+const refused = (document: unknown, revision: number) => () => ({ status: 409, json: { title: "Changed.", current: { document, revision } } });
+
+describe("a document that is edited", () => {
+  it("is held in the store until it is saved, over the revision it was made on", async () => {
+    documents.show(URL, { document: { title: "One" }, revision: 3 });
+    expect(documents.edit(URL, { title: "One" })).toBe(false);
+    expect(documents.edit(URL, { title: "Two" })).toBe(true);
+    expect(stored.size).toBe(1);
+    answers = [saved(4)];
+    await documents.deliver(URL);
+    expect(sent).toEqual([{ document: { title: "Two" }, revision: 3 }]);
+    expect(stored.size).toBe(0);
+    expect(documents.latest(URL, { document: { title: "One" }, revision: 3 })).toEqual({ document: { title: "Two" }, revision: 4 });
+    // What the server knows by now is newer than what is remembered here.
+    expect(documents.latest(URL, { document: { title: "Three" }, revision: 5 }).revision).toBe(5);
+  });
+
+  it("goes on being unsaved where it was edited again while it was sent", async () => {
+    documents.show(URL, { document: 1, revision: 1 });
+    documents.edit(URL, 2);
+    answers = [
+      () => {
+        documents.edit(URL, 3);
+        return saved(2)();
+      },
+      saved(3),
+    ];
+    await documents.deliver(URL);
+    expect(documents.heldAt(URL)).toMatchObject({ document: 3, revision: 2, unsaved: true });
+    await documents.deliver(URL);
+    expect(sent.map(({ revision }) => revision)).toEqual([1, 2]);
+    expect(documents.heldAt(URL)?.unsaved).toBe(false);
+  });
+
+  it("comes back in a new window where the server did not answer, unless it is there already", async () => {
+    documents.show(URL, { document: { title: "One" }, revision: 1 });
+    documents.edit(URL, { title: "Two" });
+    await expect(documents.deliver(URL)).rejects.toThrow(/does not answer/);
+    await newWindow();
+    expect(documents.show(URL, { document: { title: "One" }, revision: 1 }).unsaved).toEqual({ document: { title: "Two" }, revision: 1 });
+    await newWindow();
+    expect(documents.show(URL, { document: { title: "Two" }, revision: 2 }).unsaved).toBeNull();
+    expect(stored.size).toBe(0);
+  });
+
+  it("is not brought back from a store that holds nonsense, nor after everything was replaced", async () => {
+    stored.set(`threpsis.unsaved ${URL}`, "{nonsense");
+    expect(documents.show(URL, { document: 1, revision: 1 }).unsaved).toBeNull();
+    stored.set("threpsis.unsaved /api/recipes/b", JSON.stringify({ document: 2, revision: 1 }));
+    stored.set("another", "stays");
+    documents.letGo();
+    expect([...stored.keys()]).toEqual(["another"]);
+    await newWindow();
+    expect(documents.show("/api/recipes/b", { document: 1, revision: 1 }).unsaved).toBeNull();
+  });
+});
+
+describe("where another save came between", () => {
+  beforeEach(async () => {
+    documents.show(URL, { document: "base", revision: 1 });
+    documents.edit(URL, "mine");
+    answers = [refused("theirs", 2)];
+    await expect(documents.deliver(URL)).rejects.toBeInstanceOf(documents.Conflict);
+  });
+
+  it("nothing is sent again until it is chosen, whatever is typed", async () => {
+    documents.edit(URL, "mine too");
+    await expect(documents.deliver(URL)).rejects.toBeInstanceOf(documents.Conflict);
+    expect(sent.length).toBe(1);
+    expect(documents.heldAt(URL)?.theirs).toMatchObject({ document: "theirs", inTheWay: true });
+  });
+  it("keeping mine sends it over what they saved", async () => {
+    documents.keepMine(URL);
+    answers = [saved(3)];
+    await documents.deliver(URL);
+    expect(sent.at(-1)).toEqual({ document: "mine", revision: 2 });
+  });
+  it("taking theirs sends nothing, and an undo then goes over theirs", async () => {
+    expect(documents.takeTheirs(URL)).toBe("theirs");
+    await documents.deliver(URL);
+    expect(sent.length).toBe(1);
+    expect(stored.size).toBe(0);
+    documents.edit(URL, "mine");
+    answers = [saved(3)];
+    await documents.deliver(URL);
+    expect(sent.at(-1)).toEqual({ document: "mine", revision: 2 });
+  });
+  it("another refusal than a conflict is told in the server's words, and the edit stays", async () => {
+    documents.keepMine(URL);
+    answers = [() => ({ status: 422, json: { title: "The request does not fit.", errors: [{ pointer: "/document/title", detail: "Too long." }] } })];
+    await expect(documents.deliver(URL)).rejects.toThrow("The request does not fit. /document/title Too long.");
+    expect(documents.heldAt(URL)).toMatchObject({ document: "mine", unsaved: true });
+  });
+});

@@ -1,0 +1,154 @@
+import equal from "fast-deep-equal";
+import { Refused, send } from "../parts/send";
+
+/** Something that is edited, and the revision it stands at on the server; 0 where it was never saved. */
+export interface Revised<T> {
+  readonly document: T;
+  readonly revision: number;
+}
+
+/** What this window holds of a document: newer than what its page came with, or not saved yet. */
+export interface Held extends Revised<unknown> {
+  readonly unsaved: boolean;
+  /** What another window or device saved meanwhile: in the way of this one's changes, or just newer than what is shown. */
+  readonly theirs: (Revised<unknown> & { readonly inTheWay: boolean }) | null;
+}
+
+/** A save that was refused because another came between; the document's own notice asks what to do. */
+export class Conflict extends Error {}
+
+const UNSAVED = "threpsis.unsaved ";
+const held = new Map<string, Held>();
+const shown = new Map<string, number>();
+const listeners = new Set<() => void>();
+let lastSave = 0;
+
+/** When this window last saved anything, ms; a list from before that is out of date. */
+export const savedAt = (): number => lastSave;
+export const noteSave = (): void => void (lastSave = Date.now());
+
+const channel = typeof BroadcastChannel === "undefined" ? null : new BroadcastChannel("threpsis");
+if (channel)
+  channel.onmessage = ({ data }: MessageEvent<Revised<unknown> & { readonly url: string }>) => {
+    const known = held.get(data.url);
+    if (!known || known.unsaved || data.revision <= known.revision) return;
+    put(data.url, (shown.get(data.url) ?? 0) > 0 ? { ...known, theirs: { ...data, inTheWay: false } } : { ...data, unsaved: false, theirs: null });
+  };
+
+function put(url: string, next: Held): void {
+  held.set(url, next);
+  for (const listener of listeners) listener();
+}
+
+export const subscribe = (listener: () => void): (() => void) => {
+  listeners.add(listener);
+  return () => void listeners.delete(listener);
+};
+export const heldAt = (url: string): Held | undefined => held.get(url);
+
+/** The latest of a document that this window knows: going back must not show an older one. */
+export function latest<T>(url: string, given: Revised<T>): Revised<T> {
+  const known = held.get(url);
+  return known && (known.unsaved || known.revision > given.revision) ? { document: known.document as T, revision: known.revision } : given;
+}
+
+/** Takes note that a page shows a document. Gives what an earlier page left unsaved, if it is not the same. */
+export function show(url: string, given: Revised<unknown>): { readonly leave: () => void; readonly unsaved: Revised<unknown> | null } {
+  shown.set(url, (shown.get(url) ?? 0) + 1);
+  const leave = () => void shown.set(url, (shown.get(url) ?? 1) - 1);
+  const known = held.get(url);
+  if (known && (known.unsaved || known.revision > given.revision)) return { leave, unsaved: null };
+  put(url, { ...given, unsaved: false, theirs: null });
+  const left = known ? null : readLeft(url);
+  if (!left) return { leave, unsaved: null };
+  if (equal(left.document, given.document)) {
+    forget(url);
+    return { leave, unsaved: null };
+  }
+  put(url, { document: given.document, revision: left.revision, unsaved: false, theirs: null });
+  return { leave, unsaved: left };
+}
+
+/** Holds an edit until it is saved, over a reload too. False where it is just what is held already. */
+export function edit(url: string, document: unknown): boolean {
+  const known = held.get(url);
+  if (!known || equal(known.document, document)) return false;
+  const { revision } = known;
+  put(url, { ...known, document, unsaved: true });
+  try {
+    localStorage.setItem(UNSAVED + url, JSON.stringify({ document, revision }));
+  } catch {
+    /* a full or blocked store only loses what is unsaved over a reload */
+  }
+  return true;
+}
+
+/** Sends what is unsaved. Throws Conflict where another save came between, and the server's own words where it refuses. */
+export async function deliver(url: string): Promise<void> {
+  const known = held.get(url);
+  if (!known?.unsaved) return;
+  if (known.theirs?.inTheWay) throw new Conflict();
+  const { document, revision } = known;
+  try {
+    const answer = (await send("PUT", url, { document, revision })) as { readonly revision: number };
+    acknowledge(url, document, answer.revision);
+  } catch (error) {
+    const current = error instanceof Refused && error.status === 409 ? (error.said.current as Revised<unknown> | undefined) : undefined;
+    if (!current) throw error;
+    put(url, { ...(held.get(url) ?? known), theirs: { ...current, inTheWay: true } });
+    throw new Conflict();
+  }
+}
+
+function acknowledge(url: string, document: unknown, revision: number): void {
+  noteSave();
+  const now = held.get(url);
+  const still = now !== undefined && now.document !== document;
+  put(url, { document: still ? now.document : document, revision, unsaved: still, theirs: null });
+  if (!still) forget(url);
+  channel?.postMessage({ url, document, revision });
+}
+
+/** This window's changes go over what the other one saved. */
+export function keepMine(url: string): void {
+  const known = held.get(url);
+  if (known?.theirs) put(url, { ...known, revision: known.theirs.revision, theirs: null });
+}
+
+/** What the other window saved takes the place of what is here. Gives it, for showing. */
+export function takeTheirs(url: string): unknown {
+  const theirs = held.get(url)?.theirs;
+  if (!theirs) return undefined;
+  put(url, { document: theirs.document, revision: theirs.revision, unsaved: false, theirs: null });
+  forget(url);
+  return theirs.document;
+}
+
+/** Lets go of all that this window holds: everything was replaced beneath it. */
+export function letGo(): void {
+  held.clear();
+  try {
+    for (const key of Object.keys(localStorage)) if (key.startsWith(UNSAVED)) localStorage.removeItem(key);
+  } catch {
+    /* nothing was stored where nothing can be */
+  }
+}
+
+function readLeft(url: string): Revised<unknown> | null {
+  try {
+    const left: unknown = JSON.parse(localStorage.getItem(UNSAVED + url) ?? "null");
+    return typeof left === "object" && left !== null && "document" in left && "revision" in left && typeof left.revision === "number"
+      ? { document: left.document, revision: left.revision }
+      : null;
+  } catch {
+    return null;
+  }
+}
+
+function forget(url: string): void {
+  try {
+    localStorage.removeItem(UNSAVED + url);
+  } catch {
+    /* nothing was stored where nothing can be */
+  }
+}

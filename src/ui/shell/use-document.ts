@@ -1,0 +1,58 @@
+"use client";
+
+import { useCallback, useEffect, useSyncExternalStore } from "react";
+import { useHistory, type Undoable } from "../parts/use-history";
+import { deliver, edit, heldAt, keepMine, latest, show, subscribe, takeTheirs, type Held, type Revised } from "./documents";
+import { useSaving } from "./saving";
+import { toast } from "./messages";
+
+export interface Document<T> extends Undoable<T> {
+  readonly url: string;
+  readonly theirs: Held["theirs"];
+  readonly takeTheirs: () => void;
+  readonly keepMine: () => void;
+}
+
+/**
+ * A document that is edited here and saved by itself: with undo, kept over a reload until it is saved, and never over what
+ * another window saved. `open` and `close` turn what is stored into what is edited and back; null is not saved as it stands.
+ * All four parameters should be stable.
+ */
+export function useDocument<S, T>(url: string, given: Revised<S>, open: (stored: S) => T, close: (value: T) => S | null): Document<T> {
+  const history = useHistory<T>(() => open(latest(url, given).document));
+  const { present, set } = history;
+  const untouched = history.undo === null && history.redo === null;
+  const { save } = useSaving();
+  const held = useSyncExternalStore(
+    subscribe,
+    () => heldAt(url),
+    () => undefined,
+  );
+
+  useEffect(() => {
+    const { leave, unsaved } = show(url, given);
+    if (unsaved) {
+      set(open(unsaved.document as S));
+      toast("What was not saved here last time is back.");
+    } else if (heldAt(url)?.unsaved) save(url, () => deliver(url));
+    return leave;
+    // Only where the page comes up: later renders of it bring nothing that was left unsaved.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [url]);
+
+  useEffect(() => {
+    if (untouched) return;
+    const document = close(present);
+    if (document !== null && edit(url, document)) save(url, () => deliver(url));
+  }, [present, untouched, close, url, save]);
+
+  const take = useCallback(() => {
+    const document = takeTheirs(url);
+    if (document !== undefined) set(open(document as S));
+  }, [url, set, open]);
+  const keep = useCallback(() => {
+    keepMine(url);
+    save(url, () => deliver(url));
+  }, [url, save]);
+  return { ...history, url, theirs: held?.theirs ?? null, takeTheirs: take, keepMine: keep };
+}

@@ -1,0 +1,219 @@
+import { readFileSync, writeFileSync } from "node:fs";
+import { createServer, type Server } from "node:http";
+import { join } from "node:path";
+import type { Page } from "playwright-core";
+import { afterEach, describe, expect, it } from "vitest";
+import { newFolder, removeFolder } from "../support/app";
+import { axe } from "../support/browser";
+import { startSession } from "../support/session";
+
+const session = startSession();
+const { button, goto } = session;
+/** Opens a page and waits until it is awake: what comes before cannot be told to it. */
+const at = (page: Page, path: string) => page.goto(`${session.app.address}${path}`, { waitUntil: "networkidle" });
+const title = (page: Page) => page.getByLabel("Title");
+const saved = (page: Page) => page.getByText("Saved", { exact: true }).waitFor();
+const RECIPE = "/recipes/demo-2/recipe";
+
+describe("what is not saved yet", () => {
+  it("survives a reload while the server does not answer, comes back as an edit, and is saved when it does", async () => {
+    await goto(RECIPE);
+    await session.page.route("**/api/recipes/**", (route) => route.abort());
+    await title(session.page).fill("Phirni of the reload");
+    await session.page.getByRole("alert").getByText("Not saved").waitFor();
+    await session.page.reload();
+    await expect.poll(() => title(session.page).inputValue()).toBe("Phirni of the reload");
+    await session.page.getByText("What was not saved here last time is back.").waitFor();
+    await button("Undo").click();
+    expect(await title(session.page).inputValue()).toBe("Saffron phirni of ground rice");
+    await button("Redo").click();
+    await session.page.unroute("**/api/recipes/**");
+    // The last edit is on its way already, or waits for the button.
+    const again = button("Try again");
+    if (await again.isVisible()) await again.click();
+    await saved(session.page);
+    const other = await session.another();
+    await at(other, RECIPE);
+    expect(await title(other).inputValue()).toBe("Phirni of the reload");
+  });
+
+  it("is told of on other pages too, and a link waits for what was typed", async () => {
+    await goto(RECIPE);
+    await title(session.page).fill("Phirni on the way");
+    await session.page.getByRole("link", { name: /^Recipes/ }).click();
+    await session.page
+      .locator("main")
+      .getByRole("link", { name: /^Phirni on the way/ })
+      .first()
+      .waitFor();
+  });
+});
+
+describe("two windows on one recipe", () => {
+  it("of one browser: the other is told at once, and shows it when asked", async () => {
+    await goto(RECIPE);
+    const other = await session.beside();
+    await at(other, RECIPE);
+    await title(session.page).fill("Named in the first window");
+    await saved(session.page);
+    await other.getByText("Changed in another window.").waitFor();
+    expect(await title(other).inputValue()).not.toBe("Named in the first window");
+    await other.getByRole("button", { name: "Show it" }).click();
+    expect(await title(other).inputValue()).toBe("Named in the first window");
+    await other.close();
+  });
+
+  it("of two devices: the second is told what it would overwrite, and chooses", async () => {
+    await goto(RECIPE);
+    const other = await session.another();
+    await at(other, RECIPE);
+    await title(session.page).fill("Mine");
+    await saved(session.page);
+    await title(other).fill("Theirs");
+    await other.getByRole("alert").getByText("Changed in another window too. Nothing was overwritten.").waitFor();
+    expect(await axe(other)).toEqual([]);
+    expect(await title(other).inputValue()).toBe("Theirs");
+    const third = await session.another();
+    await at(third, RECIPE);
+    expect(await title(third).inputValue()).toBe("Mine");
+    await other.getByRole("button", { name: "Keep mine" }).click();
+    await saved(other);
+    await third.reload();
+    expect(await title(third).inputValue()).toBe("Theirs");
+    // The first window has the older one: it is told in its turn, takes the newer, and can take that back.
+    await title(session.page).fill("Mine again");
+    await button("Take theirs").click();
+    expect(await title(session.page).inputValue()).toBe("Theirs");
+    await button("Undo").click();
+    expect(await title(session.page).inputValue()).toBe("Mine again");
+    await saved(session.page);
+    await third.reload();
+    expect(await title(third).inputValue()).toBe("Mine again");
+  }, 60_000);
+});
+
+describe("a copy of everything", () => {
+  it("is saved, refused where it was tampered with, put in place, and taken back", async () => {
+    const folder = newFolder();
+    await goto("/household");
+    const [download] = await Promise.all([session.page.waitForEvent("download"), session.page.getByRole("link", { name: "Save a copy" }).click()]);
+    expect(download.suggestedFilename()).toMatch(/^threpsis-\d{4}-\d\d-\d\d\.jsonl$/);
+    const file = join(folder, "copy.jsonl");
+    await download.saveAs(file);
+    const text = readFileSync(file, "utf8");
+    expect(text).toContain("Semolina halwa");
+
+    await goto("/recipes/demo-1/recipe");
+    await title(session.page).fill("Changed since the copy");
+    await saved(session.page);
+    await goto("/household");
+    const put = async (path: string) => {
+      await session.page.getByLabel("The file of a copy").setInputFiles(path);
+      await session.page.getByRole("dialog").getByText("takes the place of every recipe").waitFor();
+      await button("Put it in place").click();
+    };
+    const broken = join(folder, "broken.jsonl");
+    writeFileSync(broken, text.replace("Semolina halwa", "Somebody's halwa"));
+    await put(broken);
+    await session.page
+      .getByRole("alert")
+      .getByText(/checksum/)
+      .waitFor();
+    writeFileSync(broken, "not a copy at all");
+    await put(broken);
+    await session.page
+      .getByRole("alert")
+      .getByText(/Line 1: This is not/)
+      .waitFor();
+    await session.page.getByLabel("The file of a copy").setInputFiles(file);
+    await button("Leave all as it is").click();
+    await session.page.getByRole("dialog").waitFor({ state: "detached" });
+
+    await put(file);
+    await session.page.getByText(/In place, as of .*: \d+ recipes?/).waitFor();
+    await goto("/recipes/demo-1/recipe");
+    expect(await title(session.page).inputValue()).toBe("Semolina halwa");
+    await goto("/household");
+    await button("Back to what was here before the last one").click();
+    await session.page.getByText(/In place, as of/).waitFor();
+    await goto("/recipes/demo-1/recipe");
+    expect(await title(session.page).inputValue()).toBe("Changed since the copy");
+    removeFolder(folder);
+  }, 60_000);
+});
+
+describe("a page of another site", () => {
+  let other: Server | null = null;
+  afterEach(() => void other?.close());
+
+  it("can neither read nor write, nor put this one in a frame; and no script without the nonce runs here", async () => {
+    const address = await new Promise<string>((resolve) => {
+      other = createServer((_, response) =>
+        response.setHeader("content-type", "text/html").end(`<title>elsewhere</title><iframe src="${session.app.address}/"></iframe>`),
+      );
+      other.listen(0, "127.0.0.1", () => {
+        const found = other?.address();
+        resolve(`http://127.0.0.1:${found && typeof found === "object" ? found.port : 0}`);
+      });
+    });
+    const page = await session.beside();
+    await page.goto(address);
+    const tried = await page.evaluate(async (app) => {
+      const attempt = async (path: string, options: RequestInit): Promise<string> => {
+        try {
+          const response = await fetch(app + path, options);
+          return `${response.type} ${response.status} ${(await response.text()).length}`;
+        } catch (error) {
+          return error instanceof Error ? error.name : "?";
+        }
+      };
+      return [
+        await attempt("/api/backup", {}),
+        await attempt("/api/backup", { mode: "no-cors" }),
+        await attempt("/api/recipes/demo-1", { method: "DELETE" }),
+        await attempt("/api/recipes", {
+          method: "POST",
+          mode: "no-cors",
+          headers: { "content-type": "text/plain" },
+          body: JSON.stringify({ text: "Planted\n1 cup milk" }),
+        }),
+      ];
+    }, session.app.address);
+    for (const each of tried) expect(each === "TypeError" || each === "opaque 0 0", each).toBe(true);
+    expect(
+      await page
+        .frames()[1]
+        ?.evaluate(() => document.body.innerText.includes("Kitchen"))
+        .catch(() => false),
+    ).toBe(false);
+    await page.close();
+    await goto("/recipes");
+    await session.page.getByText("Planted").waitFor({ state: "detached" });
+    await session.page
+      .locator("main")
+      .getByRole("link", { name: /halwa|copy/i })
+      .first()
+      .waitFor();
+
+    const ran = await session.page.evaluate(async () => {
+      const script = document.createElement("div");
+      script.innerHTML = `<img src="x:" onerror="window.planted = 1">`;
+      document.body.append(script);
+      const refused: string[] = [];
+      document.addEventListener("securitypolicyviolation", (event) => refused.push(event.violatedDirective));
+      await new Promise((resolve) => setTimeout(resolve, 300));
+      let evaluated = true;
+      try {
+        // eslint-disable-next-line @typescript-eslint/no-implied-eval, @typescript-eslint/no-unsafe-call
+        new Function("return 1")();
+      } catch {
+        evaluated = false;
+      }
+      script.remove();
+      return { planted: "planted" in window, evaluated };
+    });
+    expect(ran).toEqual({ planted: false, evaluated: false });
+    expect(session.problems.filter((problem) => !/violates the following Content Security Policy|blocked by CORS/.test(problem))).toEqual([]);
+    session.problems.length = 0;
+  });
+});

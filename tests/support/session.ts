@@ -1,0 +1,77 @@
+import type { Browser, BrowserContext, Locator, Page } from "playwright-core";
+import { afterAll, afterEach, beforeAll, beforeEach, expect } from "vitest";
+import { newFolder, removeFolder, startApp, type RunningApp } from "./app";
+import { openBrowser } from "./browser";
+
+type Options = NonNullable<Parameters<Browser["newPage"]>[0]>;
+export const DESK: Options = { viewport: { width: 1280, height: 800 } };
+export const PHONE: Options = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
+
+/** A running app with the demo's recipes, and a fresh page for each test, on which nothing may go wrong unseen. */
+export interface Session {
+  app: RunningApp;
+  browser: Browser;
+  page: Page;
+  /** Opens the page of this test anew, with other options. */
+  readonly open: (options: Options) => Promise<Page>;
+  /** A window of its own, as on another device. */
+  readonly another: (options?: Options) => Promise<Page>;
+  /** Another window of the same browser. */
+  readonly beside: () => Promise<Page>;
+  /** Errors on the pages of this test; a test that provokes some empties it. */
+  readonly problems: string[];
+  readonly goto: (path: string) => Promise<void>;
+  readonly button: (name: string | RegExp) => Locator;
+  readonly link: (name: string | RegExp) => Locator;
+}
+
+export function startSession(): Session {
+  let contexts: BrowserContext[] = [];
+  const watched = (page: Page): Page => {
+    page.setDefaultTimeout(20_000);
+    page.on("pageerror", (error) => session.problems.push(error.message));
+    page.on("console", (message) => {
+      if (message.type() === "error" && !/Failed to load resource/.test(message.text())) session.problems.push(message.text());
+    });
+    return page;
+  };
+  const session: Session = {
+    problems: [],
+    app: null as unknown as RunningApp,
+    browser: null as unknown as Browser,
+    page: null as unknown as Page,
+    another: async (options = DESK) => {
+      const context = await session.browser.newContext({ reducedMotion: "reduce", ...options });
+      contexts.push(context);
+      return watched(await context.newPage());
+    },
+    beside: async () => watched(await session.page.context().newPage()),
+    open: async (options) => {
+      await session.page.close();
+      return (session.page = await session.another(options));
+    },
+    goto: async (path) => {
+      await session.page.goto(`${session.app.address}${path}`);
+    },
+    button: (name) => session.page.getByRole("button", { name }),
+    link: (name) => session.page.getByRole("link", { name }),
+  };
+  beforeAll(async () => {
+    [session.app, session.browser] = await Promise.all([startApp(newFolder()), openBrowser()]);
+  });
+  afterAll(async () => {
+    await session.browser.close();
+    await session.app.stop();
+    removeFolder(session.app.folder);
+  });
+  beforeEach(async () => {
+    session.problems.length = 0;
+    contexts = [];
+    session.page = await session.another();
+  });
+  afterEach(async () => {
+    await Promise.all(contexts.map((context) => context.close()));
+    expect(session.problems).toEqual([]);
+  });
+  return session;
+}
