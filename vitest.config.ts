@@ -1,6 +1,15 @@
 import { defineConfig } from "vitest/config";
 
 export default defineConfig({
-  test: { include: ["src/**/*.test.ts", "tests/{golden,integration,e2e}/**/*.test.ts"], testTimeout: 60_000, hookTimeout: 60_000 },
   resolve: { alias: { "@": new URL("./src", import.meta.url).pathname } },
+  test: {
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
+    projects: [
+      { extends: true, test: { name: "core and ui", include: ["src/**/*.test.ts", "tests/golden/**/*.test.ts"] } },
+      { extends: true, test: { name: "integration", include: ["tests/integration/**/*.test.ts"] } },
+      // A real browser on a loaded machine may miss a moment: one second try, which the report shows.
+      { extends: true, test: { name: "e2e", include: ["tests/e2e/**/*.test.ts"], retry: 1 } },
+    ],
+  },
 });

@@ -2,7 +2,7 @@ import { basisOf, recipeInput, reopened, versionInput, type Snapshot } from "../
 import { evaluate } from "../core/evaluate";
 import { guessArchetype, readRecipe, type Archetype } from "../core/recipe";
 import { beamReadings, insideCount, type DiningTable } from "../core/substitution";
-import type { HouseholdMeasures } from "../core/units";
+import { formatNumber, type HouseholdMeasures } from "../core/units";
 import { REFERENCE } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";
@@ -122,8 +122,8 @@ export async function placeStates(): Promise<Readonly<Record<"kitchen" | "recipe
     getHousehold(),
   ]);
   return {
-    kitchen: total === 0 ? "nothing yet" : goingTotal === 0 ? "all kept" : `${goingTotal.toLocaleString("en")} on the go`,
-    recipes: total.toLocaleString("en"),
+    kitchen: total === 0 ? "nothing yet" : goingTotal === 0 ? "all kept" : `${formatNumber(goingTotal)} on the go`,
+    recipes: formatNumber(total),
     pantry: `${REFERENCE.foods.size} foods`,
     household: household.measures.words === "millilitres" ? "ml" : household.measures.words,
   };

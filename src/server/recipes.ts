@@ -1,3 +1,4 @@
+import { formatNumber } from "../core/units";
 import { randomUUID } from "node:crypto";
 import type { StoredBench } from "../core/adaptation";
 import { readRecipeText, type PasteProblem, type Recipe } from "../core/recipe";
@@ -17,9 +18,9 @@ export function pasteProblemWords(problem: PasteProblem): string {
     case "empty":
       return "There is nothing to read yet. Paste a recipe: a title, ingredient lines, steps.";
     case "too long":
-      return `That is ${problem.lines.toLocaleString("en")} lines; a recipe here has at most ${problem.most}. Paste one recipe at a time.`;
+      return `That is ${formatNumber(problem.lines)} lines; a recipe here has at most ${problem.most}. Paste one recipe at a time.`;
     case "long line":
-      return `Line ${problem.line} is ${problem.characters.toLocaleString("en")} characters long; at most ${problem.most.toLocaleString("en")}. Give each ingredient and each step a line of its own.`;
+      return `Line ${problem.line} is ${formatNumber(problem.characters)} characters long; at most ${formatNumber(problem.most)}. Give each ingredient and each step a line of its own.`;
     case "no ingredients":
       return 'No ingredient lines were found. Give each ingredient a line of its own, such as "1 cup fine semolina".';
   }

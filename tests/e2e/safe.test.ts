@@ -5,7 +5,7 @@ import type { Page } from "playwright-core";
 import { afterEach, describe, expect, it } from "vitest";
 import { newFolder, removeFolder } from "../support/app";
 import { axe } from "../support/browser";
-import { startSession } from "../support/session";
+import { heard, startSession } from "../support/session";
 
 const session = startSession();
 const { button, goto } = session;
@@ -14,6 +14,33 @@ const at = (page: Page, path: string) => page.goto(`${session.app.address}${path
 const title = (page: Page) => page.getByLabel("Title");
 const saved = (page: Page) => page.getByText("Saved", { exact: true }).waitFor();
 const RECIPE = "/recipes/demo-2/recipe";
+
+describe("what is done before the page hears", () => {
+  it("is done when it does: what was typed and what was pressed", async () => {
+    let release: () => void = () => undefined;
+    const held = new Promise<void>((resolve) => (release = resolve));
+    let loaded = false;
+    session.page.on("load", () => (loaded = true));
+    // The code of the station is asked for once the page is there; here it is kept waiting.
+    await session.page.route("**/*.js", async (route) => {
+      if (loaded) await held;
+      await route.continue();
+    });
+    await session.page.goto(`${session.app.address}/recipes/demo-1/table`);
+    const vegan = session.page.getByLabel("Vegan");
+    const servings = session.page.getByLabel("Servings for this table");
+    await session.page.getByText("Vegan", { exact: true }).click();
+    await servings.fill("9");
+    await session.page.waitForTimeout(300);
+    expect(await vegan.isChecked()).toBe(false);
+    release();
+    await heard(session.page);
+    await expect.poll(() => vegan.isChecked()).toBe(true);
+    await saved(session.page);
+    await goto("/recipes/demo-1/table");
+    expect([await vegan.isChecked(), await servings.inputValue()]).toEqual([true, "9"]);
+  });
+});
 
 describe("what is not saved yet", () => {
   it("survives a reload while the server does not answer, comes back as an edit, and is saved when it does", async () => {

@@ -25,6 +25,11 @@ export interface Session {
   readonly link: (name: string | RegExp) => Locator;
 }
 
+/** Waits until the page hears: its markup is there before its code. */
+export async function heard(page: Page): Promise<void> {
+  await page.waitForFunction(() => Object.keys(document.querySelector("main") ?? {}).some((key) => key.startsWith("__reactProps")));
+}
+
 export function startSession(): Session {
   let contexts: BrowserContext[] = [];
   const watched = (page: Page): Page => {
@@ -52,6 +57,7 @@ export function startSession(): Session {
     },
     goto: async (path) => {
       await session.page.goto(`${session.app.address}${path}`);
+      await heard(session.page);
     },
     button: (name) => session.page.getByRole("button", { name }),
     link: (name) => session.page.getByRole("link", { name }),

@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import { cookies } from "next/headers";
 import { canUndoRestore } from "@/server/backup";
+import { shippedConstants, shownFoods } from "@/server/pantry";
 import { HouseholdPage } from "@/ui/household/household-page";
 import { THEME_COOKIE, themeOf } from "@/ui/shell/theme";
 
@@ -8,5 +9,5 @@ export const metadata: Metadata = { title: "Household" };
 
 export default async function Page() {
   const theme = themeOf((await cookies()).get(THEME_COOKIE)?.value);
-  return <HouseholdPage theme={theme} canGoBack={canUndoRestore()} />;
+  return <HouseholdPage theme={theme} canGoBack={canUndoRestore()} shown={shownFoods()} constants={shippedConstants()} />;
 }

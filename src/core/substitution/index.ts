@@ -6,7 +6,7 @@ export { problemFor, scaledFor, type DiningTable } from "./dining-table";
 export { build } from "./build";
 export { plainRun } from "./run";
 export { targetsOf } from "./targets";
-export { propose, type Ending, type Progress, type Proposal } from "./propose";
+export { endsAtOnce, propose, type Ending, type Progress, type Proposal } from "./propose";
 export { versionLines, type Version, type VersionRow } from "./version";
 export { versionNotes, type Note } from "./notes";
 export { limitFindings } from "./limit-findings";

@@ -49,6 +49,19 @@ interface Candidate {
   readonly proposal: Proposal;
 }
 
+/** The ending of a search that needs no solver: nothing has to change, or nothing is worked out for this kind of sweet. Else null. */
+export const endsAtOnce = (problem: AdaptationProblem): Ending | null => settledWithout(problem, openRoles(problem));
+
+function settledWithout(problem: AdaptationProblem, { opened, recipeFigures }: ReturnType<typeof openRoles>): Ending | null {
+  if (opened.size === 0) return { kind: "nothing-to-change", recipeFigures };
+  if (problem.tables.profiles.get(problem.archetype)?.solved) return null;
+  return {
+    kind: "failed",
+    why: `Whole versions are worked out for puddings and flour halwas so far, not for a ${problem.archetype}. Exchange lines by hand: every figure follows.`,
+    recipeFigures,
+  };
+}
+
 /**
  * Works out up to `maxProposals` whole versions for a table: the closest, one with least free sugars where a limit asks
  * for it, one with fewest new foods, and others two exchanges away. `now` gives milliseconds for the record only.
@@ -61,13 +74,8 @@ export async function propose(
 ): Promise<Ending> {
   const opening = openRoles(problem);
   const { recipeFigures } = opening;
-  if (opening.opened.size === 0) return { kind: "nothing-to-change", recipeFigures };
-  if (!problem.tables.profiles.get(problem.archetype)?.solved)
-    return {
-      kind: "failed",
-      why: `Whole versions are worked out for puddings and flour halwas so far, not for a ${problem.archetype}. Exchange lines by hand: every figure follows.`,
-      recipeFigures,
-    };
+  const settled = settledWithout(problem, opening);
+  if (settled) return settled;
 
   const targets = targetsOf(problem);
   const base = plainRun(targets.proteinRatio);

@@ -25,6 +25,9 @@ export function formatChange(share: number): string {
   return percent === 0 ? "0 %" : `${percent > 0 ? "+" : "−"}${Math.abs(percent)} %`;
 }
 
+/** A number with all its digits, thousands set apart: 12,345. Without the platform's own formatting, whose first use costs a phone a tenth of a second. */
+export const formatNumber = (value: number): string => groupThousands(String(value));
+
 const trimZero = (text: string) => text.replace(/\.0$/, "");
 
 function groupThousands(text: string): string {

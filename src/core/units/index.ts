@@ -1,5 +1,5 @@
 export { FIXED_MILLILITRES, MASS_GRAMS, MEASURE_SHARE } from "./kitchen-units";
-export { formatToSpread, formatGrams, formatChange } from "./format";
+export { formatToSpread, formatGrams, formatChange, formatNumber } from "./format";
 export {
   ENERGY_UNITS,
   inEnergyUnit,

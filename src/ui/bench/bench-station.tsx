@@ -5,7 +5,17 @@ import { useCallback, useEffect, useLayoutEffect, useMemo, useState } from "reac
 import { evaluate } from "../../core/evaluate";
 import { basisOf, recipeInput, reopened, stepsFor, stored, versionInput, type BenchState, type StoredBench } from "../../core/adaptation";
 import { readRecipe, type ReadRecipe, type Recipe } from "../../core/recipe";
-import { beamReadings, insideCount, problemFor, versionNotes, type BeamReading, type DiningTable, type Proposal, type Version } from "../../core/substitution";
+import {
+  beamReadings,
+  endsAtOnce,
+  insideCount,
+  problemFor,
+  versionNotes,
+  type BeamReading,
+  type DiningTable,
+  type Proposal,
+  type Version,
+} from "../../core/substitution";
 import { knowledge, readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
 import { Button } from "../parts/button";
@@ -31,7 +41,7 @@ import { EndingPanel } from "./ending-panel";
 import { Ledger } from "./ledger";
 import { ProposalTabs } from "./proposal-tabs";
 import { StepsPanel } from "./steps-panel";
-import { STARTING, useSolver } from "./use-solver";
+import { STARTING, useSolver, type SolverState } from "./use-solver";
 
 interface BenchStationProps {
   readonly id: string;
@@ -93,10 +103,14 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
   const [wasThere] = useState(() => reopened(latest(`/api/recipes/${id}/bench`, bench).document, basis, reference.foods) !== null);
   // Something was worked on before, came back unsaved, or was changed since.
   const touched = wasThere || state !== start || undo !== null || redo !== null;
+  const atOnce = useMemo(() => endsAtOnce(view.problem), [view.problem]);
   const solver = useSolver();
   const { start: solve } = solver;
-  useEffect(() => solve(view.problem), [solve, view.problem]);
-  const proposals: readonly Proposal[] = solver.state.kind === "ended" && solver.state.ending.kind === "proposals" ? solver.state.ending.proposals : [];
+  useEffect(() => {
+    if (!atOnce) solve(view.problem);
+  }, [solve, atOnce, view.problem]);
+  const search: SolverState = atOnce ? { kind: "ended", ending: atOnce } : solver.state;
+  const proposals: readonly Proposal[] = search.kind === "ended" && search.ending.kind === "proposals" ? search.ending.proposals : [];
 
   // The first proposal is laid on the bench unless something was already worked on.
   const first = proposals[0];
@@ -151,7 +165,7 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
             <UndoButtons undo={undo} redo={redo} />
           </div>
           <EndingPanel
-            state={solver.state}
+            state={search}
             recipeId={id}
             ruleNames={new Map(view.problem.rules.map((rule) => [rule.id, rule.name]))}
             onAgain={() => solve(view.problem)}
@@ -164,7 +178,7 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
               const proposal = proposals[i];
               if (proposal) set(fromProposal(proposal));
             }}
-            working={solver.state.kind === "working" ? solver.state.progress : solver.state.kind === "idle" ? STARTING : null}
+            working={search.kind === "working" ? search.progress : search.kind === "idle" ? STARTING : null}
             onCancel={solver.cancel}
             onByHand={() => set(asHandedDown(view.read, table))}
           />

@@ -1,5 +1,6 @@
 "use client";
 
+import { formatNumber } from "../../core/units";
 import { lazy, Suspense, useEffect, useRef, useState } from "react";
 import { Button, buttonClass } from "../parts/button";
 import { send, why } from "../parts/send";
@@ -113,4 +114,4 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
   );
 }
 
-const count = (number: number, word: string) => `${number.toLocaleString("en")} ${word}${number === 1 ? "" : "s"}`;
+const count = (number: number, word: string) => `${formatNumber(number)} ${word}${number === 1 ? "" : "s"}`;

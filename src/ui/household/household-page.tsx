@@ -14,8 +14,7 @@ import {
   type Household,
   type HouseholdMeasures,
 } from "../../core/units";
-import { foodFacts } from "../../core/food";
-import { knowledge } from "../../workers/client";
+import { foodFacts, type Constants, type Food } from "../../core/food";
 import { AmountField } from "../parts/amount-field";
 import { Choice } from "../parts/choice";
 import { UndoButtons } from "../parts/undo-buttons";
@@ -35,17 +34,24 @@ const SIZES: readonly (readonly [keyof Omit<HouseholdMeasures, "words">, string,
 const WORDS: Readonly<Record<(typeof MEASURE_WORDS)[number], string>> = { cups: "cups and spoons", katori: "katori and spoons", millilitres: "millilitres" };
 const DEGREES: Readonly<Record<(typeof TEMPERATURE_UNITS)[number], string>> = { celsius: "°C", fahrenheit: "°F" };
 const THEME_WORDS: Readonly<Record<Theme, string>> = { system: "as the device", light: "light", dark: "dark" };
-/** Foods that show what the sizes come to: a flour, a liquid, a spice. */
-const SHOWN = ["semolina", "cow-milk", "sugar", "cardamom"];
+
+interface HouseholdPageProps {
+  readonly theme: Theme;
+  readonly canGoBack: boolean;
+  /** Foods that show what the sizes come to. */
+  readonly shown: readonly Food[];
+  readonly constants: Constants;
+}
 
 /** The Household: its measures and units, the look, and a copy of everything. */
-export function HouseholdPage({ theme, canGoBack }: { readonly theme: Theme; readonly canGoBack: boolean }) {
+export function HouseholdPage({ theme, canGoBack, shown, constants }: HouseholdPageProps) {
   const household = useHouseholdDocument();
   useUndoKeys(household);
   const { present, set, undo, redo } = household;
   const { measures, units } = present;
   const setMeasures = (part: Partial<HouseholdMeasures>, key?: string) => set((now: Household) => ({ ...now, measures: { ...now.measures, ...part } }), key);
   const setUnits = (part: Partial<Household["units"]>) => set((now: Household) => ({ ...now, units: { ...now.units, ...part } }));
+  const sugar = shown.find(({ id }) => id === "sugar");
   const usual = JSON.stringify(present) === JSON.stringify(USUAL_HOUSEHOLD);
   return (
     <>
@@ -126,7 +132,7 @@ export function HouseholdPage({ theme, canGoBack }: { readonly theme: Theme; rea
           <p className="t-small text-ink2">as recipes are read and written here</p>
           <table className="w-full t-ledger rule-t mt-1">
             <tbody>
-              {SHOWN.flatMap((id) => knowledge.reference.foods.get(id) ?? []).map((food) => {
+              {shown.map((food) => {
                 const grams = (food.density ?? 0) * (food.role === "aroma" ? measures.teaspoon : measures.words === "katori" ? measures.katori : measures.cup);
                 return (
                   <tr key={food.id} className="border-b border-line">
@@ -138,13 +144,13 @@ export function HouseholdPage({ theme, canGoBack }: { readonly theme: Theme; rea
                   </tr>
                 );
               })}
-              {knowledge.reference.foods.get("sugar") && (
+              {sugar && (
                 <tr className="border-b border-line">
                   <th scope="row" className="text-left font-[430] py-1.5" colSpan={2}>
                     Energy in 100 g of sugar
                   </th>
                   <td className="text-right t-figure pl-3">
-                    <SugarEnergy unit={units.energy} />
+                    <EnergyOf food={sugar} constants={constants} unit={units.energy} />
                   </td>
                 </tr>
               )}
@@ -153,8 +159,7 @@ export function HouseholdPage({ theme, canGoBack }: { readonly theme: Theme; rea
                   Served hot, served chilled
                 </th>
                 <td className="text-right t-figure pl-3 whitespace-nowrap">
-                  {temperatureText(knowledge.reference.constants.temperatures.hot, units.temperature)},{" "}
-                  {temperatureText(knowledge.reference.constants.temperatures.chilled, units.temperature)}
+                  {temperatureText(constants.temperatures.hot, units.temperature)}, {temperatureText(constants.temperatures.chilled, units.temperature)}
                 </td>
               </tr>
             </tbody>
@@ -169,10 +174,8 @@ export function HouseholdPage({ theme, canGoBack }: { readonly theme: Theme; rea
   );
 }
 
-function SugarEnergy({ unit }: { readonly unit: Household["units"]["energy"] }) {
-  const sugar = knowledge.reference.foods.get("sugar");
-  if (!sugar) return null;
-  const { energy } = foodFacts(sugar, knowledge.reference.constants);
+function EnergyOf({ food, constants, unit }: { readonly food: Food; readonly constants: Constants; readonly unit: Household["units"]["energy"] }) {
+  const { energy } = foodFacts(food, constants);
   return (
     <>
       {formatToSpread(inEnergyUnit(energy.value, unit), inEnergyUnit((energy.high - energy.low) / 2, unit))} {unit}

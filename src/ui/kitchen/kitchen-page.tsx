@@ -1,5 +1,6 @@
 "use client";
 
+import { formatNumber } from "../../core/units";
 import type { Archetype } from "../../core/recipe";
 import { buttonClass } from "../parts/button";
 import { Arrow } from "../parts/marks";
@@ -52,7 +53,7 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
     <>
       <PageHead
         title="Kitchen"
-        line={`${today}. ${goingTotal === 0 ? "Nothing on the go" : `${goingTotal.toLocaleString("en")} on the go`}, ${keptTotal.toLocaleString("en")} kept.`}
+        line={`${today}. ${goingTotal === 0 ? "Nothing on the go" : `${formatNumber(goingTotal)} on the go`}, ${formatNumber(keptTotal)} kept.`}
       >
         <Go href="/recipes/new" className={buttonClass(first ? "plain" : "primary")}>
           Paste a recipe
@@ -88,7 +89,7 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
           {going.length > 0 && (
             <Shelf
               title="On the go"
-              note={goingTotal > going.length ? `the latest ${going.length} of ${goingTotal.toLocaleString("en")}` : "filled as far as it is done"}
+              note={goingTotal > going.length ? `the latest ${going.length} of ${formatNumber(goingTotal)}` : "filled as far as it is done"}
             >
               {going.map((item) => {
                 const { state, station, done } = nextStep(item);
@@ -113,7 +114,7 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
           {kept.length > 0 && (
             <Shelf
               title="Kept"
-              note={keptTotal > kept.length ? `the latest ${kept.length} of ${keptTotal.toLocaleString("en")}` : "versions, as they were"}
+              note={keptTotal > kept.length ? `the latest ${kept.length} of ${formatNumber(keptTotal)}` : "versions, as they were"}
               more={keptTotal > kept.length ? "/versions" : undefined}
             >
               {kept.map((version) => (
@@ -158,7 +159,7 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
           <h2 className="t-h2 mt-6">Elsewhere</h2>
           <ul className="rule-t mt-1 t-ledger">
             {[
-              ["/versions", "All kept versions", keptTotal.toLocaleString("en")],
+              ["/versions", "All kept versions", formatNumber(keptTotal)],
               ["/recipes/deleted", "Deleted lately", "can be put back"],
               ["/household#backup", "A copy of everything", "backup"],
             ].map(([href = "", name, note]) => (

@@ -1,9 +1,8 @@
 "use client";
 
-import { foodFacts, nutrientFigure, nutrientUnit, NUTRIENTS, type Food, type Nutrient } from "../../core/food";
+import { foodFacts, nutrientFigure, nutrientUnit, NUTRIENTS, type Constants, type Food, type Nutrient } from "../../core/food";
 import { relativeHalfWidth, type Figure } from "../../core/numeric";
 import { formatGrams, formatToSpread, inEnergyUnit } from "../../core/units";
-import { knowledge } from "../../workers/client";
 import { buttonClass } from "../parts/button";
 import { Go } from "../shell/go";
 import { useHousehold } from "../shell/household";
@@ -14,10 +13,16 @@ import { allergenWords, FAMILY_NAMES, NUTRIENT_NAMES, provenanceWords } from "./
 const ALWAYS: readonly Nutrient[] = ["water", "protein", "fat", "saturatedFat", "availableCarbohydrate"];
 const PART: readonly Nutrient[] = ["saturatedFat", "starch", "fructose", "glucose", "sucrose", "maltose", "lactose"];
 
+interface FoodPageProps {
+  readonly food: Food;
+  /** Some others of its family. */
+  readonly kin: readonly Pick<Food, "id" | "name">[];
+  readonly constants: Constants;
+}
+
 /** One food: all that the tables say of it, with intervals, source, measures and what to mind. */
-export function FoodPage({ food }: { readonly food: Food }) {
+export function FoodPage({ food, kin, constants }: FoodPageProps) {
   const { measures, units } = useHousehold();
-  const { constants, foods } = knowledge.reference;
   const facts = foodFacts(food, constants);
   const energy: Figure = {
     value: inEnergyUnit(facts.energy.value, units.energy),
@@ -25,7 +30,6 @@ export function FoodPage({ food }: { readonly food: Food }) {
     high: inEnergyUnit(facts.energy.high, units.energy),
   };
   const { glycaemicIndex: gi, density } = food;
-  const kin = [...foods.values()].filter((other) => other.family === food.family && other.id !== food.id).slice(0, 8);
   return (
     <>
       <PageHead title={food.name} line={[FAMILY_NAMES[food.family], ...food.synonyms.slice(0, 6)].join(", ")}>

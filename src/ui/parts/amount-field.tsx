@@ -1,5 +1,6 @@
 "use client";
 
+import { formatNumber } from "../../core/units";
 import { useId, useState } from "react";
 
 export const MOST_GRAMS = 100_000;
@@ -11,7 +12,7 @@ export function readTyped(text: string, least: number, most = MOST_GRAMS): { rea
   const value = Number(trimmed);
   if (!/^[-−]?\d*\.?\d+$/.test(trimmed) || !Number.isFinite(value)) return { why: "Only digits, such as 12.5." };
   if (value < least || (least === 0 && value < 0)) return { why: least > 0 ? `At least ${least}.` : "Not below 0." };
-  if (value > most) return { why: `At most ${most.toLocaleString("en")}.` };
+  if (value > most) return { why: `At most ${formatNumber(most)}.` };
   return { value };
 }
 

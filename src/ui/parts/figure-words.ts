@@ -1,5 +1,5 @@
 import { relativeHalfWidth, type Figure } from "../../core/numeric";
-import { formatToSpread, inEnergyUnit, type HouseholdUnits } from "../../core/units";
+import { formatNumber, formatToSpread, inEnergyUnit, type HouseholdUnits } from "../../core/units";
 import { describeProperty, type PropertyId } from "../../core/evaluate";
 import { bodyWords } from "../../core/models/texture";
 import type { Constants } from "../../core/food";
@@ -25,7 +25,7 @@ export function amountText(amount: number, spread: number, id: PropertyId, manne
 /** An amount that somebody set, with no more digits than were given: "8 g". */
 export function givenText(amount: number, id: PropertyId, manner: Pick<FigureManner, "energy">): string {
   const { value, unit } = inHouseUnit(amount, describeProperty(id).unit, manner);
-  return `${Number(value.toPrecision(3)).toLocaleString("en")}${unit ? ` ${unit}` : ""}`;
+  return `${formatNumber(Number(value.toPrecision(3)))}${unit ? ` ${unit}` : ""}`;
 }
 
 /** A figure as a short text with its unit; body speaks in words, never in a bare step. */

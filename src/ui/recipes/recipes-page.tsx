@@ -1,5 +1,6 @@
 "use client";
 
+import { formatNumber } from "../../core/units";
 import { useRouter, useSearchParams } from "next/navigation";
 import { useState } from "react";
 import { WayOfWork } from "../kitchen/way-of-work";
@@ -115,7 +116,7 @@ export function RecipesPage({ recipes, total, page, pages, search, versions, at 
                 </Go>
               )}
               <span className="t-small text-ink2">
-                Page {page} of {pages}, {total.toLocaleString("en")} recipes
+                Page {page} of {pages}, {formatNumber(total)} recipes
               </span>
               {page < pages && (
                 <Go className="underline" href={address(search, page + 1)}>

@@ -1,6 +1,6 @@
 "use client";
 
-import { useCallback, useEffect, useSyncExternalStore } from "react";
+import { useCallback, useEffect, useMemo, useSyncExternalStore } from "react";
 import { useHistory, type Undoable } from "../parts/use-history";
 import { deliver, edit, heldAt, keepMine, latest, show, subscribe, takeTheirs, type Held, type Revised } from "./documents";
 import { useSaving } from "./saving";
@@ -54,5 +54,8 @@ export function useDocument<S, T>(url: string, given: Revised<S>, open: (stored:
     keepMine(url);
     save(url, () => deliver(url));
   }, [url, save]);
-  return { ...history, url, theirs: held?.theirs ?? null, takeTheirs: take, keepMine: keep };
+  const { undo, redo } = history;
+  const theirs = held?.theirs ?? null;
+  // The same for as long as nothing about it changes: as a context it would otherwise wake, or blank, a page that is still coming to life.
+  return useMemo(() => ({ present, set, undo, redo, url, theirs, takeTheirs: take, keepMine: keep }), [present, set, undo, redo, url, theirs, take, keep]);
 }

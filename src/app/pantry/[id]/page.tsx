@@ -1,5 +1,5 @@
 import { notFound } from "next/navigation";
-import { findFood } from "@/server/pantry";
+import { findFood, kinOf, shippedConstants } from "@/server/pantry";
 import { FoodPage } from "@/ui/pantry/food-page";
 
 interface Props {
@@ -11,5 +11,5 @@ export const generateMetadata = async ({ params }: Props) => ({ title: findFood(
 export default async function Page({ params }: Props) {
   const food = findFood((await params).id);
   if (!food) notFound();
-  return <FoodPage food={food} />;
+  return <FoodPage food={food} kin={kinOf(food).map(({ id, name }) => ({ id, name }))} constants={shippedConstants()} />;
 }

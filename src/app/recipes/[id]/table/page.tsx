@@ -1,4 +1,4 @@
-import { TableStation } from "@/ui/table/table-station";
+import { TableStation } from "@/ui/pages";
 import { loadStation, type StationParams } from "../station";
 
 export const generateMetadata = async (parameters: StationParams) => ({ title: `${(await loadStation(parameters)).recipe.document.title}, table` });

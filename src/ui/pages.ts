@@ -1,0 +1,8 @@
+"use client";
+
+import { soon } from "./shell/soon";
+
+export const PantryPage = soon(() => import("./pantry/pantry-page").then((page) => page.PantryPage));
+export const TableStation = soon(() => import("./table/table-station").then((page) => page.TableStation));
+export const RecipeStation = soon(() => import("./recipe/recipe-station").then((page) => page.RecipeStation));
+export const BenchStation = soon(() => import("./bench/bench-station").then((page) => page.BenchStation));
