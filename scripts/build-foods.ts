@@ -4,7 +4,7 @@
  */
 import { readFileSync, writeFileSync } from "node:fs";
 import { createRequire } from "node:module";
-import { INDEX, NUTRIENTS, SUGAR_INDICES, type Family, type Nutrient } from "../src/core/food";
+import { INDEX, MICRONUTRIENTS, NUTRIENTS, SUGAR_INDICES, type Family, type Micronutrient, type Nutrient } from "../src/core/food";
 import { ANNOTATIONS } from "./foods/annotations";
 
 const FAMILY_OF: Readonly<Record<string, Family>> = {
@@ -69,6 +69,37 @@ const COLUMNS: Readonly<Partial<Record<Nutrient, readonly [column: string, facto
 const VARIETY_FACTOR = 2;
 const LEAST_SHARE = 0.03;
 
+const LEAST_MICRO_SHARE = 0.15;
+
+/** Columns and factors of the micronutrients: of vitamin A the retinol activity equivalents of retinol and the carotenes. */
+const MICRO_COLUMNS: Readonly<Record<Micronutrient, readonly (readonly [column: string, factor: number])[]>> = {
+  alphaLinolenic: [["f18d3n3", 1]],
+  magnesium: [["mg", 1000]],
+  zinc: [["zn", 1000]],
+  phosphorus: [["p", 1000]],
+  vitaminA: [
+    ["retol", 1e6],
+    ["cartb", 1e6 / 12],
+    ["carta", 1e6 / 24],
+    ["crypxb", 1e6 / 24],
+  ],
+  folate: [["folsum", 1e6]],
+  vitaminC: [["vitc", 1000]],
+  oxalate: [["oxalt", 1000]],
+  phytate: [["phytac", 1000]],
+};
+/** The table writes 0 for "not found" and for "not looked for" alike: the second is taken to hold where plants are said to have none of what plants have. */
+const ZERO_IS_UNKNOWN: Readonly<Partial<Record<Micronutrient, (group: string) => boolean>>> = {
+  oxalate: (group) => !"LMT".includes(group),
+  phytate: (group) => !"LMT".includes(group),
+  vitaminA: (group) => group === "L" || group === "T",
+  folate: (group) => group !== "T",
+  magnesium: (group) => group !== "T",
+  zinc: (group) => group !== "T",
+  phosphorus: (group) => group !== "T",
+  alphaLinolenic: (group) => group === "T",
+};
+
 function readCsv(text: string): Record<string, string>[] {
   const [head = [], ...rows] = text.trim().split("\n").map(cells);
   const keys = head.map((cell) => cell.split("; ")[1] ?? cell);
@@ -106,7 +137,7 @@ const rows = readCsv(readFileSync(csv, "utf8"))
     const code = row.code ?? "";
     const amount = (column: string) => Math.max(0, Number(row[column]) || 0);
     const per100g: number[] = [];
-    const sd: number[] = [];
+    const sd: (number | null)[] = [];
     for (const nutrient of NUTRIENTS) {
       const [column, factor] = COLUMNS[nutrient] ?? ["", 0];
       let value = column ? amount(column) * factor : 0;
@@ -114,9 +145,21 @@ const rows = readCsv(readFileSync(csv, "utf8"))
       if (nutrient === "availableCarbohydrate") value = Math.max(0, value - amount("orgac"));
       const error = column ? amount(`${column}_e`) * factor * VARIETY_FACTOR : 0;
       per100g.push(round(value));
-      sd.push(round(Math.max(error, value * LEAST_SHARE)));
+      sd.push(error > value * LEAST_SHARE ? round(error) : null);
     }
     if (RESCALED.has(code)) rescaleSugars(per100g);
+    const micro: (number | null)[] = [];
+    const microSd: (number | null)[] = [];
+    for (const nutrient of MICRONUTRIENTS) {
+      let [value, variance] = [0, 0];
+      for (const [column, factor] of MICRO_COLUMNS[nutrient]) {
+        value += amount(column) * factor;
+        variance += (amount(`${column}_e`) * factor * VARIETY_FACTOR) ** 2;
+      }
+      const unknown = value === 0 && ZERO_IS_UNKNOWN[nutrient]?.(code.charAt(0));
+      micro.push(unknown ? null : Number(value.toPrecision(3)));
+      microSd.push(!unknown && Math.sqrt(variance) > value * LEAST_MICRO_SHARE ? Number(Math.sqrt(variance).toPrecision(2)) : null);
+    }
     const named = NAMES_BY_CODE[code] ?? row.name ?? code;
     const { id, name, ...traits } = ANNOTATIONS[code] ?? { id: `ifct-${slug(named)}`, name: named, synonyms: [] };
     const local = ALLERGENS_BY_CODE[code];
@@ -129,6 +172,8 @@ const rows = readCsv(readFileSync(csv, "utf8"))
       tableEnergy: Math.round(amount("enerc")),
       per100g,
       sd,
+      micro,
+      microSd,
       traits: local ? { ...traits, allergens: local } : traits,
     };
   });

@@ -70,6 +70,10 @@ export interface Food {
   readonly per100g: readonly number[];
   /** Standard deviation of each, same order and unit; natural variation included. */
   readonly sd: readonly number[];
+  /** Per 100 g, in the order of MICRONUTRIENTS; null where it is not known, which is never the same as none. */
+  readonly micro: readonly (number | null)[];
+  /** Standard deviation of each, same order and unit; null beside null. */
+  readonly microSd: readonly (number | null)[];
   readonly origin: Origin;
   readonly family: Family;
   readonly allergens: readonly Allergen[];
@@ -91,6 +95,8 @@ export interface Food {
   readonly forms: Readonly<Record<string, number>>;
   /** The role it usually plays. */
   readonly role: Role;
+  /** Foods it is often taken for, by id. */
+  readonly lookAlikes: readonly string[];
   /** A thing to know before it is bought or used, in one sentence. */
   readonly note: string | null;
 }

@@ -44,3 +44,21 @@ export function sumOf(composition: ArrayLike<number>, indices: readonly number[]
   for (const index of indices) sum += composition[index] ?? 0;
   return sum;
 }
+
+/**
+ * What is carried beside the nutrients and has no part in any model: α-linolenic acid in g; magnesium, zinc, phosphorus,
+ * vitamin C, oxalate and phytate in mg; vitamin A (retinol activity equivalents) and folate in µg. An amount may be unknown.
+ */
+export const MICRONUTRIENTS = ["alphaLinolenic", "magnesium", "zinc", "phosphorus", "vitaminA", "folate", "vitaminC", "oxalate", "phytate"] as const;
+export type Micronutrient = (typeof MICRONUTRIENTS)[number];
+export const MICRONUTRIENT_UNITS: Readonly<Record<Micronutrient, "g" | "mg" | "µg">> = {
+  alphaLinolenic: "g",
+  magnesium: "mg",
+  zinc: "mg",
+  phosphorus: "mg",
+  vitaminA: "µg",
+  folate: "µg",
+  vitaminC: "mg",
+  oxalate: "mg",
+  phytate: "mg",
+};

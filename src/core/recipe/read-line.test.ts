@@ -34,7 +34,7 @@ describe("ingredient lines", () => {
     ["🙂 2 cups milk", "cow-milk", 494.4, 0.04],
     ["Milk 500 ml", "cow-milk", 515, 0.04],
     ["1 large egg", "egg", 60, 0.08],
-    ["¼ cup unsweetened desiccated coconut", "dry-coconut", 22.2, 0.08],
+    ["¼ cup unsweetened desiccated coconut", "desiccated-coconut", 21.6, 0.08],
     ["2 tbsp slivered almonds", "almond", 13.8, 0.1],
   ])("%s is %s, %d g", (text, id, grams, share) => {
     const line = weighed(text);

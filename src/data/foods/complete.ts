@@ -1,4 +1,6 @@
-import { NUTRIENTS, type Family, type Food, type Role, type SugarClass } from "../../core/food";
+import { MICRONUTRIENTS, NUTRIENTS, type Family, type Food, type Role, type SugarClass } from "../../core/food";
+import { MICROS } from "./micros";
+import { lookAlikesOf } from "./look-alikes";
 import type { FoodRow, Traits } from "./row";
 
 const ROLE_OF: Readonly<Record<Family, Role>> = {
@@ -18,7 +20,7 @@ export const FAMILY_DENSITY: Readonly<Partial<Record<Family, number>>> = {
 };
 
 /** Everything the models need of a food, from what its family implies and what the row says. */
-export function completeTraits(family: Family, traits: Traits): Omit<Food, "id" | "name" | "provenance" | "source" | "revision" | "per100g" | "sd" | "family"> {
+export function completeTraits(family: Family, traits: Traits): Omit<Food, "id" | "name" | "provenance" | "source" | "revision" | "per100g" | "sd" | "micro" | "microSd" | "lookAlikes" | "family"> {
   const starchy = family === "cereal" || family === "pulse";
   return {
     synonyms: traits.synonyms ?? [],
@@ -39,13 +41,33 @@ export function completeTraits(family: Family, traits: Traits): Omit<Food, "id" 
   };
 }
 
-export function completeRow(row: FoodRow): Food {
-  const { id, name, family, provenance, source, spread, per100g, ...traits } = row;
+/** Micronutrients vary more from one purchase to the next than the rest: at least this share (rule of thumb). */
+const LEAST_MICRO_SHARE = 0.15;
+
+/** A food of a row written by hand. `foods` are those already made, of which it may be computed. */
+export function completeRow(row: FoodRow, foods: ReadonlyMap<string, Food>): Food {
+  const { id, name, family, provenance, source, spread, per100g, micro = MICROS[row.id] ?? {}, madeOf = {}, ...traits } = row;
   const amounts = NUTRIENTS.map((nutrient) => per100g[nutrient] ?? 0);
+  const parts = Object.entries(madeOf).map(([part, share]) => ({ micro: foods.get(part)?.micro ?? [], share }));
+  const micros = MICRONUTRIENTS.map((nutrient, n) => {
+    const given = micro[nutrient];
+    if (given !== undefined) return given;
+    if (parts.length === 0) return null;
+    let sum = 0;
+    for (const part of parts) {
+      const amount = part.micro[n];
+      if (amount === null || amount === undefined) return null;
+      sum += amount * part.share;
+    }
+    return sum;
+  });
   return {
     id, name, family, provenance, source, revision: 1,
     per100g: amounts,
     sd: amounts.map((amount) => amount * spread),
+    micro: micros,
+    microSd: micros.map((amount) => (amount === null ? null : amount * Math.max(spread, LEAST_MICRO_SHARE))),
+    lookAlikes: lookAlikesOf(id),
     ...completeTraits(family, traits),
   };
 }

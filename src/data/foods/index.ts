@@ -3,6 +3,8 @@ import { MILKS } from "./by-hand-milks";
 import { OTHERS } from "./by-hand-others";
 import { SWEETENERS } from "./by-hand-sweeteners";
 import { completeRow, completeTraits } from "./complete";
+import { lookAlikesOf } from "./look-alikes";
+import { MORE } from "./by-hand-more";
 import measured from "./ifct.json";
 import type { Traits } from "./row";
 
@@ -16,11 +18,18 @@ interface MeasuredRow {
   readonly rescaled?: boolean;
   readonly tableEnergy: number;
   readonly per100g: readonly number[];
-  readonly sd: readonly number[];
+  /** Null where it is the least share of the amount. */
+  readonly sd: readonly (number | null)[];
+  readonly micro: readonly (number | null)[];
+  readonly microSd: readonly (number | null)[];
   readonly traits: Traits;
 }
 
 const MEASURED = measured as unknown as readonly MeasuredRow[];
+
+/** The least standard deviation of a measured amount, as a share of it (rule of thumb); written out only where it is more. */
+const LEAST_SHARE = 0.03;
+const LEAST_MICRO_SHARE = 0.15;
 
 const measuredFood = (row: MeasuredRow): Food => ({
   id: row.id,
@@ -30,12 +39,21 @@ const measuredFood = (row: MeasuredRow): Food => ({
   source: `IFCT 2017, ${row.code}${row.rescaled ? ", sugars rescaled to carbohydrate" : ""}`,
   revision: 1,
   per100g: row.per100g,
-  sd: row.sd,
+  sd: row.per100g.map((amount, n) => row.sd[n] ?? amount * LEAST_SHARE),
+  micro: row.micro,
+  microSd: row.micro.map((amount, n) => (amount === null ? null : (row.microSd[n] ?? amount * LEAST_MICRO_SHARE))),
+  lookAlikes: lookAlikesOf(row.id),
   ...completeTraits(row.family, row.traits),
 });
 
+function allFoods(): Food[] {
+  const foods = new Map(MEASURED.map((row) => [row.id, measuredFood(row)]));
+  for (const row of [...SWEETENERS, ...MILKS, ...OTHERS, ...MORE]) foods.set(row.id, completeRow(row, foods));
+  return [...foods.values()];
+}
+
 /** All foods of the shipped tables. */
-export const FOODS: readonly Food[] = [...MEASURED.map(measuredFood), ...[...SWEETENERS, ...MILKS, ...OTHERS].map(completeRow)];
+export const FOODS: readonly Food[] = allFoods();
 
 /** Energy as the measured table states it, kJ per 100 g; pure fats carry 0 there and are left out. */
 export const TABLE_ENERGY: ReadonlyMap<string, number> = new Map(MEASURED.filter((row) => row.tableEnergy > 0).map((row) => [row.id, row.tableEnergy]));

@@ -1,4 +1,4 @@
-import type { Food, GlycaemicIndex, Nutrient } from "../../core/food";
+import type { Food, GlycaemicIndex, Micronutrient, Nutrient } from "../../core/food";
 
 /** What a table row may leave out: the loader fills it in from the family. */
 export type Traits = Partial<
@@ -31,4 +31,8 @@ export interface FoodRow extends Traits {
   /** Standard deviation as a share of each amount. */
   readonly spread: number;
   readonly per100g: Readonly<Partial<Record<Nutrient, number>>>;
+  /** Beside those, what is known: what is absent is unknown. */
+  readonly micro?: Readonly<Partial<Record<Micronutrient, number>>>;
+  /** Foods it is made of, by id, with their shares of its mass: what is known of all of them is computed from them. */
+  readonly madeOf?: Readonly<Record<string, number>>;
 }
