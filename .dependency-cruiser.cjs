@@ -10,6 +10,7 @@ const below = {
   recipe: ["numeric", "units", "food", "process"],
   models: ["numeric", "units", "food", "process", "recipe"],
   evaluate: ["numeric", "units", "food", "process", "recipe", "models"],
+  nutrition: ["numeric", "units", "food", "recipe", "models", "evaluate"],
   substitution: ["numeric", "units", "food", "process", "recipe", "models", "evaluate"],
   method: ["numeric", "units", "food", "process", "recipe", "substitution"],
   adaptation: ["numeric", "units", "food", "process", "recipe", "models", "evaluate", "substitution", "method"],

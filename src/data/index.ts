@@ -6,6 +6,7 @@ export { FAMILY_DENSITY, TABLE_ENERGY } from "./foods";
 export { DIETS, RULES } from "./diet-rules";
 export { SUBSTITUTION } from "./substitution";
 export { HANDLING } from "./handling";
+export { RETENTION, RULE_BOOKS } from "./rule-books";
 export { DEMO_RECIPES } from "./demo-recipes";
 
 /** Changes whenever a constant or an equation changes, so that a kept version can say what it was computed with. */

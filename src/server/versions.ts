@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { snapshotOf, type Snapshot, type StoredBench } from "../core/adaptation";
+import { MICRONUTRIENTS } from "../core/food";
 import { readRecipe } from "../core/recipe";
 import { problemFor, type Version } from "../core/substitution";
 import { USUAL_HOUSEHOLD, type HouseholdMeasures } from "../core/units";
@@ -62,9 +63,24 @@ export async function keepVersion(recipeId: string, bench: StoredBench): Promise
 export async function getVersion(id: string): Promise<KeptVersion | null> {
   const stored = await db.findVersion(await getDatabase(), id);
   if (!stored) return null;
-  const snapshot = stored.snapshot as Snapshot;
+  const snapshot = withMicronutrients(stored.snapshot as Snapshot);
   const { document: household } = await getHousehold();
   return { ...stored, snapshot, movedOn: movedOn(snapshot, household.measures) };
+}
+
+/** A kept version as it is read today: foods kept before micronutrients were carried have none that are known. */
+function withMicronutrients(snapshot: Snapshot): Snapshot {
+  const unknown = MICRONUTRIENTS.map(() => null);
+  const side = (kept: Snapshot["forThisTable"]): Snapshot["forThisTable"] => ({
+    ...kept,
+    input: {
+      ...kept.input,
+      lines: kept.input.lines.map((line) =>
+        (line.food.micro as unknown) === undefined ? { ...line, food: { ...line.food, micro: unknown, microSd: unknown } } : line,
+      ),
+    },
+  });
+  return { ...snapshot, asHandedDown: side(snapshot.asHandedDown), forThisTable: side(snapshot.forThisTable) };
 }
 
 function movedOn(snapshot: Snapshot, now: HouseholdMeasures): string[] {

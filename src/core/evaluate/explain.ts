@@ -1,11 +1,11 @@
 import type { Figure } from "../numeric";
-import { INDEX, NUTRIENTS, SUGARS, POLYOLS, type Constants, type Food, type Nutrient } from "../food";
-import { addedSugarsPerGram, freeSugarsPerGram, glycaemicLoadPerGram } from "../models/nutrition";
+import { INDEX, NUTRIENTS, SUGARS, POLYOLS, type Constants, type Food } from "../food";
+import { amountPerGram } from "../models/nutrition";
 import { rebaudiosideSweetness, relativeSweetness } from "../models/sweetness";
 import { bodyIndex, bodyWords, creaminessPerGram, thickeningPerGram, type Cooled } from "../models/texture";
 import { balance, type BalancedLine } from "../recipe";
 import { evaluate, spreadOf, type EvaluationInput } from "./evaluate";
-import { AMOUNTS, describeProperty, type PropertyId } from "./properties";
+import { AMOUNTS, describeProperty, type Amount, type PropertyId } from "./properties";
 
 /** One term of a working: what it is, what it adds, and where it is from. */
 export interface WorkingTerm {
@@ -154,39 +154,7 @@ function bodyWorking(input: EvaluationInput, key: string, constants: Constants):
 }
 
 function amountWorking(input: EvaluationInput, key: string, group: string, mass: number, constants: Constants): Part {
-  const factors = constants.energyPerGram.value;
-  const nutrient: Readonly<Record<string, readonly Nutrient[]>> = {
-    protein: ["protein"],
-    fat: ["fat"],
-    saturatedFat: ["saturatedFat"],
-    availableCarbohydrate: ["availableCarbohydrate"],
-    totalSugars: SUGARS,
-    fibre: ["solubleFibre", "insolubleFibre"],
-    polyols: POLYOLS,
-    sodium: ["sodium"],
-    calcium: ["calcium"],
-    iron: ["iron"],
-  };
-  const energy = (food: Food) => {
-    const of = (name: Nutrient) => (food.per100g[INDEX[name]] ?? 0) / 100;
-    return (
-      factors.protein * of("protein") +
-      factors.fat * of("fat") +
-      factors.carbohydrate * of("availableCarbohydrate") +
-      factors.fibre * (of("solubleFibre") + of("insolubleFibre")) +
-      factors.organicAcids * of("organicAcids") +
-      factors.xylitol * of("xylitol") +
-      factors.allulose * of("allulose")
-    );
-  };
-  const perGram = (food: Food): number => {
-    if (key === "energy") return energy(food);
-    if (key === "freeSugarsWho") return freeSugarsPerGram(food, food.per100g, "who", constants);
-    if (key === "freeSugarsUk") return freeSugarsPerGram(food, food.per100g, "uk", constants);
-    if (key === "addedSugars") return addedSugarsPerGram(food, food.per100g);
-    if (key === "glycaemicLoad") return glycaemicLoadPerGram(food, food.per100g, constants);
-    return (nutrient[key] ?? []).reduce((sum, name) => sum + (food.per100g[INDEX[name]] ?? 0), 0) / 100;
-  };
+  const perGram = (food: Food): number => amountPerGram(key as Amount, food, food.per100g, constants);
   const free = key.startsWith("freeSugars");
   const load = key === "glycaemicLoad";
   const name = AMOUNTS.find(([amount]) => amount === key)?.[2].toLowerCase() ?? key;

@@ -27,6 +27,7 @@ import { useUndoKeys } from "../parts/use-history";
 import { useSettled } from "../parts/use-settled";
 import { FigureButton, WorkingProvider } from "../parts/working";
 import { latest, noteSave, type Revised } from "../shell/documents";
+import { Go } from "../shell/go";
 import { useHousehold } from "../shell/household";
 import { SaveNotice } from "../shell/save-notice";
 import { useSaving } from "../shell/saving";
@@ -228,6 +229,11 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
         </div>
         <aside className="lg:crease-l p-4 md:pt-2 md:px-4 lg:row-span-2" aria-label="Beams">
           <BeamsPanel beams={beams} notes={notes} before={view.before} after={after} ghosts={looked} />
+          <p className="mt-3 no-print">
+            <Go className="underline t-ledger inline-flex items-center min-h-8" href={`/recipes/${id}/nutrition`}>
+              Nutrition in full, with claims
+            </Go>
+          </p>
         </aside>
         <section className="p-4 md:px-5 min-w-0 isolate" aria-label="Steps for this table">
           <h2 className="t-h2">The steps, for this table</h2>

@@ -4,6 +4,7 @@ import { describeProperty, type EvaluationInput, type Figures, type PropertyId }
 import { AmountField } from "../parts/amount-field";
 import { rangeText } from "../parts/figure-words";
 import { FigureButton, useWorking } from "../parts/working";
+import { Go } from "../shell/go";
 
 interface FigureSheetProps {
   readonly figures: Figures;
@@ -11,6 +12,8 @@ interface FigureSheetProps {
   /** Lines that are not in the figures because they could not be read. */
   readonly unread: number;
   readonly of: string;
+  /** Where the nutrition is told in full. */
+  readonly more: string | null;
   readonly evaporation?: { readonly value: number; readonly byHand: boolean; readonly onChange: (grams: number) => void; readonly onReset: () => void };
 }
 
@@ -34,7 +37,7 @@ const SERVING: readonly PropertyId[] = [
 ];
 
 /** All figures of one sweet in a column, each with its interval and its why. */
-export function FigureSheet({ figures, input, unread, of, evaporation }: FigureSheetProps) {
+export function FigureSheet({ figures, input, unread, of, more, evaporation }: FigureSheetProps) {
   return (
     <>
       {unread > 0 && (
@@ -74,6 +77,13 @@ export function FigureSheet({ figures, input, unread, of, evaporation }: FigureS
           <Row key={id} id={id} figures={figures} input={input} of={of} />
         ))}
       </dl>
+      {more && (
+        <p className="mt-2 no-print">
+          <Go className="underline t-ledger inline-flex items-center min-h-8" href={more}>
+            Nutrition in full, with claims
+          </Go>
+        </p>
+      )}
     </>
   );
 }

@@ -150,7 +150,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, swapState 
           </section>
         </div>
         <aside className="lg:crease-l p-4 md:p-5" aria-label="Figures as handed down">
-          <Figures read={read} table={table} onChange={change} />
+          <Figures id={id} read={read} table={table} onChange={change} />
         </aside>
       </main>
     </WorkingProvider>
@@ -159,10 +159,12 @@ export function RecipeStation({ id, recipe: given, table: givenTable, swapState 
 
 /** The figures as handed down: a part of its own, so that the page comes to life piece by piece. */
 function Figures({
+  id,
   read,
   table,
   onChange: change,
 }: {
+  readonly id: string;
   readonly read: ReadRecipe;
   readonly table: DiningTable;
   readonly onChange: (part: Partial<Recipe>, key?: string) => void;
@@ -177,6 +179,7 @@ function Figures({
       input={input}
       unread={read.unresolved.length}
       of="as handed down"
+      more={`/recipes/${id}/nutrition`}
       evaporation={{
         value: recipe.evaporation ?? read.evaporation.grams.value,
         byHand: recipe.evaporation !== null,

@@ -137,7 +137,7 @@ export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, rule
         <aside className="lg:crease-l p-4 md:p-4" aria-label="Figures">
           <BeamsPanel beams={beams} notes={snapshot.notes} before={before} after={after} />
           <div className="mt-6">
-            <FigureSheet figures={after.figures} input={after.input} unread={0} of="for this table" />
+            <FigureSheet figures={after.figures} input={after.input} unread={0} of="for this table" more={`/versions/${id}/nutrition`} />
           </div>
           <p className="t-small text-ink2 mt-4">Computed with model version {snapshot.modelVersion}. Nutrition is computed from tables, not analysed.</p>
         </aside>

@@ -49,6 +49,37 @@ export function glycaemicLoadPerGram(food: Food, composition: ArrayLike<number>,
   return (gi * (composition[INDEX.availableCarbohydrate] ?? 0)) / 10_000;
 }
 
+const SUMS: Readonly<Partial<Record<keyof NutritionTotals, readonly number[]>>> = {
+  protein: [INDEX.protein],
+  fat: [INDEX.fat],
+  saturatedFat: [INDEX.saturatedFat],
+  availableCarbohydrate: [INDEX.availableCarbohydrate],
+  totalSugars: SUGAR_INDICES,
+  fibre: [INDEX.solubleFibre, INDEX.insolubleFibre],
+  polyols: [INDEX.erythritol, INDEX.xylitol],
+  sodium: [INDEX.sodium],
+  calcium: [INDEX.calcium],
+  iron: [INDEX.iron],
+};
+
+/** What a gram of a food brings of one amount of nutrition: g, minerals mg, energy kJ, glycaemic load. */
+export function amountPerGram(amount: keyof NutritionTotals, food: Food, composition: ArrayLike<number>, constants: NutritionConstants): number {
+  switch (amount) {
+    case "energy":
+      return energyKilojoules(composition, constants.energyPerGram.value) / 100;
+    case "freeSugarsWho":
+      return freeSugarsPerGram(food, composition, "who", constants);
+    case "freeSugarsUk":
+      return freeSugarsPerGram(food, composition, "uk", constants);
+    case "addedSugars":
+      return addedSugarsPerGram(food, composition);
+    case "glycaemicLoad":
+      return glycaemicLoadPerGram(food, composition, constants);
+    default:
+      return sumOf(composition, SUMS[amount] ?? []) / 100;
+  }
+}
+
 export function nutritionTotals(sweet: Balance, constants: NutritionConstants): NutritionTotals {
   const { totals } = sweet;
   const of = (index: number) => totals[index] ?? 0;

@@ -1,0 +1,56 @@
+import { MICRONUTRIENT_UNITS, MICRONUTRIENTS, type Micronutrient } from "../food";
+import { AMOUNTS, type Amount } from "../evaluate";
+
+/** A row of the nutrition table: an amount that the models give, salt, or a micronutrient. */
+export type NutritionRowId = Amount | "salt" | Micronutrient;
+
+const MICRO_NAMES: Readonly<Record<Micronutrient, string>> = {
+  alphaLinolenic: "α-linolenic acid",
+  magnesium: "Magnesium",
+  zinc: "Zinc",
+  phosphorus: "Phosphorus",
+  vitaminA: "Vitamin A (RAE)",
+  folate: "Folate",
+  vitaminC: "Vitamin C",
+  oxalate: "Oxalate",
+  phytate: "Phytate",
+};
+
+export const isMicronutrient = (id: NutritionRowId): id is Micronutrient => (MICRONUTRIENTS as readonly NutritionRowId[]).includes(id);
+
+/** Name and unit of a row. */
+export function describeRow(id: NutritionRowId): { readonly name: string; readonly unit: string } {
+  if (id === "salt") return { name: "Salt (sodium × 2.5)", unit: "g" };
+  if (isMicronutrient(id)) return { name: MICRO_NAMES[id], unit: MICRONUTRIENT_UNITS[id] };
+  const amount = AMOUNTS.find(([name]) => name === id);
+  return { name: amount?.[2] ?? id, unit: amount?.[1] ?? "" };
+}
+
+/** All rows, in the order in which they are read. */
+export const NUTRITION_ROWS: readonly NutritionRowId[] = [
+  "energy",
+  "fat",
+  "saturatedFat",
+  "alphaLinolenic",
+  "availableCarbohydrate",
+  "totalSugars",
+  "addedSugars",
+  "freeSugarsWho",
+  "freeSugarsUk",
+  "polyols",
+  "fibre",
+  "protein",
+  "salt",
+  "sodium",
+  "calcium",
+  "iron",
+  "magnesium",
+  "zinc",
+  "phosphorus",
+  "vitaminA",
+  "folate",
+  "vitaminC",
+  "oxalate",
+  "phytate",
+  "glycaemicLoad",
+];

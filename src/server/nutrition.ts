@@ -1,0 +1,59 @@
+import { basisOf, recipeInput, reopened, versionInput } from "../core/adaptation";
+import type { EvaluationInput } from "../core/evaluate";
+import { judgeClaims, nutritionProfile, type ClaimFinding, type NutritionProfile, type RuleBook } from "../core/nutrition";
+import { readRecipe } from "../core/recipe";
+import { REFERENCE, RETENTION, RULE_BOOKS } from "../data";
+import { getHousehold } from "./household";
+import { reading } from "./reading";
+import { getAdaptation, getRecipe } from "./recipes";
+import { getVersion } from "./versions";
+
+/** All that the nutrition of a sweet shows: the recipe's, the version's where there is one, and what each rule book says. */
+export interface NutritionView {
+  readonly title: string;
+  /** Of which version: "Closest", "By hand"; null where there is only the recipe. */
+  readonly label: string | null;
+  readonly before: NutritionProfile;
+  readonly after: NutritionProfile | null;
+  readonly books: readonly (Pick<RuleBook, "id" | "name" | "intakeSource" | "intakes"> & { readonly claims: readonly ClaimFinding[] })[];
+  /** Lines that are not in the figures because they are not read yet. */
+  readonly unread: number;
+  readonly backTo: string;
+}
+
+function viewOf(title: string, label: string | null, before: EvaluationInput, after: EvaluationInput | null, unread: number, backTo: string): NutritionView {
+  const { constants } = REFERENCE;
+  const profiles = { before: nutritionProfile(before, constants, RETENTION), after: after && nutritionProfile(after, constants, RETENTION) };
+  const [input, profile] = after && profiles.after ? [after, profiles.after] : [before, profiles.before];
+  const books = RULE_BOOKS.map((book) => {
+    const { id, name, intakeSource, intakes } = book;
+    return { id, name, intakeSource, intakes, claims: judgeClaims(book, input, profile, profiles.before) };
+  });
+  return { title, label, ...profiles, books, unread, backTo };
+}
+
+/** Of a recipe and what is on its bench; null where there is no such recipe. */
+export async function recipeNutrition(id: string): Promise<NutritionView | null> {
+  const stored = await getRecipe(id);
+  if (!stored) return null;
+  const { table, bench } = await getAdaptation(id, stored.recipe);
+  const { document: household } = await getHousehold();
+  const read = readRecipe(stored.recipe, reading(household.measures), REFERENCE.constants);
+  const state = reopened(bench.document, basisOf(read, table.document), REFERENCE.foods);
+  return viewOf(
+    stored.recipe.title,
+    state?.label ?? null,
+    recipeInput(read, table.document),
+    state && versionInput(state.version, read, table.document),
+    read.unresolved.length,
+    `/recipes/${id}/${state ? "swap" : "recipe"}`,
+  );
+}
+
+/** Of a kept version, from its own foods and figures. */
+export async function versionNutrition(id: string): Promise<NutritionView | null> {
+  const version = await getVersion(id);
+  if (!version) return null;
+  const { asHandedDown, forThisTable, label } = version.snapshot;
+  return viewOf(version.title, label, asHandedDown.input, forThisTable.input, 0, `/versions/${id}`);
+}
