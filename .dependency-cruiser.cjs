@@ -6,6 +6,8 @@ const below = {
   numeric: [],
   units: ["numeric"],
   food: ["numeric", "units"],
+  devices: ["numeric", "units"],
+  pantry: ["numeric", "units", "food"],
   process: ["numeric", "units", "food"],
   recipe: ["numeric", "units", "food", "process"],
   models: ["numeric", "units", "food", "process", "recipe"],

@@ -57,6 +57,7 @@ await shot("version-dark", new URL(kept).pathname, { dark: true });
 await shot("kitchen", "/");
 await shot("kitchen-phone", "/", { width: 390, height: 844 });
 await shot("recipes", "/recipes");
+await shot("nutrition", "/recipes/demo-2/nutrition", { then: (page) => page.locator("svg path").first().waitFor() });
 await shot("pantry", "/pantry?family=sweetener");
 await shot("food", "/pantry/jaggery");
 await shot("household", "/household");

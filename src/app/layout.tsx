@@ -2,8 +2,10 @@ import type { Metadata, Viewport } from "next";
 import { cookies } from "next/headers";
 import type { ReactNode } from "react";
 import { getHousehold } from "@/server/household";
+import { getPantry } from "@/server/pantry";
 import { placeStates } from "@/server/kitchen";
 import { HouseholdProvider } from "@/ui/shell/household";
+import { PantryProvider } from "@/ui/shell/pantry";
 import { SavingProvider } from "@/ui/shell/saving";
 import { Shell } from "@/ui/shell/shell";
 import { THEME_COOKIE, themeOf } from "@/ui/shell/theme";
@@ -19,14 +21,16 @@ export const viewport: Viewport = { width: "device-width", initialScale: 1, them
 export const dynamic = "force-dynamic";
 
 export default async function Layout({ children }: { readonly children: ReactNode }) {
-  const [household, states, jar] = await Promise.all([getHousehold(), placeStates(), cookies()]);
+  const [household, pantry, states, jar] = await Promise.all([getHousehold(), getPantry(), placeStates(), cookies()]);
   const theme = themeOf(jar.get(THEME_COOKIE)?.value);
   return (
     <html lang="en" data-theme={theme} className={anekLatin.variable}>
       <body>
         <SavingProvider>
           <HouseholdProvider given={household}>
-            <Shell states={states}>{children}</Shell>
+            <PantryProvider given={pantry}>
+              <Shell states={states}>{children}</Shell>
+            </PantryProvider>
           </HouseholdProvider>
         </SavingProvider>
         <Toasts />

@@ -35,7 +35,7 @@ export async function adapt(body: unknown): Promise<object> {
       "The recipe cannot be read.",
       parsed.error.map(({ pointer, detail }) => ({ pointer: `/recipe${pointer}`, detail })),
     );
-  const read = readRecipe(parsed.value, reading(USUAL_HOUSEHOLD.measures), REFERENCE.constants);
+  const read = readRecipe(parsed.value, reading(REFERENCE, USUAL_HOUSEHOLD.measures), REFERENCE.constants);
   if (read.lines.length === 0)
     throw new Refusal(
       422,

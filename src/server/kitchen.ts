@@ -1,5 +1,6 @@
 import { basisOf, recipeInput, reopened, versionInput, type Snapshot } from "../core/adaptation";
 import { evaluate } from "../core/evaluate";
+import type { Reference } from "../core/food";
 import { guessArchetype, readRecipe, type Archetype } from "../core/recipe";
 import { beamReadings, insideCount, type DiningTable } from "../core/substitution";
 import { formatNumber, type HouseholdMeasures } from "../core/units";
@@ -7,6 +8,7 @@ import { REFERENCE } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { getHousehold } from "./household";
+import { kitchenReference } from "./pantry";
 import { reading } from "./reading";
 import { validateBench, validateTable } from "./schemas";
 
@@ -55,7 +57,7 @@ const ON_SHELF = 6;
 /** What is on the go, what was kept last, each judged as it stands now. */
 export async function getKitchen(): Promise<Kitchen> {
   const database = await getDatabase();
-  const { document: household } = await getHousehold();
+  const [{ document: household }, reference] = await Promise.all([getHousehold(), kitchenReference()]);
   const [{ items, total }, kept, keptTotal, { total: recipeTotal }] = await Promise.all([
     db.listOnTheGo(database, ON_THE_GO),
     db.latestVersions(database, ON_SHELF),
@@ -63,7 +65,7 @@ export async function getKitchen(): Promise<Kitchen> {
     db.listRecipes(database, "", 1, 0),
   ]);
   return {
-    going: items.map((item) => going(item, household.measures)),
+    going: items.map((item) => going(item, reference, household.measures)),
     goingTotal: total,
     kept: kept.map(({ snapshot, ...version }) => onShelf(version, snapshot as Snapshot)),
     keptTotal,
@@ -71,9 +73,9 @@ export async function getKitchen(): Promise<Kitchen> {
   };
 }
 
-function going({ id, recipe, table: storedTable, bench, versionCount, touchedAt }: db.OnTheGo, measures: HouseholdMeasures): Going {
-  const { constants, foods } = REFERENCE;
-  const read = readRecipe(recipe, reading(measures), constants);
+function going({ id, recipe, table: storedTable, bench, versionCount, touchedAt }: db.OnTheGo, reference: Reference, measures: HouseholdMeasures): Going {
+  const { constants, foods } = reference;
+  const read = readRecipe(recipe, reading(reference, measures), constants);
   const table = validateTable(storedTable) ? storedTable : null;
   const laid = table && validateBench(bench) ? reopened(bench, basisOf(read, table), foods) : null;
   return {
@@ -116,15 +118,16 @@ function onShelf(version: db.VersionSummary, { asHandedDown, forThisTable, table
 /** Each place's one-line state, for the spine. */
 export async function placeStates(): Promise<Readonly<Record<"kitchen" | "recipes" | "pantry" | "household", string>>> {
   const database = await getDatabase();
-  const [{ total: goingTotal }, { total }, { document: household }] = await Promise.all([
+  const [{ total: goingTotal }, { total }, { document: household }, { foods }] = await Promise.all([
     db.listOnTheGo(database, 1),
     db.listRecipes(database, "", 1, 0),
     getHousehold(),
+    kitchenReference(),
   ]);
   return {
     kitchen: total === 0 ? "nothing yet" : goingTotal === 0 ? "all kept" : `${formatNumber(goingTotal)} on the go`,
     recipes: formatNumber(total),
-    pantry: `${REFERENCE.foods.size} foods`,
+    pantry: `${foods.size} foods`,
     household: household.measures.words === "millilitres" ? "ml" : household.measures.words,
   };
 }

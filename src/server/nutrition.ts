@@ -4,6 +4,7 @@ import { judgeClaims, nutritionProfile, type ClaimFinding, type NutritionProfile
 import { readRecipe } from "../core/recipe";
 import { REFERENCE, RETENTION, RULE_BOOKS } from "../data";
 import { getHousehold } from "./household";
+import { kitchenReference } from "./pantry";
 import { reading } from "./reading";
 import { getAdaptation, getRecipe } from "./recipes";
 import { getVersion } from "./versions";
@@ -38,8 +39,9 @@ export async function recipeNutrition(id: string): Promise<NutritionView | null>
   if (!stored) return null;
   const { table, bench } = await getAdaptation(id, stored.recipe);
   const { document: household } = await getHousehold();
-  const read = readRecipe(stored.recipe, reading(household.measures), REFERENCE.constants);
-  const state = reopened(bench.document, basisOf(read, table.document), REFERENCE.foods);
+  const reference = await kitchenReference();
+  const read = readRecipe(stored.recipe, reading(reference, household.measures), reference.constants);
+  const state = reopened(bench.document, basisOf(read, table.document), reference.foods);
   return viewOf(
     stored.recipe.title,
     state?.label ?? null,

@@ -1,18 +1,73 @@
-import type { Family, Food } from "../core/food";
-import { REFERENCE } from "../data";
+import type { Constants, Family, Food, Reference } from "../core/food";
+import { EMPTY_PANTRY, kitchenFoods, namesOf, ownFoodProblems, type PantryDocument } from "../core/pantry";
+import { completeTraits, REFERENCE } from "../data";
+import * as db from "../db";
+import { getDatabase } from "./database";
+import { checkedRevised } from "./door";
+import { getHousehold } from "./household";
+import { Refusal } from "./problem-details";
+import { saveRevised, type Revised } from "./revised";
+import { validatePantry } from "./schemas";
 
-export const findFood = (id: string): Food | null => REFERENCE.foods.get(id) ?? null;
+const KEY = "pantry";
+
+/** The household's own foods and weighings; none until there are some. */
+export async function getPantry(): Promise<Revised<PantryDocument>> {
+  const { value, revision } = await db.readSetting(await getDatabase(), KEY);
+  return { document: validatePantry(value) ? value : EMPTY_PANTRY, revision };
+}
+
+/** Saves them; refused whole where an own food cannot be. */
+export async function savePantry(body: unknown): Promise<number> {
+  const sent = checkedRevised(validatePantry, body);
+  checkOwnFoods(sent.document);
+  const connection = await getDatabase();
+  return saveRevised(sent, "pantry", ({ document, revision }) => db.writeSetting(connection, KEY, document, revision), getPantry);
+}
+
+function checkOwnFoods({ foods }: PantryDocument): void {
+  const names = namesOf(REFERENCE.foods.values());
+  for (const [i, own] of foods.entries()) {
+    const [problem] = ownFoodProblems(own, names, REFERENCE.constants, completeTraits).filter(({ grave }) => grave);
+    if (problem)
+      throw new Refusal(422, `“${own.name}” cannot be saved. ${problem.why}`, [{ pointer: `/document/foods/${i}/${problem.field}`, detail: problem.why }]);
+    names.set(own.name.trim().toLowerCase(), own.id);
+  }
+}
+
+let last: { readonly key: string; readonly foods: ReadonlyMap<string, Food> } | null = null;
+
+/** The tables as this kitchen knows them: the shipped ones, its own foods, its own weighings. */
+export async function kitchenReference(): Promise<Reference> {
+  const [{ document: pantry, revision }, { document: household, revision: householdRevision }] = await Promise.all([getPantry(), getHousehold()]);
+  const key = `${revision} ${householdRevision}`;
+  if (last?.key !== key) last = { key, foods: kitchenFoods(REFERENCE.foods, pantry, household.measures, completeTraits) };
+  return { ...REFERENCE, foods: last.foods };
+}
+
+export const findFood = async (id: string): Promise<Food | null> => (await kitchenReference()).foods.get(id) ?? null;
 
 const MOST_KIN = 8;
 
 /** Some other foods of the same family. */
-export const kinOf = (food: Food): Food[] =>
-  [...REFERENCE.foods.values()].filter((other) => other.family === food.family && other.id !== food.id).slice(0, MOST_KIN);
+export async function kinOf(food: Food): Promise<Food[]> {
+  const { foods } = await kitchenReference();
+  return [...foods.values()].filter((other) => other.family === food.family && other.id !== food.id).slice(0, MOST_KIN);
+}
+
+/** Foods that one is often taken for, with what tells them apart. */
+export async function lookAlikesOf(food: Food): Promise<Food[]> {
+  const { foods } = await kitchenReference();
+  return food.lookAlikes.flatMap((id) => foods.get(id) ?? []);
+}
 
 /** Foods that show what the sizes of a household come to: a flour, a liquid, a sweetener, a spice. */
-export const shownFoods = (): Food[] => ["semolina", "cow-milk", "sugar", "cardamom"].flatMap((id) => REFERENCE.foods.get(id) ?? []);
+export async function shownFoods(): Promise<Food[]> {
+  const { foods } = await kitchenReference();
+  return ["semolina", "cow-milk", "sugar", "cardamom"].flatMap((id) => foods.get(id) ?? []);
+}
 
-export const shippedConstants = () => REFERENCE.constants;
+export const shippedConstants = (): Constants => REFERENCE.constants;
 
 /** Whether a word is the name of a family that any food belongs to. */
 export const isFamily = (word: string): word is Family => [...REFERENCE.foods.values()].some((food) => food.family === word);

@@ -1,13 +1,13 @@
 import { createFoodMatcher, type FoodMatcher, type ReadingContext } from "../core/recipe";
+import type { Reference } from "../core/food";
 import type { HouseholdMeasures } from "../core/units";
-import { FAMILY_DENSITY, REFERENCE } from "../data";
+import { FAMILY_DENSITY } from "../data";
 
-let matcher: FoodMatcher | null = null;
+const matchers = new WeakMap<Reference["foods"], FoodMatcher>();
 
-/** What reading a recipe needs, in one kitchen's measures; the index of foods is built on first use and kept. */
-export const reading = (measures: HouseholdMeasures): ReadingContext => ({
-  foods: REFERENCE.foods,
-  matcher: (matcher ??= createFoodMatcher(REFERENCE.foods.values())),
-  familyDensity: FAMILY_DENSITY,
-  measures,
-});
+/** What reading a recipe needs, of one kitchen's foods and measures; the index of its foods is built on first use and kept. */
+export function reading({ foods }: Reference, measures: HouseholdMeasures): ReadingContext {
+  const matcher = matchers.get(foods) ?? createFoodMatcher(foods.values());
+  matchers.set(foods, matcher);
+  return { foods, matcher, familyDensity: FAMILY_DENSITY, measures };
+}

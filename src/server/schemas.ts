@@ -1,6 +1,7 @@
 import type { JSONSchemaType } from "ajv";
 import type { StoredBench } from "../core/adaptation";
-import { ROLES, SERVING_TEMPERATURES } from "../core/food";
+import { ALLERGENS, FAMILIES, ORIGINS, ROLES, SERVING_TEMPERATURES } from "../core/food";
+import type { PantryDocument } from "../core/pantry";
 import { ARCHETYPES, MOST_LINES, type Archetype, type LineChoice, type Recipe } from "../core/recipe";
 import { LIMIT_IDS, type DiningTable, type LimitId } from "../core/substitution";
 import { ENERGY_UNITS, MEASURE_WORDS, TEMPERATURE_UNITS, type Household } from "../core/units";
@@ -122,6 +123,104 @@ const household: JSONSchemaType<Household> = {
     },
   },
 };
+
+const allergens = { type: "array", maxItems: 30, uniqueItems: true, items: { type: "string", enum: [...ALLERGENS] } } as const;
+const amount = { type: ["number", "null"], minimum: 0, maximum: 100_000 } as const;
+const label = {
+  type: "object",
+  additionalProperties: false,
+  required: ["per", "energy", "energyUnit", "fat", "saturatedFat", "carbohydrate", "includesFibre", "sugars", "fibre", "protein", "salt", "saltUnit"],
+  properties: {
+    per: { type: "number", exclusiveMinimum: 0, maximum: 10_000 },
+    energy: amount,
+    energyUnit: { type: "string", enum: ["kcal", "kJ"] },
+    fat: amount,
+    saturatedFat: amount,
+    carbohydrate: amount,
+    includesFibre: { type: "boolean" },
+    sugars: amount,
+    fibre: amount,
+    protein: amount,
+    salt: amount,
+    saltUnit: { type: "string", enum: ["g salt", "mg sodium"] },
+  },
+} as const;
+const mixture = {
+  type: "object",
+  additionalProperties: false,
+  required: ["parts", "finished"],
+  properties: {
+    parts: {
+      type: "array",
+      maxItems: 60,
+      items: {
+        type: "object",
+        additionalProperties: false,
+        required: ["foodId", "grams"],
+        properties: { foodId: { type: "string", maxLength: 100 }, grams: { type: "number", exclusiveMinimum: 0, maximum: 1_000_000 } },
+      },
+    },
+    finished: { type: ["number", "null"], exclusiveMinimum: 0, maximum: 1_000_000 },
+  },
+} as const;
+
+export const validatePantry = ajv.compile<PantryDocument>({
+  type: "object",
+  additionalProperties: false,
+  required: ["foods", "weighings"],
+  properties: {
+    foods: {
+      type: "array",
+      maxItems: 2000,
+      items: {
+        type: "object",
+        additionalProperties: false,
+        required: ["id", "name", "synonyms", "family", "origin", "allergens", "traces", "made", "density", "note", "revision"],
+        properties: {
+          id: { type: "string", pattern: "^own-[a-z0-9-]{1,80}$" },
+          name: { type: "string", minLength: 1, maxLength: 100 },
+          synonyms: { type: "array", maxItems: 20, items: { type: "string", minLength: 1, maxLength: 60 } },
+          family: { type: "string", enum: [...FAMILIES] },
+          origin: { type: "string", enum: [...ORIGINS] },
+          allergens,
+          traces: allergens,
+          made: {
+            type: "object",
+            oneOf: [
+              { type: "object", additionalProperties: false, required: ["kind", "label"], properties: { kind: { type: "string", const: "label" }, label } },
+              {
+                type: "object",
+                additionalProperties: false,
+                required: ["kind", "mixture"],
+                properties: { kind: { type: "string", const: "computed" }, mixture },
+              },
+            ],
+          },
+          density: { type: ["number", "null"], exclusiveMinimum: 0, maximum: 25 },
+          note: { type: "string", maxLength: 500 },
+          revision: { type: "integer", minimum: 1, maximum: 1_000_000 },
+        },
+      },
+    },
+    weighings: {
+      type: "array",
+      maxItems: 20_000,
+      items: {
+        type: "object",
+        additionalProperties: false,
+        required: ["id", "foodId", "unit", "form", "grams", "at"],
+        properties: {
+          id: { type: "string", maxLength: 40 },
+          foodId: { type: "string", maxLength: 100 },
+          unit: { type: "string", minLength: 1, maxLength: 30 },
+          form: { type: "string", maxLength: 30 },
+          grams: { type: "number", exclusiveMinimum: 0, maximum: 100_000 },
+          at: { type: "string", maxLength: 40 },
+        },
+      },
+    },
+  },
+});
 
 export const validateHousehold = ajv.compile(household);
 export const validateTable = ajv.compile(table);

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { snapshotOf, type Snapshot, type StoredBench } from "../core/adaptation";
-import { MICRONUTRIENTS } from "../core/food";
+import { MICRONUTRIENTS, type Reference } from "../core/food";
 import { readRecipe } from "../core/recipe";
 import { problemFor, type Version } from "../core/substitution";
 import { USUAL_HOUSEHOLD, type HouseholdMeasures } from "../core/units";
@@ -9,6 +9,7 @@ import * as db from "../db";
 import { getDatabase } from "./database";
 import { getHousehold } from "./household";
 import { Refusal } from "./problem-details";
+import { kitchenReference } from "./pantry";
 import { reading } from "./reading";
 import { getAdaptation, requireRecipe } from "./recipes";
 
@@ -25,9 +26,9 @@ export interface KeptVersion {
 }
 
 /** Turns the bench into a version; 422 where it names a food or line that is not there. */
-export function versionOf(bench: StoredBench, lineCount: number): Version {
+export function versionOf(bench: StoredBench, lineCount: number, foods: Reference["foods"]): Version {
   const rows = bench.rows.map((row, i) => {
-    const food = row.foodId === null ? null : (REFERENCE.foods.get(row.foodId) ?? null);
+    const food = row.foodId === null ? null : (foods.get(row.foodId) ?? null);
     if (row.foodId !== null && !food)
       throw new Refusal(422, "The version names a food that is not in the tables.", [
         { pointer: `/bench/rows/${i}/foodId`, detail: `"${row.foodId}" is not known.` },
@@ -52,9 +53,10 @@ export async function keepVersion(recipeId: string, bench: StoredBench): Promise
     table: { document: table },
   } = await getAdaptation(recipeId, recipe);
   const { document: household } = await getHousehold();
-  const read = readRecipe(recipe, reading(household.measures), REFERENCE.constants);
-  const problem = problemFor(read, table, REFERENCE, SUBSTITUTION, RULES, 1);
-  const snapshot = snapshotOf(read, problem, versionOf(bench, recipe.lines.length), table, bench.label, HANDLING);
+  const reference = await kitchenReference();
+  const read = readRecipe(recipe, reading(reference, household.measures), reference.constants);
+  const problem = problemFor(read, table, reference, SUBSTITUTION, RULES, 1);
+  const snapshot = snapshotOf(read, problem, versionOf(bench, recipe.lines.length, reference.foods), table, bench.label, HANDLING);
   const id = randomUUID();
   await db.insertVersion(await getDatabase(), { id, recipeId, title: recipe.title, label: bench.label || "By hand", snapshot }, new Date().toISOString());
   return id;
@@ -63,30 +65,32 @@ export async function keepVersion(recipeId: string, bench: StoredBench): Promise
 export async function getVersion(id: string): Promise<KeptVersion | null> {
   const stored = await db.findVersion(await getDatabase(), id);
   if (!stored) return null;
-  const snapshot = withMicronutrients(stored.snapshot as Snapshot);
+  const snapshot = asReadToday(stored.snapshot as Snapshot);
   const { document: household } = await getHousehold();
-  return { ...stored, snapshot, movedOn: movedOn(snapshot, household.measures) };
+  return { ...stored, snapshot, movedOn: movedOn(snapshot, household.measures, await kitchenReference()) };
 }
 
-/** A kept version as it is read today: foods kept before micronutrients were carried have none that are known. */
-function withMicronutrients(snapshot: Snapshot): Snapshot {
+/** A kept version as it is read today: of foods kept earlier no micronutrient is known, and no weighing. */
+function asReadToday(snapshot: Snapshot): Snapshot {
   const unknown = MICRONUTRIENTS.map(() => null);
   const side = (kept: Snapshot["forThisTable"]): Snapshot["forThisTable"] => ({
     ...kept,
     input: {
       ...kept.input,
       lines: kept.input.lines.map((line) =>
-        (line.food.micro as unknown) === undefined ? { ...line, food: { ...line.food, micro: unknown, microSd: unknown } } : line,
+        (line.food.micro as unknown) === undefined
+          ? { ...line, food: { ...line.food, micro: unknown, microSd: unknown, unknown: [], weighed: [], lookAlikes: [] } }
+          : line,
       ),
     },
   });
   return { ...snapshot, asHandedDown: side(snapshot.asHandedDown), forThisTable: side(snapshot.forThisTable) };
 }
 
-function movedOn(snapshot: Snapshot, now: HouseholdMeasures): string[] {
+function movedOn(snapshot: Snapshot, now: HouseholdMeasures, reference: Reference): string[] {
   const then = snapshot.measures ?? USUAL_HOUSEHOLD.measures;
   const vessels = (["cup", "katori", "tablespoon", "teaspoon"] as const).filter((vessel) => then[vessel] !== now[vessel]);
-  const foods = snapshot.forThisTable.input.lines.filter(({ food }) => REFERENCE.foods.get(food.id)?.revision !== food.revision).map(({ food }) => food.name);
+  const foods = snapshot.forThisTable.input.lines.filter(({ food }) => reference.foods.get(food.id)?.revision !== food.revision).map(({ food }) => food.name);
   return [
     ...vessels.map((vessel) => `the ${vessel} (${then[vessel]} ml then, ${now[vessel]} ml now)`),
     ...(snapshot.modelVersion === MODEL_VERSION ? [] : [`the models (version ${snapshot.modelVersion} then, ${MODEL_VERSION} now)`]),

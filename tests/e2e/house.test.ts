@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { axe, overflow } from "../support/browser";
-import { DESK, PHONE, startSession } from "../support/session";
+import { DESK, heard, PHONE, startSession } from "../support/session";
 
 const session = startSession();
 const { button, goto, link } = session;
@@ -283,6 +283,65 @@ describe("addresses of the pantry", () => {
     await goto("/pantry/dragon-scales");
     await session.page.getByText("There is nothing at this address").waitFor();
   });
+});
+
+describe("a food of one's own", () => {
+  it("comes from a label with its mistakes told, is used in a recipe with its own weighing, and can be taken out and back", async () => {
+    const field = (name: string) => session.page.getByRole("textbox", { name, exact: true });
+    await goto("/pantry/new");
+    await field("Energy").fill("1105");
+    await field("Fat").fill("0.4");
+    await field("Carbohydrate").fill("60");
+    await field("sugars").fill("72");
+    await field("Protein").fill("1,5");
+    await field("Salt").fill("20x");
+    await button("Put it in the pantry").click();
+    await session.page.getByText("Give it a name.").waitFor();
+    await session.page.getByText("Sugars are a part of the carbohydrate").waitFor();
+    await session.page.getByText("Only digits, such as 12.5.").waitFor();
+    await session.page.getByText("This looks like kJ, not kcal.").waitFor();
+    expect(await axe(session.page)).toEqual([]);
+    expect([await field("Salt").inputValue(), await field("sugars").inputValue()]).toEqual(["20x", "72"]);
+    await field("Name, as your recipes call it").fill("Quince butter");
+    await session.page.getByLabel("Unit of energy").selectOption("kJ");
+    await field("sugars").fill("52");
+    await field("Salt").fill("");
+    await button("Put it in the pantry").click();
+    await heading("Quince butter").waitFor();
+    await session.page.waitForURL(/\/pantry\/own-quince-butter/);
+    await heard(session.page);
+    expect(await session.page.getByRole("row", { name: /Fibre together/ }).innerText()).toMatch(/not known/);
+    await session.page.getByLabel("Measure").selectOption("tablespoon");
+    await button("Read it from the scale").click();
+    await session.page.getByLabel("Load on the simulated scale, grams").fill("21");
+    await button("Take it").click();
+    await session.page.getByText("weighed once").waitFor();
+    expect(await axe(session.page)).toEqual([]);
+    await session.page.getByText("Saved", { exact: true }).waitFor();
+
+    await goto("/recipes/new");
+    await session.page.getByLabel("The recipe, as it is written").fill("Quince pudding\nServes 4\n2 tbsp quince butter\n1 litre milk");
+    await press("Control+Enter");
+    await session.page.waitForURL(/\/recipe$/);
+    const grams = session.page.getByLabel("Grams of Quince butter");
+    expect(Number(await grams.inputValue())).toBeCloseTo(42, -1);
+    await link("Nutrition in full, with claims").click();
+    await heading("Quince pudding, nutrition").waitFor();
+    expect(await session.page.getByRole("button", { name: /^Fibre/ }).innerText()).toMatch(/at least|not known/);
+    await session.page.getByRole("button", { name: /^Energy/ }).click();
+    await session.page.getByRole("heading", { name: "Energy: where it comes from" }).waitFor();
+    expect(await axe(session.page)).toEqual([]);
+    expect(await overflow(session.page)).toBeLessThanOrEqual(0);
+
+    await goto("/pantry?search=quince");
+    await link(/^Quince butter/).click();
+    await link("Change it").click();
+    await button("Take it out of the pantry").click();
+    await session.page.getByText("No food of the tables is called").or(heading("Pantry")).first().waitFor();
+    await button("Undo").click();
+    await goto("/pantry?search=quince");
+    await link(/^Quince butter/).waitFor();
+  }, 90_000);
 });
 
 describe("on paper", () => {

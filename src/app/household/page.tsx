@@ -9,5 +9,5 @@ export const metadata: Metadata = { title: "Household" };
 
 export default async function Page() {
   const theme = themeOf((await cookies()).get(THEME_COOKIE)?.value);
-  return <HouseholdPage theme={theme} canGoBack={canUndoRestore()} shown={shownFoods()} constants={shippedConstants()} />;
+  return <HouseholdPage theme={theme} canGoBack={canUndoRestore()} shown={await shownFoods()} constants={shippedConstants()} />;
 }

@@ -1,11 +1,16 @@
+import type { Nutrient } from "./nutrients";
+
 /** Where a food's composition comes from. */
 export type Provenance = "measured" | "reference" | "label" | "computed";
 
-export type Origin = "plant" | "dairy" | "egg" | "honey" | "gelatin" | "mineral" | "unknown";
+export const ORIGINS = ["plant", "dairy", "egg", "honey", "gelatin", "mineral", "unknown"] as const;
+export type Origin = (typeof ORIGINS)[number];
 
-export type Family =
-  | "cereal" | "pseudo-cereal" | "pulse" | "oilseed" | "nut" | "fruit" | "vegetable" | "root" | "dairy" | "egg"
-  | "sweetener" | "starch" | "gum" | "spice" | "fat" | "salt" | "drink" | "water" | "essence";
+export const FAMILIES = [
+  "cereal", "pseudo-cereal", "pulse", "oilseed", "nut", "fruit", "vegetable", "root", "dairy", "egg",
+  "sweetener", "starch", "gum", "spice", "fat", "salt", "drink", "water", "essence",
+] as const;
+export type Family = (typeof FAMILIES)[number];
 
 /** Allergens of the Codex and EU lists, with gluten cereals and tree nuts by name. */
 export const TREE_NUTS = ["almond", "brazil-nut", "cashew", "hazelnut", "macadamia", "pecan", "pistachio", "walnut"] as const;
@@ -58,6 +63,20 @@ export const ROLES: readonly Role[] = [
   "liquid", "sweetener", "body", "richness", "binder", "thickener", "bulk", "aroma", "colour", "crunch", "seasoning", "acid", "setting",
 ];
 
+/** What the household's own measure of a food weighs, from its own weighings. */
+export interface WeighedMeasure {
+  /** "cup", "tablespoon", "handful", "piece" … */
+  readonly unit: string;
+  /** A word that a line carries for it to count ("chopped", "heaped"); empty for the plain one. */
+  readonly form: string;
+  readonly grams: number;
+  /** Half the 80 % interval of one filling, as a share of it. */
+  readonly share: number;
+  readonly times: number;
+  /** ISO date of the last weighing. */
+  readonly at: string;
+}
+
 /** A food: an entry of the composition table, with what the models need to know of it. */
 export interface Food {
   readonly id: string;
@@ -74,6 +93,8 @@ export interface Food {
   readonly micro: readonly (number | null)[];
   /** Standard deviation of each, same order and unit; null beside null. */
   readonly microSd: readonly (number | null)[];
+  /** Nutrients whose amount is not known: they stand as 0 in `per100g`, and what is summed from them is "at least". */
+  readonly unknown: readonly Nutrient[];
   readonly origin: Origin;
   readonly family: Family;
   readonly allergens: readonly Allergen[];
@@ -91,6 +112,8 @@ export interface Food {
   /** Pourable: read off more closely than a heaped cup. */
   readonly pours: boolean;
   readonly counted: readonly CountedMeasure[];
+  /** Weighed by the household itself: goes before all other measures. */
+  readonly weighed: readonly WeighedMeasure[];
   /** Density by form in words that a line may carry ("chopped", "ground"). */
   readonly forms: Readonly<Record<string, number>>;
   /** The role it usually plays. */

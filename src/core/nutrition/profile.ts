@@ -1,6 +1,6 @@
 import { interval, Z80, type Figure } from "../numeric";
 import { INDEX, MICRONUTRIENTS, type Constants, type Food, type Micronutrient } from "../food";
-import { amountPerGram } from "../models/nutrition";
+import { amountNutrients, amountPerGram } from "../models/nutrition";
 import { evaluate, type Evaluation, type EvaluationInput } from "../evaluate";
 import { isMicronutrient, NUTRITION_ROWS, type NutritionRowId } from "./rows";
 
@@ -62,11 +62,20 @@ function amountRow(id: Exclude<NutritionRowId, Micronutrient>, input: Evaluation
   const amount = id === "salt" ? "sodium" : id;
   const by = id === "salt" ? SALT_PER_SODIUM_MG : 1;
   const serving = scaled(figures[`serving.${amount}`], by);
+  let [known, all] = [0, 0];
+  const lines = input.lines.map(({ food, grams }) => {
+    const dry = grams * dryShare(food);
+    all += dry;
+    const unknown = amountNutrients(amount).some((nutrient) => food.unknown.includes(nutrient));
+    if (!unknown) known += dry;
+    const brings = grams * amountPerGram(amount, food, food.per100g, constants) * by;
+    return unknown && brings === 0 ? null : brings;
+  });
   return {
     id,
     figures: { serving, per100g: scaled(figures[`per100g.${amount}`], by), whole: scaled(serving, input.servings) },
-    known: 1,
-    lines: input.lines.map(({ food, grams }) => grams * amountPerGram(amount, food, food.per100g, constants) * by),
+    known: all > 0 ? known / all : 1,
+    lines,
   };
 }
 

@@ -87,6 +87,14 @@ function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensi
   const mass = unit === null ? undefined : MASS_GRAMS[unit];
   if (mass !== undefined) return { grams: mass, share: MEASURE_SHARE.mass, words: () => shortUnit(unit ?? "") };
 
+  const own = weighedMeasure(food, unit ?? "piece", words);
+  if (own)
+    return {
+      grams: own.grams,
+      share: own.share,
+      words: (count) => (unit === null ? "" : plural(shortUnit(unit), count)),
+    };
+
   const loose = unit === null ? undefined : LOOSE_MILLILITRES[unit];
   const millilitres = loose?.[0] ?? (unit === null ? undefined : millilitresOf(unit, measures));
   if (unit !== null && millilitres !== undefined) {
@@ -108,6 +116,11 @@ function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensi
   }
   return unit === null ? `what one ${food.name.toLowerCase()} weighs is not known` : `what a ${unit} of ${food.name.toLowerCase()} weighs is not known`;
 }
+
+/** The household's own weighing of a unit: of the form that the words name, else the plain one. */
+const weighedMeasure = ({ weighed }: Food, unit: string, words: string) =>
+  weighed.find((measure) => measure.unit === unit && measure.form !== "" && words.toLowerCase().includes(measure.form)) ??
+  weighed.find((measure) => measure.unit === unit && measure.form === "");
 
 /** The counted unit a description names ("saffron strands"), else the piece. */
 function countedIn(food: Food, words: string) {

@@ -20,7 +20,7 @@ export const FAMILY_DENSITY: Readonly<Partial<Record<Family, number>>> = {
 };
 
 /** Everything the models need of a food, from what its family implies and what the row says. */
-export function completeTraits(family: Family, traits: Traits): Omit<Food, "id" | "name" | "provenance" | "source" | "revision" | "per100g" | "sd" | "micro" | "microSd" | "lookAlikes" | "family"> {
+export function completeTraits(family: Family, traits: Traits): Omit<Food, "id" | "name" | "provenance" | "source" | "revision" | "per100g" | "sd" | "micro" | "microSd" | "unknown" | "lookAlikes" | "family"> {
   const starchy = family === "cereal" || family === "pulse";
   return {
     synonyms: traits.synonyms ?? [],
@@ -36,6 +36,7 @@ export function completeTraits(family: Family, traits: Traits): Omit<Food, "id" 
     pours: traits.pours ?? (family === "drink" || family === "fat" || family === "water" || family === "dairy"),
     counted: traits.counted ?? [],
     forms: traits.forms ?? {},
+    weighed: [],
     role: traits.role ?? ROLE_OF[family],
     note: traits.note ?? null,
   };
@@ -67,6 +68,7 @@ export function completeRow(row: FoodRow, foods: ReadonlyMap<string, Food>): Foo
     sd: amounts.map((amount) => amount * spread),
     micro: micros,
     microSd: micros.map((amount) => (amount === null ? null : amount * Math.max(spread, LEAST_MICRO_SHARE))),
+    unknown: [],
     lookAlikes: lookAlikesOf(id),
     ...completeTraits(family, traits),
   };

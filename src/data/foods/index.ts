@@ -8,7 +8,7 @@ import { MORE } from "./by-hand-more";
 import measured from "./ifct.json";
 import type { Traits } from "./row";
 
-export { FAMILY_DENSITY } from "./complete";
+export { completeTraits, FAMILY_DENSITY } from "./complete";
 
 interface MeasuredRow {
   readonly id: string;
@@ -42,6 +42,7 @@ const measuredFood = (row: MeasuredRow): Food => ({
   sd: row.per100g.map((amount, n) => row.sd[n] ?? amount * LEAST_SHARE),
   micro: row.micro,
   microSd: row.micro.map((amount, n) => (amount === null ? null : (row.microSd[n] ?? amount * LEAST_MICRO_SHARE))),
+  unknown: [],
   lookAlikes: lookAlikesOf(row.id),
   ...completeTraits(row.family, row.traits),
 });

@@ -16,12 +16,13 @@ import {
   type Proposal,
   type Version,
 } from "../../core/substitution";
-import { knowledge, readingContext } from "../../workers/client";
+import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
 import { Button } from "../parts/button";
 import { Arrow, StateMark } from "../parts/marks";
 import { send, why } from "../parts/send";
 import { useFoodPickerSoon } from "../parts/food-picker";
+import { useKnowledge } from "../parts/use-knowledge";
 import { UndoButtons } from "../parts/undo-buttons";
 import { useUndoKeys } from "../parts/use-history";
 import { useSettled } from "../parts/use-settled";
@@ -58,7 +59,8 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
   const { measures } = useHousehold();
   const recipe = useMemo(() => latest(`/api/recipes/${id}`, givenRecipe).document, [id, givenRecipe]);
   const table = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
-  const read = useMemo(() => readRecipe(recipe, readingContext(measures), knowledge.reference.constants), [recipe, measures]);
+  const knowledge = useKnowledge();
+  const read = useMemo(() => readRecipe(recipe, readingContext(knowledge, measures), knowledge.reference.constants), [recipe, knowledge, measures]);
   return <PosedBench id={id} read={read} table={table} bench={bench} />;
 }
 
@@ -70,7 +72,7 @@ interface PosedBenchProps {
 }
 
 function PosedBench({ id, read, table, bench }: PosedBenchProps) {
-  const { reference, rules, substitution } = knowledge;
+  const { reference, rules, substitution } = useKnowledge();
   const view: BenchView = useMemo(() => {
     const input = recipeInput(read, table);
     return {
@@ -84,7 +86,7 @@ function PosedBench({ id, read, table, bench }: PosedBenchProps) {
 }
 
 function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchView; readonly bench: BenchStationProps["bench"] }) {
-  const { reference } = knowledge;
+  const { reference } = useKnowledge();
   const { constants } = reference;
   const { table } = view;
   const router = useRouter();
@@ -245,5 +247,6 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
 }
 
 function LaterSteps({ view: { read, table }, version }: { readonly view: BenchView; readonly version: Version }) {
-  return <StepsPanel steps={useMemo(() => stepsFor(read, version, table, knowledge.handling), [read, version, table])} />;
+  const { handling } = useKnowledge();
+  return <StepsPanel steps={useMemo(() => stepsFor(read, version, table, handling), [read, version, table, handling])} />;
 }

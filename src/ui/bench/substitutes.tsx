@@ -18,6 +18,7 @@ import {
 } from "../../core/substitution";
 import { formatChange, formatGrams } from "../../core/units";
 import { readingContext } from "../../workers/client";
+import { useKnowledge } from "../parts/use-knowledge";
 import { Beam } from "../parts/beam";
 import { FoodPicker } from "../parts/food-picker";
 import { WhyMark, stateColour } from "../parts/marks";
@@ -53,6 +54,7 @@ const shortName = (name: string) => (name.split(",")[0] ?? name).replace("Free s
 
 /** The open line: foods that could stand here, ranked, with amounts by ratio and what each would do; impossible ones last. */
 export function Substitutes({ row, index, state, read, table, problem, recipeFigures, onTake, onLook }: SubstitutesProps) {
+  const knowledge = useKnowledge();
   useEffect(() => () => onLook(null), [onLook]);
   const from = useMemo(() => {
     if (row.food) return { food: row.food, grams: row.grams };
@@ -190,7 +192,7 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
       <div className="max-w-80 py-1">
         <FoodPicker
           label="Any other food"
-          context={readingContext(read.measures)}
+          context={readingContext(knowledge, read.measures)}
           note={(food) => {
             const rule = problem.rules.find((each) => judge(food, each).verdict !== "allowed");
             return rule ? `${judge(food, rule).verdict === "ask" ? "to ask" : "breaks"}: ${rule.short}` : null;

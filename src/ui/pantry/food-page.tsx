@@ -1,12 +1,16 @@
 "use client";
 
-import { foodFacts, nutrientFigure, nutrientUnit, NUTRIENTS, type Constants, type Food, type Nutrient } from "../../core/food";
-import { relativeHalfWidth, type Figure } from "../../core/numeric";
+import { foodFacts, nutrientFigure, MICRONUTRIENTS, nutrientUnit, NUTRIENTS, SUGARS, type Constants, type Food, type Nutrient } from "../../core/food";
+import { describeRow } from "../../core/nutrition";
+import { interval, relativeHalfWidth, type Figure } from "../../core/numeric";
+import { withWeighings } from "../../core/pantry";
 import { formatGrams, formatToSpread, inEnergyUnit } from "../../core/units";
 import { buttonClass } from "../parts/button";
 import { Go } from "../shell/go";
 import { useHousehold } from "../shell/household";
+import { usePantryDocument } from "../shell/pantry";
 import { PageHead } from "../shell/shell";
+import { Weigh } from "./weigh";
 import { allergenWords, FAMILY_NAMES, NUTRIENT_NAMES, provenanceWords } from "./food-words";
 
 /** Always shown; the others only where the food has any. */
@@ -17,25 +21,41 @@ interface FoodPageProps {
   readonly food: Food;
   /** Some others of its family. */
   readonly kin: readonly Pick<Food, "id" | "name">[];
+  /** Foods that it is often taken for. */
+  readonly lookAlikes: readonly Pick<Food, "id" | "name">[];
   readonly constants: Constants;
 }
 
 /** One food: all that the tables say of it, with intervals, source, measures and what to mind. */
-export function FoodPage({ food, kin, constants }: FoodPageProps) {
+export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
   const { measures, units } = useHousehold();
   const facts = foodFacts(food, constants);
+  const isUnknown = (...nutrients: readonly Nutrient[]) => nutrients.some((nutrient) => food.unknown.includes(nutrient));
   const energy: Figure = {
     value: inEnergyUnit(facts.energy.value, units.energy),
     low: inEnergyUnit(facts.energy.low, units.energy),
     high: inEnergyUnit(facts.energy.high, units.energy),
   };
-  const { glycaemicIndex: gi, density } = food;
+  const pantry = usePantryDocument().present;
+  const { glycaemicIndex: gi } = food;
+  const { density } = withWeighings(
+    food,
+    pantry.weighings.filter(({ foodId }) => foodId === food.id),
+    measures,
+  );
   return (
     <>
       <PageHead title={food.name} line={[FAMILY_NAMES[food.family], ...food.synonyms.slice(0, 6)].join(", ")}>
-        <Go href={`/pantry?family=${food.family}`} className={buttonClass("quiet", "no-print")}>
-          Back to the pantry
-        </Go>
+        <span className="flex gap-2 no-print">
+          {food.id.startsWith("own-") && (
+            <Go href={`/pantry/${food.id}/edit`} className={buttonClass("plain")}>
+              Change it
+            </Go>
+          )}
+          <Go href={`/pantry?family=${food.family}`} className={buttonClass("quiet")}>
+            Back to the pantry
+          </Go>
+        </span>
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
         <div className="p-4 md:p-5 min-w-0 max-w-[820px]">
@@ -57,18 +77,41 @@ export function FoodPage({ food, kin, constants }: FoodPageProps) {
               </tr>
             </thead>
             <tbody>
-              <FactRow name="Energy, computed" figure={energy} unit={units.energy} />
-              <FactRow name="Sugars together" figure={facts.sugars} unit="g" />
-              <FactRow name="Fibre together" figure={facts.fibre} unit="g" />
-              {NUTRIENTS.filter((nutrient) => ALWAYS.includes(nutrient) || nutrientFigure(food, nutrient).value > 0).map((nutrient) => (
+              <FactRow name="Energy, computed" figure={energy} unit={units.energy} unknown={isUnknown("protein", "fat", "availableCarbohydrate")} />
+              <FactRow name="Sugars together" figure={facts.sugars} unit="g" unknown={isUnknown(...SUGARS)} />
+              <FactRow name="Fibre together" figure={facts.fibre} unit="g" unknown={isUnknown("solubleFibre", "insolubleFibre")} />
+              {NUTRIENTS.filter((nutrient) => ALWAYS.includes(nutrient) || isUnknown(nutrient) || nutrientFigure(food, nutrient).value > 0).map((nutrient) => (
                 <FactRow
                   key={nutrient}
                   name={NUTRIENT_NAMES[nutrient]}
                   part={PART.includes(nutrient)}
                   figure={nutrientFigure(food, nutrient)}
                   unit={nutrientUnit(nutrient)}
+                  unknown={isUnknown(nutrient)}
                 />
               ))}
+            </tbody>
+          </table>
+          <h2 className="t-h2 mt-6">Beside those</h2>
+          <table className="w-full t-ledger mt-1 rule-t">
+            <caption className="sr-only">Micronutrients of {food.name} per 100 g, with the interval within which 8 of 10 samples lie</caption>
+            <tbody>
+              {MICRONUTRIENTS.map((nutrient, n) => {
+                const [amount, sd] = [food.micro[n] ?? null, food.microSd[n] ?? 0];
+                const { name, unit } = describeRow(nutrient);
+                return amount === null ? (
+                  <tr key={nutrient} className="border-b border-line">
+                    <th scope="row" className="text-left font-[430] py-1.5">
+                      {name}
+                    </th>
+                    <td className="text-right t-small text-ink2" colSpan={2}>
+                      not known
+                    </td>
+                  </tr>
+                ) : (
+                  <FactRow key={nutrient} name={name} figure={interval({ value: amount, sd })} unit={unit} />
+                );
+              })}
             </tbody>
           </table>
           <p className="t-small text-ink2 mt-2">Energy: {constants.energyPerGram.source}. The intervals are the table’s own spread and natural variation.</p>
@@ -102,6 +145,21 @@ export function FoodPage({ food, kin, constants }: FoodPageProps) {
             ))}
             {density === null && food.counted.length === 0 && <p className="py-1.5 text-ink2">Only by the scale: no measure is known.</p>}
           </dl>
+          <Weigh food={food} />
+          {lookAlikes.length > 0 && (
+            <>
+              <h2 className="t-h2 mt-5">Often taken for</h2>
+              <ul className="rule-t mt-1 t-ledger">
+                {lookAlikes.map((other) => (
+                  <li key={other.id} className="border-b border-line">
+                    <Go href={`/pantry/${other.id}`} className="block py-1.5 hover:underline">
+                      {other.name}
+                    </Go>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
           <h2 className="t-h2 mt-5">Who minds</h2>
           <ul className="rule-t mt-1 t-ledger">
             {food.allergens.map((allergen) => (
@@ -146,23 +204,41 @@ export function FoodPage({ food, kin, constants }: FoodPageProps) {
   );
 }
 
-function FactRow({ name, figure, unit, part = false }: { readonly name: string; readonly figure: Figure; readonly unit: string; readonly part?: boolean }) {
+interface FactRowProps {
+  readonly name: string;
+  readonly figure: Figure;
+  readonly unit: string;
+  readonly part?: boolean;
+  /** Not known, or known only in part: then the figure is a least one. */
+  readonly unknown?: boolean;
+}
+
+function FactRow({ name, figure, unit, part = false, unknown = false }: FactRowProps) {
   const half = (figure.high - figure.low) / 2;
   return (
     <tr className="border-b border-line">
       <th scope="row" className={`text-left font-[430] py-1.5 ${part ? "pl-4 text-ink2" : ""}`}>
         {name}
       </th>
-      <td className="text-right t-figure">
-        {formatToSpread(figure.value, half)} {unit}
-      </td>
-      <td className="text-right t-figure text-ink2">
-        {figure.value === 0
-          ? "none"
-          : relativeHalfWidth(figure) < 0.001
-            ? "as stated"
-            : `${formatToSpread(figure.low, half)} to ${formatToSpread(figure.high, half)} ${unit}`}
-      </td>
+      {unknown && figure.value === 0 ? (
+        <td className="text-right t-small text-ink2" colSpan={2}>
+          not known
+        </td>
+      ) : (
+        <>
+          <td className="text-right t-figure">
+            {unknown && <span className="t-small text-ink2">at least </span>}
+            {formatToSpread(figure.value, half)} {unit}
+          </td>
+          <td className="text-right t-figure text-ink2">
+            {figure.value === 0
+              ? "none"
+              : relativeHalfWidth(figure) < 0.001
+                ? "as stated"
+                : `${formatToSpread(figure.low, half)} to ${formatToSpread(figure.high, half)} ${unit}`}
+          </td>
+        </>
+      )}
     </tr>
   );
 }

@@ -2,10 +2,12 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { flushSync } from "react-dom";
-import { foodFacts, nutrientFigure, type Family, type Food } from "../../core/food";
-import { knowledge, foodMatcher } from "../../workers/client";
+import { foodFacts, nutrientFigure, SUGARS, type Family, type Food } from "../../core/food";
+import { foodMatcher } from "../../workers/client";
+import { useKnowledge } from "../parts/use-knowledge";
 import { formatToSpread, inEnergyUnit } from "../../core/units";
 import type { Figure } from "../../core/numeric";
+import { buttonClass } from "../parts/button";
 import { Go } from "../shell/go";
 import { useHousehold } from "../shell/household";
 import { PageHead } from "../shell/shell";
@@ -18,15 +20,16 @@ const MOST_FOUND = 60;
 export function PantryPage({ search, family: givenFamily }: { readonly search: string; readonly family: Family | null }) {
   const [words, setWords] = useState(search);
   const [family, setFamily] = useState(givenFamily);
+  const knowledge = useKnowledge();
   const { foods } = knowledge.reference;
   const found = useMemo(() => {
     const all = words.trim()
-      ? foodMatcher()
+      ? foodMatcher(knowledge)
           .search(words, MOST_FOUND)
           .flatMap((id) => foods.get(id) ?? [])
       : [...foods.values()].sort((a, b) => FAMILY_ORDER.indexOf(a.family) - FAMILY_ORDER.indexOf(b.family) || a.name.localeCompare(b.name));
     return family ? all.filter((food) => food.family === family) : all;
-  }, [words, family, foods]);
+  }, [words, family, foods, knowledge]);
   const families = useMemo(() => FAMILY_ORDER.filter((each) => [...foods.values()].some((food) => food.family === each)), [foods]);
   // As one types the address follows, so that it can be reloaded and shared; the page itself is not asked for again.
   const show = (nextWords: string, nextFamily: Family | null) => {
@@ -39,7 +42,11 @@ export function PantryPage({ search, family: givenFamily }: { readonly search: s
   const { visible, end, more } = usePortions(found);
   return (
     <>
-      <PageHead title="Pantry" line={`${foods.size} foods, each per 100 g as it is bought, with its source.`} />
+      <PageHead title="Pantry" line={`${foods.size} foods, each per 100 g as it is bought, with its source.`}>
+        <Go href="/pantry/new" className={buttonClass("primary", "no-print")}>
+          A food of your own
+        </Go>
+      </PageHead>
       <main id="main" className="p-4 md:p-5">
         <div role="search" className="flex flex-wrap gap-3 no-print">
           <input
@@ -161,7 +168,8 @@ function Rows({ foods }: { readonly foods: readonly Food[] }) {
 
 function FoodRow({ food }: { readonly food: Food }) {
   const { energy: unit } = useHousehold().units;
-  const facts = useMemo(() => foodFacts(food, knowledge.reference.constants), [food]);
+  const { constants } = useKnowledge().reference;
+  const facts = useMemo(() => foodFacts(food, constants), [food, constants]);
   return (
     <li className="border-b border-line [content-visibility:auto] [contain-intrinsic-height:46px]">
       <Go href={`/pantry/${food.id}`} className={`grid ${COLUMNS} gap-x-3 px-1 py-1.5 items-baseline hover:bg-pressed group`}>
@@ -170,10 +178,10 @@ function FoodRow({ food }: { readonly food: Food }) {
           {food.synonyms.length > 0 && <span className="block t-small text-ink2 truncate">{food.synonyms.slice(0, 4).join(", ")}</span>}
         </span>
         <Cell label={`energy, ${unit}`} figure={facts.energy} scale={inEnergyUnit(1, unit)} />
-        <Cell label="sugars, g" figure={facts.sugars} more />
-        <Cell label="fibre, g" figure={facts.fibre} more />
-        <Cell label="protein, g" figure={nutrientFigure(food, "protein")} more />
-        <Cell label="fat, g" figure={nutrientFigure(food, "fat")} more />
+        <Cell label="sugars, g" figure={facts.sugars} more unknown={SUGARS.some((sugar) => food.unknown.includes(sugar))} />
+        <Cell label="fibre, g" figure={facts.fibre} more unknown={food.unknown.includes("solubleFibre")} />
+        <Cell label="protein, g" figure={nutrientFigure(food, "protein")} more unknown={food.unknown.includes("protein")} />
+        <Cell label="fat, g" figure={nutrientFigure(food, "fat")} more unknown={food.unknown.includes("fat")} />
         <span className="t-small text-ink2 max-xl:hidden pl-3 truncate">{`${food.source}, ${provenanceWords(food)}`}</span>
       </Go>
     </li>
@@ -185,16 +193,25 @@ function Cell({
   figure,
   scale = 1,
   more = false,
+  unknown = false,
 }: {
   readonly label: string;
   readonly figure: Figure;
   readonly scale?: number;
   readonly more?: boolean;
+  readonly unknown?: boolean;
 }) {
   return (
     <span className={`t-figure text-right ${more ? "max-sm:hidden" : ""}`}>
       <span className="sr-only">{label}: </span>
-      {formatToSpread(figure.value * scale, ((figure.high - figure.low) / 2) * scale)}
+      {unknown && figure.value === 0 ? (
+        <>
+          <span aria-hidden="true">?</span>
+          <span className="sr-only">not known</span>
+        </>
+      ) : (
+        formatToSpread(figure.value * scale, ((figure.high - figure.low) / 2) * scale)
+      )}
     </span>
   );
 }

@@ -5,8 +5,9 @@ import { evaluate } from "../../core/evaluate";
 import { recipeInput } from "../../core/adaptation";
 import { ARCHETYPES, readRecipe, type Archetype, type ReadRecipe, type Recipe } from "../../core/recipe";
 import type { DiningTable } from "../../core/substitution";
-import { knowledge, readingContext } from "../../workers/client";
+import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
+import { useKnowledge } from "../parts/use-knowledge";
 import { useFoodPickerSoon } from "../parts/food-picker";
 import { UndoButtons } from "../parts/undo-buttons";
 import { useUndoKeys } from "../parts/use-history";
@@ -40,7 +41,8 @@ export function RecipeStation({ id, recipe: given, table: givenTable, swapState 
   const { present: recipe, set, undo, redo } = edited;
   const table = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
   const { measures } = useHousehold();
-  const context = useMemo(() => readingContext(measures), [measures]);
+  const knowledge = useKnowledge();
+  const context = useMemo(() => readingContext(knowledge, measures), [knowledge, measures]);
   const { constants } = knowledge.reference;
   const read = useMemo(() => readRecipe(recipe, context, constants), [recipe, context, constants]);
 
@@ -169,7 +171,7 @@ function Figures({
   readonly table: DiningTable;
   readonly onChange: (part: Partial<Recipe>, key?: string) => void;
 }) {
-  const { constants } = knowledge.reference;
+  const { constants } = useKnowledge().reference;
   const { recipe } = read;
   const input = useMemo(() => recipeInput(read, { ...table, servings: recipe.servings }), [read, recipe.servings, table]);
   const { figures } = useMemo(() => evaluate(input, constants), [input, constants]);

@@ -6,9 +6,10 @@ import { readRecipe, type Recipe } from "../../core/recipe";
 import { findings } from "../../core/models/diet";
 import { limitFindings, problemFor, type DiningTable, type Limit } from "../../core/substitution";
 import { temperatureText } from "../../core/units";
-import { knowledge, readingContext } from "../../workers/client";
+import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
 import { Choice } from "../parts/choice";
+import { useKnowledge } from "../parts/use-knowledge";
 import { UndoButtons } from "../parts/undo-buttons";
 import { useUndoKeys } from "../parts/use-history";
 import { WhyMark } from "../parts/marks";
@@ -44,8 +45,9 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState 
   useUndoKeys(edited);
   const { present: table, set, undo, redo } = edited;
   const { measures, units } = useHousehold();
+  const knowledge = useKnowledge();
   const { reference, rules, substitution } = knowledge;
-  const read = useMemo(() => readRecipe(recipe, readingContext(measures), reference.constants), [recipe, measures, reference]);
+  const read = useMemo(() => readRecipe(recipe, readingContext(knowledge, measures), reference.constants), [recipe, knowledge, measures, reference]);
 
   const toggle = (rule: string) => set({ ...table, rules: table.rules.includes(rule) ? table.rules.filter((each) => each !== rule) : [...table.rules, rule] });
   const freeSugars = table.limits.find((limit) => limit.id === "freeSugars");

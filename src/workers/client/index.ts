@@ -1,3 +1,3 @@
 export { createBrowserSolver } from "./browser";
 export { Cancelled, type SolverClient } from "../solver/solver-client";
-export { foodMatcher, knowledge, readingContext } from "./knowledge";
+export { foodMatcher, knowledgeOf, readingContext, type Knowledge } from "./knowledge";

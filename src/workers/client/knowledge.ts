@@ -1,19 +1,44 @@
-import { DIETS, FAMILY_DENSITY, HANDLING, REFERENCE, RULES, SUBSTITUTION } from "../../data";
+import { completeTraits, DIETS, FAMILY_DENSITY, HANDLING, REFERENCE, RULES, SUBSTITUTION } from "../../data";
+import type { Reference } from "../../core/food";
+import { kitchenFoods, type PantryDocument } from "../../core/pantry";
 import { createFoodMatcher, type FoodMatcher, type ReadingContext } from "../../core/recipe";
 import type { HouseholdMeasures } from "../../core/units";
 
-let matcher: FoodMatcher | null = null;
+/** All that the pages compute from, of one kitchen. */
+export interface Knowledge {
+  readonly reference: Reference;
+  readonly rules: typeof RULES;
+  readonly diets: typeof DIETS;
+  readonly substitution: typeof SUBSTITUTION;
+  readonly handling: typeof HANDLING;
+  readonly familyTraits: typeof completeTraits;
+}
+
+const shared = { rules: RULES, diets: DIETS, substitution: SUBSTITUTION, handling: HANDLING, familyTraits: completeTraits } as const;
+const known = new WeakMap<PantryDocument, WeakMap<HouseholdMeasures, Knowledge>>();
+
+/** The shipped tables with a household's own foods and weighings; the same object for the same two. */
+export function knowledgeOf(pantry: PantryDocument, measures: HouseholdMeasures): Knowledge {
+  const byMeasures = known.get(pantry) ?? new WeakMap<HouseholdMeasures, Knowledge>();
+  known.set(pantry, byMeasures);
+  const made = byMeasures.get(measures) ?? { ...shared, reference: { ...REFERENCE, foods: kitchenFoods(REFERENCE.foods, pantry, measures, completeTraits) } };
+  byMeasures.set(measures, made);
+  return made;
+}
+
+const matchers = new WeakMap<Reference["foods"], FoodMatcher>();
 
 /** The index of the foods, built on first use and kept. */
-export const foodMatcher = (): FoodMatcher => (matcher ??= createFoodMatcher(REFERENCE.foods.values()));
+export function foodMatcher({ reference: { foods } }: Knowledge): FoodMatcher {
+  const matcher = matchers.get(foods) ?? createFoodMatcher(foods.values());
+  matchers.set(foods, matcher);
+  return matcher;
+}
 
-/** What reading a recipe needs, in one kitchen's measures: the foods, their index, densities by family. */
-export const readingContext = (measures: HouseholdMeasures): ReadingContext => ({
-  foods: REFERENCE.foods,
-  matcher: foodMatcher(),
+/** What reading a recipe needs, in one kitchen's foods and measures. */
+export const readingContext = (knowledge: Knowledge, measures: HouseholdMeasures): ReadingContext => ({
+  foods: knowledge.reference.foods,
+  matcher: foodMatcher(knowledge),
   familyDensity: FAMILY_DENSITY,
   measures,
 });
-
-/** The shipped tables, for the pages that compute as one types. */
-export const knowledge = { reference: REFERENCE, rules: RULES, diets: DIETS, substitution: SUBSTITUTION, handling: HANDLING } as const;

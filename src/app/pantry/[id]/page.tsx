@@ -1,15 +1,22 @@
 import { notFound } from "next/navigation";
-import { findFood, kinOf, shippedConstants } from "@/server/pantry";
+import { findFood, kinOf, lookAlikesOf, shippedConstants } from "@/server/pantry";
 import { FoodPage } from "@/ui/pantry/food-page";
 
 interface Props {
   readonly params: Promise<{ readonly id: string }>;
 }
 
-export const generateMetadata = async ({ params }: Props) => ({ title: findFood((await params).id)?.name ?? "Food" });
+export const generateMetadata = async ({ params }: Props) => ({ title: (await findFood((await params).id))?.name ?? "Food" });
 
 export default async function Page({ params }: Props) {
-  const food = findFood((await params).id);
+  const food = await findFood((await params).id);
   if (!food) notFound();
-  return <FoodPage food={food} kin={kinOf(food).map(({ id, name }) => ({ id, name }))} constants={shippedConstants()} />;
+  return (
+    <FoodPage
+      food={food}
+      kin={(await kinOf(food)).map(({ id, name }) => ({ id, name }))}
+      lookAlikes={await lookAlikesOf(food)}
+      constants={shippedConstants()}
+    />
+  );
 }

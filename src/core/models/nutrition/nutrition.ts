@@ -1,4 +1,4 @@
-import { INDEX, SUGAR_INDICES, energyKilojoules, sumOf, type Constants, type Food } from "../../food";
+import { INDEX, NUTRIENTS, SUGAR_INDICES, energyKilojoules, sumOf, type Constants, type Food, type Nutrient } from "../../food";
 import type { Balance } from "../../recipe";
 
 type NutritionConstants = Pick<Constants, "energyPerGram" | "freeSugarShares" | "glycaemicClassRange">;
@@ -61,6 +61,16 @@ const SUMS: Readonly<Partial<Record<keyof NutritionTotals, readonly number[]>>> 
   calcium: [INDEX.calcium],
   iron: [INDEX.iron],
 };
+
+const ENERGY_NUTRIENTS: readonly Nutrient[] = ["protein", "fat", "availableCarbohydrate"];
+
+/** The nutrients that an amount is made of: where one is not known, the amount is "at least". */
+export const amountNutrients = (amount: keyof NutritionTotals): readonly Nutrient[] =>
+  amount === "energy"
+    ? ENERGY_NUTRIENTS
+    : amount === "glycaemicLoad"
+      ? ["availableCarbohydrate"]
+      : (SUMS[amount] ?? SUGAR_INDICES).flatMap((index) => NUTRIENTS[index] ?? []);
 
 /** What a gram of a food brings of one amount of nutrition: g, minerals mg, energy kJ, glycaemic load. */
 export function amountPerGram(amount: keyof NutritionTotals, food: Food, composition: ArrayLike<number>, constants: NutritionConstants): number {

@@ -19,6 +19,8 @@ function food(per100g: Partial<Record<Nutrient, number>>, thickening: Food["thic
     micro: [],
     microSd: [],
     lookAlikes: [],
+    unknown: [],
+    weighed: [],
     origin: "plant",
     family: "cereal",
     allergens: [],

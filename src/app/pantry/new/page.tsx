@@ -1,0 +1,8 @@
+import type { Metadata } from "next";
+import { OwnFoodPage } from "@/ui/pages";
+
+export const metadata: Metadata = { title: "A food of your own" };
+
+export default function Page() {
+  return <OwnFoodPage id={null} />;
+}

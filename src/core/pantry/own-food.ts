@@ -1,0 +1,239 @@
+import { energyKilojoules, INDEX, MICRONUTRIENTS, NUTRIENTS, type Allergen, type Constants, type Family, type Food, type Nutrient, type Origin } from "../food";
+import { KILOJOULES_PER_KILOCALORIE } from "../units";
+
+/** What a pack says of its food; null where it says nothing, which is not the same as none. Grams but for energy and sodium. */
+export interface Label {
+  /** Grams that the amounts are for: 100, or a serving. */
+  readonly per: number;
+  readonly energy: number | null;
+  readonly energyUnit: "kcal" | "kJ";
+  readonly fat: number | null;
+  readonly saturatedFat: number | null;
+  readonly carbohydrate: number | null;
+  /** American packs count fibre as carbohydrate. */
+  readonly includesFibre: boolean;
+  readonly sugars: number | null;
+  readonly fibre: number | null;
+  readonly protein: number | null;
+  /** In `saltUnit`. */
+  readonly salt: number | null;
+  readonly saltUnit: "g salt" | "mg sodium";
+}
+
+export const EMPTY_LABEL: Label = {
+  per: 100,
+  energy: null,
+  energyUnit: "kcal",
+  fat: null,
+  saturatedFat: null,
+  carbohydrate: null,
+  includesFibre: false,
+  sugars: null,
+  fibre: null,
+  protein: null,
+  salt: null,
+  saltUnit: "g salt",
+};
+
+/** A food made at home of others: their grams, and what it weighs when done (null: nothing boiled away). */
+export interface Mixture {
+  readonly parts: readonly { readonly foodId: string; readonly grams: number }[];
+  readonly finished: number | null;
+}
+
+/** A food of the household's own: from a pack's label, or computed from other foods. */
+export interface OwnFood {
+  readonly id: string;
+  readonly name: string;
+  readonly synonyms: readonly string[];
+  readonly family: Family;
+  readonly origin: Origin;
+  readonly allergens: readonly Allergen[];
+  /** What the pack says it may contain traces of. */
+  readonly traces: readonly Allergen[];
+  readonly made: { readonly kind: "label"; readonly label: Label } | { readonly kind: "computed"; readonly mixture: Mixture };
+  /** g per ml; null where it is only weighed. */
+  readonly density: number | null;
+  readonly note: string;
+  readonly revision: number;
+}
+
+/** One thing that is wrong, or doubtful, with an own food: where, what, and how to mend it. */
+export interface OwnFoodProblem {
+  readonly field: string;
+  readonly grave: boolean;
+  readonly why: string;
+}
+
+/** Fills in what the models need of a food from its family. */
+export type FamilyTraits = (
+  family: Family,
+  traits: Partial<Pick<Food, "origin" | "allergens" | "mayContain" | "density">>,
+) => Omit<Food, "id" | "name" | "provenance" | "source" | "revision" | "per100g" | "sd" | "micro" | "microSd" | "unknown" | "lookAlikes" | "family">;
+
+/** Labels may be off by this much of each amount (usual tolerances of food law are about 20 %; standard deviation). */
+const LABEL_SHARE = 0.1;
+/** Which sugars they are, and whether the rest is starch, a label does not say: standard deviation of each, as a share. */
+const KIND_SHARE = 0.3;
+const STARCHY: readonly Family[] = ["cereal", "pseudo-cereal", "pulse", "root", "starch"];
+/** Ash beside salt, g per 100 g, where a label is silent on it (rule of thumb). */
+const OTHER_ASH = 0.8;
+
+const sugarsOf = (family: Family): readonly (readonly [Nutrient, number])[] =>
+  family === "dairy"
+    ? [["lactose", 1]]
+    : family === "fruit"
+      ? [
+          ["fructose", 0.5],
+          ["glucose", 0.5],
+        ]
+      : [["sucrose", 1]];
+
+/** The food that a label describes. Water is what is left of 100 g. */
+export function foodFromLabel(own: OwnFood, label: Label, traits: FamilyTraits): Food {
+  const to100 = 100 / label.per;
+  const stated = (amount: number | null) => (amount === null ? null : amount * to100);
+  const [fat, saturated, fibre] = [stated(label.fat), stated(label.saturatedFat), stated(label.fibre)];
+  const [protein, sugars] = [stated(label.protein), stated(label.sugars)];
+  const total = stated(label.carbohydrate);
+  const carbohydrate = total === null ? null : Math.max(0, total - (label.includesFibre ? (fibre ?? 0) : 0));
+  const salt = stated(label.salt);
+  const sodium = salt === null ? null : label.saltUnit === "mg sodium" ? salt : salt * 400;
+  const amounts: Partial<Record<Nutrient, number>> = {};
+  const unknown: Nutrient[] = [];
+  const put = (nutrient: Nutrient, amount: number | null) => {
+    if (amount === null) unknown.push(nutrient);
+    else amounts[nutrient] = amount;
+  };
+  put("fat", fat);
+  put("saturatedFat", saturated);
+  put("availableCarbohydrate", carbohydrate);
+  put("protein", protein);
+  put("sodium", sodium);
+  // Soluble and insoluble are not told apart: half and half.
+  put("solubleFibre", fibre === null ? null : fibre / 2);
+  put("insolubleFibre", fibre === null ? null : fibre / 2);
+  for (const [sugar, share] of sugarsOf(own.family)) put(sugar, sugars === null ? null : sugars * share);
+  if (STARCHY.includes(own.family)) put("starch", carbohydrate === null || sugars === null ? null : Math.max(0, carbohydrate - sugars));
+  unknown.push("potassium", "calcium", "iron");
+  const ash = (sodium ?? 0) / 400 + OTHER_ASH;
+  const rest = 100 - (fat ?? 0) - (carbohydrate ?? 0) - (protein ?? 0) - (fibre ?? 0);
+  amounts.ash = Math.min(ash, Math.max(0, rest));
+  amounts.water = Math.max(0, rest - amounts.ash);
+  if ([fat, carbohydrate, protein].includes(null)) unknown.push("water");
+  const per100g = NUTRIENTS.map((nutrient) => amounts[nutrient] ?? 0);
+  const kinds: readonly Nutrient[] = ["starch", "lactose", "fructose", "glucose", "sucrose", "solubleFibre", "insolubleFibre"];
+  const sd = per100g.map((amount, n) => amount * (kinds.includes(NUTRIENTS[n] ?? "water") ? KIND_SHARE : LABEL_SHARE));
+  const none = MICRONUTRIENTS.map(() => null);
+  return { ...shared(own, traits), provenance: "label", source: "your own, from its label", per100g, sd, micro: none, microSd: none, unknown };
+}
+
+/** The food that a mixture comes to: Σ grams·content / finished mass, for every nutrient; only water boils away. */
+export function foodFromMixture(own: OwnFood, { parts, finished }: Mixture, foods: ReadonlyMap<string, Food>, traits: FamilyTraits): Food {
+  const known = parts.flatMap(({ foodId, grams }) => {
+    const food = foods.get(foodId);
+    return food ? [{ food, grams }] : [];
+  });
+  const massIn = known.reduce((sum, { grams }) => sum + grams, 0);
+  const water = known.reduce((sum, { food, grams }) => sum + (grams * (food.per100g[INDEX.water] ?? 0)) / 100, 0);
+  // No more can boil away than there is water.
+  const mass = Math.max(1e-9, finished === null ? massIn : Math.max(massIn - water, finished));
+  const sum = (of: (food: Food) => number) => known.reduce((total, { food, grams }) => total + (grams * of(food)) / mass, 0);
+  const root = (of: (food: Food) => number) => Math.sqrt(known.reduce((total, { food, grams }) => total + ((grams * of(food)) / mass) ** 2, 0));
+  const per100g = NUTRIENTS.map((_, n) => sum((food) => food.per100g[n] ?? 0));
+  per100g[INDEX.water] = Math.max(0, (per100g[INDEX.water] ?? 0) + (100 * (mass - massIn)) / mass);
+  const micro = MICRONUTRIENTS.map((_, n) => (known.some(({ food }) => (food.micro[n] ?? null) === null) ? null : sum((food) => food.micro[n] ?? 0)));
+  return {
+    ...shared(own, traits),
+    provenance: "computed",
+    source: `your own, of ${known.map(({ food }) => food.name.toLowerCase()).join(", ")}`,
+    per100g,
+    sd: NUTRIENTS.map((_, n) => root((food) => food.sd[n] ?? 0)),
+    micro,
+    microSd: micro.map((amount, n) => (amount === null ? null : root((food) => food.microSd[n] ?? 0))),
+    unknown: NUTRIENTS.filter((nutrient) => known.some(({ food }) => food.unknown.includes(nutrient))),
+    allergens: [...new Set([...own.allergens, ...known.flatMap(({ food }) => food.allergens)])],
+    mayContain: [...traces(own), ...known.flatMap(({ food }) => food.mayContain)],
+  };
+}
+
+const traces = (own: OwnFood): Food["mayContain"] => own.traces.map((allergen) => ({ allergen, why: "its pack says it may contain traces" }));
+
+const shared = (own: OwnFood, traits: FamilyTraits) => ({
+  ...traits(own.family, { origin: own.origin, allergens: own.allergens, mayContain: traces(own), density: own.density }),
+  id: own.id,
+  name: own.name,
+  synonyms: own.synonyms,
+  family: own.family,
+  revision: own.revision,
+  note: own.note || null,
+  lookAlikes: [],
+});
+
+/**
+ * What is wrong with an own food, each with its field. Grave: a name or amounts that cannot be. Doubtful: energy that
+ * contradicts the macronutrients by over 20 %, an amount that looks like another unit. `others` are the names in use.
+ */
+export function ownFoodProblems(
+  own: OwnFood,
+  others: ReadonlyMap<string, string>,
+  constants: Pick<Constants, "energyPerGram">,
+  traits: FamilyTraits,
+): OwnFoodProblem[] {
+  const problems: OwnFoodProblem[] = [];
+  const grave = (field: string, why: string) => problems.push({ field, grave: true, why });
+  const doubt = (field: string, why: string) => problems.push({ field, grave: false, why });
+  const name = own.name.trim();
+  if (name === "") grave("name", "Give it a name.");
+  const taken = others.get(name.toLowerCase());
+  if (taken !== undefined && taken !== own.id)
+    grave("name", `There is a food called “${name}” already. Add what tells this one apart, such as its maker or its strength.`);
+  if (own.made.kind === "computed") {
+    if (own.made.mixture.parts.length === 0) grave("parts", "Name at least one food that it is made of.");
+    const massIn = own.made.mixture.parts.reduce((sum, { grams }) => sum + grams, 0);
+    if (own.made.mixture.finished !== null && own.made.mixture.finished > massIn + 0.5)
+      grave("finished", `It cannot weigh more than went in (${massIn.toFixed(0)} g): name the water too.`);
+    return problems;
+  }
+  const { label } = own.made;
+  if (label.per <= 0) grave("per", "The amounts are for some grams above 0.");
+  const of = (field: "fat" | "saturatedFat" | "carbohydrate" | "sugars" | "fibre" | "protein") => label[field] ?? 0;
+  const together = of("fat") + of("carbohydrate") + of("protein") + (label.includesFibre ? 0 : of("fibre"));
+  if (together > label.per * 1.02 + 0.5)
+    grave(
+      "carbohydrate",
+      `Fat, carbohydrate, protein and fibre come to ${together.toFixed(1)} g, more than the ${label.per} g they are in. Are the amounts for another weight?`,
+    );
+  if (label.saturatedFat !== null && label.fat !== null && label.saturatedFat > label.fat + 0.05)
+    grave("saturatedFat", "Saturated fat is a part of the fat: it cannot be more.");
+  if (label.sugars !== null && label.carbohydrate !== null && label.sugars > label.carbohydrate + 0.05)
+    grave("sugars", "Sugars are a part of the carbohydrate: they cannot be more.");
+  const { energy } = label;
+  const complete = label.fat !== null && label.carbohydrate !== null && label.protein !== null;
+  if (energy !== null && complete && label.per > 0) {
+    const given = (energy * (label.energyUnit === "kcal" ? KILOJOULES_PER_KILOCALORIE : 1) * 100) / label.per;
+    const computed = energyKilojoules(foodFromLabel(own, label, traits).per100g, constants.energyPerGram.value);
+    const off = computed > 0 ? given / computed : 1;
+    const other = label.energyUnit === "kcal" ? "kJ" : "kcal";
+    const turned = label.energyUnit === "kcal" ? off / KILOJOULES_PER_KILOCALORIE : off * KILOJOULES_PER_KILOCALORIE;
+    if (Math.abs(off - 1) > 0.2 && Math.abs(given - computed) > 40)
+      doubt(
+        "energy",
+        Math.abs(turned - 1) < 0.2
+          ? `This looks like ${other}, not ${label.energyUnit}.`
+          : `Fat, carbohydrate, protein and fibre come to ${((computed / (label.energyUnit === "kcal" ? KILOJOULES_PER_KILOCALORIE : 1) / 100) * label.per).toFixed(0)} ${label.energyUnit}: ${Math.abs(off - 1) > 1 ? "more than twice off" : `${Math.abs((off - 1) * 100).toFixed(0)} % off`}. Look at the label again.`,
+      );
+  }
+  if (label.salt !== null && label.per > 0) {
+    const saltPer100 = ((label.saltUnit === "mg sodium" ? label.salt / 400 : label.salt) * 100) / label.per;
+    if (own.family !== "salt" && saltPer100 > 10)
+      doubt(
+        "salt",
+        label.saltUnit === "g salt" ? "That is a lot of salt. Is it milligrams of sodium?" : "That is a lot of sodium for a food. Are they milligrams?",
+      );
+    if (label.saltUnit === "mg sodium" && label.salt > 0 && label.salt < 1.5) doubt("salt", "So few milligrams may be grams of salt.");
+  }
+  if ([label.fat, label.carbohydrate, label.protein].includes(null))
+    doubt("protein", "Fat, carbohydrate or protein is not given: figures of recipes with this food are “at least”.");
+  return problems;
+}
