@@ -6,7 +6,7 @@ import * as db from "../db";
 import { dataFolder, getDatabase } from "./database";
 import { ajv, schemaErrors } from "./door";
 import { Refusal } from "./problem-details";
-import { validateHousehold, validateRecipe } from "./schemas";
+import { validateHousehold, validatePantry, validateRecipe } from "./schemas";
 
 /** The largest backup that is taken in by a browser, bytes; `npm run restore` takes any. */
 export const MOST_BACKUP_BYTES = 64 * 1024 * 1024;
@@ -140,7 +140,9 @@ const ROWS: Readonly<Record<db.TableName, ReturnType<typeof ajv.compile>>> = {
   ),
   setting: ajv.compile({
     ...row({ key: text, value: {}, revision }),
-    if: { type: "object", properties: { key: { const: "household" } } },
-    then: { type: "object", properties: { value: validateHousehold.schema as object } },
+    allOf: Object.entries({ household: validateHousehold, pantry: validatePantry }).map(([key, { schema }]) => ({
+      if: { type: "object", properties: { key: { const: key } } },
+      then: { type: "object", properties: { value: schema as object } },
+    })),
   }),
 };

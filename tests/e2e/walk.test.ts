@@ -298,6 +298,8 @@ describe("every page", () => {
     "/pantry",
     "/pantry/jaggery",
     "/household",
+    "/pantry/new",
+    "/recipes/demo-1/nutrition",
     "/sheet",
   ];
   it.each([
