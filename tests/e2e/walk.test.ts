@@ -138,10 +138,14 @@ describe("from a pasted recipe to a kept version", () => {
       .filter({ hasText: /Working out versions|No version fits/ })
       .waitFor();
     const stop = button("Stop");
-    if (await stop.isVisible()) {
-      await stop.click({ timeout: 2000 }).catch(() => undefined);
-    }
     const again = button("Try again");
+    // It may have ended before it could be stopped.
+    if (await stop.isVisible()) await stop.click({ timeout: 2000 }).catch(() => undefined);
+    await again
+      .or(session.page.getByText("No version fits this table"))
+      .or(button(/^Closest/))
+      .first()
+      .waitFor();
     if (await again.isVisible()) await again.click();
     await expect
       .poll(async () => (await session.page.getByText("No version fits this table").count()) + (await button(/^Closest/).count()), { timeout: 20_000 })
