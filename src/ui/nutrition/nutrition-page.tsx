@@ -91,7 +91,10 @@ export function NutritionPage({ view }: NutritionPageProps) {
             </label>
           </div>
           <div className={`${columns} px-1 t-small text-ink2 border-b border-ink pb-1 mt-2 items-end`} aria-hidden="true">
-            <span>in {BASES.find(([id]) => id === basis)?.[1]}; 8 of 10 within</span>
+            <span>
+              in {BASES.find(([id]) => id === basis)?.[1]}
+              <span className="max-md:hidden">; 8 of 10 within</span>
+            </span>
             <span className="text-right">as handed down</span>
             {after && <span className="text-right">for this table</span>}
             <span className="text-right">of a day</span>

@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
-import { ALLERGENS, ORIGINS, type Allergen, type Origin } from "../../core/food";
+import { ORIGINS, type Origin } from "../../core/food";
 import { EMPTY_LABEL, namesOf, ownFoodProblems, type Label, type OwnFood } from "../../core/pantry";
 import { AmountField, readTyped } from "../parts/amount-field";
 import { Button, buttonClass } from "../parts/button";
@@ -13,7 +13,8 @@ import { toast } from "../shell/messages";
 import { usePantryDocument } from "../shell/pantry";
 import { useSaving } from "../shell/saving";
 import { PageHead } from "../shell/shell";
-import { allergenWords, FAMILY_NAMES, FAMILY_ORDER } from "./food-words";
+import { FAMILY_NAMES, FAMILY_ORDER } from "./food-words";
+import { AllergenBoxes, UnitChoice, Why } from "./own-food-parts";
 
 const FIELDS: readonly (readonly [keyof Label & ("fat" | "saturatedFat" | "carbohydrate" | "sugars" | "fibre" | "protein"), string, boolean])[] = [
   ["fat", "Fat", false],
@@ -299,56 +300,3 @@ const slug = (name: string) =>
     .replace(/[^a-z0-9]+/g, "-")
     .replace(/^-|-$/g, "")
     .slice(0, 40) || "food";
-
-function Why({ id, grave, why }: { readonly id: string; readonly grave: boolean; readonly why: string }) {
-  return (
-    <p id={id} role={grave ? "alert" : "status"} className={`t-small ${grave ? "text-rose" : "text-saffron"}`}>
-      {why}
-    </p>
-  );
-}
-
-function UnitChoice<T extends string>({
-  value,
-  options,
-  label,
-  onChange,
-}: {
-  readonly value: T;
-  readonly options: readonly T[];
-  readonly label: string;
-  readonly onChange: (value: T) => void;
-}) {
-  return (
-    <select
-      aria-label={label}
-      value={value}
-      onChange={(event) => onChange(event.target.value as T)}
-      className="bg-transparent border-b border-edge min-h-8 w-full"
-    >
-      {options.map((option) => (
-        <option key={option} value={option} className="bg-sheet">
-          {option}
-        </option>
-      ))}
-    </select>
-  );
-}
-
-function AllergenBoxes({ chosen, onChange }: { readonly chosen: readonly Allergen[]; readonly onChange: (chosen: readonly Allergen[]) => void }) {
-  return (
-    <div className="grid grid-cols-2 sm:grid-cols-3 border-t border-ink">
-      {ALLERGENS.map((allergen) => (
-        <label key={allergen} className="flex gap-2 items-center t-ledger min-h-9 border-b border-line">
-          <input
-            type="checkbox"
-            checked={chosen.includes(allergen)}
-            onChange={() => onChange(chosen.includes(allergen) ? chosen.filter((each) => each !== allergen) : [...chosen, allergen])}
-            className="size-5 accent-ink"
-          />
-          {allergenWords(allergen)}
-        </label>
-      ))}
-    </div>
-  );
-}

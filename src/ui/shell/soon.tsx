@@ -84,7 +84,14 @@ async function catchUp(): Promise<void> {
 export function soon<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
   const Later = lazy(async () => {
     if (!ON_SERVER) await afterRest();
-    return { default: await load() };
+    try {
+      return { default: await load() };
+    } catch (error) {
+      // It will not hear: then nothing is held back from the browser either.
+      meanwhile?.stop();
+      meanwhile = null;
+      throw error;
+    }
   });
   return function Soon(props: P) {
     return (
