@@ -6,6 +6,7 @@ export { completeTraits, FAMILY_DENSITY, TABLE_ENERGY } from "./foods";
 export { DIETS, RULES } from "./diet-rules";
 export { SUBSTITUTION } from "./substitution";
 export { HANDLING } from "./handling";
+export { MAKING } from "./making";
 export { RETENTION, RULE_BOOKS } from "./rule-books";
 export { DEMO_RECIPES } from "./demo-recipes";
 

@@ -11,3 +11,4 @@ export * from "./versions";
 export * from "./settings";
 export * from "./deleted";
 export * from "./kitchen";
+export * from "./uses";

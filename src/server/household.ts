@@ -1,4 +1,4 @@
-import { USUAL_HOUSEHOLD, type Household } from "../core/units";
+import { completeHousehold, USUAL_HOUSEHOLD, type Household } from "../core/units";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { checkedRevised } from "./door";
@@ -10,7 +10,7 @@ const KEY = "household";
 /** The household's measures and units; the usual ones until they are set. */
 export async function getHousehold(): Promise<Revised<Household>> {
   const { value, revision } = await db.readSetting(await getDatabase(), KEY);
-  return { document: validateHousehold(value) ? value : USUAL_HOUSEHOLD, revision };
+  return { document: validateHousehold(value) ? completeHousehold(value) : USUAL_HOUSEHOLD, revision };
 }
 
 export async function saveHousehold(body: unknown): Promise<number> {

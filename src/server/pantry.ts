@@ -1,6 +1,8 @@
 import type { Constants, Family, Food, Reference } from "../core/food";
 import { EMPTY_PANTRY, kitchenFoods, namesOf, ownFoodProblems, type PantryDocument } from "../core/pantry";
-import { completeTraits, REFERENCE } from "../data";
+import { foodsIn } from "../core/making";
+import { USUAL_HOUSEHOLD } from "../core/units";
+import { completeTraits, MAKING, REFERENCE } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { checkedRevised } from "./door";
@@ -10,28 +12,37 @@ import { saveRevised, type Revised } from "./revised";
 import { validatePantry } from "./schemas";
 
 const KEY = "pantry";
+const TABLES = { traits: completeTraits, making: MAKING };
 
 /** The household's own foods and weighings; none until there are some. */
 export async function getPantry(): Promise<Revised<PantryDocument>> {
   const { value, revision } = await db.readSetting(await getDatabase(), KEY);
-  return { document: validatePantry(value) ? value : EMPTY_PANTRY, revision };
+  return { document: validatePantry(value) ? { ...EMPTY_PANTRY, ...value } : EMPTY_PANTRY, revision };
 }
 
 /** Saves them; refused whole where an own food cannot be. */
 export async function savePantry(body: unknown): Promise<number> {
   const sent = checkedRevised(validatePantry, body);
-  checkOwnFoods(sent.document);
+  checkOwnFoods({ ...EMPTY_PANTRY, ...sent.document });
   const connection = await getDatabase();
   return saveRevised(sent, "pantry", ({ document, revision }) => db.writeSetting(connection, KEY, document, revision), getPantry);
 }
 
-function checkOwnFoods({ foods }: PantryDocument): void {
+function checkOwnFoods(pantry: PantryDocument): void {
   const names = namesOf(REFERENCE.foods.values());
-  for (const [i, own] of foods.entries()) {
-    const [problem] = ownFoodProblems(own, names, REFERENCE.constants, completeTraits).filter(({ grave }) => grave);
-    if (problem)
-      throw new Refusal(422, `“${own.name}” cannot be saved. ${problem.why}`, [{ pointer: `/document/foods/${i}/${problem.field}`, detail: problem.why }]);
+  const foods = kitchenFoods(REFERENCE.foods, pantry, USUAL_HOUSEHOLD.measures, TABLES);
+  const before = new Set(REFERENCE.foods.keys());
+  for (const [i, own] of pantry.foods.entries()) {
+    const refuse = (field: string, why: string): never => {
+      throw new Refusal(422, `“${own.name}” cannot be saved. ${why}`, [{ pointer: `/document/foods/${i}/${field}`, detail: why }]);
+    };
+    const [problem] = ownFoodProblems(own, names, foods, REFERENCE.constants, TABLES).filter(({ grave }) => grave);
+    if (problem) refuse(problem.field, problem.why);
+    const missing = own.made.kind === "made" ? foodsIn(own.made.making).find(({ foodId }) => !before.has(foodId)) : undefined;
+    if (missing)
+      refuse("made", `It is made of “${pantry.foods.find(({ id }) => id === missing.foodId)?.name ?? missing.foodId}”, which has to stand before it.`);
     names.set(own.name.trim().toLowerCase(), own.id);
+    before.add(own.id);
   }
 }
 
@@ -41,7 +52,7 @@ let last: { readonly key: string; readonly foods: ReadonlyMap<string, Food> } | 
 export async function kitchenReference(): Promise<Reference> {
   const [{ document: pantry, revision }, { document: household, revision: householdRevision }] = await Promise.all([getPantry(), getHousehold()]);
   const key = `${revision} ${householdRevision}`;
-  if (last?.key !== key) last = { key, foods: kitchenFoods(REFERENCE.foods, pantry, household.measures, completeTraits) };
+  if (last?.key !== key) last = { key, foods: kitchenFoods(REFERENCE.foods, pantry, household.measures, TABLES) };
   return { ...REFERENCE, foods: last.foods };
 }
 

@@ -1,7 +1,8 @@
 import type { JSONSchemaType } from "ajv";
 import type { StoredBench } from "../core/adaptation";
 import { ALLERGENS, FAMILIES, ORIGINS, ROLES, SERVING_TEMPERATURES } from "../core/food";
-import type { PantryDocument } from "../core/pantry";
+import type { Making } from "../core/making";
+import { PRICE_UNITS, type PantryDocument } from "../core/pantry";
 import { ARCHETYPES, MOST_LINES, type Archetype, type LineChoice, type Recipe } from "../core/recipe";
 import { LIMIT_IDS, type DiningTable, type LimitId } from "../core/substitution";
 import { ENERGY_UNITS, MEASURE_WORDS, TEMPERATURE_UNITS, type Household } from "../core/units";
@@ -119,7 +120,11 @@ const household: JSONSchemaType<Household> = {
       type: "object",
       additionalProperties: false,
       required: ["energy", "temperature"],
-      properties: { energy: { type: "string", enum: [...ENERGY_UNITS] }, temperature: { type: "string", enum: [...TEMPERATURE_UNITS] } },
+      properties: {
+        energy: { type: "string", enum: [...ENERGY_UNITS] },
+        temperature: { type: "string", enum: [...TEMPERATURE_UNITS] },
+        currency: { type: "string", maxLength: 12, nullable: true },
+      } as never,
     },
   },
 };
@@ -145,23 +150,40 @@ const label = {
     saltUnit: { type: "string", enum: ["g salt", "mg sodium"] },
   },
 } as const;
-const mixture = {
+const foodId = { type: "string", minLength: 1, maxLength: 100 } as const;
+const someGrams = { type: "number", exclusiveMinimum: 0, maximum: 1_000_000 } as const;
+const weighed = { type: ["number", "null"], exclusiveMinimum: 0, maximum: 1_000_000 } as const;
+const makingOf = <const P extends Record<string, object>>(kind: Making["kind"], properties: P) => ({
   type: "object",
   additionalProperties: false,
-  required: ["parts", "finished"],
-  properties: {
-    parts: {
-      type: "array",
-      maxItems: 60,
-      items: {
-        type: "object",
-        additionalProperties: false,
-        required: ["foodId", "grams"],
-        properties: { foodId: { type: "string", maxLength: 100 }, grams: { type: "number", exclusiveMinimum: 0, maximum: 1_000_000 } },
-      },
-    },
-    finished: { type: ["number", "null"], exclusiveMinimum: 0, maximum: 1_000_000 },
-  },
+  required: ["kind", ...Object.keys(properties)],
+  properties: { kind: { type: "string", const: kind }, ...properties },
+});
+const parts = {
+  type: "array",
+  maxItems: 60,
+  items: { type: "object", additionalProperties: false, required: ["foodId", "grams"], properties: { foodId, grams: someGrams } },
+} as const;
+const squeeze = { type: "string", enum: ["hard", "loose"] } as const;
+const making = {
+  type: "object",
+  oneOf: [
+    makingOf("mixture", { parts, finished: weighed }),
+    makingOf("milk", {
+      material: foodId,
+      grams: someGrams,
+      soaked: { type: "number", minimum: 0, maximum: 96 },
+      presses: { type: "array", minItems: 1, maxItems: 4, items: grams },
+      squeeze,
+      holds: { type: ["number", "null"], exclusiveMinimum: 0, maximum: 50 },
+      weighedMilk: weighed,
+      weighedPulp: weighed,
+    }),
+    makingOf("paste", { fruit: foodId, grams: someGrams, water: grams, finished: weighed }),
+    makingOf("syrup", { sugar: foodId, grams: someGrams, water: grams, filtered: { type: "boolean" }, percent: { type: "number", minimum: 5, maximum: 99 } }),
+    makingOf("caramel", { sugar: foodId, grams: someGrams, stage: { type: "string", enum: ["light", "amber", "dark"] }, water: grams }),
+    makingOf("roast", { flour: foodId, grams: someGrams, stage: { type: "string", enum: ["pale", "golden", "deep"] }, finished: weighed }),
+  ],
 } as const;
 
 export const validatePantry = ajv.compile<PantryDocument>({
@@ -191,8 +213,8 @@ export const validatePantry = ajv.compile<PantryDocument>({
               {
                 type: "object",
                 additionalProperties: false,
-                required: ["kind", "mixture"],
-                properties: { kind: { type: "string", const: "computed" }, mixture },
+                required: ["kind", "making", "part"],
+                properties: { kind: { type: "string", const: "made" }, making, part: { type: "string", maxLength: 20 } },
               },
             ],
           },
@@ -215,6 +237,38 @@ export const validatePantry = ajv.compile<PantryDocument>({
           unit: { type: "string", minLength: 1, maxLength: 30 },
           form: { type: "string", maxLength: 30 },
           grams: { type: "number", exclusiveMinimum: 0, maximum: 100_000 },
+          at: { type: "string", maxLength: 40 },
+        },
+      },
+    },
+    prices: {
+      type: "array",
+      maxItems: 5000,
+      items: {
+        type: "object",
+        additionalProperties: false,
+        required: ["foodId", "price", "amount", "unit", "at"],
+        properties: {
+          foodId,
+          price: { type: "number", minimum: 0, maximum: 10_000_000 },
+          amount: { type: "number", exclusiveMinimum: 0, maximum: 1_000_000 },
+          unit: { type: "string", enum: [...PRICE_UNITS] },
+          at: { type: "string", maxLength: 40 },
+        },
+      },
+    },
+    pressings: {
+      type: "array",
+      maxItems: 5000,
+      items: {
+        type: "object",
+        additionalProperties: false,
+        required: ["id", "material", "squeeze", "holds", "at"],
+        properties: {
+          id: { type: "string", maxLength: 40 },
+          material: foodId,
+          squeeze,
+          holds: { type: "number", exclusiveMinimum: 0, maximum: 50 },
           at: { type: "string", maxLength: 40 },
         },
       },

@@ -70,18 +70,15 @@ export async function getVersion(id: string): Promise<KeptVersion | null> {
   return { ...stored, snapshot, movedOn: movedOn(snapshot, household.measures, await kitchenReference()) };
 }
 
-/** A kept version as it is read today: of foods kept earlier no micronutrient is known, and no weighing. */
+/** A kept version as it is read today: what was not kept of its foods then is not known. */
 function asReadToday(snapshot: Snapshot): Snapshot {
   const unknown = MICRONUTRIENTS.map(() => null);
+  const silent = { micro: unknown, microSd: unknown, unknown: [], weighed: [], lookAlikes: [], pricePerGram: null };
   const side = (kept: Snapshot["forThisTable"]): Snapshot["forThisTable"] => ({
     ...kept,
     input: {
       ...kept.input,
-      lines: kept.input.lines.map((line) =>
-        (line.food.micro as unknown) === undefined
-          ? { ...line, food: { ...line.food, micro: unknown, microSd: unknown, unknown: [], weighed: [], lookAlikes: [] } }
-          : line,
-      ),
+      lines: kept.input.lines.map((line) => ({ ...line, food: { ...silent, ...line.food } })),
     },
   });
   return { ...snapshot, asHandedDown: side(snapshot.asHandedDown), forThisTable: side(snapshot.forThisTable) };

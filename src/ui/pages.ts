@@ -7,3 +7,4 @@ export const TableStation = soon(() => import("./table/table-station").then((pag
 export const RecipeStation = soon(() => import("./recipe/recipe-station").then((page) => page.RecipeStation));
 export const BenchStation = soon(() => import("./bench/bench-station").then((page) => page.BenchStation));
 export const OwnFoodPage = soon(() => import("./pantry/own-food-page").then((page) => page.OwnFoodPage));
+export const MakerPage = soon(() => import("./pantry/maker-page").then((page) => page.MakerPage));

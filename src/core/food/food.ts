@@ -120,6 +120,8 @@ export interface Food {
   readonly role: Role;
   /** Foods it is often taken for, by id. */
   readonly lookAlikes: readonly string[];
+  /** What a gram of it costs this household, in its own currency; null where it has no price. */
+  readonly pricePerGram: number | null;
   /** A thing to know before it is bought or used, in one sentence. */
   readonly note: string | null;
 }

@@ -1,3 +1,14 @@
-export { EMPTY_PANTRY, kitchenFoods, namesOf, type PantryDocument } from "./kitchen-foods";
-export { EMPTY_LABEL, foodFromLabel, foodFromMixture, ownFoodProblems, type Label, type OwnFood } from "./own-food";
+export { EMPTY_PANTRY, kitchenFoods, namesOf, type PantryDocument, type Pressing } from "./kitchen-foods";
+export {
+  EMPTY_LABEL,
+  foodFromLabel,
+  foodFromMaking,
+  ownFoodProblems,
+  whyUnmakeable,
+  type Label,
+  type OwnFood,
+  type OwnFoodProblem,
+  type PantryTables,
+} from "./own-food";
+export { PRICE_UNITS, priceUnitsOf, type Price } from "./price";
 export { WEIGHED_UNITS, weighedMeasures, withWeighings, type Weighing } from "./weighing";

@@ -1,4 +1,5 @@
-import { energyKilojoules, INDEX, MICRONUTRIENTS, NUTRIENTS, type Allergen, type Constants, type Family, type Food, type Nutrient, type Origin } from "../food";
+import { energyKilojoules, MICRONUTRIENTS, NUTRIENTS, type Allergen, type Constants, type Family, type Food, type Nutrient, type Origin } from "../food";
+import { foodsIn, make, type Made, type MadePart, type Making, type MakingTables, type Unmakeable } from "../making";
 import { KILOJOULES_PER_KILOCALORIE } from "../units";
 
 /** What a pack says of its food; null where it says nothing, which is not the same as none. Grams but for energy and sodium. */
@@ -35,13 +36,7 @@ export const EMPTY_LABEL: Label = {
   saltUnit: "g salt",
 };
 
-/** A food made at home of others: their grams, and what it weighs when done (null: nothing boiled away). */
-export interface Mixture {
-  readonly parts: readonly { readonly foodId: string; readonly grams: number }[];
-  readonly finished: number | null;
-}
-
-/** A food of the household's own: from a pack's label, or computed from other foods. */
+/** A food of the household's own: from a pack's label, or made at home of other foods (`part` names which thing of a making). */
 export interface OwnFood {
   readonly id: string;
   readonly name: string;
@@ -51,7 +46,7 @@ export interface OwnFood {
   readonly allergens: readonly Allergen[];
   /** What the pack says it may contain traces of. */
   readonly traces: readonly Allergen[];
-  readonly made: { readonly kind: "label"; readonly label: Label } | { readonly kind: "computed"; readonly mixture: Mixture };
+  readonly made: { readonly kind: "label"; readonly label: Label } | { readonly kind: "made"; readonly making: Making; readonly part: string };
   /** g per ml; null where it is only weighed. */
   readonly density: number | null;
   readonly note: string;
@@ -70,6 +65,16 @@ export type FamilyTraits = (
   family: Family,
   traits: Partial<Pick<Food, "origin" | "allergens" | "mayContain" | "density">>,
 ) => Omit<Food, "id" | "name" | "provenance" | "source" | "revision" | "per100g" | "sd" | "micro" | "microSd" | "unknown" | "lookAlikes" | "family">;
+
+/** What own foods rest on beside the shipped foods. */
+export interface PantryTables {
+  readonly traits: FamilyTraits;
+  readonly making: MakingTables;
+}
+
+/** Why a making gives nothing, in words. */
+export const whyUnmakeable = ({ kind, foodId }: Unmakeable): string =>
+  kind === "no such food" ? `The food “${foodId}” that it is made of is not in the pantry.` : `“${foodId}” is no material of this maker.`;
 
 /** Labels may be off by this much of each amount (usual tolerances of food law are about 20 %; standard deviation). */
 const LABEL_SHARE = 0.1;
@@ -128,33 +133,58 @@ export function foodFromLabel(own: OwnFood, label: Label, traits: FamilyTraits):
   return { ...shared(own, traits), provenance: "label", source: "your own, from its label", per100g, sd, micro: none, microSd: none, unknown };
 }
 
-/** The food that a mixture comes to: Σ grams·content / finished mass, for every nutrient; only water boils away. */
-export function foodFromMixture(own: OwnFood, { parts, finished }: Mixture, foods: ReadonlyMap<string, Food>, traits: FamilyTraits): Food {
-  const known = parts.flatMap(({ foodId, grams }) => {
-    const food = foods.get(foodId);
-    return food ? [{ food, grams }] : [];
-  });
-  const massIn = known.reduce((sum, { grams }) => sum + grams, 0);
-  const water = known.reduce((sum, { food, grams }) => sum + (grams * (food.per100g[INDEX.water] ?? 0)) / 100, 0);
-  // No more can boil away than there is water.
-  const mass = Math.max(1e-9, finished === null ? massIn : Math.max(massIn - water, finished));
-  const sum = (of: (food: Food) => number) => known.reduce((total, { food, grams }) => total + (grams * of(food)) / mass, 0);
-  const root = (of: (food: Food) => number) => Math.sqrt(known.reduce((total, { food, grams }) => total + ((grams * of(food)) / mass) ** 2, 0));
-  const per100g = NUTRIENTS.map((_, n) => sum((food) => food.per100g[n] ?? 0));
-  per100g[INDEX.water] = Math.max(0, (per100g[INDEX.water] ?? 0) + (100 * (mass - massIn)) / mass);
-  const micro = MICRONUTRIENTS.map((_, n) => (known.some(({ food }) => (food.micro[n] ?? null) === null) ? null : sum((food) => food.micro[n] ?? 0)));
+/**
+ * The food that one part of a making is, with the traits of the food it is like (of a mixture: of its family); null where
+ * a food that it is made of is not known.
+ */
+export function foodFromMaking(
+  own: OwnFood,
+  making: Making,
+  partKey: string,
+  foods: ReadonlyMap<string, Food>,
+  { traits, making: tables }: PantryTables,
+): Food | null {
+  const made = make(making, foods, tables);
+  const part = made.ok ? made.value.parts.find(({ key }) => key === partKey) : undefined;
+  if (!part) return null;
+  const like = making.kind === "mixture" ? undefined : foods.get(part.like);
+  const sources = foodsIn(making).flatMap(({ foodId }) => foods.get(foodId) ?? []);
+  const base = shared(own, traits);
   return {
-    ...shared(own, traits),
+    ...base,
+    ...(like && { ...like, ...pickOwn(base), counted: making.kind === "roast" ? like.counted : [] }),
+    ...part.contents,
     provenance: "computed",
-    source: `your own, of ${known.map(({ food }) => food.name.toLowerCase()).join(", ")}`,
-    per100g,
-    sd: NUTRIENTS.map((_, n) => root((food) => food.sd[n] ?? 0)),
-    micro,
-    microSd: micro.map((amount, n) => (amount === null ? null : root((food) => food.microSd[n] ?? 0))),
-    unknown: NUTRIENTS.filter((nutrient) => known.some(({ food }) => food.unknown.includes(nutrient))),
-    allergens: [...new Set([...own.allergens, ...known.flatMap(({ food }) => food.allergens)])],
-    mayContain: [...traces(own), ...known.flatMap(({ food }) => food.mayContain)],
+    source: `your own, of ${sources.map(({ name }) => name.toLowerCase()).join(", ")}`,
+    allergens: [...new Set([...own.allergens, ...sources.flatMap(({ allergens }) => allergens)])],
+    mayContain: [...traces(own), ...sources.flatMap(({ mayContain }) => mayContain)],
+    weighed: [],
+    pricePerGram: costPerGram(making, part, made.ok ? made.value : null, foods),
   };
+}
+
+const pickOwn = ({ id, name, synonyms, revision, note, lookAlikes, density, origin }: ReturnType<typeof shared>) => ({
+  id,
+  name,
+  synonyms,
+  revision,
+  note,
+  lookAlikes,
+  density,
+  origin,
+});
+
+/** What a gram of a made food costs in what it is made of: milk bears all of it, pulp none. Null where a price is not known. */
+function costPerGram(making: Making, part: MadePart, made: Made | null, foods: ReadonlyMap<string, Food>): number | null {
+  if (part.key === "pulp") return 0;
+  let cost = 0;
+  for (const { foodId, grams } of foodsIn(making)) {
+    const price = foodId === "water" ? 0 : (foods.get(foodId)?.pricePerGram ?? null);
+    if (price === null) return null;
+    cost += price * grams;
+  }
+  const whole = (made?.parts.find(({ key }) => key === "milk") ?? part).grams.value;
+  return whole > 0 ? cost / whole : null;
 }
 
 const traces = (own: OwnFood): Food["mayContain"] => own.traces.map((allergen) => ({ allergen, why: "its pack says it may contain traces" }));
@@ -177,8 +207,9 @@ const shared = (own: OwnFood, traits: FamilyTraits) => ({
 export function ownFoodProblems(
   own: OwnFood,
   others: ReadonlyMap<string, string>,
+  foods: ReadonlyMap<string, Food>,
   constants: Pick<Constants, "energyPerGram">,
-  traits: FamilyTraits,
+  tables: PantryTables,
 ): OwnFoodProblem[] {
   const problems: OwnFoodProblem[] = [];
   const grave = (field: string, why: string) => problems.push({ field, grave: true, why });
@@ -188,11 +219,14 @@ export function ownFoodProblems(
   const taken = others.get(name.toLowerCase());
   if (taken !== undefined && taken !== own.id)
     grave("name", `There is a food called “${name}” already. Add what tells this one apart, such as its maker or its strength.`);
-  if (own.made.kind === "computed") {
-    if (own.made.mixture.parts.length === 0) grave("parts", "Name at least one food that it is made of.");
-    const massIn = own.made.mixture.parts.reduce((sum, { grams }) => sum + grams, 0);
-    if (own.made.mixture.finished !== null && own.made.mixture.finished > massIn + 0.5)
-      grave("finished", `It cannot weigh more than went in (${massIn.toFixed(0)} g): name the water too.`);
+  if (own.made.kind === "made") {
+    const { making, part } = own.made;
+    const made = make(making, foods, tables.making);
+    if (!made.ok) grave("making", whyUnmakeable(made.error));
+    else {
+      problems.push(...made.value.problems);
+      if (!made.value.parts.some(({ key }) => key === part)) grave("part", "Nothing of that comes out of it.");
+    }
     return problems;
   }
   const { label } = own.made;
@@ -212,7 +246,7 @@ export function ownFoodProblems(
   const complete = label.fat !== null && label.carbohydrate !== null && label.protein !== null;
   if (energy !== null && complete && label.per > 0) {
     const given = (energy * (label.energyUnit === "kcal" ? KILOJOULES_PER_KILOCALORIE : 1) * 100) / label.per;
-    const computed = energyKilojoules(foodFromLabel(own, label, traits).per100g, constants.energyPerGram.value);
+    const computed = energyKilojoules(foodFromLabel(own, label, tables.traits).per100g, constants.energyPerGram.value);
     const off = computed > 0 ? given / computed : 1;
     const other = label.energyUnit === "kcal" ? "kJ" : "kcal";
     const turned = label.energyUnit === "kcal" ? off / KILOJOULES_PER_KILOCALORIE : off * KILOJOULES_PER_KILOCALORIE;

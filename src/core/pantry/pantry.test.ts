@@ -1,17 +1,19 @@
 import { describe, expect, it } from "vitest";
-import { completeTraits, REFERENCE } from "../../data";
+import { completeTraits, MAKING, REFERENCE } from "../../data";
 import { context } from "../../../tests/support/kitchen";
 import { INDEX } from "../food";
 import { createFoodMatcher, readRecipe, readRecipeText } from "../recipe";
+import type { Making } from "../making";
 import { USUAL_HOUSEHOLD } from "../units";
 import {
   EMPTY_LABEL,
   EMPTY_PANTRY,
   foodFromLabel,
-  foodFromMixture,
+  foodFromMaking,
   kitchenFoods,
   namesOf,
   ownFoodProblems,
+  priceUnitsOf,
   weighedMeasures,
   type Label,
   type OwnFood,
@@ -19,6 +21,7 @@ import {
 } from ".";
 
 const { measures } = USUAL_HOUSEHOLD;
+const TABLES = { traits: completeTraits, making: MAKING };
 const label = (part: Partial<Label>): Label => ({ ...EMPTY_LABEL, ...part });
 const own = (part: Partial<Label> = {}, more: Partial<OwnFood> = {}): OwnFood => ({
   id: "own-case",
@@ -37,7 +40,7 @@ const own = (part: Partial<Label> = {}, more: Partial<OwnFood> = {}): OwnFood =>
 const FULL = { energy: 264, fat: 0.4, saturatedFat: 0.1, carbohydrate: 60, sugars: 52, fibre: 5, protein: 1.5, salt: 0.05 } as const;
 const fromLabel = (part: Partial<Label>, more: Partial<OwnFood> = {}) => foodFromLabel(own(part, more), label(part), completeTraits);
 const problems = (part: Partial<Label>, more: Partial<OwnFood> = {}) =>
-  ownFoodProblems(own(part, more), namesOf(REFERENCE.foods.values()), REFERENCE.constants, completeTraits);
+  ownFoodProblems(own(part, more), namesOf(REFERENCE.foods.values()), REFERENCE.foods, REFERENCE.constants, TABLES);
 const weighing = (grams: number, part: Partial<Weighing> = {}): Weighing => ({
   id: String(grams),
   foodId: "semolina",
@@ -100,22 +103,90 @@ describe("what is wrong with a label", () => {
   });
 });
 
-describe("a food computed from others", () => {
-  it("is their sum, less the water boiled away, with what any of them does to an eater", () => {
-    const mixture = {
-      parts: [
-        { foodId: "cow-milk", grams: 1000 },
-        { foodId: "sugar", grams: 100 },
-        { foodId: "almond", grams: 50 },
-      ],
-      finished: 600,
-    };
-    const food = foodFromMixture(own({}, { made: { kind: "computed", mixture } }), mixture, REFERENCE.foods, completeTraits);
-    const milk = REFERENCE.foods.get("cow-milk");
-    const almond = REFERENCE.foods.get("almond");
-    expect(food.per100g[INDEX.protein]).toBeCloseTo((10 * (milk?.per100g[INDEX.protein] ?? NaN) + 0.5 * (almond?.per100g[INDEX.protein] ?? NaN)) / 6, 6);
-    expect(food.per100g[INDEX.water]).toBeCloseTo((10 * (milk?.per100g[INDEX.water] ?? NaN) + 0.5 * (almond?.per100g[INDEX.water] ?? NaN) - 550) / 6, 1);
-    expect(food.allergens).toEqual(expect.arrayContaining(["milk", "almond"]));
+const made = (making: Making, part = "whole", more: Partial<OwnFood> = {}): OwnFood =>
+  own({}, { name: "Made here", made: { kind: "made", making, part }, ...more });
+
+describe("a food made at home", () => {
+  const mixture = {
+    kind: "mixture",
+    parts: [
+      { foodId: "cow-milk", grams: 1000 },
+      { foodId: "sugar", grams: 100 },
+      { foodId: "almond", grams: 50 },
+    ],
+    finished: 600,
+  } as const;
+  it("is the sum of its parts, less the water boiled away, with what any of them does to an eater", () => {
+    const food = foodFromMaking(made(mixture), mixture, "whole", REFERENCE.foods, TABLES);
+    const of = (id: string, nutrient: "protein" | "water") => REFERENCE.foods.get(id)?.per100g[INDEX[nutrient]] ?? NaN;
+    expect(food?.per100g[INDEX.protein]).toBeCloseTo((10 * of("cow-milk", "protein") + 0.5 * of("almond", "protein")) / 6, 6);
+    expect(food?.per100g[INDEX.water]).toBeCloseTo((10 * of("cow-milk", "water") + of("sugar", "water") + 0.5 * of("almond", "water") - 550) / 6, 6);
+    expect(food?.allergens).toEqual(expect.arrayContaining(["milk", "almond"]));
+  });
+  it("has the traits of what it is like, and the allergens of what it is made of, not of what it is like", () => {
+    const milk = {
+      kind: "milk",
+      material: "hemp-seeds",
+      grams: 100,
+      soaked: 4,
+      presses: [400],
+      squeeze: "hard",
+      holds: null,
+      weighedMilk: null,
+      weighedPulp: null,
+    } as const;
+    const food = foodFromMaking(made(milk, "milk"), milk, "milk", REFERENCE.foods, TABLES);
+    expect(food).toMatchObject({ family: "drink", sugarClass: "plant drink", allergens: [], counted: [], provenance: "computed" });
+    const roast = { kind: "roast", flour: "semolina", grams: 200, stage: "golden", finished: null } as const;
+    const semolina = REFERENCE.foods.get("semolina");
+    expect(foodFromMaking(made(roast), roast, "whole", REFERENCE.foods, TABLES)).toMatchObject({ thickening: semolina?.thickening, allergens: ["wheat"] });
+  });
+  it("is refused with its reason where a part is not known or a mass cannot be", () => {
+    const told = (making: Making, part = "whole") =>
+      ownFoodProblems(made(making, part), namesOf(REFERENCE.foods.values()), REFERENCE.foods, REFERENCE.constants, TABLES).filter(({ grave }) => grave);
+    expect(told({ ...mixture, parts: [{ foodId: "own-gone", grams: 5 }] })).toMatchObject([
+      { field: "making", why: expect.stringContaining("own-gone") as string },
+    ]);
+    expect(told({ ...mixture, finished: 1300 })).toMatchObject([{ field: "finished" }]);
+    expect(told({ ...mixture, finished: 100 })).toMatchObject([{ field: "finished" }]);
+    expect(told(mixture, "pulp")).toMatchObject([{ field: "part" }]);
+    expect(told(mixture)).toEqual([]);
+  });
+  it("costs what went into it, by the household's prices; the milk bears it, the pulp is free", () => {
+    const milk = {
+      kind: "milk",
+      material: "almond",
+      grams: 100,
+      soaked: 8,
+      presses: [400],
+      squeeze: "hard",
+      holds: null,
+      weighedMilk: 400,
+      weighedPulp: null,
+    } as const;
+    const foods = [made(milk, "milk", { id: "own-milk" }), made(milk, "pulp", { id: "own-pulp", name: "Pulp" })];
+    const prices = [{ foodId: "almond", price: 9, amount: 500, unit: "g", at: "2026-05-01" }] as const;
+    const kitchen = kitchenFoods(REFERENCE.foods, { ...EMPTY_PANTRY, foods, prices }, measures, TABLES);
+    expect(kitchen.get("own-milk")?.pricePerGram).toBeCloseTo(1.8 / 400, 9);
+    expect(kitchen.get("own-pulp")?.pricePerGram).toBe(0);
+    expect(kitchenFoods(REFERENCE.foods, { ...EMPTY_PANTRY, foods }, measures, TABLES).get("own-milk")?.pricePerGram).toBeNull();
+  });
+});
+
+describe("a price", () => {
+  it.each([
+    [{ price: 4, amount: 1, unit: "kg" }, "sugar", 0.004],
+    [{ price: 2, amount: 1, unit: "l" }, "cow-milk", 2 / 1030],
+    [{ price: 3, amount: 500, unit: "ml" }, "almond", 3 / 300],
+  ] as const)("%j of %s is %f a gram", (price, foodId, perGram) => {
+    const foods = kitchenFoods(REFERENCE.foods, { ...EMPTY_PANTRY, prices: [{ ...price, foodId, at: "" }] }, measures, TABLES);
+    expect(foods.get(foodId)?.pricePerGram).toBeCloseTo(perGram, 9);
+    expect(foods.get("jaggery")?.pricePerGram).toBeNull();
+  });
+  it("is offered only in units that can be weighed", () => {
+    const figs = REFERENCE.foods.get("fresh-fig");
+    if (!figs) throw new Error("no figs");
+    expect(priceUnitsOf(figs)).toEqual(["g", "kg", "piece"]);
   });
 });
 
@@ -130,7 +201,7 @@ describe("a measure weighed by the household", () => {
   });
   it("goes before the tables in every recipe, by its form, and leaves other foods alone", () => {
     const pantry = { ...EMPTY_PANTRY, weighings: [weighing(150), weighing(199, { form: "packed" }), weighing(31, { unit: "handful" })] };
-    const foods = kitchenFoods(REFERENCE.foods, pantry, measures, completeTraits);
+    const foods = kitchenFoods(REFERENCE.foods, pantry, measures, TABLES);
     const parsed = readRecipeText("Halwa\n1 cup semolina\n1 cup packed semolina\n2 handfuls semolina\n1/2 cup sugar");
     if (!parsed.ok) throw new Error("not read");
     const grams = (in_: typeof context) => readRecipe(parsed.value, in_, REFERENCE.constants).lines.map((line) => line.grams);

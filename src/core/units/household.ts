@@ -16,6 +16,8 @@ export interface HouseholdMeasures {
 export interface HouseholdUnits {
   readonly energy: (typeof ENERGY_UNITS)[number];
   readonly temperature: (typeof TEMPERATURE_UNITS)[number];
+  /** As it is written beside a price; may be empty. */
+  readonly currency: string;
 }
 
 export interface Household {
@@ -29,8 +31,11 @@ export interface Household {
  */
 export const USUAL_HOUSEHOLD: Household = {
   measures: { cup: 240, katori: 150, tablespoon: 15, teaspoon: 5, words: "cups" },
-  units: { energy: "kcal", temperature: "celsius" },
+  units: { energy: "kcal", temperature: "celsius", currency: "" },
 };
+
+/** A household as it was stored, with the usual where an earlier one says nothing. */
+export const completeHousehold = (stored: Household): Household => ({ ...stored, units: { ...USUAL_HOUSEHOLD.units, ...stored.units } });
 
 /** Kilojoules of a kilocalorie (the thermochemical calorie, by definition). */
 export const KILOJOULES_PER_KILOCALORIE = 4.184;
@@ -42,3 +47,6 @@ export const inEnergyUnit = (kilojoules: number, unit: HouseholdUnits["energy"])
 /** A temperature given in °C as text: "60 °C", or "140 °F". */
 export const temperatureText = (celsius: number, unit: HouseholdUnits["temperature"]): string =>
   unit === "celsius" ? `${Math.round(celsius)} °C` : `${Math.round(celsius * 1.8 + 32)} °F`;
+
+/** A price as text, with its currency where the household has named one: "1.20 crowns". */
+export const moneyText = (value: number, currency: string): string => `${value.toFixed(value > 0 && value < 0.1 ? 3 : 2)}${currency ? ` ${currency}` : ""}`;

@@ -1,10 +1,12 @@
 export { FIXED_MILLILITRES, MASS_GRAMS, MEASURE_SHARE } from "./kitchen-units";
 export { formatToSpread, formatGrams, formatChange, formatNumber } from "./format";
 export {
+  completeHousehold,
   ENERGY_UNITS,
   inEnergyUnit,
   KILOJOULES_PER_KILOCALORIE,
   MEASURE_WORDS,
+  moneyText,
   TEMPERATURE_UNITS,
   temperatureText,
   USUAL_HOUSEHOLD,

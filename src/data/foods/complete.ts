@@ -37,6 +37,7 @@ export function completeTraits(family: Family, traits: Traits): Omit<Food, "id" 
     counted: traits.counted ?? [],
     forms: traits.forms ?? {},
     weighed: [],
+    pricePerGram: null,
     role: traits.role ?? ROLE_OF[family],
     note: traits.note ?? null,
   };

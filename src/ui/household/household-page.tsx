@@ -9,6 +9,7 @@ import {
   inEnergyUnit,
   MEASURE_WORDS,
   TEMPERATURE_UNITS,
+  moneyText,
   temperatureText,
   USUAL_HOUSEHOLD,
   type Household,
@@ -50,7 +51,7 @@ export function HouseholdPage({ theme, canGoBack, shown, constants }: HouseholdP
   const { present, set, undo, redo } = household;
   const { measures, units } = present;
   const setMeasures = (part: Partial<HouseholdMeasures>, key?: string) => set((now: Household) => ({ ...now, measures: { ...now.measures, ...part } }), key);
-  const setUnits = (part: Partial<Household["units"]>) => set((now: Household) => ({ ...now, units: { ...now.units, ...part } }));
+  const setUnits = (part: Partial<Household["units"]>, key?: string) => set((now: Household) => ({ ...now, units: { ...now.units, ...part } }), key);
   const sugar = shown.find(({ id }) => id === "sugar");
   const usual = JSON.stringify(present) === JSON.stringify(USUAL_HOUSEHOLD);
   return (
@@ -117,6 +118,20 @@ export function HouseholdPage({ theme, canGoBack, shown, constants }: HouseholdP
               </div>
             </fieldset>
             <Look given={theme} />
+            <label>
+              <span className="t-h2 text-[15px] block">Currency</span>
+              <span className="flex border-t border-ink mt-1 pt-1.5 items-center gap-2">
+                <input
+                  aria-label="Currency, as it is written after a price"
+                  value={units.currency}
+                  maxLength={12}
+                  placeholder="none"
+                  onChange={(event) => setUnits({ currency: event.target.value }, "currency")}
+                  className="w-[104px] border border-edge bg-sheet px-2 min-h-9"
+                />
+                <span className="t-small text-ink2">{moneyText(1.2, units.currency.trim())}</span>
+              </span>
+            </label>
           </div>
           {!usual && (
             <p>

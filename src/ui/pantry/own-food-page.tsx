@@ -1,12 +1,15 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { ORIGINS, type Origin } from "../../core/food";
 import { EMPTY_LABEL, namesOf, ownFoodProblems, type Label, type OwnFood } from "../../core/pantry";
 import { AmountField, readTyped } from "../parts/amount-field";
 import { Button, buttonClass } from "../parts/button";
 import { Choice } from "../parts/choice";
+import { UndoButtons } from "../parts/undo-buttons";
+import { useDraft } from "../parts/use-draft";
+import { useUndoKeys } from "../parts/use-history";
 import { useKnowledge } from "../parts/use-knowledge";
 import { Go } from "../shell/go";
 import { toast } from "../shell/messages";
@@ -14,7 +17,11 @@ import { usePantryDocument } from "../shell/pantry";
 import { useSaving } from "../shell/saving";
 import { PageHead } from "../shell/shell";
 import { FAMILY_NAMES, FAMILY_ORDER } from "./food-words";
+import { newFoodId } from "./maker-model";
+import { MadeFoodEdit } from "./maker-page";
 import { AllergenBoxes, UnitChoice, Why } from "./own-food-parts";
+import { RemoveFood } from "./remove-food";
+import { Touched } from "./touched";
 
 const FIELDS: readonly (readonly [keyof Label & ("fat" | "saturatedFat" | "carbohydrate" | "sugars" | "fibre" | "protein"), string, boolean])[] = [
   ["fat", "Fat", false],
@@ -39,22 +46,44 @@ const blank = (): OwnFood => ({
   revision: 1,
 });
 
-/** A food of one's own, typed from its pack. What the pack does not say stays empty: it is not known, never none. */
+interface LabelDraft {
+  readonly own: OwnFood;
+  /** Amounts as they were typed, where they cannot be read yet. */
+  readonly typed: Readonly<Record<string, string>>;
+}
+
+const isDraft = (found: unknown): found is LabelDraft =>
+  typeof found === "object" &&
+  found !== null &&
+  "own" in found &&
+  "typed" in found &&
+  typeof found.own === "object" &&
+  found.own !== null &&
+  "made" in found.own;
+
+/** A food of one's own: changed where it was made, by its label or by the maker; null for a new one, from its label. */
 export function OwnFoodPage({ id }: { readonly id: string | null }) {
+  const own = usePantryDocument().present.foods.find((food) => food.id === id) ?? null;
+  return own?.made.kind === "made" ? <MadeFoodEdit own={{ ...own, made: own.made }} /> : <LabelPage known={own} />;
+}
+
+/** Typed from its pack. What the pack does not say stays empty: it is not known, never none. */
+function LabelPage({ known }: { readonly known: OwnFood | null }) {
   const router = useRouter();
   const { flush } = useSaving();
   const pantry = usePantryDocument();
-  const knowledge = useKnowledge();
-  const known = pantry.present.foods.find((food) => food.id === id) ?? null;
-  const [own, setOwn] = useState<OwnFood>(() => known ?? blank());
-  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const { reference, pantryTables } = useKnowledge();
+  const initial = useCallback((): LabelDraft => ({ own: known ?? blank(), typed: {} }), [known]);
+  const draft = useDraft(known?.id ?? "new food", initial, isDraft);
+  useUndoKeys(draft);
+  const { own, typed } = draft.present;
   const [tried, setTried] = useState(false);
   const label = own.made.kind === "label" ? own.made.label : EMPTY_LABEL;
-  const change = (part: Partial<OwnFood>) => setOwn((now) => ({ ...now, ...part }));
+  const change = (part: Partial<OwnFood>, key?: string) => draft.set((now) => ({ ...now, own: { ...now.own, ...part } }), key);
   const setLabel = (part: Partial<Label>) => change({ made: { kind: "label", label: { ...label, ...part } } });
-  const { foods, constants } = knowledge.reference;
+  const { foods, constants } = reference;
   const names = useMemo(() => namesOf(foods.values()), [foods]);
-  const problems = ownFoodProblems(own, names, constants, knowledge.familyTraits);
+  const problems = ownFoodProblems(own, names, foods, constants, pantryTables);
   const unread = Object.entries(typed).flatMap(([field, text]) => {
     const read = text.trim() === "" ? null : readTyped(text, 0);
     return read && "why" in read ? [{ field, grave: true, why: read.why }] : [];
@@ -62,10 +91,12 @@ export function OwnFoodPage({ id }: { readonly id: string | null }) {
   const all = [...unread, ...problems];
   const whyOf = (field: string) => all.find((problem) => problem.field === field && (tried || field !== "name" || own.name !== ""));
   const type = (field: keyof Label, text: string) => {
-    setTyped((now) => ({ ...now, [field]: text }));
     const read = text.trim() === "" ? null : readTyped(text, 0);
-    if (read === null) setLabel({ [field]: null });
-    else if ("value" in read) setLabel({ [field]: read.value });
+    const stated = read === null ? { [field]: null } : "value" in read ? { [field]: read.value } : {};
+    draft.set(
+      (now) => ({ own: { ...now.own, made: { kind: "label", label: { ...label, ...stated } } }, typed: { ...now.typed, [field]: text } }),
+      `label ${field}`,
+    );
   };
   const save = async () => {
     setTried(true);
@@ -77,27 +108,16 @@ export function OwnFoodPage({ id }: { readonly id: string | null }) {
     const saved = {
       ...own,
       name: own.name.trim(),
-      id: known?.id ?? `own-${slug(own.name)}-${Date.now().toString(36)}`,
+      id: known?.id ?? newFoodId(own.name),
       revision: known ? known.revision + 1 : 1,
     };
     pantry.set((now) => ({ ...now, foods: known ? now.foods.map((food) => (food.id === known.id ? saved : food)) : [...now.foods, saved] }));
+    draft.forget();
     toast(`“${saved.name}” is in the pantry.`);
     // The document is sent once this page has been shown with it.
     await new Promise((resolve) => setTimeout(resolve));
     await flush();
     router.push(`/pantry/${saved.id}`);
-    router.refresh();
-  };
-  const remove = async () => {
-    if (!known) return;
-    pantry.set((now) => ({ ...now, foods: now.foods.filter((food) => food.id !== known.id) }));
-    toast(`“${known.name}” is no longer in the pantry. Lines that name it are asked about; kept versions hold it as it was.`, {
-      label: "Undo",
-      run: () => pantry.set((now) => ({ ...now, foods: [...now.foods, known] })),
-    });
-    await new Promise((resolve) => setTimeout(resolve));
-    await flush();
-    router.push("/pantry");
     router.refresh();
   };
   const amount = (field: keyof Label, name: string, unit: React.ReactNode, part = false) => {
@@ -152,7 +172,7 @@ export function OwnFoodPage({ id }: { readonly id: string | null }) {
               <input
                 value={own.name}
                 maxLength={100}
-                onChange={(event) => change({ name: event.target.value })}
+                onChange={(event) => change({ name: event.target.value }, "name")}
                 aria-invalid={nameWhy?.grave ?? false}
                 aria-describedby={nameWhy ? "why-name" : undefined}
                 className={`w-full bg-sheet border px-3 min-h-11 ${nameWhy ? "border-rose" : "border-edge"}`}
@@ -231,11 +251,8 @@ export function OwnFoodPage({ id }: { readonly id: string | null }) {
             <Button kind="primary" type="submit">
               {known ? "Save the change" : "Put it in the pantry"}
             </Button>
-            {known && (
-              <button type="button" className="underline text-ink2 min-h-11" onClick={() => void remove()}>
-                Take it out of the pantry
-              </button>
-            )}
+            {known && <RemoveFood own={known} />}
+            <UndoButtons undo={draft.undo} redo={draft.redo} />
             {tried && all.some(({ grave }) => grave) && (
               <p role="alert" className="t-ledger text-rose">
                 {all.filter(({ grave }) => grave).length === 1 ? "One thing" : `${all.filter(({ grave }) => grave).length} things`} to mend above; nothing you
@@ -262,13 +279,16 @@ export function OwnFoodPage({ id }: { readonly id: string | null }) {
               defaultValue={own.synonyms.join(", ")}
               maxLength={400}
               onChange={(event) =>
-                change({
-                  synonyms: event.target.value
-                    .split(",")
-                    .map((word) => word.trim())
-                    .filter(Boolean)
-                    .slice(0, 20),
-                })
+                change(
+                  {
+                    synonyms: event.target.value
+                      .split(",")
+                      .map((word) => word.trim())
+                      .filter(Boolean)
+                      .slice(0, 20),
+                  },
+                  "synonyms",
+                )
               }
               className="w-full bg-sheet border border-edge px-3 min-h-11"
             />
@@ -279,10 +299,11 @@ export function OwnFoodPage({ id }: { readonly id: string | null }) {
               value={own.note}
               maxLength={500}
               rows={3}
-              onChange={(event) => change({ note: event.target.value })}
+              onChange={(event) => change({ note: event.target.value }, "note")}
               className="w-full bg-sheet border border-edge p-3"
             />
           </label>
+          {known && <Touched own={own} />}
           <p className="t-small text-ink2">
             Labels are taken to be within ± 13 % in 8 of 10 cases. Which sugars they are, and how much of the fibre is soluble, no label says: that is guessed
             from the kind of food, with a wide interval.
@@ -292,11 +313,3 @@ export function OwnFoodPage({ id }: { readonly id: string | null }) {
     </>
   );
 }
-
-const slug = (name: string) =>
-  name
-    .toLowerCase()
-    .normalize("NFKD")
-    .replace(/[^a-z0-9]+/g, "-")
-    .replace(/^-|-$/g, "")
-    .slice(0, 40) || "food";

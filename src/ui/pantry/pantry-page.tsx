@@ -43,9 +43,14 @@ export function PantryPage({ search, family: givenFamily }: { readonly search: s
   return (
     <>
       <PageHead title="Pantry" line={`${foods.size} foods, each per 100 g as it is bought, with its source.`}>
-        <Go href="/pantry/new" className={buttonClass("primary", "no-print")}>
-          A food of your own
-        </Go>
+        <span className="flex flex-wrap gap-2 no-print">
+          <Go href="/pantry/make" className={buttonClass("plain")}>
+            Make it at home
+          </Go>
+          <Go href="/pantry/new" className={buttonClass("primary")}>
+            A food of your own
+          </Go>
+        </span>
       </PageHead>
       <main id="main" className="p-4 md:p-5">
         <div role="search" className="flex flex-wrap gap-3 no-print">

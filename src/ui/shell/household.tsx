@@ -1,7 +1,7 @@
 "use client";
 
 import { createContext, useContext, type ReactNode } from "react";
-import type { Household } from "../../core/units";
+import { completeHousehold, type Household } from "../../core/units";
 import type { Revised } from "./documents";
 import { useDocument, type Document } from "./use-document";
 
@@ -10,7 +10,7 @@ const same = (household: Household): Household => household;
 
 /** The household's measures and units, for every page, as they are set at the moment. */
 export function HouseholdProvider({ given, children }: { readonly given: Revised<Household>; readonly children: ReactNode }) {
-  return <HouseholdContext value={useDocument("/api/household", given, same, same)}>{children}</HouseholdContext>;
+  return <HouseholdContext value={useDocument("/api/household", given, completeHousehold, same)}>{children}</HouseholdContext>;
 }
 
 export function useHouseholdDocument(): Document<Household> {

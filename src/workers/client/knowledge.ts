@@ -1,6 +1,6 @@
-import { completeTraits, DIETS, FAMILY_DENSITY, HANDLING, REFERENCE, RULES, SUBSTITUTION } from "../../data";
+import { completeTraits, DIETS, FAMILY_DENSITY, HANDLING, MAKING, REFERENCE, RULES, SUBSTITUTION } from "../../data";
 import type { Reference } from "../../core/food";
-import { kitchenFoods, type PantryDocument } from "../../core/pantry";
+import { kitchenFoods, type PantryDocument, type PantryTables } from "../../core/pantry";
 import { createFoodMatcher, type FoodMatcher, type ReadingContext } from "../../core/recipe";
 import type { HouseholdMeasures } from "../../core/units";
 
@@ -11,17 +11,27 @@ export interface Knowledge {
   readonly diets: typeof DIETS;
   readonly substitution: typeof SUBSTITUTION;
   readonly handling: typeof HANDLING;
-  readonly familyTraits: typeof completeTraits;
+  /** What own foods rest on: what a family implies, and how foods are made at home. */
+  readonly pantryTables: PantryTables;
 }
 
-const shared = { rules: RULES, diets: DIETS, substitution: SUBSTITUTION, handling: HANDLING, familyTraits: completeTraits } as const;
+const shared = {
+  rules: RULES,
+  diets: DIETS,
+  substitution: SUBSTITUTION,
+  handling: HANDLING,
+  pantryTables: { traits: completeTraits, making: MAKING },
+} as const;
 const known = new WeakMap<PantryDocument, WeakMap<HouseholdMeasures, Knowledge>>();
 
 /** The shipped tables with a household's own foods and weighings; the same object for the same two. */
 export function knowledgeOf(pantry: PantryDocument, measures: HouseholdMeasures): Knowledge {
   const byMeasures = known.get(pantry) ?? new WeakMap<HouseholdMeasures, Knowledge>();
   known.set(pantry, byMeasures);
-  const made = byMeasures.get(measures) ?? { ...shared, reference: { ...REFERENCE, foods: kitchenFoods(REFERENCE.foods, pantry, measures, completeTraits) } };
+  const made = byMeasures.get(measures) ?? {
+    ...shared,
+    reference: { ...REFERENCE, foods: kitchenFoods(REFERENCE.foods, pantry, measures, shared.pantryTables) },
+  };
   byMeasures.set(measures, made);
   return made;
 }

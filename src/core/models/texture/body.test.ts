@@ -21,6 +21,7 @@ function food(per100g: Partial<Record<Nutrient, number>>, thickening: Food["thic
     lookAlikes: [],
     unknown: [],
     weighed: [],
+    pricePerGram: null,
     origin: "plant",
     family: "cereal",
     allergens: [],
