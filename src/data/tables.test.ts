@@ -36,6 +36,19 @@ describe("the food tables", () => {
     expect(of("salt", "sodium")).toBe(38758);
     expect(of("ghee", "fat")).toBe(100);
   });
+  it("tell of each food what it is: plant, form, processing, binding, acid", () => {
+    const of = (id: string) => REFERENCE.foods.get(id)?.nature;
+    expect(foods.filter(({ nature }) => nature === null).map(({ id }) => id), "run scripts/build-nature.ts").toEqual([]);
+    const NO_ONE_PLANT = /^(safflower-oil-blended|vanaspati|glucose-syrup|erythritol|xylitol|allulose|vegan-block|custard-powder|baking-powder|candied-peel|fruit-sugar|dextrose|xanthan-gum|pectin)$/;
+    const plants = foods.filter(({ origin, family }) => origin === "plant" && family !== "salt");
+    expect(plants.filter(({ id, nature }) => (nature?.botanical === null) !== NO_ONE_PLANT.test(id.replace("ifct-", ""))).map(({ id }) => id)).toEqual([]);
+    expect(foods.filter(({ origin, nature }) => origin !== "plant" && nature?.botanical).map(({ id }) => id)).toEqual([]);
+    expect(of("almond")).toEqual({ botanical: "Prunus dulcis", form: "whole", processing: "raw", binding: "chopped nuts", acidity: "none" });
+    expect(of("besan")).toMatchObject({ botanical: "Cicer arietinum", form: "flour", processing: "milled", binding: "fine flour" });
+    expect(of("yogurt")).toMatchObject({ botanical: null, processing: "fermented", acidity: "sour" });
+    expect(of("ifct-water-melon-dark-green-sugar-baby")).toMatchObject({ form: "whole", processing: "raw", binding: null });
+    expect(foods.filter(({ nature, freeOil }) => nature?.binding === "free fat" && freeOil < 0.5).map(({ id }) => id)).toEqual([]);
+  });
   it("keep minerals in milligrams", () => {
     for (const mineral of MINERALS) expect(Math.max(...foods.map((food) => food.per100g[INDEX[mineral]] ?? 0)), mineral).toBeGreaterThan(10);
     expect(REFERENCE.foods.get("cow-milk")?.per100g[INDEX.calcium]).toBeGreaterThan(80);

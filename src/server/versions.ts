@@ -73,7 +73,7 @@ export async function getVersion(id: string): Promise<KeptVersion | null> {
 /** A kept version as it is read today: what was not kept of its foods then is not known. */
 function asReadToday(snapshot: Snapshot): Snapshot {
   const unknown = MICRONUTRIENTS.map(() => null);
-  const silent = { micro: unknown, microSd: unknown, unknown: [], weighed: [], lookAlikes: [], pricePerGram: null };
+  const silent = { micro: unknown, microSd: unknown, unknown: [], weighed: [], lookAlikes: [], pricePerGram: null, nature: null, cooked: null };
   const side = (kept: Snapshot["forThisTable"]): Snapshot["forThisTable"] => ({
     ...kept,
     input: {

@@ -46,6 +46,10 @@ export const stored = ({ label, version }: BenchState, basis: string): StoredBen
   rows: version.rows.map(({ line, food, grams, role, change, why }) => ({ line, foodId: food?.id ?? null, grams, role, change, why })),
 });
 
+/** How many rows of a stored bench name a food that is not (any more) in the pantry: then it cannot be opened again. */
+export const rowsWithoutFood = (bench: StoredBench | null, foods: ReadonlyMap<string, Food>): number =>
+  bench?.rows.filter(({ foodId }) => foodId !== null && !foods.has(foodId)).length ?? 0;
+
 export function reopened(bench: StoredBench | null, basis: string, foods: ReadonlyMap<string, Food>): BenchState | null {
   if (!bench || bench.basis !== basis) return null;
   const rows = bench.rows.map(({ foodId, ...row }): VersionRow | null => {

@@ -1,2 +1,2 @@
-export { basisOf, reopened, stored, type BenchState, type StoredBench } from "./bench";
+export { basisOf, reopened, rowsWithoutFood, stored, type BenchState, type StoredBench } from "./bench";
 export { recipeInput, snapshotOf, stepsFor, versionInput, type Snapshot } from "./snapshot";

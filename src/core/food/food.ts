@@ -77,6 +77,26 @@ export interface WeighedMeasure {
   readonly at: string;
 }
 
+export type FoodForm =
+  | "whole" | "split" | "grits" | "flakes" | "flour" | "puffed" | "pearls" | "strands" | "shreds" | "leaf" | "paste" | "powder" | "crystals" | "block"
+  | "syrup" | "liquid" | "set" | "oil" | "solid fat";
+export type Processing =
+  | "raw" | "milled" | "dried" | "cooked" | "roasted" | "popped" | "malted" | "fermented" | "evaporated" | "extracted" | "refined" | "sweetened";
+export type BindingClass =
+  | "fine flour" | "semolina-like" | "chopped nuts" | "whole seed" | "ground seed" | "powdered sugar" | "puffed grain" | "sticky" | "free fat" | "liquid";
+
+/** What a food is by nature. */
+export interface FoodNature {
+  /** The plant it comes from, by its accepted botanical name; null where it is of no one plant. */
+  readonly botanical: string | null;
+  readonly form: FoodForm;
+  readonly processing: Processing;
+  /** How it takes up or gives binder in a bound sweet; null where it has no part in one. */
+  readonly binding: BindingClass | null;
+  /** Whether it sours: lemon, yoghurt and tamarind curdle milk, most fruit a little. */
+  readonly acidity: "none" | "mild" | "sour";
+}
+
 /** A food: an entry of the composition table, with what the models need to know of it. */
 export interface Food {
   readonly id: string;
@@ -97,6 +117,8 @@ export interface Food {
   readonly unknown: readonly Nutrient[];
   readonly origin: Origin;
   readonly family: Family;
+  /** Null where nobody has said: a food from a label. */
+  readonly nature: FoodNature | null;
   readonly allergens: readonly Allergen[];
   /** Allergens it may bring depending on brand or maker, with the reason in words. */
   readonly mayContain: readonly { readonly allergen: Allergen; readonly why: string }[];
@@ -116,6 +138,8 @@ export interface Food {
   readonly weighed: readonly WeighedMeasure[];
   /** Density by form in words that a line may carry ("chopped", "ground"). */
   readonly forms: Readonly<Record<string, number>>;
+  /** Cooked in water: g per ml, and g per g before; null where it is not cooked by itself. */
+  readonly cooked: { readonly density: number; readonly gain: number } | null;
   /** The role it usually plays. */
   readonly role: Role;
   /** Foods it is often taken for, by id. */

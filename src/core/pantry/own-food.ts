@@ -152,13 +152,14 @@ export function foodFromMaking(
   const base = shared(own, traits);
   return {
     ...base,
-    ...(like && { ...like, ...pickOwn(base), counted: making.kind === "roast" ? like.counted : [] }),
+    ...(like && { ...like, ...pickOwn(base), counted: making.kind === "roast" ? like.counted : [], cooked: null }),
     ...part.contents,
     provenance: "computed",
     source: `your own, of ${sources.map(({ name }) => name.toLowerCase()).join(", ")}`,
     allergens: [...new Set([...own.allergens, ...sources.flatMap(({ allergens }) => allergens)])],
     mayContain: [...traces(own), ...sources.flatMap(({ mayContain }) => mayContain)],
     weighed: [],
+    nature: natureOf(making, like ?? null, sources),
     pricePerGram: costPerGram(making, part, made.ok ? made.value : null, foods),
   };
 }
@@ -173,6 +174,14 @@ const pickOwn = ({ id, name, synonyms, revision, note, lookAlikes, density, orig
   density,
   origin,
 });
+
+/** By nature it is as what it is like, of the plant that it is made of where that is one. */
+function natureOf(making: Making, like: Food | null, sources: readonly Food[]): Food["nature"] {
+  if (!like?.nature) return null;
+  const plants = new Set(sources.filter(({ family }) => family !== "water").map(({ nature }) => nature?.botanical ?? null));
+  const [plant = null] = plants;
+  return { ...like.nature, botanical: plants.size === 1 ? plant : null, processing: making.kind === "roast" ? "roasted" : like.nature.processing };
+}
 
 /** What a gram of a made food costs in what it is made of: milk bears all of it, pulp none. Null where a price is not known. */
 function costPerGram(making: Making, part: MadePart, made: Made | null, foods: ReadonlyMap<string, Food>): number | null {

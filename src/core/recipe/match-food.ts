@@ -14,7 +14,7 @@ export interface FoodMatcher {
 /** Words that say how a food is cut, bought or kept, not which food it is. */
 const DESCRIPTORS = new Set(
   (
-    "fresh freshly fine finely coarse coarsely thick thin organic good quality best raw ripe dry large medium small big whole full heaped level scant " +
+    "fresh freshly fine finely coarse coarsely thick thin organic good quality best raw ripe dry large medium small big whole full heaped heaping rounded level scant generous loose cooked mashed " +
     "chopped diced sliced slivered flaked crushed ground grated powdered melted softened soft soaked drained washed rinsed peeled pitted stoned " +
     "deseeded halved quartered broken toasted roasted unroasted fried warm hot cold chilled boiling boiled lukewarm cooled room temperature divided packed loosely " +
     "tightly lightly roughly thinly blanched unsalted salted unsweetened plain pure natural homemade home made store bought canned tinned can tin " +

@@ -1,5 +1,5 @@
 import { type Estimate, Z80, withShare } from "../numeric";
-import { FIXED_MILLILITRES, MASS_GRAMS, MEASURE_SHARE, formatGrams, type HouseholdMeasures } from "../units";
+import { FILLING, fillingIn, FIXED_MILLILITRES, MASS_GRAMS, MEASURE_SHARE, formatGrams, type HouseholdMeasures } from "../units";
 import type { Food } from "../food";
 import { nearestFraction } from "./kitchen-measure";
 import type { StatedAmount } from "./read-amount";
@@ -20,6 +20,7 @@ export interface Unweighed {
 /** Millilitres of measures that no jug states (rules of thumb). */
 const LOOSE_MILLILITRES: Readonly<Record<string, readonly [millilitres: number, share: number]>> = {
   handful: [55, MEASURE_SHARE.handful],
+  ladle: [90, MEASURE_SHARE.handful],
   pinch: [0.31, MEASURE_SHARE.pinch],
   dash: [0.62, MEASURE_SHARE.pinch],
   drop: [0.05, MEASURE_SHARE.pinch],
@@ -30,6 +31,10 @@ const millilitresOf = (unit: string, measures: HouseholdMeasures): number | unde
   const own = OWN.find((each) => each === unit);
   return own ? measures[own] : FIXED_MILLILITRES[unit];
 };
+const SPOONS: readonly string[] = ["tablespoon", "teaspoon"];
+const COOKED = /\b(?:cooked|boiled|steamed)\b/i;
+/** How much wider the interval is where the food is chopped, grated or ground. */
+const FORM_SHARE = 0.1;
 /** How much wider the interval is when only the family's density is known. */
 const FAMILY_SHARE = 0.2;
 
@@ -48,6 +53,7 @@ export function measureAmounts(
   let variance = 0;
   const terms: string[] = [];
   const stated: string[] = [];
+  if (food.cooked && COOKED.test(words)) return { kind: "unweighed", why: cookedWhy(amounts, food, food.cooked, measures) };
   for (const amount of amounts) {
     const one = gramsOfOne(amount, food, words, familyDensity, measures);
     if (typeof one === "string") return { kind: "unweighed", why: one };
@@ -79,7 +85,7 @@ interface OneUnit {
 function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensity: number | null, measures: HouseholdMeasures): OneUnit | string {
   const { unit, size } = amount;
   if (size && (unit === null || !(unit in MASS_GRAMS || millilitresOf(unit, measures) !== undefined))) {
-    const inner = gramsOfOne({ quantity: 1, upper: null, unit: size.unit, size: null }, food, words, familyDensity, measures);
+    const inner = gramsOfOne({ quantity: 1, upper: null, unit: size.unit, size: null, filling: null }, food, words, familyDensity, measures);
     if (typeof inner === "string") return inner;
     const label = `${unit ?? "piece"} (${size.quantity} ${shortUnit(size.unit)})`;
     return { grams: inner.grams * size.quantity, share: Math.max(MEASURE_SHARE.container, inner.share / 2), words: () => label };
@@ -87,26 +93,33 @@ function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensi
   const mass = unit === null ? undefined : MASS_GRAMS[unit];
   if (mass !== undefined) return { grams: mass, share: MEASURE_SHARE.mass, words: () => shortUnit(unit ?? "") };
 
-  const own = weighedMeasure(food, unit ?? "piece", words);
-  if (own)
+  const filling = amount.filling ?? fillingIn(words);
+  const filled = food.pours ? FILLING.level : FILLING[filling ?? "level"];
+  const filledWords = filling === null || filling === "level" || food.pours ? "" : `${filling} `;
+  const own = weighedMeasure(food, unit ?? "piece", `${words} ${filling ?? ""}`);
+  if (own) {
+    const by = own.form === filling || unit === null ? { cup: 1, spoon: 1, share: 0 } : filled;
     return {
-      grams: own.grams,
-      share: own.share,
-      words: (count) => (unit === null ? "" : plural(shortUnit(unit), count)),
+      grams: own.grams * (SPOONS.includes(unit ?? "") ? by.spoon : by.cup),
+      share: Math.hypot(own.share, by.share),
+      words: (count) => (unit === null ? "" : `${filledWords}${plural(shortUnit(unit), count)}`),
     };
+  }
 
   const loose = unit === null ? undefined : LOOSE_MILLILITRES[unit];
   const millilitres = loose?.[0] ?? (unit === null ? undefined : millilitresOf(unit, measures));
   if (unit !== null && millilitres !== undefined) {
-    const form = Object.keys(food.forms).find((key) => words.toLowerCase().includes(key));
-    const own = form === undefined ? food.density : (food.forms[form] ?? food.density);
-    const density = own ?? familyDensity;
+    const form = formIn(food, words);
+    const ownDensity = form === undefined ? food.density : (food.forms[form] ?? food.density);
+    const density = ownDensity ?? familyDensity;
     if (density === null) return `what a ${unit} of ${food.name.toLowerCase()} weighs is not known`;
     const measured = loose?.[1] ?? (food.pours ? MEASURE_SHARE.liquid : unit === "cup" || unit === "katori" ? MEASURE_SHARE.cup : MEASURE_SHARE.spoon);
+    // A form that is a filling by itself (brown sugar, packed) has its own density.
+    const by = loose || form === filling ? FILLING.level : filled;
     return {
-      grams: millilitres * density,
-      share: own === null ? Math.hypot(measured, FAMILY_SHARE) : measured,
-      words: (count) => plural(shortUnit(unit), count),
+      grams: millilitres * density * (SPOONS.includes(unit) ? by.spoon : by.cup),
+      share: Math.hypot(measured, by.share, ownDensity === null ? FAMILY_SHARE : form === undefined ? 0 : FORM_SHARE),
+      words: (count) => `${loose ? "" : filledWords}${plural(shortUnit(unit), count)}`,
     };
   }
   const named = food.counted.find((counted) => counted.unit === unit) ?? (unit === null ? countedIn(food, words) : undefined);
@@ -117,9 +130,21 @@ function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensi
   return unit === null ? `what one ${food.name.toLowerCase()} weighs is not known` : `what a ${unit} of ${food.name.toLowerCase()} weighs is not known`;
 }
 
+/** The form that words name ("coarsely chopped"), as a word of its own: groundnuts are not ground. */
+const formIn = (food: Food, words: string): string | undefined => Object.keys(food.forms).find((key) => new RegExp(`\\b${key}\\b`, "i").test(words));
+
+/** A grain or pulse given as cooked: what it was before is asked, with what it comes to. */
+function cookedWhy(amounts: readonly StatedAmount[], food: Food, { density, gain }: NonNullable<Food["cooked"]>, measures: HouseholdMeasures): string {
+  const [amount] = amounts;
+  const mass = amount?.unit == null ? undefined : (MASS_GRAMS[amount.unit] ?? (millilitresOf(amount.unit, measures) ?? 0) * density);
+  if (!amount || !mass) return `cooked ${food.name.toLowerCase()}: give what it weighs before it is cooked`;
+  const cooked = amount.quantity * mass;
+  return `cooked, it weighs about ${formatGrams(cooked)} g: that is ${formatGrams(cooked / gain)} g before cooking and ${formatGrams(cooked - cooked / gain)} g of water. Give the first here and the water as a line of its own`;
+}
+
 /** The household's own weighing of a unit: of the form that the words name, else the plain one. */
 const weighedMeasure = ({ weighed }: Food, unit: string, words: string) =>
-  weighed.find((measure) => measure.unit === unit && measure.form !== "" && words.toLowerCase().includes(measure.form)) ??
+  weighed.find((measure) => measure.unit === unit && measure.form !== "" && new RegExp(`\\b${measure.form}\\b`, "i").test(words)) ??
   weighed.find((measure) => measure.unit === unit && measure.form === "");
 
 /** The counted unit a description names ("saffron strands"), else the piece. */

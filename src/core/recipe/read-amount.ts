@@ -1,4 +1,5 @@
 import { parseIngredient } from "parse-ingredient";
+import { fillingIn, type Filling } from "../units";
 
 /** The amount a line states, before it is known what food it is of. */
 export interface StatedAmount {
@@ -8,6 +9,8 @@ export interface StatedAmount {
   readonly unit: string | null;
   /** A measure in brackets, as the size of the can: "1 can (400 ml)". */
   readonly size: { readonly quantity: number; readonly unit: string } | null;
+  /** How the measure is filled, where the line says so before it: "1 heaped tbsp". */
+  readonly filling: Filling | null;
 }
 
 export type AmountProblem =
@@ -33,6 +36,7 @@ const OWN_UNITS = {
   knob: unit("knob", "knobs"),
   tin: unit("tin", "tins"),
   katori: unit("katori", "katoris"),
+  ladle: unit("ladle", "ladles", ["ladleful", "ladlefuls"]),
   liter: { short: "l", plural: "liters", alternates: ["litre", "litres", "L", "ltr"], type: "volume" as const },
   milliliter: { short: "ml", plural: "milliliters", alternates: ["millilitre", "millilitres", "mL", "ML"], type: "volume" as const },
   gram: { short: "g", plural: "grams", alternates: ["gm", "gms", "gr", "gramme", "grammes"], type: "mass" as const },
@@ -60,6 +64,8 @@ const WORD_NUMBERS: Readonly<Record<string, string>> = {
 const OPEN =
   /\b(as (?:needed|required|desired)|to taste|as per taste|for (?:frying|greasing|garnish(?:ing)?|serving|decoration)|a (?:little|few|bit)|some|enough)\b/i;
 const OPTIONAL = /\boptional\b/i;
+const FILLED =
+  /^(?:[\d\s./¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞-]+|an?\s+|one\s+|two\s+|three\s+|half an?\s+|about\s+)*\s*(generous|heaped|heaping|rounded|level|levelled|scant|packed|loosely packed|loose)\s/i;
 const FRACTION_GLYPHS = "¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞";
 
 /** A line without markup, bullets and pictographs; words and figures stay as they were typed. */
@@ -103,6 +109,8 @@ export function readAmount(text: string): LineParts {
     .replace(/\s+/g, " ")
     .trim();
   line = line.replace(/^(\d+)\s*[x×]\s*(\d+)\s*(g|ml|kg|l)\b/i, (_, count: string, amount: string, of: string) => `${Number(count) * Number(amount)} ${of}`);
+  // "1 heaped tbsp", "heaped tbsp": the word stands before the measure; after it it belongs to the food.
+  const filling = fillingIn(line.match(FILLED)?.[1] ?? "");
   line = wordsToNumbers(line);
 
   const sum = line.match(new RegExp(`^([\\d\\s./${FRACTION_GLYPHS}]+\\p{L}+)\\s*(?:\\+|plus|and)\\s+([\\d${FRACTION_GLYPHS}].*)$`, "iu"));
@@ -114,7 +122,7 @@ export function readAmount(text: string): LineParts {
     if (!read) continue;
     description = read.description;
     if (read.quantity === null) continue;
-    amounts.push({ quantity: read.quantity, upper: read.quantity2, unit: read.unitOfMeasureID ? ownUnit(read.unitOfMeasureID) : null, size });
+    amounts.push({ quantity: read.quantity, upper: read.quantity2, unit: read.unitOfMeasureID ? ownUnit(read.unitOfMeasureID) : null, size, filling });
   }
   if (!description) description = line;
   const open = line.match(OPEN);
@@ -139,11 +147,14 @@ const describe = (text: string) =>
 function wordsToNumbers(line: string): string {
   return line
     .replace(/^(\w+) and (?:a|one) half\b/i, (all, word: string) => (WORD_NUMBERS[word.toLowerCase()] ? `${WORD_NUMBERS[word.toLowerCase()]} 1/2` : all))
-    .replace(/^(?:about|approx(?:imately)?|around|roughly|generous|heaped|scant|level)\s+/i, "")
+    .replace(/^(?:about|approx(?:imately)?|around|roughly|generous|heaped|heaping|rounded|scant|level|levelled|packed|loosely packed|loose)\s+/i, "")
     .replace(/^half an?\s/i, "1/2 ")
     .replace(
       /^(an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|half)\s+(?!little\b|few\b|bit\b)/i,
       (_, word: string) => `${WORD_NUMBERS[word.toLowerCase()]} `,
     )
-    .replace(/^(\d+)\s+(?:generous|big|small|large|heaped|level|scant)\s+(handful|pinch|cup|tbsp|tsp|tablespoon|teaspoon)/i, "$1 $2");
+    .replace(
+      /^([\d\s./¼½¾⅓⅔⅛]+?)\s+(?:generous|big|small|large|heaped|heaping|rounded|level|levelled|scant|packed|loosely packed|loose)\s+(handful|pinch|cup|katori|tbsp|tsp|tablespoon|teaspoon|ladle)/i,
+      "$1 $2",
+    );
 }

@@ -35,7 +35,15 @@ describe("ingredient lines", () => {
     ["Milk 500 ml", "cow-milk", 515, 0.04],
     ["1 large egg", "egg", 60, 0.08],
     ["¼ cup unsweetened desiccated coconut", "desiccated-coconut", 21.6, 0.08],
-    ["2 tbsp slivered almonds", "almond", 13.8, 0.1],
+    ["2 tbsp slivered almonds", "almond", 13.8, 0.14],
+    ["1 heaped tbsp semolina", "semolina", 15 * 0.696 * 1.6, 0.22],
+    ["2 heaping teaspoons sugar", "sugar", 10 * 0.845 * 1.6, 0.22],
+    ["1 cup packed brown sugar", "brown-sugar", 220.8, 0.13],
+    ["a scant cup of semolina", "semolina", 240 * 0.696 * 0.92, 0.1],
+    ["1 loosely packed cup besan", "besan", 240 * 0.47 * 0.9, 0.11],
+    ["1 heaped cup milk", "cow-milk", 247.2, 0.04],
+    ["1 cup mashed bananas", "banana", 235.2, 0.13],
+    ["1 cup groundnuts", "peanut", 146.4, 0.08],
   ])("%s is %s, %d g", (text, id, grams, share) => {
     const line = weighed(text);
     expect(line.id).toBe(id);
@@ -58,6 +66,7 @@ describe("ingredient lines", () => {
     ["salt to taste", "amount unknown", /left open/],
     ["1/0 cup sugar", "amount unknown", /not an amount/],
     ["-2 cups sugar", "amount unknown", /above zero/],
+    ["2 cups cooked rice", "amount unknown", /346 g.*123 g before cooking and 222 g of water/],
     ["0 cups sugar", "amount unknown", /above zero/],
     ["sugar", "amount unknown", /No amount/],
     ["1 blarg of sugar", "food unknown", /not a food/],

@@ -1,4 +1,4 @@
-export { FIXED_MILLILITRES, MASS_GRAMS, MEASURE_SHARE } from "./kitchen-units";
+export { FILLING, fillingIn, FIXED_MILLILITRES, MASS_GRAMS, MEASURE_SHARE, type Filling } from "./kitchen-units";
 export { formatToSpread, formatGrams, formatChange, formatNumber } from "./format";
 export {
   completeHousehold,

@@ -27,6 +27,8 @@ export function completeTraits(family: Family, traits: Traits): Omit<Food, "id" 
     origin: traits.origin ?? (family === "dairy" ? "dairy" : family === "egg" ? "egg" : family === "salt" || family === "water" ? "mineral" : "plant"),
     allergens: traits.allergens ?? (family === "dairy" ? ["milk"] : family === "egg" ? ["egg"] : []),
     mayContain: traits.mayContain ?? [],
+    nature: null,
+    cooked: null,
     sugarClass: traits.sugarClass ?? SUGAR_CLASS_OF[family] ?? "intact",
     thickening: traits.thickening ?? { fibreShare: starchy ? 0.5 : 1, proteinCounts: family === "dairy" || family === "nut" },
     glycaemicIndex: traits.glycaemicIndex ?? null,

@@ -1,11 +1,13 @@
-import type { Food } from "../../core/food";
+import type { Food, FoodNature } from "../../core/food";
 import { MILKS } from "./by-hand-milks";
 import { OTHERS } from "./by-hand-others";
 import { SWEETENERS } from "./by-hand-sweeteners";
 import { completeRow, completeTraits } from "./complete";
+import { COOKED, formsOf } from "./forms";
 import { lookAlikesOf } from "./look-alikes";
 import { MORE } from "./by-hand-more";
 import measured from "./ifct.json";
+import natures from "./nature.json";
 import type { Traits } from "./row";
 
 export { completeTraits, FAMILY_DENSITY } from "./complete";
@@ -50,7 +52,21 @@ const measuredFood = (row: MeasuredRow): Food => ({
 function allFoods(): Food[] {
   const foods = new Map(MEASURED.map((row) => [row.id, measuredFood(row)]));
   for (const row of [...SWEETENERS, ...MILKS, ...OTHERS, ...MORE]) foods.set(row.id, completeRow(row, foods));
-  return [...foods.values()];
+  return [...foods.values()].map((food) => {
+    const nature = natureFor(food.id);
+    return { ...food, nature, forms: formsOf({ ...food, nature }), cooked: COOKED[food.id] ?? null };
+  });
+}
+
+const NATURES = natures as unknown as Readonly<
+  Record<string, readonly [FoodNature["botanical"], FoodNature["form"], FoodNature["processing"], FoodNature["binding"], FoodNature["acidity"]] | undefined>
+>;
+
+function natureFor(id: string): FoodNature | null {
+  const row = NATURES[id];
+  if (!row) return null;
+  const [botanical, form, processing, binding, acidity] = row;
+  return { botanical, form, processing, binding, acidity };
 }
 
 /** All foods of the shipped tables. */

@@ -3,6 +3,7 @@
 import { useSyncExternalStore } from "react";
 import type { BeamReading, Note } from "../../core/substitution";
 import { WhyMark } from "../parts/marks";
+import { CostCompared } from "../recipe/cost-lines";
 import { BeamCard } from "./beam-card";
 import type { Side } from "./bench-view";
 
@@ -39,6 +40,7 @@ export function BeamsPanel({
         {column("tongue", "On the tongue", "wedge: nobody would notice")}
         {column("table", "At this table", "a serving; edge: a limit set")}
       </div>
+      <CostCompared before={before.input} after={after.input} />
       {notes.length > 0 && (
         <section className="mt-4" aria-label="Watch for">
           <h2 className="t-h2 border-b border-ink pb-1">Watch for</h2>

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useState } from "react";
 import { evaluate } from "../../core/evaluate";
-import { basisOf, recipeInput, reopened, stepsFor, stored, versionInput, type BenchState, type StoredBench } from "../../core/adaptation";
+import { basisOf, recipeInput, reopened, rowsWithoutFood, stepsFor, stored, versionInput, type BenchState, type StoredBench } from "../../core/adaptation";
 import { readRecipe, type ReadRecipe, type Recipe } from "../../core/recipe";
 import {
   beamReadings,
@@ -104,8 +104,9 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
   const { present: state, set, undo, redo } = edited;
   const [start] = useState(state);
   const [wasThere] = useState(() => reopened(latest(`/api/recipes/${id}/bench`, bench).document, basis, reference.foods) !== null);
-  // Something was worked on before, came back unsaved, or was changed since.
-  const touched = wasThere || state !== start || undo !== null || redo !== null;
+  const [gone] = useState(() => rowsWithoutFood(latest(`/api/recipes/${id}/bench`, bench).document, reference.foods));
+  // Something was worked on before, came back unsaved, or was changed since. What waits for its food is not written over either.
+  const touched = wasThere || gone > 0 || state !== start || undo !== null || redo !== null;
   const atOnce = useMemo(() => endsAtOnce(view.problem), [view.problem]);
   const solver = useSolver();
   const { start: solve } = solver;
@@ -161,6 +162,12 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
             <p className="bg-saffron-wash px-3 py-2 t-ledger mb-3">
               {view.read.unresolved.length} {view.read.unresolved.length === 1 ? "line of the recipe is" : "lines of the recipe are"} not read yet and not in
               any version. Whether they fit this table is not known: answer them at the Recipe station.
+            </p>
+          )}
+          {gone > 0 && undo === null && (
+            <p className="bg-saffron-wash px-3 py-2 t-ledger mb-3">
+              The version that lay here uses {gone === 1 ? "a food that is" : `${gone} foods that are`} no longer in the pantry. It is laid aside: put the food
+              back, or take up another version and it goes.
             </p>
           )}
           <div className="md:hidden no-print flex items-center justify-between gap-3 mb-2">

@@ -3,13 +3,16 @@
 import { foodFacts, nutrientFigure, MICRONUTRIENTS, nutrientUnit, NUTRIENTS, SUGARS, type Constants, type Food, type Nutrient } from "../../core/food";
 import { describeRow } from "../../core/nutrition";
 import { interval, relativeHalfWidth, type Figure } from "../../core/numeric";
-import { withWeighings } from "../../core/pantry";
-import { formatGrams, formatToSpread, inEnergyUnit } from "../../core/units";
+import { formatToSpread, inEnergyUnit } from "../../core/units";
 import { buttonClass } from "../parts/button";
+import { useKnowledge } from "../parts/use-knowledge";
 import { Go } from "../shell/go";
 import { useHousehold } from "../shell/household";
-import { usePantryDocument } from "../shell/pantry";
 import { PageHead } from "../shell/shell";
+import { Measures } from "./measures";
+import { Nature } from "./nature";
+import { PriceField } from "./price-field";
+import { UsedIn } from "./used-in";
 import { Weigh } from "./weigh";
 import { allergenWords, FAMILY_NAMES, NUTRIENT_NAMES, provenanceWords } from "./food-words";
 
@@ -36,18 +39,15 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
     low: inEnergyUnit(facts.energy.low, units.energy),
     high: inEnergyUnit(facts.energy.high, units.energy),
   };
-  const pantry = usePantryDocument().present;
   const { glycaemicIndex: gi } = food;
-  const { density } = withWeighings(
-    food,
-    pantry.weighings.filter(({ foodId }) => foodId === food.id),
-    measures,
-  );
+  // With what is weighed and priced here at this moment, before the server has it.
+  const kitchen = useKnowledge().reference.foods.get(food.id) ?? food;
+  const own = food.id.startsWith("own-");
   return (
     <>
       <PageHead title={food.name} line={[FAMILY_NAMES[food.family], ...food.synonyms.slice(0, 6)].join(", ")}>
         <span className="flex gap-2 no-print">
-          {food.id.startsWith("own-") && (
+          {own && (
             <Go href={`/pantry/${food.id}/edit`} className={buttonClass("plain")}>
               Change it
             </Go>
@@ -122,29 +122,8 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
             {food.source}
             <span className="block t-small text-ink2">{provenanceWords(food)}</span>
           </p>
-          <h2 className="t-h2 mt-5">What it weighs</h2>
-          <dl className="rule-t mt-1 t-ledger">
-            {density !== null &&
-              (measures.words === "millilitres"
-                ? ([["100 ml", 100]] as const)
-                : ([
-                    [measures.words === "katori" ? "1 katori" : "1 cup", measures.words === "katori" ? measures.katori : measures.cup],
-                    ["1 tbsp", measures.tablespoon],
-                    ["1 tsp", measures.teaspoon],
-                  ] as const)
-              ).map(([name, millilitres]) => (
-                <Pair
-                  key={name}
-                  name={name}
-                  note={name.startsWith("100") ? undefined : `${millilitres} ml`}
-                  value={`${formatGrams(millilitres * density)} g`}
-                />
-              ))}
-            {food.counted.map((unit) => (
-              <Pair key={unit.unit} name={`1 ${unit.unit}`} note={`± ${Math.round(unit.share * 100)} %`} value={`${formatGrams(unit.grams)} g`} />
-            ))}
-            {density === null && food.counted.length === 0 && <p className="py-1.5 text-ink2">Only by the scale: no measure is known.</p>}
-          </dl>
+          <Nature food={food} />
+          <Measures food={kitchen} measures={measures} />
           <Weigh food={food} />
           {lookAlikes.length > 0 && (
             <>
@@ -160,6 +139,11 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
               </ul>
             </>
           )}
+          <h2 className="t-h2 mt-5 no-print">What it costs here</h2>
+          <div className="rule-t mt-1 pt-1.5 no-print">
+            <PriceField food={kitchen} />
+          </div>
+          {own && <UsedIn id={food.id} />}
           <h2 className="t-h2 mt-5">Who minds</h2>
           <ul className="rule-t mt-1 t-ledger">
             {food.allergens.map((allergen) => (
@@ -240,16 +224,5 @@ function FactRow({ name, figure, unit, part = false, unknown = false }: FactRowP
         </>
       )}
     </tr>
-  );
-}
-
-function Pair({ name, note, value }: { readonly name: string; readonly note?: string | undefined; readonly value: string }) {
-  return (
-    <div className="flex justify-between gap-3 border-b border-line py-1.5">
-      <dt>
-        {name} {note && <span className="t-small text-ink2">{note}</span>}
-      </dt>
-      <dd className="t-figure">{value}</dd>
-    </div>
   );
 }

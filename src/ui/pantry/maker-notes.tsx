@@ -25,10 +25,9 @@ interface NotesProps {
 }
 
 /** What to know beside the figures: how it is done, how it keeps, what it costs, and how it is reckoned. */
-export function MakerNotes({ making, made, out, tables, foods, onChange }: NotesProps) {
+export function MakerNotes({ making, made, out, tables, foods }: Omit<NotesProps, "onChange">) {
   return (
     <>
-      {making.kind === "milk" && <MilkNotes making={making} made={made} tables={tables} foods={foods} onChange={onChange} />}
       <Handling making={making} tables={tables} />
       <Cost making={making} out={out} tables={tables} foods={foods} />
       <details className="mt-5">
@@ -62,7 +61,8 @@ function sourceOf(making: Making, tables: MakingTables): string {
 
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
-function MilkNotes({ making, made, tables, foods, onChange }: Omit<NotesProps, "out" | "making"> & { readonly making: MilkMaking }) {
+/** Weights of what came out take the place of the predicted ones, and teach what this household's pulp holds. */
+export function MilkWeights({ making, made, tables, foods, onChange }: Omit<NotesProps, "out" | "making"> & { readonly making: MilkMaking }) {
   const pantry = usePantryDocument();
   const [scale, setScale] = useState<"weighedMilk" | "weighedPulp" | null>(null);
   const material = tables.milks.find(({ foodId }) => foodId === making.material);
@@ -89,7 +89,7 @@ function MilkNotes({ making, made, tables, foods, onChange }: Omit<NotesProps, "
     </Row>
   );
   return (
-    <section aria-label="Weigh what came out">
+    <section aria-label="Weigh what came out" className="mt-6">
       <h2 className="t-h2">Weigh what came out</h2>
       <p className="t-small text-ink2 rule-t pt-1">The milk’s weight and the pulp’s take the place of the predicted ones.</p>
       {field("weighedMilk", "Milk")}
@@ -130,7 +130,7 @@ function Handling({ making, tables }: { readonly making: Making; readonly tables
   const rows = handlingOf(making, tables);
   return rows.length === 0 ? null : (
     <section aria-label="How to, and how it keeps">
-      <h2 className="t-h2 mt-5">How to, and how it keeps</h2>
+      <h2 className="t-h2">How to, and how it keeps</h2>
       <dl className="rule-t mt-1 t-ledger">
         {rows.map(([name, text]) => (
           <div key={name} className="border-b border-line py-1.5">

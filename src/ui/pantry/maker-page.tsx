@@ -17,7 +17,7 @@ import { useSaving } from "../shell/saving";
 import { PageHead } from "../shell/shell";
 import { MakerForm } from "./maker-forms";
 import { blankMaking, KIND_WORDS, madeFoods, newFoodId, withLearned, type MadeFood } from "./maker-model";
-import { MakerNotes } from "./maker-notes";
+import { MakerNotes, MilkWeights } from "./maker-notes";
 import { MadeTable, MassBars } from "./maker-result";
 import { RemoveFood } from "./remove-food";
 import { Touched } from "./touched";
@@ -133,15 +133,16 @@ function Maker({
     <>
       <div className="p-4 md:p-5 min-w-0">
         {children}
-        <div className="grid xl:grid-cols-[minmax(0,4fr)_minmax(0,5fr)] gap-x-8 gap-y-6 mt-4">
+        <div className="grid grid-cols-[minmax(0,1fr)] xl:grid-cols-[minmax(0,4fr)_minmax(0,5fr)] gap-x-8 gap-y-6 mt-4">
           <section aria-label="What goes in" className="min-w-0">
             <div className="flex items-end justify-between gap-3 border-b border-ink pb-1">
               <h2 className="t-h2">What goes in</h2>
               <UndoButtons undo={draft.undo} redo={draft.redo} />
             </div>
             <MakerForm making={making} tables={pantryTables.making} foods={foods} problems={problems} onChange={setMaking} />
+            {made && making.kind === "milk" && <MilkWeights making={making} made={made} tables={pantryTables.making} foods={foods} onChange={setMaking} />}
           </section>
-          <section aria-label="What comes out" className="min-w-0 grid gap-4 content-start">
+          <section aria-label="What comes out" className="min-w-0 grid grid-cols-[minmax(0,1fr)] gap-4 content-start">
             <div className="flex items-end justify-between gap-3">
               <h2 className="t-h2">What comes out</h2>
               <SaveNotice document={pantry} />
@@ -181,7 +182,7 @@ function Maker({
         </div>
       </div>
       <aside className="lg:crease-l p-4 md:p-5" aria-label="Beside the figures">
-        {made && <MakerNotes making={making} made={made} out={out} tables={pantryTables.making} foods={foods} onChange={setMaking} />}
+        {made && <MakerNotes making={making} made={made} out={out} tables={pantryTables.making} foods={foods} />}
       </aside>
     </>
   );
@@ -222,7 +223,7 @@ function SaveRow({
       <div className="flex flex-wrap gap-2 items-end">
         <label className="flex-1 min-w-48">
           <span className="t-small text-ink2 block">
-            {over ? "Its name" : `Name of the ${part.key === "whole" ? "whole" : part.key}, as your recipes call it`}
+            {over || part.key === "whole" ? "Its name, as your recipes call it" : `Name of the ${part.key}, as your recipes call it`}
           </span>
           <input
             value={own.name}

@@ -7,7 +7,9 @@ import { formatGrams, formatToSpread, inEnergyUnit } from "../../core/units";
 import { useHousehold } from "../shell/household";
 import type { MadeFood } from "./maker-model";
 
-const PATTERNS = ["fill-ink", "fill-silver-dark", "fill-pan", "fill-silver", "fill-sheet"] as const;
+/** Solids dark, water silver; what came out beside what is lost. */
+const WENT = ["fill-ink", "fill-silver-dark", "fill-silver", "fill-silver-light", "fill-silver", "fill-silver-light"] as const;
+const CAME = ["fill-pan", "fill-brass", "fill-sheet", "fill-ground"] as const;
 const BAR = 600;
 
 /** What went in over what came out, to one scale: nothing is lost between the two. */
@@ -21,13 +23,23 @@ export function MassBars({ made, out }: { readonly made: Made; readonly out: rea
   );
   return (
     <div className="grid gap-2">
-      <Bar title="went in" masses={made.went} total={total} />
-      <Bar title="came out" masses={came} total={total} />
+      <Bar title="went in" masses={made.went} total={total} fills={WENT} />
+      <Bar title="came out" masses={came} total={total} fills={CAME} />
     </div>
   );
 }
 
-function Bar({ title, masses, total }: { readonly title: string; readonly masses: readonly NamedMass[]; readonly total: number }) {
+function Bar({
+  title,
+  masses,
+  total,
+  fills,
+}: {
+  readonly title: string;
+  readonly masses: readonly NamedMass[];
+  readonly total: number;
+  readonly fills: readonly string[];
+}) {
   const startOf = (i: number) => masses.slice(0, i).reduce((sum, { grams }) => sum + (BAR * grams) / total, 0);
   return (
     <div>
@@ -40,7 +52,7 @@ function Bar({ title, masses, total }: { readonly title: string; readonly masses
               y="0.500"
               width={(BAR * grams) / total}
               height="15"
-              className={`${PATTERNS[i % PATTERNS.length] ?? ""} stroke-ink`}
+              className={`${fills[i % fills.length] ?? ""} stroke-ink`}
               strokeWidth="1"
             />
           );
@@ -51,7 +63,7 @@ function Bar({ title, masses, total }: { readonly title: string; readonly masses
         {masses.map(({ name, grams }, i) => (
           <span key={name} className="inline-flex items-center gap-1.5">
             <svg width="10" height="10" aria-hidden="true">
-              <rect x="0.500" y="0.500" width="9" height="9" className={`${PATTERNS[i % PATTERNS.length] ?? ""} stroke-ink`} />
+              <rect x="0.500" y="0.500" width="9" height="9" className={`${fills[i % fills.length] ?? ""} stroke-ink`} />
             </svg>
             {name} <span className="t-figure text-ink">{formatGrams(grams)} g</span>
           </span>
@@ -60,6 +72,9 @@ function Bar({ title, masses, total }: { readonly title: string; readonly masses
     </div>
   );
 }
+
+/** A part of the carbohydrate below this many grams is not worth its row. */
+const LEAST_SHOWN = 0.05;
 
 interface RowSpec {
   readonly name: string;
@@ -99,7 +114,7 @@ export function MadeTable({
     { name: "Fibre", figure: (food) => foodFacts(food, constants).fibre, unit: "g" },
   ];
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="What comes out of it">
+    <div className="relative overflow-x-auto" tabIndex={0} role="region" aria-label="What comes out of it">
       <table className="w-full t-ledger rule-t">
         <caption className="sr-only">What comes out, with the interval within which 8 of 10 would lie</caption>
         <thead>
@@ -141,24 +156,26 @@ export function MadeTable({
               ))}
             </tr>
           )}
-          {rows.map(({ name, part: isPart, figure, unit }) => (
-            <tr key={name} className="border-b border-line">
-              <th scope="row" className={`text-left font-[430] py-1.5 ${isPart ? "pl-4 text-ink2" : ""}`}>
-                {name}
-              </th>
-              {out.map(({ part, food }) => {
-                const shown = figure(food);
-                return (
-                  <td key={part.key} className="text-right pl-3">
-                    <span className="t-figure whitespace-nowrap">
-                      {formatToSpread(shown.value, (shown.high - shown.low) / 2)} {unit}
-                    </span>
-                    <Range figure={shown} />
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
+          {rows
+            .filter(({ part: isPart, figure }) => !isPart || out.some(({ food }) => figure(food).high > LEAST_SHOWN))
+            .map(({ name, part: isPart, figure, unit }) => (
+              <tr key={name} className="border-b border-line">
+                <th scope="row" className={`text-left font-[430] py-1.5 ${isPart ? "pl-4 text-ink2" : ""}`}>
+                  {name}
+                </th>
+                {out.map(({ part, food }) => {
+                  const shown = figure(food);
+                  return (
+                    <td key={part.key} className="text-right pl-3">
+                      <span className="t-figure whitespace-nowrap">
+                        {formatToSpread(shown.value, (shown.high - shown.low) / 2)} {unit}
+                      </span>
+                      <Range figure={shown} />
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
         </tbody>
       </table>
     </div>

@@ -21,7 +21,7 @@ export function Weigh({ food }: { readonly food: Food }) {
   const { present, set } = pantry;
   const mine = present.weighings.filter(({ foodId }) => foodId === food.id);
   const units = [...new Set([...WEIGHED_UNITS, ...food.counted.map(({ unit }) => unit)])];
-  const forms = ["", "packed", ...Object.keys(food.forms), "chopped", "grated", "ground"].filter((form, i, all) => all.indexOf(form) === i);
+  const forms = ["", "heaped", "packed", "loose", ...Object.keys(food.forms), "chopped", "grated", "ground"].filter((form, i, all) => all.indexOf(form) === i);
   const [unit, setUnit] = useState<string>(food.density === null ? "piece" : "cup");
   const [form, setForm] = useState("");
   const [grams, setGrams] = useState(0);

@@ -5,6 +5,7 @@ import { AmountField } from "../parts/amount-field";
 import { rangeText } from "../parts/figure-words";
 import { FigureButton, useWorking } from "../parts/working";
 import { Go } from "../shell/go";
+import { CostSection } from "./cost-lines";
 
 interface FigureSheetProps {
   readonly figures: Figures;
@@ -77,6 +78,7 @@ export function FigureSheet({ figures, input, unread, of, more, evaporation }: F
           <Row key={id} id={id} figures={figures} input={input} of={of} />
         ))}
       </dl>
+      <CostSection input={input} />
       {more && (
         <p className="mt-2 no-print">
           <Go className="underline t-ledger inline-flex items-center min-h-8" href={more}>

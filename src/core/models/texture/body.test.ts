@@ -22,6 +22,8 @@ function food(per100g: Partial<Record<Nutrient, number>>, thickening: Food["thic
     unknown: [],
     weighed: [],
     pricePerGram: null,
+    nature: null,
+    cooked: null,
     origin: "plant",
     family: "cereal",
     allergens: [],

@@ -1,0 +1,1 @@
+export { costOf, type Cost } from "./cost";
