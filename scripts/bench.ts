@@ -1,8 +1,10 @@
 /** Measures the figures that the issues name and prints them as a table. Needs a build: npm run bench makes one. */
 import loadHighs from "highs";
-import { DEMO_RECIPES, REFERENCE } from "../src/data";
+import { DEMO_RECIPES, MAKING, REFERENCE, RETENTION } from "../src/data";
 import { recipeInput } from "../src/core/adaptation";
 import { evaluate } from "../src/core/evaluate";
+import { make } from "../src/core/making";
+import { nutritionProfile } from "../src/core/nutrition";
 import { readRecipe, readRecipeText } from "../src/core/recipe";
 import { propose } from "../src/core/substitution";
 import { createHighsPort } from "../src/workers/solver/highs-port";
@@ -32,6 +34,33 @@ async function computing() {
   const times: number[] = [];
   for (let i = 0; i < 1000; i++) times.push(await timed(() => evaluate(input, REFERENCE.constants)));
   rows.push(["recompute, 12 lines, all properties with intervals", spread(times), "a few ms"]);
+  // A thousand different recipes: the same foods, other amounts.
+  const thousand = Array.from({ length: 1000 }, (_, i) => ({
+    ...input,
+    lines: input.lines.map((line, n) => ({ ...line, grams: line.grams * (0.5 + ((i * 7 + n * 13) % 100) / 100) })),
+  }));
+  for (const each of thousand.slice(0, 100)) nutritionProfile(each, REFERENCE.constants, RETENTION);
+  const whole = await timed(() => thousand.map((each) => nutritionProfile(each, REFERENCE.constants, RETENTION)));
+  const figures = await timed(() => thousand.map((each) => evaluate(each, REFERENCE.constants)));
+  rows.push([
+    "nutrition in full of 1,000 recipes of 12 lines, with intervals",
+    `${whole.toFixed(0)} ms, ${(whole / figures).toFixed(1)} times their evaluation alone`,
+    "",
+  ]);
+  const making = {
+    kind: "milk",
+    material: "almond",
+    grams: 100,
+    soaked: 10,
+    presses: [300, 100],
+    squeeze: "hard",
+    holds: null,
+    weighedMilk: null,
+    weighedPulp: null,
+  } as const;
+  const makings: number[] = [];
+  for (let i = 0; i < 500; i++) makings.push(await timed(() => make(making, REFERENCE.foods, MAKING)));
+  rows.push(["a plant milk of two presses, milk and pulp with intervals", spread(makings), "under a frame"]);
   const text = readRecipeText(TWELVE);
   if (!text.ok) throw new Error(text.error.kind);
   const reading: number[] = [];
@@ -181,28 +210,36 @@ async function pages() {
           for (const entry of list.getEntries()) if (entry.name === "keydown") seen.push(entry.duration);
         }).observe({ type: "event", durationThreshold: 16, buffered: false } as PerformanceObserverInit);
       });
-    // A digit taken away and typed again, as a hand does it; what is under 16 ms is not reported and counts as 16.
-    const type = async (): Promise<number[]> => {
+    // What is under 16 ms is not reported and counts as 16.
+    const type = async (keys: readonly string[]): Promise<number[]> => {
       await page.keyboard.press("End");
       await page.waitForTimeout(1500);
       await watch();
       for (let i = 0; i < KEYS; i++) {
-        await page.keyboard.press(i % 2 ? "1" : "Backspace");
+        await page.keyboard.press(keys[i % keys.length] ?? "1");
         await page.waitForTimeout(150);
       }
       const durations = await page.evaluate(() => (window as unknown as { seen: number[] }).seen);
       return [...durations, ...Array<number>(Math.max(0, KEYS - durations.length)).fill(16)];
     };
+    const plainInput = async (keys: readonly string[]) => {
+      await page.setContent('<input aria-label="plain" value="101">');
+      await page.getByLabel("plain").focus();
+      return type(keys);
+    };
+    const told = (keys: readonly number[], plain: readonly number[]) =>
+      `${spread(keys, 0)}; on a page with one plain input ${spread(plain, 0)}; ratio of medians ${(quantile(keys, 0.5) / quantile(plain, 0.5)).toFixed(1)}`;
+    // A digit taken away and typed again, as a hand does it.
+    const DIGIT = ["Backspace", "1"];
     await page.getByLabel("Grams of Sugar for this table").fill("101");
-    const keys = await type();
-    await page.setContent('<input aria-label="plain" value="101">');
-    await page.getByLabel("plain").focus();
-    const plain = await type();
-    rows.push([
-      "keydown in an amount to painted beams, 4× CPU slowdown",
-      `${spread(keys, 0)}; on a page with one plain input ${spread(plain, 0)}; ratio of medians ${(quantile(keys, 0.5) / quantile(plain, 0.5)).toFixed(1)}`,
-      "p95 under 50 ms",
-    ]);
+    const keys = await type(DIGIT);
+    rows.push(["keydown in an amount to painted beams, 4× CPU slowdown", told(keys, await plainInput(DIGIT)), "p95 under 50 ms"]);
+    const WORD = [..."jaggery", ...Array<string>(7).fill("Backspace")];
+    await page.goto(`${app.address}/pantry`, { waitUntil: "networkidle" });
+    await page.waitForTimeout(3000);
+    await page.getByLabel("Find a food by name").focus();
+    const search = await type(WORD);
+    rows.push(["keydown to painted results in the food search, 4× CPU slowdown", told(search, await plainInput(WORD)), "p95 under 50 ms"]);
     await browser.close();
 
     for (let i = 0; i < 3000; i++) {
@@ -218,10 +255,10 @@ async function pages() {
   }
 }
 
-await computing();
-await solving();
-await pages();
-await views();
+const PARTS = { computing, solving, pages, views };
+// All of them, or those that are named: npm run bench -- computing pages
+const named = process.argv.slice(2);
+for (const [name, part] of Object.entries(PARTS)) if (named.length === 0 || named.includes(name)) await part();
 const width = Math.max(...rows.map(([what]) => what.length));
 console.log(`\n${"figure".padEnd(width)}  measured (aim)`);
 for (const [what, figure, aim] of rows) console.log(`${what.padEnd(width)}  ${figure}${aim ? ` (${aim})` : ""}`);

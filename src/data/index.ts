@@ -8,6 +8,7 @@ export { SUBSTITUTION } from "./substitution";
 export { HANDLING } from "./handling";
 export { MAKING } from "./making";
 export { RETENTION, RULE_BOOKS } from "./rule-books";
+export { DEMO_CURRENCY, DEMO_PANTRY } from "./demo-pantry";
 export { DEMO_RECIPES } from "./demo-recipes";
 
 /** Changes whenever a constant or an equation changes, so that a kept version can say what it was computed with. */

@@ -1,6 +1,7 @@
 import { join } from "node:path";
-import { DEMO_RECIPES } from "../data";
+import { DEMO_CURRENCY, DEMO_PANTRY, DEMO_RECIPES } from "../data";
 import { readRecipeText } from "../core/recipe";
+import { USUAL_HOUSEHOLD } from "../core/units";
 import { forgetDeleted, insertRecipe, openDatabase, readSetting, writeSetting, type Database } from "../db";
 
 /** Where the data live: THREPSIS_DATA, else a folder beside the code. */
@@ -28,7 +29,7 @@ async function open(): Promise<Database> {
   return database;
 }
 
-/** Puts the demo's recipes in, once in the life of a data folder: what was deleted stays deleted. */
+/** Puts the demo's recipes and pantry in, once in the life of a data folder: what was deleted stays deleted. */
 async function seedOnce(database: Database): Promise<void> {
   const at = new Date().toISOString();
   await database.transaction(async (connection) => {
@@ -38,6 +39,8 @@ async function seedOnce(database: Database): Promise<void> {
       if (!read.ok) throw new Error(`The demo's recipe ${i} cannot be read.`);
       await insertRecipe(connection, `demo-${DEMO_RECIPES.length - i}`, read.value, at);
     }
+    await writeSetting(connection, "pantry", DEMO_PANTRY, 0);
+    await writeSetting(connection, "household", { ...USUAL_HOUSEHOLD, units: { ...USUAL_HOUSEHOLD.units, currency: DEMO_CURRENCY } }, 0);
     await writeSetting(connection, "seeded", true, 0);
   });
 }

@@ -23,22 +23,31 @@ export interface FoodFacts {
 }
 
 export function foodFacts(food: Food, constants: Pick<Constants, "energyPerGram">): FoodFacts {
-  const weighted = (weight: (index: number) => number): Figure => {
+  const weighted = (weights: readonly number[]): Figure => {
     let [value, variance] = [0, 0];
-    NUTRIENTS.forEach((_, index) => {
-      const w = weight(index);
-      value += w * (food.per100g[index] ?? 0);
-      variance += (w * (food.sd[index] ?? 0)) ** 2;
-    });
+    for (let n = 0; n < weights.length; n++) {
+      const weight = weights[n] ?? 0;
+      if (weight === 0) continue;
+      value += weight * (food.per100g[n] ?? 0);
+      variance += (weight * (food.sd[n] ?? 0)) ** 2;
+    }
     return interval({ value, sd: Math.sqrt(variance) });
   };
-  const among = (nutrients: readonly Nutrient[]) => (index: number) => (nutrients.some((nutrient) => INDEX[nutrient] === index) ? 1 : 0);
-  // Energy is linear in the composition: each nutrient's factor is the energy of a gram of it alone.
-  const factor = (index: number) => energyKilojoules({ length: NUTRIENTS.length, [index]: 1 }, constants.energyPerGram.value);
-  return {
-    energy: weighted(factor),
-    sugars: weighted(among(SUGARS)),
-    polyols: weighted(among(POLYOLS)),
-    fibre: weighted(among(["solubleFibre", "insolubleFibre"])),
-  };
+  return { energy: weighted(energyWeights(constants)), sugars: weighted(SUGAR), polyols: weighted(POLYOL), fibre: weighted(FIBRE) };
+}
+
+const among = (nutrients: readonly Nutrient[]) => NUTRIENTS.map((nutrient) => (nutrients.includes(nutrient) ? 1 : 0));
+const SUGAR = among(SUGARS);
+const POLYOL = among(POLYOLS);
+const FIBRE = among(["solubleFibre", "insolubleFibre"]);
+
+const weightsOf = new WeakMap<object, readonly number[]>();
+
+/** Energy is linear in the composition: the factor of each nutrient is the energy of a gram of it alone. */
+function energyWeights({ energyPerGram }: Pick<Constants, "energyPerGram">): readonly number[] {
+  const known = weightsOf.get(energyPerGram);
+  if (known) return known;
+  const weights = NUTRIENTS.map((_, index) => energyKilojoules({ length: NUTRIENTS.length, [index]: 1 }, energyPerGram.value));
+  weightsOf.set(energyPerGram, weights);
+  return weights;
 }

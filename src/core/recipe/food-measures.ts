@@ -15,8 +15,12 @@ export interface FoodMeasures {
   readonly of: readonly FoodMeasure[];
 }
 
-/** Fillings worth telling of what does not pour. */
-const TOLD = ["heaped", "packed", "loose"] as const satisfies readonly Filling[];
+/** Fillings worth telling: what pours has none; what is whole or in pearls heaps, but cannot be pressed down. */
+function fillingsOf({ pours, density, nature, forms }: Food): readonly Filling[] {
+  if (pours || density === null) return [];
+  const firm = nature !== null && ["whole", "split", "pearls", "grits", "puffed", "paste", "block"].includes(nature.form);
+  return (firm ? (["heaped"] as const) : (["heaped", "packed", "loose"] as const)).filter((filling) => !(filling in forms));
+}
 
 /** What a household's cup and spoons of a food weigh, by filling and form, as lines that say so are read; none where it is only weighed. */
 export function foodMeasures(food: Food, measures: HouseholdMeasures): FoodMeasures[] {
@@ -31,7 +35,7 @@ export function foodMeasures(food: Food, measures: HouseholdMeasures): FoodMeasu
   const cooked = food.cooked && withShare(measures[cup] * food.cooked.density, MEASURE_SHARE.spoon);
   return [
     ...row("level", ""),
-    ...(food.pours || food.density === null ? [] : TOLD.filter((filling) => !(filling in food.forms)).flatMap((filling) => row(filling, filling))),
+    ...fillingsOf(food).flatMap((filling) => row(filling, filling)),
     ...Object.keys(food.forms).flatMap((form) => row(form, form)),
     ...(cooked ? [{ form: "cooked", of: [{ unit: cup, grams: cooked } as const] }] : []),
   ];

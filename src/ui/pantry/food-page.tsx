@@ -115,6 +115,10 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
             </tbody>
           </table>
           <p className="t-small text-ink2 mt-2">Energy: {constants.energyPerGram.source}. The intervals are the table’s own spread and natural variation.</p>
+          <div className="grid md:grid-cols-2 gap-x-8">
+            <Measures food={kitchen} measures={measures} />
+            <Weigh food={food} />
+          </div>
         </div>
         <aside className="lg:crease-l p-4 md:p-5" aria-label="About this food">
           <h2 className="t-h2">Source</h2>
@@ -123,8 +127,6 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
             <span className="block t-small text-ink2">{provenanceWords(food)}</span>
           </p>
           <Nature food={food} />
-          <Measures food={kitchen} measures={measures} />
-          <Weigh food={food} />
           {lookAlikes.length > 0 && (
             <>
               <h2 className="t-h2 mt-5">Often taken for</h2>

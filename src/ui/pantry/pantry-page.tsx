@@ -1,6 +1,6 @@
 "use client";
 
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { flushSync } from "react-dom";
 import { foodFacts, nutrientFigure, SUGARS, type Family, type Food } from "../../core/food";
 import { foodMatcher } from "../../workers/client";
@@ -22,24 +22,45 @@ export function PantryPage({ search, family: givenFamily }: { readonly search: s
   const [family, setFamily] = useState(givenFamily);
   const knowledge = useKnowledge();
   const { foods } = knowledge.reference;
+  const sorted = useMemo(
+    () => [...foods.values()].sort((a, b) => FAMILY_ORDER.indexOf(a.family) - FAMILY_ORDER.indexOf(b.family) || (a.name < b.name ? -1 : 1)),
+    [foods],
+  );
+  const grouped = words.trim() === "" && family === null;
   const found = useMemo(() => {
     const all = words.trim()
       ? foodMatcher(knowledge)
           .search(words, MOST_FOUND)
           .flatMap((id) => foods.get(id) ?? [])
-      : [...foods.values()].sort((a, b) => FAMILY_ORDER.indexOf(a.family) - FAMILY_ORDER.indexOf(b.family) || a.name.localeCompare(b.name));
+      : sorted;
     return family ? all.filter((food) => food.family === family) : all;
-  }, [words, family, foods, knowledge]);
+  }, [words, family, foods, sorted, knowledge]);
+  const [last, setLast] = useState<readonly Food[]>([]);
+  // Built while nothing else is to be done, so that the first letter does not wait for it.
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      foodMatcher(knowledge).search("a", 1);
+      setLast((now) => (now.length > 0 ? now : sorted.slice(0, FEW)));
+    }, 600);
+    return () => clearTimeout(timer);
+  }, [knowledge, sorted]);
   const families = useMemo(() => FAMILY_ORDER.filter((each) => [...foods.values()].some((food) => food.family === each)), [foods]);
+  const following = useRef<ReturnType<typeof setTimeout>>(undefined);
   // As one types the address follows, so that it can be reloaded and shared; the page itself is not asked for again.
   const show = (nextWords: string, nextFamily: Family | null) => {
     setWords(nextWords);
     setFamily(nextFamily);
+    clearTimeout(following.current);
+    following.current = setTimeout(() => follow(nextWords, nextFamily), FOLLOW_AFTER);
+  };
+  const follow = (nextWords: string, nextFamily: Family | null) => {
     const query = new URLSearchParams({ ...(nextWords.trim() ? { search: nextWords.trim() } : {}), ...(nextFamily ? { family: nextFamily } : {}) });
     window.history.replaceState(null, "", query.size ? `/pantry?${query}` : "/pantry");
   };
-  const grouped = words.trim() === "" && family === null;
-  const { visible, end, more } = usePortions(found);
+  const shelf = usePortions(sorted, PORTION);
+  // What was found last stays too, so that the next search changes rows and makes none.
+  if (!grouped && last !== found) setLast(found);
+  const hits = usePortions(grouped ? last : found, FEW);
   return (
     <>
       <PageHead title="Pantry" line={`${foods.size} foods, each per 100 g as it is bought, with its source.`}>
@@ -79,7 +100,7 @@ export function PantryPage({ search, family: givenFamily }: { readonly search: s
             {found.length === 1 ? "1 food" : `${found.length} foods`}
           </span>
         </div>
-        {found.length === 0 ? (
+        {found.length === 0 && (
           <p className="mt-5 max-w-[60ch]">
             No food of the tables is called “{words.trim()}”{family && <> among {FAMILY_NAMES[family].toLowerCase()}</>}. A line of a recipe that names it is
             asked about, and can stand for the nearest food or be left out.{" "}
@@ -87,50 +108,52 @@ export function PantryPage({ search, family: givenFamily }: { readonly search: s
               Show all
             </button>
           </p>
-        ) : (
-          <div className="mt-4">
-            <Head />
-            {grouped ? (
-              families.map((each) => {
-                const of = visible.filter((food) => food.family === each);
-                return (
-                  of.length > 0 && (
-                    <section key={each} aria-label={FAMILY_NAMES[each]}>
-                      <h2 className="t-h2 pt-4 pb-1 border-b border-ink">{FAMILY_NAMES[each]}</h2>
-                      <Rows foods={of} />
-                    </section>
-                  )
-                );
-              })
-            ) : (
-              <Rows foods={visible} />
-            )}
-            {visible.length < found.length && (
-              <p ref={end} className="py-3">
-                <button type="button" className="underline min-h-11" onClick={more}>
-                  More of the {found.length} foods
-                </button>
-              </p>
-            )}
-          </div>
         )}
+        <div className="mt-4" hidden={found.length === 0}>
+          <Head />
+          {/* Stays where it is while one searches, laid out but not shown, so that it is there again at once. */}
+          <div inert={!grouped} className={grouped ? "" : "[content-visibility:hidden]"}>
+            <Shelf families={families} foods={shelf.visible} />
+            <More of={sorted.length} portions={shelf} />
+          </div>
+          <div inert={grouped} className={grouped ? "[content-visibility:hidden]" : ""}>
+            <ul>
+              {hits.visible.map((food, i) => (
+                <FoodRow key={i} food={food} />
+              ))}
+            </ul>
+            <More of={hits.visible.length === 0 ? 0 : found.length} portions={hits} />
+          </div>
+        </div>
       </main>
     </>
   );
 }
 
-/** How many rows are shown at first, and with each look at the end of the list. */
+/** How many rows of the shelf are shown at first, and with each look at its end. */
 const PORTION = 40;
+/** And of what is found: the first ones are those looked for, the rest comes right after. */
+const FEW = 8;
+/** The address follows after a pause, ms: changing it wakes the whole page. */
+const FOLLOW_AFTER = 400;
 
-/** A long list in portions: the next one comes as its end comes into view, all of it for print. */
-function usePortions<T>(all: readonly T[]): {
+interface Portions<T> {
   readonly visible: readonly T[];
   readonly end: React.RefObject<HTMLParagraphElement | null>;
   readonly more: () => void;
-} {
-  const [shown, setShown] = useState(PORTION);
+}
+
+/** A long list in portions: the next one comes as its end comes into view, all of it for print. */
+function usePortions<T>(all: readonly T[], portion: number): Portions<T> {
+  const [shown, setShown] = useState(portion);
+  const [of, setOf] = useState(all);
+  // Another list begins with its first portion again.
+  if (of !== all) {
+    setOf(all);
+    setShown(portion);
+  }
   const end = useRef<HTMLParagraphElement>(null);
-  const more = useCallback(() => setShown((before) => before + PORTION), []);
+  const more = useCallback(() => setShown((before) => before + portion), [portion]);
   useEffect(() => {
     const target = end.current;
     const everything = () => flushSync(() => setShown(Infinity));
@@ -142,7 +165,18 @@ function usePortions<T>(all: readonly T[]): {
       window.removeEventListener("beforeprint", everything);
     };
   }, [more, shown, all]);
-  return { visible: all.slice(0, shown), end, more };
+  const visible = useMemo(() => all.slice(0, shown), [all, shown]);
+  return useMemo(() => ({ visible, end, more }), [visible, more]);
+}
+
+function More({ of, portions: { visible, end, more } }: { readonly of: number; readonly portions: Portions<Food> }) {
+  return visible.length < of ? (
+    <p ref={end} className="py-3">
+      <button type="button" className="underline min-h-11" onClick={more}>
+        More of the {of} foods
+      </button>
+    </p>
+  ) : null;
 }
 
 function Head() {
@@ -161,6 +195,21 @@ function Head() {
   );
 }
 
+/** All foods by family, as far as they are shown. */
+const Shelf = memo(function Shelf({ families, foods }: { readonly families: readonly Family[]; readonly foods: readonly Food[] }) {
+  return families.map((each) => {
+    const of = foods.filter((food) => food.family === each);
+    return (
+      of.length > 0 && (
+        <section key={each} aria-label={FAMILY_NAMES[each]}>
+          <h2 className="t-h2 pt-4 pb-1 border-b border-ink">{FAMILY_NAMES[each]}</h2>
+          <Rows foods={of} />
+        </section>
+      )
+    );
+  });
+});
+
 function Rows({ foods }: { readonly foods: readonly Food[] }) {
   return (
     <ul>
@@ -171,7 +220,7 @@ function Rows({ foods }: { readonly foods: readonly Food[] }) {
   );
 }
 
-function FoodRow({ food }: { readonly food: Food }) {
+const FoodRow = memo(function FoodRow({ food }: { readonly food: Food }) {
   const { energy: unit } = useHousehold().units;
   const { constants } = useKnowledge().reference;
   const facts = useMemo(() => foodFacts(food, constants), [food, constants]);
@@ -191,7 +240,7 @@ function FoodRow({ food }: { readonly food: Food }) {
       </Go>
     </li>
   );
-}
+});
 
 function Cell({
   label,
