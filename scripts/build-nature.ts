@@ -1,4 +1,4 @@
-/** Writes src/data/foods/nature.json: what each shipped food is by nature, by the rules of scripts/foods/nature.ts. Run it when a food is added: npx tsx scripts/build-nature.ts */
+/** Writes src/data/foods/nature.json: what each shipped food is by nature, by the rules of scripts/foods/nature.ts. Run it when a food is added: npm run build:nature */
 import { writeFileSync } from "node:fs";
 import { FOODS } from "../src/data/foods";
 import { natureOf } from "./foods/nature";

@@ -45,7 +45,6 @@ await shot("swap-open", "/recipes/demo-1/swap", { then: (page) => page.getByRole
 await shot("swap-phone", "/recipes/demo-2/swap", { width: 390, height: 844 });
 await shot("why", "/recipes/demo-2/swap", { then: (page) => page.getByRole("button", { name: /^Sweetness, chilled for this table/ }).click() });
 await shot("recipe", "/recipes/demo-1/recipe");
-await shot("recipe-phone", "/recipes/demo-1/recipe", { width: 390, height: 844 });
 await shot("table", "/recipes/demo-2/table");
 const kept = await shot("version", "/recipes/demo-2/swap", {
   then: async (page) => {
@@ -61,12 +60,8 @@ await shot("nutrition", "/recipes/demo-2/nutrition", { then: (page) => page.loca
 await shot("pantry", "/pantry?family=sweetener");
 await shot("food", "/pantry/jaggery");
 await shot("household", "/household");
-await shot("help", "/", {
-  then: async (page) => {
-    await page.getByRole("button", { name: "Help" }).first().click();
-    await page.getByRole("heading", { name: "Keys" }).waitFor();
-  },
-});
+await shot("maker", "/pantry/make?of=milk&from=almond", { height: 900 });
+await shot("maker-phone", "/pantry/make?of=syrup", { width: 390, height: 844 });
 await shot("beams", "/sheet");
 await shot("paste", "/recipes/new");
 await browser.close();

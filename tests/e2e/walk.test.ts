@@ -303,6 +303,11 @@ describe("every page", () => {
     "/pantry/jaggery",
     "/household",
     "/pantry/new",
+    "/pantry/make",
+    "/pantry/make?of=caramel",
+    "/pantry/own-house-oat-milk",
+    "/pantry/own-house-oat-milk/edit",
+    "/pantry/own-corner-shop-oat-cream/edit",
     "/recipes/demo-1/nutrition",
     "/sheet",
   ];

@@ -143,7 +143,7 @@ function Maker({
             {made && making.kind === "milk" && <MilkWeights making={making} made={made} tables={pantryTables.making} foods={foods} onChange={setMaking} />}
           </section>
           <section aria-label="What comes out" className="min-w-0 grid grid-cols-[minmax(0,1fr)] gap-4 content-start">
-            <div className="flex items-end justify-between gap-3">
+            <div className="flex items-end justify-between gap-3 border-b border-ink pb-1 min-h-[49px]">
               <h2 className="t-h2">What comes out</h2>
               <SaveNotice document={pantry} />
             </div>

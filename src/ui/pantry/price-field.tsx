@@ -81,10 +81,9 @@ export function PriceField({ food }: { readonly food: Food }) {
           {why}
         </p>
       ) : (
-        known &&
         food.pricePerGram !== null && (
           <p className="t-small text-ink2">
-            {moneyText(food.pricePerGram * 100, currency)} for 100 g; as of {known.at}
+            {moneyText(food.pricePerGram * 100, currency)} for 100 g{known ? `; as of ${known.at}` : ", in what it is made of"}
           </p>
         )
       )}

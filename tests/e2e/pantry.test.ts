@@ -1,0 +1,154 @@
+import { describe, expect, it } from "vitest";
+import { DESK, heard, PHONE, startSession } from "../support/session";
+
+const session = startSession();
+const saved = () => session.page.getByText("Saved", { exact: true }).filter({ visible: true }).first().waitFor();
+/** Figures of one column of what comes out. */
+const cell = async (row: string, column: string): Promise<string> => {
+  const table = session.page.getByRole("region", { name: "What comes out of it" });
+  const heads = await table.getByRole("columnheader").allInnerTexts();
+  return table
+    .getByRole("row", { name: new RegExp(`^${row}`) })
+    .locator("td")
+    .nth(heads.indexOf(column) - 1)
+    .innerText();
+};
+
+describe("the maker", () => {
+  it("presses a milk on a phone, says what is wrong in each field, learns from the scale, and puts milk and pulp in the pantry", async () => {
+    await session.open(PHONE);
+    await session.goto("/pantry/make?of=milk&from=hazelnut");
+    const { page } = session;
+    expect(await page.getByLabel("Material", { exact: true }).inputValue()).toBe("hazelnut");
+    const field = (name: string) => page.getByLabel(name, { exact: true });
+    const mistake = async (name: string, typed: string, why: RegExp) => {
+      await field(name).fill(typed);
+      await page.getByText(why).first().waitFor();
+    };
+    await mistake("Mass of the material, grams", "much", /Only digits/);
+    await field("Mass of the material, grams").fill("150");
+    await mistake("Hours of soaking", "40", /sour and slippery/);
+    await mistake("Hours of soaking", "-3", /Not below 0/);
+    await mistake("Hours of soaking", "0", /stays gritty/);
+    await mistake("Water of press 1, grams", "0", /The pulp holds all the liquid/);
+    expect(await session.button("Put it in the pantry").first().isDisabled()).toBe(true);
+    await field("Hours of soaking").fill("8");
+    await field("Water of press 1, grams").fill("600");
+    const predicted = await cell("It weighs", "Hazelnut milk");
+    await mistake("Milk, grams", "900", /Is the bowl’s weight in it|Is the bowl's weight in it/);
+    await field("Milk, grams").fill("");
+    await field("Milk, grams").fill("0");
+    // The pulp from the scale.
+    await page.getByRole("button", { name: "from the scale" }).nth(1).tap();
+    await field("Load on the simulated scale, grams").fill("230");
+    await page.getByText("stands still").waitFor();
+    await session.button("Take it").tap();
+    expect(Math.abs(Number(await field("Wet pulp, grams").inputValue()) - 230)).toBeLessThan(6);
+    await expect.poll(() => cell("It weighs", "Hazelnut milk")).not.toBe(predicted);
+    await session.button("Remember what my pulp holds").tap();
+    await page.getByText(/Seen once with this squeeze/).waitFor();
+    // A reload in the middle of it loses nothing.
+    await saved();
+    await page.goto(`${session.app.address}/pantry/make?of=milk`);
+    await heard(page);
+    await page.getByText("What was typed here last time is back.").waitFor();
+    expect(await field("Mass of the material, grams").inputValue()).toBe("150");
+
+    await page.getByLabel("Name of the milk, as your recipes call it").fill("sugar");
+    await page.getByText(/There is a food called “sugar” already/).waitFor();
+    await page.getByLabel("Name of the milk, as your recipes call it").fill("Hazelnut milk of ours");
+    await session.button("Put it in the pantry").first().tap();
+    await page.getByText("“Hazelnut milk of ours” is in the pantry.", { exact: false }).first().waitFor();
+    await session.button("Put it in the pantry").tap();
+    await page.getByText("“Hazelnut pulp, wet” is in the pantry.", { exact: false }).first().waitFor();
+    await saved();
+    await session.goto("/pantry?search=hazelnut");
+    await session.link(/Hazelnut milk of ours/).waitFor();
+    await session.link(/Hazelnut pulp, wet/).waitFor();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+  });
+
+  it("makes pastes, syrups, caramel, roasted flours and mixtures, each with what it needs", async () => {
+    const { page } = session;
+    await session.goto("/pantry/make?of=syrup");
+    const of = async (name: string) => session.button(name).click();
+    await page.getByLabel("Strength, per cent of solids").fill("40");
+    await page.getByText(/It is stronger than that before it boils/).waitFor();
+    await page.getByLabel(/^Boiling point/).fill("112");
+    await expect.poll(() => page.getByLabel("Strength, per cent of solids").inputValue()).toBe("80");
+    await page.getByRole("radio", { name: "soft ball" }).check();
+    await page.getByText("Soft ball: a drop in cold water gathers to a ball that flattens.").waitFor();
+    await session.button("Undo").click();
+    await expect.poll(() => page.getByLabel("Strength, per cent of solids").inputValue()).toBe("80");
+    await of("Caramel");
+    await page.getByRole("radio", { name: "dark" }).check();
+    await page.getByText("30 % of the sugar’s").waitFor();
+    await page.getByText("clear", { exact: true }).waitFor();
+    await of("Roasted flour");
+    await page.getByLabel("Weight when done, grams").fill("300");
+    await page.getByText(/cannot weigh more than the 250 g/).waitFor();
+    await of("Fruit paste");
+    await page.getByLabel("Fruit", { exact: true }).selectOption("dried-figs");
+    await expect.poll(() => cell("It weighs", "Fig paste")).toMatch(/^250 g/);
+    await of("A mixture");
+    await page.getByText("Name at least one food that it is made of.").waitFor();
+    await page.getByLabel("Find the first food in it").fill("jaggery");
+    await page.getByRole("option", { name: /^Jaggery, cane/ }).click();
+    await page.getByLabel("Its name, as your recipes call it").fill("Sweetener of ours");
+    await session.button("Put it in the pantry").click();
+    await page.getByText("“Sweetener of ours” is in the pantry.", { exact: false }).first().waitFor();
+    await saved();
+  });
+
+  it("says what a change of an own food does to recipes, and what taking it out leaves behind", async () => {
+    const { page } = session;
+    await session.goto("/recipes/new");
+    await page
+      .getByLabel(/recipe/i)
+      .first()
+      .fill("Oat cups\nServes 4\n500 g oat milk of the house\n60 g semolina\n1 heaped tbsp sugar");
+    await session.button(/^Read it/).click();
+    await page.waitForURL(/recipe$/);
+    await page
+      .getByText(/1 heaped tbsp/)
+      .first()
+      .waitFor();
+    // What it costs, by the household's prices.
+    await page.getByRole("region", { name: "Cost" }).getByText("crowns").first().waitFor();
+    await session.goto("/pantry/own-house-oat-milk");
+    await session.link("Oat cups").first().waitFor();
+    await session.goto("/pantry/own-house-oat-milk/edit");
+    const touched = page.getByRole("region", { name: "What this changes" });
+    await touched.getByText("no figure changes").first().waitFor();
+    await page.getByLabel("Water of press 1, grams").fill("850");
+    await touched.getByText("Energy").first().waitFor();
+    await session.button("Take it out of the pantry").click();
+    await page
+      .getByRole("dialog")
+      .getByText(/Read in Oat cups/)
+      .waitFor();
+    await session.button("Leave it").click();
+    await session.button("Save the change").click();
+    await page.waitForURL(/own-house-oat-milk$/);
+    await session.goto("/pantry/make?of=mixture&from=own-house-oat-milk");
+    await page.getByLabel("Its name, as your recipes call it").fill("Oat base");
+    await session.button("Put it in the pantry").click();
+    await page.getByText("“Oat base” is in the pantry.", { exact: false }).first().waitFor();
+    await saved();
+    await session.goto("/pantry/own-house-oat-milk/edit");
+    await session.button("Take it out of the pantry").click();
+    await page.getByText(/It stays: Oat base is made of it/).waitFor();
+  });
+
+  it("keeps what was typed of a label over a reload", async () => {
+    await session.open(DESK);
+    const { page } = session;
+    await session.goto("/pantry/new");
+    await page.getByLabel("Name, as your recipes call it").fill("Seed bar of the fair");
+    await page.getByLabel("Fat", { exact: true }).fill("12,x");
+    await page.reload();
+    await heard(page);
+    await expect.poll(() => page.getByLabel("Name, as your recipes call it").inputValue()).toBe("Seed bar of the fair");
+    expect(await page.getByLabel("Fat", { exact: true }).inputValue()).toBe("12,x");
+  });
+});
