@@ -41,6 +41,7 @@ const recipe: JSONSchemaType<Recipe> = {
       },
     },
     steps: { type: "array", maxItems: 400, items: { type: "string", maxLength: 5000 } },
+    notes: { type: "string", maxLength: 20_000, nullable: true },
     evaporation: { ...grams, nullable: true } as never,
     archetype: { type: "string", enum: [...ARCHETYPES, null] as Archetype[], nullable: true } as never,
   },

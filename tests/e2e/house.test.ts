@@ -65,7 +65,7 @@ describe("a newcomer with the keyboard alone", () => {
     await press("/");
     await session.page.keyboard.type("gur");
     await link(/^Jaggery, cane/).waitFor();
-    expect(new URL(session.page.url()).search).toBe("?search=gur");
+    await expect.poll(() => new URL(session.page.url()).search).toBe("?search=gur");
     await session.page.getByRole("searchbox").or(session.page.getByLabel("Find a food by name")).blur();
     await press("g", "r");
     await heading("Recipes").waitFor();
@@ -228,7 +228,7 @@ describe("the household", () => {
     await goto("/recipes/demo-1/table");
     await session.page.getByText("hot, 140 °F").waitFor();
     await goto("/pantry/sugar");
-    await session.page.getByText("1 katori").waitFor();
+    await session.page.getByRole("columnheader", { name: "katori 150 ml" }).waitFor();
     await session.page
       .getByText(/1,\d\d\d kJ/)
       .first()
@@ -337,6 +337,8 @@ describe("a food of one's own", () => {
     await link(/^Quince butter/).click();
     await link("Change it").click();
     await button("Take it out of the pantry").click();
+    await session.page.getByRole("dialog").getByText("Read in Quince pudding").waitFor();
+    await button("Take it out").click();
     await session.page.getByText("No food of the tables is called").or(heading("Pantry")).first().waitFor();
     await button("Undo").click();
     await goto("/pantry?search=quince");

@@ -66,7 +66,12 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
 
   const search = (text: string, limit: number): readonly string[] =>
     indexed()
-      .search(text, { prefix: true, fuzzy: (term) => (term.length > 3 ? 0.2 : false), boost: { synonyms: 1.2 }, boostDocument: (id) => (String(id).startsWith("ifct-") ? 0.6 : 1) })
+      .search(text, {
+        prefix: true,
+        fuzzy: (term) => (term.length > 3 ? 0.2 : false),
+        boost: { synonyms: 1.2 },
+        boostDocument: (id) => (String(id).startsWith("ifct-") ? 0.6 : 1),
+      })
       .slice(0, limit)
       .map((hit) => String(hit.id));
 

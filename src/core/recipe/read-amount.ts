@@ -58,15 +58,33 @@ const WORD_NUMBERS: Readonly<Record<string, string>> = {
   nine: "9",
   ten: "10",
   twelve: "12",
-  dozen: "12",
   half: "1/2",
 };
+const ABOUT = /^(?:about|approx(?:imately)?|around|roughly|generous|heaped|heaping|rounded|scant|level|levelled|packed|loosely packed|loose)\s+/i;
+/** "a quarter cup", "three quarters of a cup", "half a cup", "a dozen": counts in words, the first that fits. */
+const COUNTS_IN_WORDS: readonly (readonly [RegExp, string])[] = [
+  [/^(?:three|3) quarters?\s+(?:of\s+)?(?:an?\s+)?/i, "3/4 "],
+  [/^(?:an?\s+|one\s+)?quarter\s+(?:of\s+)?(?:an?\s+)?/i, "1/4 "],
+  [/^(?:an?\s+|one\s+)?third\s+(?:of\s+)?(?:an?\s+)?/i, "1/3 "],
+  [/^two thirds\s+(?:of\s+)?(?:an?\s+)?/i, "2/3 "],
+  [/^half\s+(?:an?\s+)?dozen\s+(?:of\s+)?/i, "6 "],
+  [/^(?:an?\s+|one\s+|1\s+)?dozen\s+(?:of\s+)?/i, "12 "],
+  [/^two dozen\s+(?:of\s+)?/i, "24 "],
+  [/^half an?\s+/i, "1/2 "],
+];
 const OPEN =
   /\b(as (?:needed|required|desired)|to taste|as per taste|for (?:frying|greasing|garnish(?:ing)?|serving|decoration)|a (?:little|few|bit)|some|enough)\b/i;
 const OPTIONAL = /\boptional\b/i;
 const FILLED =
   /^(?:[\d\s./¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞-]+|an?\s+|one\s+|two\s+|three\s+|half an?\s+|about\s+)*\s*(generous|heaped|heaping|rounded|level|levelled|scant|packed|loosely packed|loose)\s/i;
 const FRACTION_GLYPHS = "¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞";
+/** "1. 1 cup sugar", "2) a pinch of salt": the number of the line in its list. */
+const LIST_NUMBER = new RegExp(`^\\d{1,2}[.)]\\s+(?=[\\d${FRACTION_GLYPHS}]|an?\\b|half\\b)`, "i");
+const SLASHED = new RegExp(
+  `^([\\d.${FRACTION_GLYPHS}][\\d\\s.${FRACTION_GLYPHS}]*\\p{L}+)\\s*/\\s*([\\d.${FRACTION_GLYPHS}][\\d\\s.${FRACTION_GLYPHS}]*\\p{L}+)\\s+`,
+  "u",
+);
+const AMOUNT_LAST = new RegExp(`^(\\p{L}[\\p{L}\\s()'’-]*?)\\s*[-–—:,]\\s*((?:an?|half|one|two|three|[\\d${FRACTION_GLYPHS}]).*)$`, "iu");
 
 /** A line without markup, bullets and pictographs; words and figures stay as they were typed. */
 export function plainLine(text: string): string {
@@ -80,14 +98,31 @@ export function plainLine(text: string): string {
     .trim();
 }
 
+/** "Salt, a pinch" and "Ghee – ½ cup" with the amount first; other lines as they are. */
+function otherWay(line: string): string {
+  const [, food, amount] = line.match(AMOUNT_LAST) ?? [];
+  if (food === undefined || amount === undefined) return line;
+  // All of the tail is an amount where nothing is left of it but what it is of.
+  const [read] = parse(`${wordsToNumbers(amount)} of it`);
+  return read?.quantity != null && /^(?:of )?it$/.test(read.description.trim()) ? `${amount} ${food}` : line;
+}
+
 /** Splits one ingredient line into its amount, what is wrong with it, and the description of the food. */
 export function readAmount(text: string): LineParts {
   const plain = plainLine(text);
   const optional = OPTIONAL.test(plain);
-  let line = plain
-    .replace(/\(?\s*optional\s*\)?/gi, " ")
-    .replace(/^[-–—−]\s+/, "")
-    .trim();
+  let line = otherWay(
+    plain
+      .replace(/\(?\s*optional\s*\)?\s*:?/gi, " ")
+      .replace(/^[-–—−]\s+/, "")
+      .replace(LIST_NUMBER, "")
+      // "0,5 l" is a half; "1,000 g" a thousand.
+      .replace(/(\d),(\d{3})(?!\d)/g, "$1$2")
+      .replace(/(\d),(\d{1,2})(?!\d)/g, "$1.$2")
+      // "100 g / 3.5 oz": one amount in two measures.
+      .replace(SLASHED, "$1 ($2) ")
+      .trim(),
+  );
 
   if (/^[-−–]\s*[\d¼½¾]/.test(line))
     return { amounts: [], problem: { kind: "not positive", words: line }, description: foodWords(line.replace(/^[-−–]\s*/, "")), optional };
@@ -144,11 +179,11 @@ const describe = (text: string) =>
     .replace(/\s+/g, " ")
     .replace(/^[\s,:–-]+|[\s,:–-]+$/g, "");
 
-function wordsToNumbers(line: string): string {
-  return line
+function wordsToNumbers(text: string): string {
+  const bare = text.replace(ABOUT, "");
+  const [pattern, count] = COUNTS_IN_WORDS.find(([each]) => each.test(bare)) ?? [];
+  return (pattern && count !== undefined ? bare.replace(pattern, count) : bare)
     .replace(/^(\w+) and (?:a|one) half\b/i, (all, word: string) => (WORD_NUMBERS[word.toLowerCase()] ? `${WORD_NUMBERS[word.toLowerCase()]} 1/2` : all))
-    .replace(/^(?:about|approx(?:imately)?|around|roughly|generous|heaped|heaping|rounded|scant|level|levelled|packed|loosely packed|loose)\s+/i, "")
-    .replace(/^half an?\s/i, "1/2 ")
     .replace(
       /^(an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|half)\s+(?!little\b|few\b|bit\b)/i,
       (_, word: string) => `${WORD_NUMBERS[word.toLowerCase()]} `,

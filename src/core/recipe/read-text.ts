@@ -13,12 +13,19 @@ const MOST_TEXT_LINES = 400;
 const MOST_CHARACTERS = 2000;
 const DEFAULT_SERVINGS = 6;
 
-const INGREDIENTS_HEAD = /^(ingredients?|you (will )?need|what you need)\b[^.]*:?$/i;
-const STEPS_HEAD = /^(method|steps?|directions?|instructions?|preparation|how to make.*|procedure)\s*:?$/i;
-const YIELD =
-  /^(?:(?:serves?|servings?|makes?|yields?|portions?|for)\b\s*:?\s*(?:about\s*)?(\d+)(?:\s*(?:-|–|to)\s*\d+)?(?:\s*(?:people|persons?|servings?|portions?|bowls?|cups|pieces?|helpings?))?|(\d+)\s*(?:servings?|portions?|bowls?|helpings?))\s*\.?$/i;
+const INGREDIENTS_HEAD = /^(?:ingredients?|you (?:will )?need|what you need)\b[^.:]*(?::\s*(.*))?$/i;
+const STEPS_HEAD = /^(?:method|steps?|directions?|instructions?|preparation|how to make[^.:]*|procedure)\s*(?::\s*(.*))?$/i;
+const NOTE = /^(?:notes?|tips?|good to know)\b\s*[:.-]\s*(.+)$/i;
+const COUNTED = "people|persons?|servings?|portions?|bowls?|cups|pieces?|helpings?|slices?|balls?|ladoos?|squares?|glasses|cakes?|tarts?";
+const IN_WORDS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, twelve: 12 };
+const NUMBER = `\\d+|${Object.keys(IN_WORDS).join("|")}`;
+const YIELD = new RegExp(
+  `^\\(?(?:[^:\\d]{1,20}:\\s*)?(?:(?:serves?|servings?|makes?|yields?|portions?|for)\\b\\s*:?\\s*(?:about\\s*)?(${NUMBER})(?:\\s*(?:-|–|to)\\s*(?:${NUMBER}))?(?:\\s*(?:small|large|big)?\\s*(?:${COUNTED}))?|(${NUMBER})\\s*(?:servings?|portions?|bowls?|helpings?))\\s*\\)?\\.?$`,
+  "i",
+);
 const NUMBERED = /^(?:step\s*)?\d+\s*[.):]\s+(?=\S)/i;
 const ANY_NUMBER = /\d/;
+const LISTED = /[,;]\s*(?=[\d¼½¾⅓⅔⅛]|an?\s|half\s)/i;
 
 /** The servings a yield states ("Serves 6", "6 servings", 6), or null. */
 export function readServings(text: string): number | null {
@@ -26,7 +33,7 @@ export function readServings(text: string): number | null {
   if (/^\d+(\.\d+)?$/.test(trimmed)) return Number(trimmed);
   const match = trimmed.match(YIELD);
   const found = match?.[1] ?? match?.[2] ?? trimmed.match(/(\d+)\s*(?:servings?|portions?|bowls?|people|persons?)/i)?.[1];
-  return found ? Number(found) : null;
+  return found ? (IN_WORDS[found.toLowerCase()] ?? Number(found)) : null;
 }
 
 /**
@@ -50,13 +57,24 @@ export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
   let section: "unknown" | "ingredients" | "steps" = "unknown";
   const ingredients: string[] = [];
   const steps: string[] = [];
+  const notes: string[] = [];
   for (const { raw, plain } of rows) {
-    if (INGREDIENTS_HEAD.test(plain)) {
+    const [headed, listed] = plain.match(INGREDIENTS_HEAD) ?? [];
+    if (headed !== undefined) {
       section = "ingredients";
+      // A list in one line: each item begins with its amount.
+      if (listed) ingredients.push(...listed.split(LISTED));
       continue;
     }
-    if (STEPS_HEAD.test(plain)) {
+    const [toldHow, first] = plain.match(STEPS_HEAD) ?? [];
+    if (toldHow !== undefined && !NUMBERED.test(plain)) {
       section = "steps";
+      if (first) steps.push(first);
+      continue;
+    }
+    const note = plain.match(NOTE)?.[1];
+    if (note !== undefined) {
+      notes.push(note);
       continue;
     }
     const stated = YIELD.test(plain) ? readServings(plain) : null;
@@ -83,6 +101,7 @@ export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
     servings: servings && servings > 0 ? servings : DEFAULT_SERVINGS,
     lines: ingredients.map((line, i) => ({ id: `l${i + 1}`, text: line, choice: {} })),
     steps,
+    notes: notes.join("\n"),
     evaporation: null,
     archetype: null,
   });

@@ -25,6 +25,8 @@ export interface Recipe {
   readonly servings: number;
   readonly lines: readonly RecipeLine[];
   readonly steps: readonly string[];
+  /** What the writer notes beside the recipe; private: never on a label or in a share. */
+  readonly notes?: string;
   /** Water driven off while it cooks, g; null where it is estimated from the steps. */
   readonly evaporation: number | null;
   /** The kind of sweet; null where it is told from the lines. */

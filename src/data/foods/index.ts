@@ -6,6 +6,7 @@ import { completeRow, completeTraits } from "./complete";
 import { COOKED, formsOf } from "./forms";
 import { lookAlikesOf } from "./look-alikes";
 import { MORE } from "./by-hand-more";
+import { MORE_NAMES } from "./more-names";
 import measured from "./ifct.json";
 import natures from "./nature.json";
 import type { Traits } from "./row";
@@ -54,7 +55,8 @@ function allFoods(): Food[] {
   for (const row of [...SWEETENERS, ...MILKS, ...OTHERS, ...MORE]) foods.set(row.id, completeRow(row, foods));
   return [...foods.values()].map((food) => {
     const nature = natureFor(food.id);
-    return { ...food, nature, forms: formsOf({ ...food, nature }), cooked: COOKED[food.id] ?? null };
+    const synonyms = [...food.synonyms, ...(MORE_NAMES[food.id] ?? [])];
+    return { ...food, synonyms, nature, forms: formsOf({ ...food, nature }), cooked: COOKED[food.id] ?? null };
   });
 }
 

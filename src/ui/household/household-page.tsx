@@ -53,7 +53,9 @@ export function HouseholdPage({ theme, canGoBack, shown, constants }: HouseholdP
   const setMeasures = (part: Partial<HouseholdMeasures>, key?: string) => set((now: Household) => ({ ...now, measures: { ...now.measures, ...part } }), key);
   const setUnits = (part: Partial<Household["units"]>, key?: string) => set((now: Household) => ({ ...now, units: { ...now.units, ...part } }), key);
   const sugar = shown.find(({ id }) => id === "sugar");
-  const usual = JSON.stringify(present) === JSON.stringify(USUAL_HOUSEHOLD);
+  // Its currency is its own: there is no usual one.
+  const usualHere = { ...USUAL_HOUSEHOLD, units: { ...USUAL_HOUSEHOLD.units, currency: units.currency } };
+  const usual = JSON.stringify(present) === JSON.stringify(usualHere);
   return (
     <>
       <PageHead title="Household" line="What a cup is here, and how figures are shown." />
@@ -135,7 +137,7 @@ export function HouseholdPage({ theme, canGoBack, shown, constants }: HouseholdP
           </div>
           {!usual && (
             <p>
-              <button type="button" className="underline t-ledger min-h-8" onClick={() => set(USUAL_HOUSEHOLD)}>
+              <button type="button" className="underline t-ledger min-h-8" onClick={() => set(usualHere)}>
                 Back to the usual measures and units
               </button>
             </p>

@@ -1,0 +1,173 @@
+/** Whole sweets of our own writing, in the shapes in which people write them down, with what a careful reader takes from each. */
+export interface WrittenRecipe {
+  readonly shape: string;
+  readonly text: string;
+  readonly title: string;
+  readonly servings: number;
+  /** Foods of the lines, in order, by id; "?" where a reader would have to ask. */
+  readonly foods: readonly string[];
+  readonly steps: number;
+}
+
+export const WRITTEN_RECIPES: readonly WrittenRecipe[] = [
+  {
+    shape: "headings and numbered steps",
+    text: "Besan ladoo\nMakes 14 pieces\n\nIngredients\n2 cups besan\n¾ cup ghee\n1 cup powdered sugar\n½ tsp cardamom powder\n\nMethod\n1. Roast the besan in the ghee on a low flame for 20 minutes.\n2. Cool until it can be touched.\n3. Work in the sugar and the cardamom and shape.",
+    title: "Besan ladoo",
+    servings: 14,
+    foods: ["besan", "ghee", "icing-sugar", "cardamom"],
+    steps: 3,
+  },
+  {
+    shape: "no headings at all",
+    text: "Sesame and jaggery balls\n250 g sesame\n200 g jaggery\n1 tbsp ghee\nRoast the sesame until it pops, 6 minutes. Melt the jaggery in the ghee until a drop in water gathers to a ball.\nStir both together and roll while it is hot.",
+    title: "Sesame and jaggery balls",
+    servings: 6,
+    foods: ["sesame", "jaggery", "ghee"],
+    steps: 2,
+  },
+  {
+    shape: "amounts after the food",
+    text: "BOTTLE-GOURD KHEER\nServings: 5\nINGREDIENTS:\nBottle gourd, grated - 300 g\nMilk - 1 litre\nSugar - 90 g\nCashews - 8\nCardamom - 3 pods\nDIRECTIONS:\nCook the gourd in the milk until soft.\nAdd the rest.",
+    title: "BOTTLE-GOURD KHEER",
+    servings: 5,
+    foods: ["bottle-gourd", "cow-milk", "sugar", "cashew", "cardamom"],
+    steps: 2,
+  },
+  {
+    shape: "bullets and a yield in words",
+    text: "Beetroot halwa\n(serves 4 to 6)\n• 500 g beetroot, peeled and grated\n• 2 cups full-fat milk\n• 3 tablespoons ghee\n• ½ cup sugar\n• 10 cashews\n• ¼ tsp ground cardamom\n\nHow to make it\n• Fry the beetroot in half the ghee.\n• Pour in the milk and cook until it is gone.\n• Stir in the sugar and the remaining ghee.",
+    title: "Beetroot halwa",
+    servings: 4,
+    foods: ["beetroot", "cow-milk", "ghee", "sugar", "cashew", "cardamom"],
+    steps: 3,
+  },
+  {
+    shape: "parts with headings of their own",
+    text: "Fig and walnut roll\nMakes 20 slices\n\nFor the paste:\n300 g dried figs\n75 ml warm water\n\nFor the filling:\n1 cup walnuts, chopped\n2 tbsp sesame seeds\n\nMethod\n1. Soak the figs in the water for 30 minutes and grind.\n2. Spread, scatter the filling over it, roll, chill for 4 hours and slice.",
+    title: "Fig and walnut roll",
+    servings: 20,
+    foods: ["dried-figs", "water", "walnut", "sesame"],
+    steps: 2,
+  },
+  {
+    shape: "decimal commas and metric",
+    text: "Sagopudding\nFür uns: serves 4\n\nIngredients\n0,5 l milk\n60 g sago pearls\n1,5 tbsp sugar\n1 egg yolk\n\nSteps\nSoak the sago for 30 minutes.\nSimmer it in the milk for 15 minutes.\nOff the heat, stir in the sugar and the yolk.",
+    title: "Sagopudding",
+    servings: 4,
+    foods: ["cow-milk", "sago", "sugar", "egg-yolk"],
+    steps: 3,
+  },
+  {
+    shape: "two measures for each amount",
+    text: "Ground-rice cups\nYield: 6 servings\n1 litre (4 cups) milk\n50 g (about 5 tbsp) ground rice\n100 g / ½ cup sugar\n12 strands saffron\n1. Stir the rice into a little cold milk.\n2. Boil the rest of the milk and pour the rice in. Cook for 12 minutes.\n3. Add the sugar and the saffron. Chill.",
+    title: "Ground-rice cups",
+    servings: 6,
+    foods: ["cow-milk", "rice-flour", "sugar", "saffron"],
+    steps: 3,
+  },
+  {
+    shape: "a paragraph of steps",
+    text: "Sweet-potato halwa\nServes 6\n\nIngredients\n600 g sweet potatoes\n4 tbsp ghee\n120 g jaggery, grated\n½ cup milk\n15 almonds, slivered\n\nPreparation\nSteam the sweet potatoes until soft, peel and mash them. Fry the mash in the ghee for 8 minutes, then pour in the milk. Add the jaggery and cook until it leaves the sides. Scatter the almonds over it.",
+    title: "Sweet-potato halwa",
+    servings: 6,
+    foods: ["sweet-potato", "ghee", "jaggery", "cow-milk", "almond"],
+    steps: 1,
+  },
+  {
+    shape: "open amounts",
+    text: "Sorghum ladoo\nMakes 12\n1 cup sorghum flour\n½ cup jaggery powder\nghee as needed\nwarm milk, a little, to bind\na pinch of salt\nRoast the flour for 10 minutes, mix all and shape.",
+    title: "Sorghum ladoo",
+    servings: 12,
+    foods: ["sorghum-flour", "jaggery-powder", "?", "?", "salt"],
+    steps: 1,
+  },
+  {
+    shape: "alternatives that have to be asked",
+    text: "Foxtail-millet payasam\nServes 4\n½ cup foxtail millet\n3 cups milk or water\n100 g palm jaggery\n1 tbsp ghee or coconut oil\n1. Cook the millet in the liquid for 20 minutes.\n2. Off the heat, stir in the jaggery.",
+    title: "Foxtail-millet payasam",
+    servings: 4,
+    foods: ["foxtail-millet", "?", "palm-jaggery", "?"],
+    steps: 2,
+  },
+  {
+    shape: "British measures",
+    text: "Baked milk custard\nServes four\n1 pint whole milk\n3 large eggs\n2 oz caster sugar\na grating of nutmeg\n\nMethod:\nWarm the milk. Beat the eggs with the sugar. Pour the milk over them, strain into a dish, grate the nutmeg over it and bake in a water bath for 45 minutes.",
+    title: "Baked milk custard",
+    servings: 4,
+    foods: ["cow-milk", "egg", "sugar", "?"],
+    steps: 1,
+  },
+  {
+    shape: "American measures",
+    text: "Almond halwa\n8 servings\n2 cups almond flour\n1 stick unsalted butter\n1 cup granulated sugar\n1 cup plus 2 tablespoons water\n1 teaspoon vanilla extract\n1. Toast the almond flour in the butter.\n2. Boil sugar and water for 3 minutes and pour it in.\n3. Stir until it leaves the pan; add the vanilla.",
+    title: "Almond halwa",
+    servings: 8,
+    foods: ["almond-flour", "butter", "sugar", "water", "vanilla-extract"],
+    steps: 3,
+  },
+  {
+    shape: "household measures and names",
+    text: "Rava kesari\nFor 5 people\n1 katori rava\n1 katori cheeni\n2 katori water\n½ katori ghee\n8 kaju\n10 kishmish\na few strands of kesar\nMethod\nRoast the rava in ghee. Add hot water, then sugar. Finish with nuts.",
+    title: "Rava kesari",
+    servings: 5,
+    foods: ["semolina", "sugar", "water", "ghee", "cashew", "raisins", "?"],
+    steps: 1,
+  },
+  {
+    shape: "amounts inside the steps",
+    text: "Amaranth ladoo\nMakes 10\nIngredients\n2 cups popped amaranth\n1 cup jaggery, grated\n3 tbsp water\n1 tbsp ghee\nMethod\n1. Boil the jaggery with the water to a soft ball, 6 minutes.\n2. Add half the ghee now and fold in the amaranth.\n3. Grease your palms with the remaining ghee and shape.",
+    title: "Amaranth ladoo",
+    servings: 10,
+    foods: ["popped-amaranth", "jaggery", "water", "ghee"],
+    steps: 3,
+  },
+  {
+    shape: "optional lines and notes",
+    text: "Apple-and-oat kheer\nServes 4\n½ cup rolled oats\n3 cups oat milk\n2 apples, grated\n2 tbsp maple syrup\n1 tbsp raisins (optional)\n½ tsp ground cinnamon\nNote: good for the skin, no sugar.\n1. Simmer the oats in the oat milk for 6 minutes.\n2. Add the apples and cook for 4 minutes more.",
+    title: "Apple-and-oat kheer",
+    servings: 4,
+    foods: ["rolled-oats", "oat-drink", "apple", "maple-syrup", "raisins", "cinnamon"],
+    steps: 2,
+  },
+  {
+    shape: "steps marked by words",
+    text: "Coconut and jaggery filling\nServes 8\n2 cups grated coconut\n1 cup jaggery\n¼ tsp cardamom\nStep 1: Melt the jaggery with a splash of water.\nStep 2: Add the coconut and stir for 7 minutes.\nStep 3: Take it off while it is still moist and add the cardamom.",
+    title: "Coconut and jaggery filling",
+    servings: 8,
+    foods: ["fresh-coconut", "jaggery", "cardamom"],
+    steps: 3,
+  },
+  {
+    shape: "an ingredient list in one line",
+    text: "Ragi porridge\nServes 2\nIngredients: 3 tbsp ragi flour, 2 cups water, 1 cup milk, 2 tbsp jaggery\nMethod: Stir the flour into cold water. Boil, stirring, for 8 minutes. Add milk and jaggery.",
+    title: "Ragi porridge",
+    servings: 2,
+    foods: ["ragi-flour", "water", "cow-milk", "jaggery"],
+    steps: 1,
+  },
+  {
+    shape: "Windows line ends and tabs",
+    text: "Fox-nut kheer\r\nServes 4\r\n\r\n\t2 cups fox nuts\r\n\t1 litre milk\r\n\t¼ cup sugar\r\n\t1 tbsp ghee\r\n\r\nMethod\r\n\t1) Fry the fox nuts in the ghee.\r\n\t2) Simmer them in the milk for 20 minutes.\r\n",
+    title: "Fox-nut kheer",
+    servings: 4,
+    foods: ["fox-nut", "cow-milk", "sugar", "ghee"],
+    steps: 2,
+  },
+  {
+    shape: "markup from a page",
+    text: "<h1>Peanut chikki</h1>\n<p>Makes 16 pieces</p>\n<ul>\n<li>2 cups peanuts</li>\n<li>1&nbsp;cup jaggery</li>\n<li>1 tbsp ghee</li>\n</ul>\n<p>1. Roast and skin the peanuts.</p>\n<p>2. Boil the jaggery to a hard ball, stir in the peanuts, roll and cut.</p>",
+    title: "Peanut chikki",
+    servings: 16,
+    foods: ["peanut", "jaggery", "ghee"],
+    steps: 2,
+  },
+  {
+    shape: "a food that no table has",
+    text: "Quince cups\nServes 4\n300 g quince, cooked down\n80 g sugar\n200 ml cream\n1. Whip the cream.\n2. Fold in the quince and the sugar. Chill.",
+    title: "Quince cups",
+    servings: 4,
+    foods: ["?", "sugar", "cream"],
+    steps: 2,
+  },
+];
