@@ -338,7 +338,7 @@ describe("a food of one's own", () => {
     await link("Change it").click();
     await button("Take it out of the pantry").click();
     await session.page.getByRole("dialog").getByText("Read in Quince pudding").waitFor();
-    await button("Take it out").click();
+    await session.page.getByRole("dialog").getByRole("button", { name: "Take it out" }).click();
     await session.page.getByText("No food of the tables is called").or(heading("Pantry")).first().waitFor();
     await button("Undo").click();
     await goto("/pantry?search=quince");
