@@ -240,7 +240,7 @@ describe("the app's own doors", () => {
     expect(await page()).toBe(before);
     // Another cup in the house: the version keeps to the cups it was kept with, and says so.
     const household = { measures: { cup: 300, katori: 150, tablespoon: 15, teaspoon: 5, words: "cups" }, units: { energy: "kcal", temperature: "celsius" } };
-    expect((await save(app.address, "/api/household", household)).status).toBe(200);
+    expect((await save(app.address, "/api/household", household, 1)).status).toBe(200);
     const after = (await page())?.replace(/<!-- -->/g, "") ?? "";
     expect(after).toContain("the cup (240 ml then, 300 ml now)");
     const measures = (html: string) => [...html.matchAll(/t-frac">([^<]*)</g)].map((match) => match[1]);

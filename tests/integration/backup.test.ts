@@ -38,10 +38,15 @@ describe("npm run backup and npm run restore", () => {
       servings: 7,
       serve: "chilled",
     });
-    await save(app.address, "/api/household", {
-      measures: { cup: 250, katori: 180, tablespoon: 15, teaspoon: 5, words: "katori" },
-      units: { energy: "kJ", temperature: "fahrenheit" },
-    });
+    await save(
+      app.address,
+      "/api/household",
+      {
+        measures: { cup: 250, katori: 180, tablespoon: 15, teaspoon: 5, words: "katori" },
+        units: { energy: "kJ", temperature: "fahrenheit", currency: "crowns" },
+      },
+      1,
+    );
     await send(app.address, "POST", "/api/versions", {
       recipeId: "demo-1",
       bench: { basis: "", label: "„ü“ 🙂", evaporation: 10, rows: [{ line: 2, foodId: "sugar", grams: 200.5, role: "sweetener", change: "as is", why: "" }] },

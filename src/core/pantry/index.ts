@@ -1,14 +1,4 @@
 export { EMPTY_PANTRY, kitchenFoods, namesOf, type PantryDocument, type Pressing } from "./kitchen-foods";
-export {
-  EMPTY_LABEL,
-  foodFromLabel,
-  foodFromMaking,
-  ownFoodProblems,
-  whyUnmakeable,
-  type Label,
-  type OwnFood,
-  type OwnFoodProblem,
-  type PantryTables,
-} from "./own-food";
+export { EMPTY_LABEL, foodFromLabel, foodFromMaking, ownFoodProblems, whyUnmakeable, type Label, type OwnFood, type PantryTables } from "./own-food";
 export { PRICE_UNITS, priceUnitsOf, type Price } from "./price";
-export { WEIGHED_UNITS, weighedMeasures, withWeighings, type Weighing } from "./weighing";
+export { WEIGHED_UNITS, weighedMeasures, type Weighing } from "./weighing";

@@ -5,7 +5,7 @@ export { readRecipeText, MOST_LINES, type PasteProblem } from "./read-text";
 export { guessArchetype } from "./archetype";
 export { readRecipe, type ReadRecipe } from "./read-recipe";
 export { readJsonLd } from "./json-ld";
-export { foodMeasures, type FoodMeasures } from "./food-measures";
+export { foodMeasures } from "./food-measures";
 export { kitchenMeasure } from "./kitchen-measure";
 export { scaleLines } from "./scale";
 export { balance, type Balance } from "./balance";
