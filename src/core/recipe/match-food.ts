@@ -46,13 +46,15 @@ interface Alias {
   readonly tokens: readonly string[];
 }
 
+const keyOf = (tokens: readonly string[]) => [...new Set(tokens)].sort().join(" ");
+
 /** Builds the index over names and synonyms once; a few milliseconds for some hundreds of foods. */
 export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
   const list = [...foods];
   const aliases: Alias[] = list.flatMap((food) => [food.name, ...food.synonyms].map((name) => ({ foodId: food.id, tokens: words(name) })));
   const exact = new Map<string, string>();
   for (const alias of aliases) {
-    const key = [...new Set(alias.tokens)].sort().join(" ");
+    const key = keyOf(alias.tokens);
     if (!exact.has(key)) exact.set(key, alias.foodId);
   }
   // Only asked when something is typed or not known: built then.
@@ -64,23 +66,26 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
     return index;
   };
 
-  const search = (text: string, limit: number): readonly string[] =>
-    indexed()
+  /** What is called just so comes first. */
+  const search = (text: string, limit: number): readonly string[] => {
+    const found = indexed()
       .search(text, {
         prefix: true,
         fuzzy: (term) => (term.length > 3 ? 0.2 : false),
         boost: { synonyms: 1.2 },
         boostDocument: (id) => (String(id).startsWith("ifct-") ? 0.6 : 1),
       })
-      .slice(0, limit)
       .map((hit) => String(hit.id));
+    const named = exact.get(keyOf(words(text)));
+    return (named === undefined ? found : [named, ...found.filter((id) => id !== named)]).slice(0, limit);
+  };
 
   function match(description: string): FoodMatch {
     const head = description.split(/,|;| - | – /)[0] ?? description;
     for (const text of [description, head]) {
       const tokens = [...new Set(words(text))];
       // All words first ("roasted vermicelli" is a food of its own), then leaving those that say only how it is cut.
-      const covered = exact.get([...tokens].sort().join(" ")) ?? coveringAlias(tokens);
+      const covered = exact.get(keyOf(tokens)) ?? coveringAlias(tokens);
       if (covered) return { kind: "known", foodId: covered };
     }
     return { kind: "ask", guesses: search(description, 5) };
