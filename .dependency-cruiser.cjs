@@ -13,6 +13,7 @@ const below = {
   recipe: ["numeric", "units", "food", "process"],
   models: ["numeric", "units", "food", "process", "recipe"],
   evaluate: ["numeric", "units", "food", "process", "recipe", "models"],
+  exchange: ["numeric", "units", "food", "recipe"],
   nutrition: ["numeric", "units", "food", "recipe", "models", "evaluate"],
   substitution: ["numeric", "units", "food", "process", "recipe", "models", "evaluate"],
   method: ["numeric", "units", "food", "process", "recipe", "substitution"],

@@ -34,6 +34,7 @@ export const DEMO_PANTRY: PantryDocument = {
     price("cow-milk", 15, 1, "l"), price("rice-flour", 30, 1, "kg"), price("almond", 160, 1, "kg"), price("pistachio", 45, 150, "g"), price("rolled-oats", 24, 1, "kg"),
     price("oat-drink", 26, 1, "l"), price("dates", 80, 1, "kg"), price("jaggery", 40, 1, "kg"),
   ],
+  names: [{ words: "winter sugar", foodId: "palm-jaggery", at: AT }],
   pressings: [{ id: "demo-pressing-oats", material: "rolled-oats", squeeze: "hard", holds: 3.3, at: `${AT}T09:00:00.000Z` }],
 };
 

@@ -7,11 +7,11 @@ import type { Revised } from "./revised";
 export const ajv = new Ajv({ allErrors: true, allowUnionTypes: true });
 const MOST_BYTES = 256 * 1024;
 
-/** Reads a JSON body: 415 where it is not JSON by its type, 413 over 256 kB, 400 where it cannot be parsed. */
-export async function readJson(request: Request): Promise<unknown> {
+/** Reads a JSON body: 415 where it is not JSON by its type, 413 over 256 kB or what is given, 400 where it cannot be parsed. */
+export async function readJson(request: Request, most = MOST_BYTES): Promise<unknown> {
   const type = request.headers.get("content-type") ?? "";
   if (!/^application\/(?:[\w.+-]*\+)?json\b/i.test(type)) throw new Refusal(415, "Send the request as application/json.");
-  const text = await readText(request, MOST_BYTES);
+  const text = await readText(request, most);
   try {
     return JSON.parse(text);
   } catch (error) {

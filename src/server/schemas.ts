@@ -258,6 +258,16 @@ export const validatePantry = ajv.compile<PantryDocument>({
         },
       },
     },
+    names: {
+      type: "array",
+      maxItems: 2000,
+      items: {
+        type: "object",
+        additionalProperties: false,
+        required: ["words", "foodId", "at"],
+        properties: { words: { type: "string", minLength: 1, maxLength: 80 }, foodId, at: { type: "string", maxLength: 40 } },
+      },
+    },
     pressings: {
       type: "array",
       maxItems: 5000,
@@ -286,6 +296,12 @@ export const validatePaste = ajv.compile<{ text: string }>({
   additionalProperties: false,
   required: ["text"],
   properties: { text: { type: "string", maxLength: 200_000 } },
+});
+export const validateImport = ajv.compile<{ recipes: Recipe[] }>({
+  type: "object",
+  additionalProperties: false,
+  required: ["recipes"],
+  properties: { recipes: { type: "array", minItems: 1, maxItems: 200, items: recipe } },
 });
 export const validateKeep = ajv.compile<{ recipeId: string; bench: StoredBench }>({
   type: "object",

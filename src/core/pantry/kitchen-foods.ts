@@ -14,14 +14,23 @@ export interface Pressing {
   readonly at: string;
 }
 
+/** What this household calls a food: learned when a line that could not be read was answered. */
+export interface TaughtName {
+  readonly words: string;
+  readonly foodId: string;
+  /** ISO date. */
+  readonly at: string;
+}
+
 /** What a household adds to the shipped tables. */
 export interface PantryDocument {
   readonly foods: readonly OwnFood[];
   readonly weighings: readonly Weighing[];
   readonly prices: readonly Price[];
   readonly pressings: readonly Pressing[];
+  readonly names: readonly TaughtName[];
 }
-export const EMPTY_PANTRY: PantryDocument = { foods: [], weighings: [], prices: [], pressings: [] };
+export const EMPTY_PANTRY: PantryDocument = { foods: [], weighings: [], prices: [], pressings: [], names: [] };
 
 /** The foods of one kitchen: the shipped ones and its own, with its own weighings in both. Own foods may be made of own foods listed before them. */
 export function kitchenFoods(
@@ -30,7 +39,7 @@ export function kitchenFoods(
   measures: HouseholdMeasures,
   tables: PantryTables,
 ): ReadonlyMap<string, Food> {
-  if (pantry.foods.length + pantry.weighings.length + pantry.prices.length === 0) return shipped;
+  if (pantry.foods.length + pantry.weighings.length + pantry.prices.length + pantry.names.length === 0) return shipped;
   const foods = new Map(shipped);
   price(foods, pantry.prices);
   for (const own of pantry.foods) {
@@ -56,6 +65,10 @@ export function kitchenFoods(
           measures,
         ),
       );
+  }
+  for (const { words, foodId } of pantry.names) {
+    const food = foods.get(foodId);
+    if (food) foods.set(foodId, { ...food, synonyms: [...food.synonyms, words] });
   }
   return foods;
 }

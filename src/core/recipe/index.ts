@@ -1,7 +1,7 @@
 export { ARCHETYPES, type Archetype, type BalancedLine, type LineChoice, type Recipe, type RecipeLine } from "./recipe";
 export { createFoodMatcher, type FoodMatcher } from "./match-food";
 export { type LineReading, type ReadingContext } from "./read-line";
-export { readRecipeText, MOST_LINES, type PasteProblem } from "./read-text";
+export { readRecipeText, readServings, MOST_LINES, type PasteProblem } from "./read-text";
 export { guessArchetype } from "./archetype";
 export { readRecipe, type ReadRecipe } from "./read-recipe";
 export { readJsonLd } from "./json-ld";

@@ -9,6 +9,7 @@ import { useKnowledge } from "../parts/use-knowledge";
 import { Go } from "../shell/go";
 import { useHousehold } from "../shell/household";
 import { PageHead } from "../shell/shell";
+import { CalledHere } from "./called-here";
 import { Measures } from "./measures";
 import { Nature } from "./nature";
 import { PriceField } from "./price-field";
@@ -127,6 +128,7 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
             <span className="block t-small text-ink2">{provenanceWords(food)}</span>
           </p>
           <Nature food={food} />
+          <CalledHere foodId={food.id} />
           {lookAlikes.length > 0 && (
             <>
               <h2 className="t-h2 mt-5">Often taken for</h2>

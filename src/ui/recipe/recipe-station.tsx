@@ -14,6 +14,8 @@ import { useUndoKeys } from "../parts/use-history";
 import { WorkingProvider } from "../parts/working";
 import { latest, type Revised } from "../shell/documents";
 import { useHousehold } from "../shell/household";
+import { toast } from "../shell/messages";
+import { usePantryDocument } from "../shell/pantry";
 import { SaveNotice } from "../shell/save-notice";
 import { PageHead } from "../shell/shell";
 import { stationsOf } from "../shell/stations";
@@ -21,6 +23,7 @@ import { StationThread } from "../shell/thread";
 import { useDocument } from "../shell/use-document";
 import { FigureSheet } from "./figure-sheet";
 import { LineRow } from "./line-row";
+import { TakeAlong } from "./take-along";
 
 export interface RecipeStationProps {
   readonly id: string;
@@ -30,6 +33,8 @@ export interface RecipeStationProps {
 }
 
 const same = (recipe: Recipe): Recipe => recipe;
+/** Longer than this it is a sentence, not a name. */
+const MOST_NAME = 60;
 /** A recipe is saved once it has a name. */
 const named = (recipe: Recipe): Recipe | null => (recipe.title.trim() === "" ? null : recipe);
 
@@ -41,6 +46,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, swapState 
   const { present: recipe, set, undo, redo } = edited;
   const table = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
   const { measures } = useHousehold();
+  const pantry = usePantryDocument();
   const knowledge = useKnowledge();
   const context = useMemo(() => readingContext(knowledge, measures), [knowledge, measures]);
   const { constants } = knowledge.reference;
@@ -50,6 +56,21 @@ export function RecipeStation({ id, recipe: given, table: givenTable, swapState 
   const changeLine = (index: number, part: Partial<Recipe["lines"][number]>, key?: string) =>
     change({ lines: recipe.lines.map((line, i) => (i === index ? { ...line, ...part } : line)) }, key);
   const addLine = () => change({ lines: [...recipe.lines, { id: `l${Date.now().toString(36)}`, text: "", choice: {} }] });
+
+  /** What a line is answered with is what the household calls it: read so in every recipe, unless that is taken back. */
+  const teach = (description: string, foodId: string) => {
+    const words = description.trim().toLowerCase();
+    const food = context.foods.get(foodId);
+    if (!food || words === "" || words.length > MOST_NAME) return;
+    pantry.set((now) => ({
+      ...now,
+      names: [...now.names.filter((name) => name.words !== words), { words, foodId, at: new Date().toISOString().slice(0, 10) }],
+    }));
+    toast(`“${words}” is read as ${food.name} from now on.`, {
+      label: "Only here",
+      run: () => pantry.set((now) => ({ ...now, names: now.names.filter((name) => name.words !== words) })),
+    });
+  };
 
   return (
     <WorkingProvider constants={constants}>
@@ -127,7 +148,10 @@ export function RecipeStation({ id, recipe: given, table: givenTable, swapState 
                   onText={(text) =>
                     changeLine(i, { text, choice: reading.line.choice.role ? { role: reading.line.choice.role } : {} }, `line ${reading.line.id}`)
                   }
-                  onChoice={(choice) => changeLine(i, { choice }, choice.grams === undefined ? undefined : `grams ${reading.line.id}`)}
+                  onChoice={(choice) => {
+                    changeLine(i, { choice }, choice.grams === undefined ? undefined : `grams ${reading.line.id}`);
+                    if (reading.kind === "food unknown" && choice.foodId !== undefined) teach(reading.description, choice.foodId);
+                  }}
                   onRemove={() => change({ lines: recipe.lines.filter((_, j) => j !== i) })}
                 />
               ))}
@@ -150,6 +174,20 @@ export function RecipeStation({ id, recipe: given, table: givenTable, swapState 
               className="mt-2 w-full bg-sheet border border-edge p-3 leading-relaxed"
             />
           </section>
+          <section className="mt-6 no-print" aria-label="Notes">
+            <label>
+              <span className="t-h2 block">Notes</span>
+              <span className="t-small text-ink2 block">For you alone: on no label, in no file that is sent.</span>
+              <textarea
+                value={recipe.notes ?? ""}
+                maxLength={20_000}
+                rows={2}
+                onChange={(event) => change({ notes: event.target.value }, "notes")}
+                className="mt-2 w-full bg-sheet border border-edge p-3 leading-relaxed"
+              />
+            </label>
+          </section>
+          <TakeAlong id={id} />
         </div>
         <aside className="lg:crease-l p-4 md:p-5" aria-label="Figures as handed down">
           <Figures id={id} read={read} table={table} onChange={change} />

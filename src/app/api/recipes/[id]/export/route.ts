@@ -1,0 +1,9 @@
+import { answer } from "@/server/door";
+import { exportRecipe } from "@/server/exchange";
+
+interface Context {
+  readonly params: Promise<{ readonly id: string }>;
+}
+
+export const GET = (request: Request, { params }: Context) =>
+  answer(request, async () => exportRecipe((await params).id, new URL(request.url).searchParams.get("format") ?? "jsonld"));

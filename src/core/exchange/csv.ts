@@ -1,0 +1,134 @@
+import Papa from "papaparse";
+import { ROLES, type Role } from "../food";
+import { fail, succeed, type Result } from "../numeric";
+import { MOST_LINES, readServings, type LineReading, type Recipe, type RecipeLine } from "../recipe";
+
+export interface CsvProblem {
+  /** Row of the file, its head being 1; null for the whole. */
+  readonly row: number | null;
+  readonly detail: string;
+}
+
+/** A recipe with what its lines were read as, for the reader's eye. */
+interface ReadForCsv {
+  readonly recipe: Recipe;
+  readonly readings: readonly LineReading[];
+}
+
+const COLUMNS = ["recipe", "servings", "kind", "text", "food", "grams", "role", "set by hand"] as const;
+const KINDS = ["line", "left out", "step"] as const;
+type Kind = (typeof KINDS)[number];
+
+/** What a spreadsheet would run as a formula begins so; such a cell is written with an apostrophe before it. */
+const RUNS = /^[=+\-@\t\r]/;
+const NEUTRALISED = /^'(?=[=+\-@\t\r'])/;
+const neutral = (cell: string) => (RUNS.test(cell) || cell.startsWith("'") ? `'${cell}` : cell);
+const natural = (cell: string) => cell.replace(NEUTRALISED, "");
+
+/** Recipes as one table: a row for each line and step; food and grams as they were read, and which of them by hand. Notes are private and stay. */
+export function writeCsv(recipes: readonly ReadForCsv[]): string {
+  const rows = recipes.flatMap(({ recipe, readings }) => {
+    const row = (kind: Kind, text: string, more: readonly string[] = ["", "", "", ""]) =>
+      [recipe.title, String(recipe.servings), kind, text, ...more].map(neutral);
+    return [
+      ...recipe.lines.map((line, i) => row(line.choice.leftOut ? "left out" : "line", line.text, readAs(line, readings[i]))),
+      ...recipe.steps.map((step) => row("step", step)),
+    ];
+  });
+  return `${Papa.unparse([[...COLUMNS], ...rows], { newline: "\r\n" })}\r\n`;
+}
+
+function readAs({ choice }: RecipeLine, reading: LineReading | undefined): readonly string[] {
+  const food = choice.foodId ?? (reading?.kind === "read" || reading?.kind === "amount unknown" ? reading.food.id : "");
+  const read = reading?.kind === "read" ? String(Math.round(reading.grams.value * 100) / 100) : "";
+  const role = choice.role ?? (reading && "role" in reading ? reading.role : "");
+  const byHand = [choice.foodId !== undefined && "food", choice.grams !== undefined && "grams", choice.role !== undefined && "role"].filter(Boolean).join(" ");
+  // What is set by hand keeps all its digits, else it would not come back the same.
+  return [food, choice.grams === undefined ? read : String(choice.grams), role, byHand];
+}
+
+/**
+ * Reads such a table, or one of a spreadsheet with at least a column “text” (or “ingredient”, with “amount” and “unit”
+ * beside it). Rows of one recipe name are one recipe, in order. Fails whole, with each row that is wrong.
+ */
+export function readCsv(text: string): Result<readonly Recipe[], readonly CsvProblem[]> {
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ""), {
+    header: true,
+    skipEmptyLines: "greedy",
+    transformHeader: (name) => name.trim().toLowerCase(),
+  });
+  const columns = parsed.meta.fields ?? [];
+  const textColumn = ["text", "line", "ingredient", "ingredients"].find((name) => columns.includes(name));
+  if (textColumn === undefined)
+    return fail([{ row: 1, detail: `A column “text” (or “ingredient”) is missing. The columns are: ${columns.slice(0, 12).join(", ") || "none"}.` }]);
+  const problems: CsvProblem[] = parsed.errors
+    .filter(({ type }) => type !== "Delimiter")
+    .map(({ row, message }) => ({ row: row === undefined ? null : row + 2, detail: message }));
+  const recipes = new Map<string, Draft>();
+  for (const [i, cells] of parsed.data.entries()) {
+    const cell = (name: string) => natural((cells[name] ?? "").trim());
+    const body =
+      textColumn === "text" || textColumn === "line"
+        ? cell(textColumn)
+        : [cell("amount") || cell("quantity"), cell("unit"), cell(textColumn)].filter(Boolean).join(" ");
+    const why = takeRow(recipes, cell, body);
+    if (why !== null) problems.push({ row: i + 2, detail: why });
+  }
+  for (const { title, lines } of recipes.values()) {
+    if (lines.length === 0) problems.push({ row: null, detail: `“${title}” has no ingredient line.` });
+    if (lines.length > MOST_LINES) problems.push({ row: null, detail: `“${title}” has ${lines.length} lines; at most ${MOST_LINES}.` });
+  }
+  if (recipes.size === 0) problems.push({ row: null, detail: "There is no row below the head." });
+  if (problems.length > 0) return fail(problems.slice(0, 20));
+  return succeed(
+    [...recipes.values()].map(({ title, servings, lines, steps }) => ({
+      title,
+      servings: servings ?? 6,
+      lines,
+      steps,
+      evaporation: null,
+      archetype: null,
+    })),
+  );
+}
+
+interface Draft {
+  readonly title: string;
+  servings: number | null;
+  readonly lines: RecipeLine[];
+  readonly steps: string[];
+}
+
+/** Takes one row into its recipe; says what is wrong with it. */
+function takeRow(recipes: Map<string, Draft>, cell: (name: string) => string, body: string): string | null {
+  const title = (cell("recipe") || cell("title") || "Untitled sweet").slice(0, 200);
+  const recipe = recipes.get(title) ?? { title, servings: null, lines: [], steps: [] };
+  recipes.set(title, recipe);
+  const stated = cell("servings");
+  const servings = stated ? readServings(stated) : null;
+  if (stated && (servings === null || servings <= 0)) return `“${stated}” is not a number of servings.`;
+  recipe.servings ??= servings;
+  if (body === "") return null;
+  const kind = cell("kind") || "line";
+  if (kind === "step") recipe.steps.push(body);
+  else if (kind === "line" || kind === "left out") {
+    const choice = choiceOf(cell, kind === "left out");
+    if (typeof choice === "string") return choice;
+    recipe.lines.push({ id: `l${recipe.lines.length + 1}`, text: body.slice(0, 2000), choice });
+  } else return `“${kind}” is no kind of row: ${KINDS.join(", ")}.`;
+  return null;
+}
+
+function choiceOf(cell: (name: string) => string, leftOut: boolean): RecipeLine["choice"] | string {
+  const byHand = cell("set by hand").split(/[\s,]+/);
+  const grams = Number(cell("grams").replace(",", "."));
+  const role = cell("role");
+  if (byHand.includes("grams") && !(grams > 0)) return `“${cell("grams")}” are no grams above 0.`;
+  if (byHand.includes("role") && !ROLES.some((each) => each === role)) return `“${role}” is no role: ${ROLES.join(", ")}.`;
+  return {
+    ...(leftOut ? { leftOut: true } : {}),
+    ...(byHand.includes("food") && cell("food") ? { foodId: cell("food") } : {}),
+    ...(byHand.includes("grams") ? { grams } : {}),
+    ...(byHand.includes("role") ? { role: role as Role } : {}),
+  };
+}

@@ -1,0 +1,19 @@
+import type { Recipe } from "../recipe";
+
+const FORMAT = "threpsis-recipes";
+const VERSION = 1;
+
+/** The app's own file: everything that a recipe holds, what was settled by hand included. */
+export interface OwnFile {
+  readonly format: typeof FORMAT;
+  readonly version: number;
+  readonly recipes: readonly Recipe[];
+}
+
+export const writeOwnFile = (recipes: readonly Recipe[]): OwnFile => ({ format: FORMAT, version: VERSION, recipes });
+
+/** Whether a document says that it is the app's own, and of a version that is known here. */
+export function ownFileKind(document: unknown): "ours" | "newer" | "other" {
+  if (typeof document !== "object" || document === null || !("format" in document) || document.format !== FORMAT) return "other";
+  return "version" in document && typeof document.version === "number" && document.version > VERSION ? "newer" : "ours";
+}
