@@ -9,3 +9,4 @@ export const BenchStation = soon(() => import("./bench/bench-station").then((pag
 export const FoodPage = soon(() => import("./pantry/food-page").then((page) => page.FoodPage));
 export const OwnFoodPage = soon(() => import("./pantry/own-food-page").then((page) => page.OwnFoodPage));
 export const MakerPage = soon(() => import("./pantry/maker-page").then((page) => page.MakerPage));
+export const ScalePage = soon(() => import("./recipe/scale-page").then((page) => page.ScalePage));

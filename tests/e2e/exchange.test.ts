@@ -66,3 +66,29 @@ describe("a recipe from a file", () => {
     await page.getByRole("heading", { name: "Second sweet", level: 1 }).waitFor();
   });
 });
+
+describe("a recipe for another quantity", () => {
+  it("goes by what there is of one ingredient, says what cannot be, and is kept as one of its own", async () => {
+    const { page } = session;
+    await session.goto("/recipes/demo-1/recipe");
+    await session.link("For another quantity").click();
+    await page.getByRole("heading", { name: "Semolina halwa, for another quantity" }).waitFor();
+    await page.getByLabel("Servings", { exact: true }).fill("900");
+    await page
+      .getByRole("alert")
+      .getByText(/150 times the recipe/)
+      .waitFor();
+    await page.getByRole("radio", { name: "for a pan or mould" }).check();
+    await page.getByText("942 ml").waitFor();
+    await page.getByRole("radio", { name: "by what there is of one ingredient" }).check();
+    await page.getByLabel("Which ingredient").selectOption({ label: "Ghee" });
+    await page.getByLabel("Grams there are of it").fill("218.4");
+    const row = page.getByRole("row", { name: /^Fine semolina/ });
+    await expect.poll(() => row.locator("td").last().innerText()).toBe("330 g");
+    expect(await axe(page)).toEqual([]);
+    await session.button("Make it a recipe of its own").click();
+    await page.waitForURL(/\/recipes\/(?!demo).+\/recipe$/);
+    expect(await page.getByLabel("Grams of Ghee").inputValue()).toBe("218");
+    expect(await page.getByLabel("Servings it makes").inputValue()).toBe("12");
+  });
+});

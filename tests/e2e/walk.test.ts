@@ -309,6 +309,7 @@ describe("every page", () => {
     "/pantry/own-house-oat-milk/edit",
     "/pantry/own-corner-shop-oat-cream/edit",
     "/recipes/demo-1/nutrition",
+    "/recipes/demo-1/scale",
     "/sheet",
   ];
   it.each([

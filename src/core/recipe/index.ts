@@ -8,4 +8,5 @@ export { readJsonLd } from "./json-ld";
 export { foodMeasures } from "./food-measures";
 export { kitchenMeasure } from "./kitchen-measure";
 export { scaleLines } from "./scale";
+export { roundPan, scaleRecipe, type ScaleGoal, type ScaleProblem } from "./scaling";
 export { balance, type Balance } from "./balance";

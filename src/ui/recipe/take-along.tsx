@@ -1,5 +1,6 @@
 "use client";
 
+import { Go } from "../shell/go";
 import { useSaving } from "../shell/saving";
 
 const FORMATS = [
@@ -15,6 +16,12 @@ export function TakeAlong({ id }: { readonly id: string }) {
     <section aria-label="Take it along" className="no-print mt-6">
       <h2 className="t-h2">Take it along</h2>
       <ul className="rule-t mt-1 t-ledger">
+        <li className="border-b border-line">
+          <Go href={`/recipes/${id}/scale`} className="underline inline-flex items-center min-h-11 md:min-h-9">
+            For another quantity
+          </Go>{" "}
+          <span className="t-small text-ink2">by servings, pieces, a pan, or what there is</span>
+        </li>
         <li className="border-b border-line">
           <button type="button" className="underline min-h-11 md:min-h-9" onClick={() => window.print()}>
             Print it

@@ -1,0 +1,117 @@
+import type { Food } from "../food";
+import { fail, succeed, type Result } from "../numeric";
+import { formatGrams, type HouseholdMeasures } from "../units";
+import { balance } from "./balance";
+import { kitchenMeasure } from "./kitchen-measure";
+import type { ReadRecipe } from "./read-recipe";
+
+/** By what a recipe is made larger or smaller. */
+export type ScaleGoal =
+  | { readonly kind: "servings"; readonly servings: number }
+  /** So many pieces of so many grams each. */
+  | { readonly kind: "pieces"; readonly pieces: number; readonly grams: number }
+  /** A pan or mould filled to so many millilitres. */
+  | { readonly kind: "mould"; readonly millilitres: number }
+  /** What there is of one ingredient: the line by its place in the recipe. */
+  | { readonly kind: "ingredient"; readonly line: number; readonly grams: number };
+
+export interface ScaledLine {
+  /** Place in the recipe's lines. */
+  readonly index: number;
+  readonly food: Food;
+  readonly before: number;
+  /** To the gram that the factor asks for. */
+  readonly exact: number;
+  /** What a kitchen can weigh out, or count. */
+  readonly grams: number;
+  /** In the measure one would reach for; empty where it is only weighed. */
+  readonly measure: string;
+  /** What was chosen where only whole ones will do: "2 of 2.4 eggs". */
+  readonly choice: string | null;
+}
+
+export interface ScaledAmounts {
+  readonly factor: number;
+  readonly servings: number;
+  readonly lines: readonly ScaledLine[];
+  /** Finished mass before and after, g. */
+  readonly finished: number;
+  readonly finishedBefore: number;
+  /** Times that something which is stirred or heated through takes: (m/m₀)^0.8 (rule of thumb). */
+  readonly time: number;
+}
+
+export type ScaleProblem = { readonly kind: "nothing read" } | { readonly kind: "no such line" } | { readonly kind: "out of bounds"; readonly factor: number };
+
+const LEAST_FACTOR = 0.05;
+const MOST_FACTOR = 50;
+/** A thick sweet, g per ml (rule of thumb: puddings 1.05 to 1.1, halwas 1.1 to 1.2). */
+const SWEET_DENSITY = 1.1;
+const TIME_POWER = 0.8;
+/** Counted by the piece and hard to halve. */
+const WHOLE = /^(egg|egg-white|egg-yolk)$/;
+
+/**
+ * The amounts of a recipe for another quantity. Each is rounded to what a kitchen can weigh (traces to 0.01 g, to 3 g by
+ * 0.1, to 20 g by 1, to 200 g by 5, above by 10); eggs come in wholes, with the choice said. Times of heating grow less than the mass.
+ */
+export function scaleRecipe(read: ReadRecipe, goal: ScaleGoal, measures: HouseholdMeasures): Result<ScaledAmounts, ScaleProblem> {
+  if (read.lines.length === 0) return fail({ kind: "nothing read" });
+  const finishedBefore = balance(read.lines, read.evaporation.grams.value, null).finishedMass;
+  const factor = factorOf(read, goal, finishedBefore);
+  if (factor === null) return fail({ kind: "no such line" });
+  if (!(factor >= LEAST_FACTOR && factor <= MOST_FACTOR)) return fail({ kind: "out of bounds", factor });
+  const lines = read.lines.map(({ index, food, grams: before }): ScaledLine => {
+    const exact = before * factor;
+    const kept = goal.kind === "ingredient" && goal.line === index ? goal.grams : null;
+    const whole = kept === null ? wholes(food, exact) : null;
+    const grams = kept ?? whole?.grams ?? weighable(exact);
+    return { index, food, before, exact, grams, measure: kitchenMeasure(food, grams, measures)?.text ?? "", choice: whole?.choice ?? null };
+  });
+  return succeed({
+    factor,
+    servings: goal.kind === "servings" ? goal.servings : goal.kind === "pieces" ? goal.pieces : Math.max(1, Math.round(read.recipe.servings * factor)),
+    lines,
+    finished: finishedBefore * factor,
+    finishedBefore,
+    time: factor ** TIME_POWER,
+  });
+}
+
+function factorOf(read: ReadRecipe, goal: ScaleGoal, finished: number): number | null {
+  switch (goal.kind) {
+    case "servings":
+      return goal.servings / read.recipe.servings;
+    case "pieces":
+      return (goal.pieces * goal.grams) / finished;
+    case "mould":
+      return (goal.millilitres * SWEET_DENSITY) / finished;
+    case "ingredient": {
+      const line = read.lines.find(({ index }) => index === goal.line);
+      return line && line.grams > 0 ? goal.grams / line.grams : null;
+    }
+  }
+}
+
+/** To what a kitchen can weigh; never to nothing. */
+function weighable(grams: number): number {
+  const step = grams < 0.5 ? 0.01 : grams < 3 ? 0.1 : grams < 20 ? 1 : grams < 200 ? 5 : 10;
+  return Math.max(step, Math.round(grams / step) * step);
+}
+
+function wholes(food: Food, exact: number): { readonly grams: number; readonly choice: string | null } | null {
+  const piece = WHOLE.test(food.id) ? food.counted.find(({ unit }) => unit === "piece") : undefined;
+  if (!piece) return null;
+  const asked = exact / piece.grams;
+  const count = Math.max(1, Math.round(asked));
+  return {
+    grams: count * piece.grams,
+    choice:
+      Math.abs(asked - count) < 0.05
+        ? null
+        : `${count} for ${asked.toFixed(1)}: ${formatGrams(Math.abs(count - asked) * piece.grams)} g ${count > asked ? "more" : "less"}`,
+  };
+}
+
+/** Volume of a round pan or mould filled to a height, ml; centimetres. */
+export const roundPan = (diameter: number, height: number): number => (Math.PI * diameter ** 2 * height) / 4;
