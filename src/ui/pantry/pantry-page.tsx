@@ -1,8 +1,8 @@
 "use client";
 
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { memo, startTransition, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { flushSync } from "react-dom";
-import { foodFacts, nutrientFigure, SUGARS, type Family, type Food } from "../../core/food";
+import { foodFacts, nutrientFigure, SUGARS, type Family, type Food, type Nutrient } from "../../core/food";
 import { foodMatcher } from "../../workers/client";
 import { useKnowledge } from "../parts/use-knowledge";
 import { formatToSpread, inEnergyUnit } from "../../core/units";
@@ -158,7 +158,7 @@ function usePortions<T>(all: readonly T[], portion: number): Portions<T> {
     const target = end.current;
     const everything = () => flushSync(() => setShown(Infinity));
     window.addEventListener("beforeprint", everything);
-    const observer = new IntersectionObserver(([entry]) => entry?.isIntersecting && more(), { rootMargin: "400px" });
+    const observer = new IntersectionObserver(([entry]) => entry?.isIntersecting && startTransition(more), { rootMargin: "400px" });
     if (target) observer.observe(target);
     return () => {
       observer.disconnect();
@@ -224,48 +224,34 @@ const FoodRow = memo(function FoodRow({ food }: { readonly food: Food }) {
   const { energy: unit } = useHousehold().units;
   const { constants } = useKnowledge().reference;
   const facts = useMemo(() => foodFacts(food, constants), [food, constants]);
+  const lacks = (...nutrients: readonly Nutrient[]) => nutrients.some((nutrient) => food.unknown.includes(nutrient));
+  const cells: readonly (readonly [name: string, unit: string, text: string])[] = [
+    ["energy", unit, cellText(facts.energy, false, inEnergyUnit(1, unit))],
+    ["sugars", "g", cellText(facts.sugars, lacks(...SUGARS))],
+    ["fibre", "g", cellText(facts.fibre, lacks("solubleFibre"))],
+    ["protein", "g", cellText(nutrientFigure(food, "protein"), lacks("protein"))],
+    ["fat", "g", cellText(nutrientFigure(food, "fat"), lacks("fat"))],
+  ];
   return (
-    <li className="border-b border-line [content-visibility:auto] [contain-intrinsic-height:46px]">
+    <li className="border-b border-line">
       <Go href={`/pantry/${food.id}`} className={`grid ${COLUMNS} gap-x-3 px-1 py-1.5 items-baseline hover:bg-pressed group`}>
         <span className="min-w-0">
           <span className="t-new group-hover:underline">{food.name}</span>
           {food.synonyms.length > 0 && <span className="block t-small text-ink2 truncate">{food.synonyms.slice(0, 4).join(", ")}</span>}
         </span>
-        <Cell label={`energy, ${unit}`} figure={facts.energy} scale={inEnergyUnit(1, unit)} />
-        <Cell label="sugars, g" figure={facts.sugars} more unknown={SUGARS.some((sugar) => food.unknown.includes(sugar))} />
-        <Cell label="fibre, g" figure={facts.fibre} more unknown={food.unknown.includes("solubleFibre")} />
-        <Cell label="protein, g" figure={nutrientFigure(food, "protein")} more unknown={food.unknown.includes("protein")} />
-        <Cell label="fat, g" figure={nutrientFigure(food, "fat")} more unknown={food.unknown.includes("fat")} />
+        {cells.map(([name, , text], i) => (
+          <span key={name} aria-hidden="true" className={`t-figure text-right ${i > 0 ? "max-sm:hidden" : ""}`}>
+            {text}
+          </span>
+        ))}
+        {/* The cells in one sentence: a hidden label in each would cost more than all of them. */}
+        <span className="sr-only">{cells.map(([name, of, text]) => `${name} ${text === UNKNOWN ? "not known" : `${text} ${of}`}`).join(", ")}</span>
         <span className="t-small text-ink2 max-xl:hidden pl-3 truncate">{`${food.source}, ${provenanceWords(food)}`}</span>
       </Go>
     </li>
   );
 });
 
-function Cell({
-  label,
-  figure,
-  scale = 1,
-  more = false,
-  unknown = false,
-}: {
-  readonly label: string;
-  readonly figure: Figure;
-  readonly scale?: number;
-  readonly more?: boolean;
-  readonly unknown?: boolean;
-}) {
-  return (
-    <span className={`t-figure text-right ${more ? "max-sm:hidden" : ""}`}>
-      <span className="sr-only">{label}: </span>
-      {unknown && figure.value === 0 ? (
-        <>
-          <span aria-hidden="true">?</span>
-          <span className="sr-only">not known</span>
-        </>
-      ) : (
-        formatToSpread(figure.value * scale, ((figure.high - figure.low) / 2) * scale)
-      )}
-    </span>
-  );
-}
+const UNKNOWN = "?";
+const cellText = (figure: Figure, unknown: boolean, scale = 1): string =>
+  unknown && figure.value === 0 ? UNKNOWN : formatToSpread(figure.value * scale, ((figure.high - figure.low) / 2) * scale);
