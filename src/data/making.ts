@@ -92,6 +92,7 @@ export const MAKING: MakingTables = {
   looselyHolds: 1.5,
   strengths: { drinking: 8, thick: 18 },
   extractionSource: "washing in steps, with shares and held liquid fitted on kitchen pressings (rule of thumb)",
+  pulpKeeps: "2 days in the fridge wet, 3 months frozen, a month dried through at 90 °C and closed up.",
   pastes: [
     { foodId: "dates", name: "Date paste", water: 0.25, like: "date-paste", soak: STONES, keeps: PASTE_KEEPS },
     { foodId: "dry-dates", name: "Dry-date paste", water: 0.9, like: "date-paste", soak: "Stone it, soak it overnight in the water, then grind.", keeps: PASTE_KEEPS },
@@ -121,12 +122,15 @@ export const MAKING: MakingTables = {
     { from: 95, name: "soft crack", cue: "threads in cold water bend, then snap" },
     { from: 99, name: "hard crack", cue: "threads in cold water snap at once" },
   ],
+  syrupCare: "Boiling syrup burns deep: no bare fingers, no children at the stove, cold water at hand.",
+  caramelSugars: ["sugar", "coconut-sugar", "jaggery-powder"],
   caramel: [
     { id: "light", celsius: 165, lost: 0.05, mass: 0.02, colour: "gold", bitterness: "none", cue: "colour of honey, smells of toffee" },
     { id: "amber", celsius: 172, lost: 0.15, mass: 0.05, colour: "amber", bitterness: "faint", cue: "colour of strong tea, a first wisp of smoke" },
     { id: "dark", celsius: 182, lost: 0.3, mass: 0.09, colour: "dark", bitterness: "clear", cue: "colour of mahogany, smoke; seconds before it burns" },
   ],
   caramelSource: "sweetness lost 5, 15 and 30 % by stage; mass lost as water of the reaction 2, 5 and 9 % (rules of thumb)",
+  caramelCare: "Hot water only, at arm’s length: it spits. Caramel burns deep; cold water at hand.",
   caramelKeeps: "A month at room warmth in a dry closed jar.",
   roasts: [
     { id: "pale", moisture: 6, cue: "no raw smell left, colour unchanged" },
@@ -134,5 +138,6 @@ export const MAKING: MakingTables = {
     { id: "deep", moisture: 2.5, cue: "biscuit brown, loose as sand" },
   ],
   roastSource: "moisture left by stage; a roasted flour also loses volatile aroma and some vitamins that are not counted (rule of thumb)",
+  roastHow: "On a low flame in a heavy pan, stirring without a stop; off the fire a shade before, as it goes on in the pan.",
   roastKeeps: "15 days at room warmth in a closed tin, 30 in the fridge.",
 };

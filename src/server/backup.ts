@@ -6,7 +6,8 @@ import * as db from "../db";
 import { dataFolder, getDatabase } from "./database";
 import { ajv, schemaErrors } from "./door";
 import { Refusal } from "./problem-details";
-import { validateHousehold, validatePantry, validateRecipe } from "./schemas";
+import { validatePantry } from "./pantry-schema";
+import { validateHousehold, validateRecipe } from "./schemas";
 
 /** The largest backup that is taken in by a browser, bytes; `npm run restore` takes any. */
 export const MOST_BACKUP_BYTES = 64 * 1024 * 1024;

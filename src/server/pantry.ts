@@ -9,7 +9,7 @@ import { checkedRevised } from "./door";
 import { getHousehold } from "./household";
 import { Refusal } from "./problem-details";
 import { saveRevised, type Revised } from "./revised";
-import { validatePantry } from "./schemas";
+import { validatePantry } from "./pantry-schema";
 
 const KEY = "pantry";
 const TABLES = { traits: completeTraits, making: MAKING };

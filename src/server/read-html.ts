@@ -42,6 +42,8 @@ export function readHtml(html: string): { readonly jsonLd: readonly string[]; re
     {
       onopentag(name, attributes) {
         if (name === "script" && /^application\/ld\+json\b/i.test(attributes.type ?? "")) block = "";
+        // A head that is never closed ends where the body begins.
+        if (name === "body") silent = 0;
         if (SILENT.has(name)) silent++;
         if (BLOCKS.has(name)) endLine();
       },

@@ -115,6 +115,24 @@ describe("plant milks", () => {
     ["a fifth that is in neither", { weighedPulp: 100, weighedMilk: 300 }, [["weighedMilk", false]]],
     ["nothing of the kind", {}, []],
   ] as const)("says of %s where it is wrong", (_, part, told) => expect(problems(milkOf(part))).toEqual(told));
+  it.each([
+    ["pulp lighter than its solids", { weighedPulp: 20 }],
+    ["pulp heavier than all", { weighedPulp: 900 }],
+    ["milk heavier than all", { weighedMilk: 900 }],
+  ] as const)("reckons nothing with %s", (_, part) => {
+    const [usual, odd] = [done(milkOf({ presses: [300, 100] })), done(milkOf({ presses: [300, 100], ...part }))];
+    expect(odd.parts).toEqual(usual.parts);
+    expect(odd.problems.some(({ grave }) => grave)).toBe(true);
+  });
+  it("keeps what is not known unknown, in milk and pulp alike", () => {
+    const bare = { ...food("almond"), micro: food("almond").micro.map(() => null), unknown: ["calcium"] as const };
+    const made = make(milkOf({}), new Map([...foods, ["almond", bare]]), MAKING);
+    for (const part of made.ok ? made.value.parts : []) {
+      expect(part.contents.micro.every((amount) => amount === null)).toBe(true);
+      expect(part.contents.unknown).toEqual(["calcium"]);
+    }
+    expect(made.ok && made.value.parts.length).toBe(2);
+  });
   it("swell when soaked, most of it in the first third", () => {
     const almond = material("almond");
     expect(soakedGrams(almond, 100, 0)).toBe(100);
@@ -148,6 +166,40 @@ describe("syrups and caramel", () => {
     const sucrose = 2 * (food("sugar").per100g[INDEX.sucrose] ?? NaN);
     expect((made.grams * made.of("sucrose")) / 100 / sucrose).toBeCloseTo(1 - lost, 2);
     expect(made.of("availableCarbohydrate") + made.of("water")).toBeCloseTo(100, 0);
+  });
+});
+
+describe("whatever is made", () => {
+  const makings: readonly Making[] = [
+    { kind: "syrup", sugar: "jaggery", grams: 400, water: 300, filtered: true, percent: 72 },
+    { kind: "caramel", sugar: "coconut-sugar", grams: 150, stage: "dark", water: 80 },
+    { kind: "caramel", sugar: "jaggery-powder", grams: 150, stage: "light", water: 80 },
+    { kind: "roast", flour: "semolina", grams: 300, stage: "deep", finished: null },
+    { kind: "paste", fruit: "raisins", grams: 200, water: 90, finished: 240 },
+    {
+      kind: "mixture",
+      parts: [
+        { foodId: "cow-milk", grams: 500 },
+        { foodId: "sugar", grams: 60 },
+      ],
+      finished: 380,
+    },
+  ];
+  it.each(makings.map((making) => [making.kind, making] as const))("%s weighs what went in less what went away, and its parts add up to 100 g", (_, making) => {
+    const { went, away, parts } = done(making);
+    const sum = (masses: readonly { readonly grams: number }[]) => masses.reduce((total, { grams }) => total + grams, 0);
+    const whole = parts[0];
+    expect((whole?.grams.value ?? NaN) + sum(away)).toBeCloseTo(sum(went), 6);
+    const of = (nutrient: Nutrient) => whole?.contents.per100g[INDEX[nutrient]] ?? NaN;
+    const total =
+      of("water") + of("protein") + of("fat") + of("availableCarbohydrate") + of("solubleFibre") + of("insolubleFibre") + of("organicAcids") + of("ash");
+    expect(Math.abs(total - 100)).toBeLessThan(4);
+  });
+  it("a strength told by the thermometer has a spread, and one that was weighed has its food's", () => {
+    const [syrup, roast] = [makings[0], makings[3]].map((making) => making && done(making).parts[0]);
+    const spread = (part: typeof syrup) => part?.contents.sd[INDEX.water] ?? NaN;
+    expect(spread(syrup) * 1.2816).toBeGreaterThan(1.9);
+    expect(spread(roast)).toBeLessThan(2);
   });
 });
 

@@ -73,9 +73,12 @@ export const holdsOf = (making: MilkMaking, material: MilkMaterial, tables: Maki
 export function makeMilk(making: MilkMaking, food: Food, material: MilkMaterial, tables: MakingTables): Made {
   const ground = groundFrom(food, making, material, tables);
   const usual = holdsOf(making, material, tables);
-  const { weighedPulp, weighedMilk } = making;
   const wholeLiquid = ground.grams - ground.staying + making.presses.reduce((sum, water) => sum + water, 0);
-  const holds = weighedPulp === null ? usual : Math.min(wholeLiquid / ground.staying, Math.max(0, weighedPulp / ground.staying - 1));
+  // A weight that cannot be is told of, and nothing is reckoned with it.
+  const all = wholeLiquid + ground.staying;
+  const weighedPulp = within(making.weighedPulp, ground.staying, all);
+  const weighedMilk = within(making.weighedMilk, 0, all * (1 + WEIGHED_SHARE) - (weighedPulp ?? 0));
+  const holds = weighedPulp === null ? usual : weighedPulp / ground.staying - 1;
   const { presses, pulp, lost } = pressOut(ground, making.presses, holds, tables.handlingLoss, INDEX.water);
   const pressed = presses.reduce((sum, press) => sum + press.grams, 0);
   const heldShare = weighedPulp === null ? (making.holds === null ? material.share : material.share / 2) : WEIGHED_SHARE;
@@ -137,6 +140,8 @@ export function makeMilk(making: MilkMaking, food: Food, material: MilkMaterial,
   };
 }
 
+const within = (value: number | null, least: number, most: number) => (value !== null && value >= least && value <= most ? value : null);
+
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** Per 100 g of what came out, with the spread of the food and that of the extraction, which are independent. */
@@ -165,10 +170,11 @@ function milkProblems(
       `The pulp holds all the liquid: ${(usual * staying).toFixed(0)} g of it. Give more water, at least ${Math.ceil(Math.max(0, usual * staying - wholeLiquid) / 10 + 1) * 10} g more.`,
     );
   const { weighedMilk, weighedPulp } = making;
-  if (weighedPulp !== null && weighedPulp < staying)
+  if (weighedPulp !== null && weighedPulp > all) grave("weighedPulp", `No more than ${all.toFixed(0)} g went in. Is the bowl's weight in it?`);
+  else if (weighedPulp !== null && weighedPulp < staying)
     grave("weighedPulp", `Pulp as dry as bone would weigh ${staying.toFixed(0)} g. Is the bowl's weight taken off twice?`);
   if (weighedMilk !== null && weighedMilk > all) grave("weighedMilk", `No more than ${all.toFixed(0)} g went in. Is the bowl's weight in it?`);
-  else if (weighedMilk !== null && weighedPulp !== null && weighedMilk + weighedPulp > all * 1.02)
+  else if (weighedMilk !== null && weighedPulp !== null && weighedMilk + weighedPulp > all * (1 + WEIGHED_SHARE))
     grave("weighedPulp", `Milk and pulp come to ${(weighedMilk + weighedPulp).toFixed(0)} g; ${all.toFixed(0)} g went in. Is a bowl's weight in one of them?`);
   else if (weighedMilk !== null && weighedPulp !== null && weighedMilk + weighedPulp < all * 0.85)
     problems.push({

@@ -1,12 +1,23 @@
 import { INDEX, NUTRIENTS, SUGARS, type Food } from "../food";
-import { withShare } from "../numeric";
+import { withShare, Z80 } from "../numeric";
 import { contentsOf, massOf, waterIn } from "./contents";
-import type { CaramelMaking, Made, MakingProblem, NamedMass, SyrupMaking } from "./making";
+import type { CaramelMaking, Contents, Made, MakingProblem, NamedMass, SyrupMaking } from "./making";
 import type { CaramelStage, MakingTables, SyrupStage, SyrupSugar } from "./tables";
 
 /** The name of a syrup of so many per cent solids, and how it tells. */
 export const syrupStage = (percent: number, { syrupStages }: MakingTables): SyrupStage | null =>
   [...syrupStages].reverse().find(({ from }) => percent >= from - 1e-9) ?? null;
+
+/** Half the 80 % interval of a strength told by thermometer or thread, per cent of solids (rule of thumb). */
+const STRENGTH_POINTS = 2;
+
+/** Contents of what was boiled to a strength: its water is off by some points, and all else by as much the other way. */
+function boiledTo(contents: Contents): Contents {
+  const solids = 100 - (contents.per100g[INDEX.water] ?? 0);
+  const points = STRENGTH_POINTS / Z80;
+  const sd = contents.sd.map((own, n) => Math.hypot(own, n === INDEX.water ? points : solids > 0 ? ((contents.per100g[n] ?? 0) * points) / solids : 0));
+  return { ...contents, sd };
+}
 
 /** A syrup of so many per cent of solids: what is dissolved, less what the cloth holds, over its share; the rest boils away. */
 export function makeSyrup(making: SyrupMaking, sugar: Food, water: Food, { name, grit }: SyrupSugar, tables: MakingTables): Made {
@@ -34,7 +45,13 @@ export function makeSyrup(making: SyrupMaking, sugar: Food, water: Food, { name,
   const grams = Math.min(massIn, (100 * solids) / making.percent);
   return {
     parts: [
-      { key: "whole", name: `${name}, ${making.percent} %`, grams: withShare(grams, 0.05), contents: contentsOf(portions, grams), like: tables.syrupLike },
+      {
+        key: "whole",
+        name: `${name}, ${making.percent} %`,
+        grams: withShare(grams, 0.05),
+        contents: boiledTo(contentsOf(portions, grams)),
+        like: tables.syrupLike,
+      },
     ],
     went: wentIn(making.grams, sugar, making.water),
     away: [
@@ -56,9 +73,10 @@ export function makeSyrup(making: SyrupMaking, sugar: Food, water: Food, { name,
  * carbohydrate (rule of thumb); a share of the mass goes as water of the reaction.
  */
 export function makeCaramel(making: CaramelMaking, sugar: Food, water: Food, stage: CaramelStage, tables: MakingTables): Made {
-  const burnt = browned(sugar, stage);
+  // The sugar's own water goes too before it browns.
+  const left = making.grams * (1 - (sugar.per100g[INDEX.water] ?? 0) / 100 - stage.mass);
   const portions = [
-    { food: burnt, grams: making.grams * (1 - stage.mass) },
+    { food: browned(sugar, stage), grams: left },
     { food: water, grams: making.water },
   ];
   const mass = massOf(portions);
@@ -70,13 +88,21 @@ export function makeCaramel(making: CaramelMaking, sugar: Food, water: Food, sta
       why: `With so little water it sets hard as it cools; ${(making.grams * 0.45).toFixed(0)} g keeps it pouring.`,
     });
   return {
-    parts: [{ key: "whole", name: `Caramel syrup, ${stage.id}`, grams: withShare(mass, 0.05), contents: contentsOf(portions, mass), like: tables.syrupLike }],
+    parts: [
+      {
+        key: "whole",
+        name: `Caramel syrup, ${stage.id}`,
+        grams: withShare(mass, 0.05),
+        contents: boiledTo(contentsOf(portions, mass)),
+        like: tables.syrupLike,
+      },
+    ],
     went: wentIn(making.grams, sugar, making.water),
-    away: [{ name: "steam of the browning", grams: making.grams * stage.mass }],
+    away: [{ name: "steam of the browning", grams: making.grams - left }],
     working: [
       { name: "of its sweetness lost", value: 100 * stage.lost, unit: "%" },
       { name: "of its mass lost as steam", value: 100 * stage.mass, unit: "%" },
-      { name: "caramel before the water", value: making.grams * (1 - stage.mass), unit: "g" },
+      { name: "caramel before the water", value: left, unit: "g" },
       { name: "syrup", value: mass, unit: "g" },
     ],
     problems,

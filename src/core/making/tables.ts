@@ -103,16 +103,23 @@ export interface MakingTables {
   /** Milk of fewer per cent of solids is for drinking, of more is thick. */
   readonly strengths: { readonly drinking: number; readonly thick: number };
   readonly extractionSource: string;
+  readonly pulpKeeps: string;
   readonly pastes: readonly FruitPaste[];
   readonly syrups: readonly SyrupSugar[];
   readonly syrupLike: string;
   readonly boiling: BoilingPoints;
   readonly boilingSource: string;
   readonly syrupStages: readonly SyrupStage[];
+  /** Boiling syrup and caramel burn: said wherever they are made. */
+  readonly syrupCare: string;
+  /** Foods that are caramelised, by id. */
+  readonly caramelSugars: readonly string[];
   readonly caramel: readonly CaramelStage[];
   readonly caramelSource: string;
+  readonly caramelCare: string;
   readonly caramelKeeps: string;
   readonly roasts: readonly RoastStage[];
   readonly roastSource: string;
+  readonly roastHow: string;
   readonly roastKeeps: string;
 }

@@ -41,30 +41,16 @@ export function kitchenFoods(
 ): ReadonlyMap<string, Food> {
   if (pantry.foods.length + pantry.weighings.length + pantry.prices.length + pantry.names.length === 0) return shipped;
   const foods = new Map(shipped);
-  price(foods, pantry.prices);
+  const settle = settling(foods, pantry, measures);
+  for (const id of new Set([...pantry.weighings, ...pantry.prices].map(({ foodId }) => foodId))) settle(id);
   for (const own of pantry.foods) {
     if (shipped.has(own.id)) continue;
     const { made } = own;
     const food = made.kind === "label" ? foodFromLabel(own, made.label, tables.traits) : foodFromMaking(own, made.making, made.part, foods, tables);
     if (!food) continue;
     foods.set(own.id, food);
-    // Priced at once, so that what is made of it knows.
-    price(
-      foods,
-      pantry.prices.filter(({ foodId }) => foodId === own.id),
-    );
-  }
-  for (const id of new Set(pantry.weighings.map(({ foodId }) => foodId))) {
-    const food = foods.get(id);
-    if (food)
-      foods.set(
-        id,
-        withWeighings(
-          food,
-          pantry.weighings.filter(({ foodId }) => foodId === id),
-          measures,
-        ),
-      );
+    // At once, so that what is made of it knows.
+    settle(own.id);
   }
   for (const { words, foodId } of pantry.names) {
     const food = foods.get(foodId);
@@ -73,12 +59,17 @@ export function kitchenFoods(
   return foods;
 }
 
-function price(foods: Map<string, Food>, prices: readonly Price[]): void {
-  for (const each of prices) {
-    const food = foods.get(each.foodId);
-    const perGram = food ? pricePerGram(each, food) : null;
-    if (food && perGram !== null) foods.set(food.id, { ...food, pricePerGram: perGram });
-  }
+/** Puts a food's weighings in, then its price: a price by the piece goes by what a piece weighs here. */
+function settling(foods: Map<string, Food>, { weighings, prices }: PantryDocument, measures: HouseholdMeasures): (id: string) => void {
+  return (id) => {
+    const food = foods.get(id);
+    if (!food) return;
+    const mine = weighings.filter(({ foodId }) => foodId === id);
+    const weighed = mine.length > 0 ? withWeighings(food, mine, measures) : food;
+    const price = prices.findLast(({ foodId }) => foodId === id);
+    const perGram = price ? pricePerGram(price, weighed) : null;
+    foods.set(id, perGram === null ? weighed : { ...weighed, pricePerGram: perGram });
+  };
 }
 
 /** Names in use, in small letters, each with the id of its food. */

@@ -183,11 +183,36 @@ describe("a price", () => {
     expect(foods.get(foodId)?.pricePerGram).toBeCloseTo(perGram, 9);
     expect(foods.get("jaggery")?.pricePerGram).toBeNull();
   });
+  it("by the piece goes by what a piece weighs here, whatever was entered first", () => {
+    const document = { ...EMPTY_PANTRY, prices: [{ foodId: "dates", price: 1, amount: 10, unit: "piece", at: "" }] as const };
+    const perGram = (pantry: typeof EMPTY_PANTRY) => kitchenFoods(REFERENCE.foods, pantry, measures, TABLES).get("dates")?.pricePerGram;
+    expect(perGram(document)).toBeCloseTo(1 / 80, 9);
+    expect(perGram({ ...document, weighings: [weighing(20, { foodId: "dates", unit: "piece" })] })).toBeCloseTo(1 / 200, 9);
+  });
   it("is offered only in units that can be weighed", () => {
     const figs = REFERENCE.foods.get("fresh-fig");
     if (!figs) throw new Error("no figs");
     expect(priceUnitsOf(figs)).toEqual(["g", "kg", "piece"]);
   });
+});
+
+describe("a name that the household taught", () => {
+  const read = (text: string, pantry: typeof EMPTY_PANTRY) => {
+    const foods = kitchenFoods(REFERENCE.foods, pantry, measures, TABLES);
+    const parsed = readRecipeText(`Case\n${text}`);
+    if (!parsed.ok) throw new Error(parsed.error.kind);
+    return readRecipe(parsed.value, { ...context, foods, matcher: createFoodMatcher(foods.values()) }, REFERENCE.constants).readings[0];
+  };
+  const names = [{ words: "moon syrup", foodId: "jaggery-syrup", at: "2026-05-01" }];
+  it("is read in every recipe, also with a word that says how it is cut", () => {
+    expect(read("2 tbsp moon syrup", EMPTY_PANTRY)?.kind).toBe("food unknown");
+    expect(read("2 tbsp moon syrup", { ...EMPTY_PANTRY, names })).toMatchObject({ kind: "read", food: { id: "jaggery-syrup" } });
+    expect(read("2 tbsp warm moon syrup", { ...EMPTY_PANTRY, names })).toMatchObject({ kind: "read", food: { id: "jaggery-syrup" } });
+  });
+  it("of a food that is gone does nothing", () =>
+    expect(read("2 tbsp moon syrup", { ...EMPTY_PANTRY, names: [{ ...names[0], words: "moon syrup", foodId: "own-gone", at: "" }] })?.kind).toBe(
+      "food unknown",
+    ));
 });
 
 describe("a measure weighed by the household", () => {

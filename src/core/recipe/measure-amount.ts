@@ -15,6 +15,8 @@ export interface Weighed {
 export interface Unweighed {
   readonly kind: "unweighed";
   readonly why: string;
+  /** What it would be, to be asked. */
+  readonly guess?: { readonly label: string; readonly grams: number };
 }
 
 /** Millilitres of measures that no jug states (rules of thumb). */
@@ -53,7 +55,7 @@ export function measureAmounts(
   let variance = 0;
   const terms: string[] = [];
   const stated: string[] = [];
-  if (food.cooked && COOKED.test(words)) return { kind: "unweighed", why: cookedWhy(amounts, food, food.cooked, measures) };
+  if (food.cooked && COOKED.test(words)) return askedDry(amounts, food, food.cooked, measures);
   for (const amount of amounts) {
     const one = gramsOfOne(amount, food, words, familyDensity, measures);
     if (typeof one === "string") return { kind: "unweighed", why: one };
@@ -134,12 +136,17 @@ function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensi
 const formIn = (food: Food, words: string): string | undefined => Object.keys(food.forms).find((key) => new RegExp(`\\b${key}\\b`, "i").test(words));
 
 /** A grain or pulse given as cooked: what it was before is asked, with what it comes to. */
-function cookedWhy(amounts: readonly StatedAmount[], food: Food, { density, gain }: NonNullable<Food["cooked"]>, measures: HouseholdMeasures): string {
+function askedDry(amounts: readonly StatedAmount[], food: Food, { density, gain }: NonNullable<Food["cooked"]>, measures: HouseholdMeasures): Unweighed {
   const [amount] = amounts;
   const mass = amount?.unit == null ? undefined : (MASS_GRAMS[amount.unit] ?? (millilitresOf(amount.unit, measures) ?? 0) * density);
-  if (!amount || !mass) return `cooked ${food.name.toLowerCase()}: give what it weighs before it is cooked`;
+  if (!amount || !mass) return { kind: "unweighed", why: `cooked ${food.name.toLowerCase()}: give what it weighs before it is cooked` };
   const cooked = amount.quantity * mass;
-  return `cooked, it weighs about ${formatGrams(cooked)} g: that is ${formatGrams(cooked / gain)} g before cooking and ${formatGrams(cooked - cooked / gain)} g of water. Give the first here and the water as a line of its own`;
+  const dry = cooked / gain;
+  return {
+    kind: "unweighed",
+    why: `cooked, it weighs about ${formatGrams(cooked)} g: that is ${formatGrams(dry)} g before cooking and ${formatGrams(cooked - dry)} g of water. Give the first here and the water as a line of its own`,
+    guess: { label: "before cooking", grams: dry },
+  };
 }
 
 /** The household's own weighing of a unit: of the form that the words name, else the plain one. */

@@ -71,7 +71,12 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
   if (parts.problem) return { ...shared, kind: "amount unknown", guesses: amountGuesses(matched, context.measures), why: problemWords(parts) };
   const measured = measureAmounts(parts.amounts, matched, parts.description, context.familyDensity[matched.family] ?? null, context.measures);
   if (measured.kind === "unweighed")
-    return { ...shared, kind: "amount unknown", guesses: amountGuesses(matched, context.measures), why: capital(measured.why) };
+    return {
+      ...shared,
+      kind: "amount unknown",
+      guesses: measured.guess ? [measured.guess] : amountGuesses(matched, context.measures),
+      why: capital(measured.why),
+    };
   return { ...shared, kind: "read", grams: measured.grams, how: measured.how, measure: measured.measure, optional: parts.optional };
 }
 

@@ -129,20 +129,7 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
           </p>
           <Nature food={food} />
           <CalledHere foodId={food.id} />
-          {lookAlikes.length > 0 && (
-            <>
-              <h2 className="t-h2 mt-5">Often taken for</h2>
-              <ul className="rule-t mt-1 t-ledger">
-                {lookAlikes.map((other) => (
-                  <li key={other.id} className="border-b border-line">
-                    <Go href={`/pantry/${other.id}`} className="block py-1.5 hover:underline">
-                      {other.name}
-                    </Go>
-                  </li>
-                ))}
-              </ul>
-            </>
-          )}
+          {lookAlikes.length > 0 && <FoodLinks title="Often taken for" foods={lookAlikes} />}
           <h2 className="t-h2 mt-5 no-print">What it costs here</h2>
           <div className="rule-t mt-1 pt-1.5 no-print">
             <PriceField food={kitchen} />
@@ -176,19 +163,29 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
               <span className="text-ink2">No value: it has little carbohydrate, or none was measured.</span>
             )}
           </p>
-          <h2 className="t-h2 mt-5 no-print">Of the same family</h2>
-          <ul className="rule-t mt-1 t-ledger no-print">
-            {kin.map((other) => (
-              <li key={other.id} className="border-b border-line">
-                <Go href={`/pantry/${other.id}`} className="block py-1.5 hover:underline">
-                  {other.name}
-                </Go>
-              </li>
-            ))}
-          </ul>
+          <div className="no-print">
+            <FoodLinks title="Of the same family" foods={kin} />
+          </div>
         </aside>
       </main>
     </>
+  );
+}
+
+function FoodLinks({ title, foods }: { readonly title: string; readonly foods: readonly Pick<Food, "id" | "name">[] }) {
+  return (
+    <section aria-label={title}>
+      <h2 className="t-h2 mt-5">{title}</h2>
+      <ul className="rule-t mt-1 t-ledger">
+        {foods.map(({ id, name }) => (
+          <li key={id} className="border-b border-line">
+            <Go href={`/pantry/${id}`} className="block py-1.5 hover:underline">
+              {name}
+            </Go>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

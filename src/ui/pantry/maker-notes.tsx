@@ -2,17 +2,19 @@
 
 import { lazy, Suspense, useState } from "react";
 import type { Food } from "../../core/food";
-import { seenHolds, soakedGrams, syrupStage, type Made, type Making, type MakingTables, type MilkMaking } from "../../core/making";
+import { foodsIn, holdsOf, seenHolds, soakedGrams, syrupStage, type Made, type Making, type MakingTables, type MilkMaking } from "../../core/making";
 import type { MakingTerm } from "../../core/making";
 import { formatGrams, formatToSpread, moneyText } from "../../core/units";
 import { Button } from "../parts/button";
 import { toast } from "../shell/messages";
 import { useHousehold } from "../shell/household";
 import { usePantryDocument } from "../shell/pantry";
-import { Row, WeighedField } from "./maker-forms";
+import { Row, WeighedField } from "./maker-form-parts";
 import type { MadeFood } from "./maker-model";
 import { PriceField } from "./price-field";
 
+/** Two weighings of one pressing are one. */
+const SAME = 1e-6;
 const ScalePanel = lazy(() => import("../devices/scale-panel"));
 
 interface NotesProps {
@@ -99,7 +101,7 @@ export function MilkWeights({ making, made, tables, foods, onChange }: Omit<Note
           <ScalePanel onTake={(grams) => onChange({ ...making, [scale]: Math.round(grams) }, scale)} />
         </Suspense>
       )}
-      {seen !== null && !wrong("weighedPulp")?.grave && (
+      {seen !== null && !wrong("weighedPulp")?.grave && !mine.some(({ holds }) => Math.abs(holds - seen) < SAME) && (
         <p className="mt-2">
           <Button onClick={remember}>Remember what my pulp holds</Button>
         </p>
@@ -107,7 +109,7 @@ export function MilkWeights({ making, made, tables, foods, onChange }: Omit<Note
       {mine.length > 0 && (
         <p className="t-small text-ink2 mt-1">
           Seen {mine.length === 1 ? "once" : `${mine.length} times`} with this squeeze: {mine.map(({ holds }) => holds.toFixed(1)).join(", ")} g of liquid a
-          gram, usually {material.holds.toFixed(1)}.{" "}
+          gram, usually {holdsOf({ ...making, holds: null }, material, tables).toFixed(1)}.{" "}
           <button
             type="button"
             className="underline"
@@ -152,7 +154,7 @@ function handlingOf(making: Making, tables: MakingTables): readonly (readonly [s
             ["heat", material.heat],
             ["the milk keeps", material.keeps],
             ["the pulp is good for", `${sentence(material.uses.join("; "))}.`],
-            ["the pulp keeps", "2 days in the fridge wet, 3 months frozen, a month dried through at 90 °C and closed up."],
+            ["the pulp keeps", tables.pulpKeeps],
           ]
         : [];
     }
@@ -170,7 +172,7 @@ function handlingOf(making: Making, tables: MakingTables): readonly (readonly [s
       const stage = syrupStage(making.percent, tables);
       return [
         ...(stage ? [["it shows", `${sentence(stage.name)}: ${stage.cue}.`] as const] : []),
-        ["mind", "Boiling syrup burns deep: no bare fingers, no children at the stove, cold water at hand."],
+        ["mind", tables.syrupCare],
         ...(sugar ? [["it keeps", sugar.keeps] as const] : []),
       ];
     }
@@ -181,14 +183,14 @@ function handlingOf(making: Making, tables: MakingTables): readonly (readonly [s
             ["colour", stage.colour],
             ["sweetness lost", `${Math.round(stage.lost * 100)} % of the sugar’s`],
             ["bitterness", stage.bitterness],
-            ["mind", "Hot water only, at arm’s length: it spits. Caramel burns deep; cold water at hand."],
+            ["mind", tables.caramelCare],
             ["it keeps", tables.caramelKeeps],
           ]
         : [];
     }
     case "roast":
       return [
-        ["how", "On a low flame in a heavy pan, stirring without a stop; off the fire a shade before, as it goes on in the pan."],
+        ["how", tables.roastHow],
         ["it keeps", tables.roastKeeps],
       ];
     case "mixture":
@@ -200,7 +202,7 @@ function Cost({ making, out, tables, foods }: Pick<NotesProps, "making" | "out" 
   const { currency } = useHousehold().units;
   const material = making.kind === "milk" ? tables.milks.find(({ foodId }) => foodId === making.material) : undefined;
   const packed = material?.packed ? foods.get(material.packed) : undefined;
-  const sources = [...new Set(sourceIds(making))].flatMap((id) => foods.get(id) ?? []);
+  const sources = [...new Set(foodsIn(making).map(({ foodId }) => foodId))].flatMap((id) => (id === "water" ? [] : (foods.get(id) ?? [])));
   const main = out[0];
   const each = main?.food.pricePerGram ?? null;
   const unit = making.kind === "milk" ? "a litre" : "100 g";
@@ -236,20 +238,4 @@ function Cost({ making, out, tables, foods }: Pick<NotesProps, "making" | "out" 
       </ul>
     </section>
   );
-}
-
-function sourceIds(making: Making): readonly string[] {
-  switch (making.kind) {
-    case "milk":
-      return [making.material];
-    case "paste":
-      return [making.fruit];
-    case "syrup":
-    case "caramel":
-      return [making.sugar];
-    case "roast":
-      return [making.flour];
-    case "mixture":
-      return making.parts.map(({ foodId }) => foodId).filter((id) => id !== "water");
-  }
 }

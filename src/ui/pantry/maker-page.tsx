@@ -176,7 +176,11 @@ function Maker({
                 })}
               </ul>
             )}
-            {over && <RemoveFood own={over} />}
+            {over && (
+              <div>
+                <RemoveFood own={over} />
+              </div>
+            )}
             {over && shown[0] && <Touched own={{ ...over, name: shown[0].own.name, made: shown[0].own.made }} />}
           </section>
         </div>
@@ -223,7 +227,7 @@ function SaveRow({
       <div className="flex flex-wrap gap-2 items-end">
         <label className="flex-1 min-w-48">
           <span className="t-small text-ink2 block">
-            {over || part.key === "whole" ? "Its name, as your recipes call it" : `Name of the ${part.key}, as your recipes call it`}
+            {over || part.key === "whole" ? "Its name, as your recipes call it" : `Name of ${part.key.startsWith("press") ? part.key : `the ${part.key}`}`}
           </span>
           <input
             value={own.name}

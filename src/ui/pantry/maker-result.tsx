@@ -123,8 +123,8 @@ export function MadeTable({
               in 100 g
             </th>
             {out.map(({ part }) => (
-              <th key={part.key} scope="col" className="text-right font-[560] pl-3 min-w-[92px]">
-                {part.name}
+              <th key={part.key} scope="col" className="text-right font-[560] pl-3">
+                {isMilk ? partWords(part.key, out.length) : part.name}
               </th>
             ))}
           </tr>
@@ -181,6 +181,9 @@ export function MadeTable({
     </div>
   );
 }
+
+/** A short head for what a pressing gives: the names stand below. */
+const partWords = (key: string, of: number) => (key === "pulp" ? "wet pulp" : key === "milk" ? (of > 2 ? "all the milk" : "milk") : key);
 
 const STRENGTHS = { drinking: "for drinking", cooking: "for cooking", thick: "thick" } as const;
 

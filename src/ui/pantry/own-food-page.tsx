@@ -6,7 +6,6 @@ import { ORIGINS, type Origin } from "../../core/food";
 import { EMPTY_LABEL, namesOf, ownFoodProblems, type Label, type OwnFood } from "../../core/pantry";
 import { AmountField, readTyped } from "../parts/amount-field";
 import { Button, buttonClass } from "../parts/button";
-import { Choice } from "../parts/choice";
 import { UndoButtons } from "../parts/undo-buttons";
 import { useDraft } from "../parts/use-draft";
 import { useUndoKeys } from "../parts/use-history";
@@ -19,7 +18,7 @@ import { PageHead } from "../shell/shell";
 import { FAMILY_NAMES, FAMILY_ORDER } from "./food-words";
 import { newFoodId } from "./maker-model";
 import { MadeFoodEdit } from "./maker-page";
-import { AllergenBoxes, UnitChoice, Why } from "./own-food-parts";
+import { AllergenBoxes, Further, UnitChoice, Why } from "./own-food-parts";
 import { RemoveFood } from "./remove-food";
 import { Touched } from "./touched";
 
@@ -262,47 +261,7 @@ function LabelPage({ known }: { readonly known: OwnFood | null }) {
           </div>
         </form>
         <aside className="lg:crease-l p-4 md:p-5 grid gap-5 content-start" aria-label="About it">
-          <div>
-            <h2 className="t-h2">What a cup of it weighs</h2>
-            <p className="t-small text-ink2 rule-t pt-1">Weigh it on its own page once it is saved; or give its density.</p>
-            <p className="flex gap-4 items-center t-ledger mt-1">
-              <Choice name="density" label="only weighed" checked={own.density === null} onChange={() => change({ density: null })} />
-              <Choice name="density" label="g per ml" checked={own.density !== null} onChange={() => change({ density: own.density ?? 1 })} />
-              {own.density !== null && (
-                <AmountField label="Grams per millilitre" unit="" value={own.density} least={0.02} most={25} onChange={(density) => change({ density })} />
-              )}
-            </p>
-          </div>
-          <label>
-            <span className="t-small text-ink2 block">Also called, with commas between</span>
-            <input
-              defaultValue={own.synonyms.join(", ")}
-              maxLength={400}
-              onChange={(event) =>
-                change(
-                  {
-                    synonyms: event.target.value
-                      .split(",")
-                      .map((word) => word.trim())
-                      .filter(Boolean)
-                      .slice(0, 20),
-                  },
-                  "synonyms",
-                )
-              }
-              className="w-full bg-sheet border border-edge px-3 min-h-11"
-            />
-          </label>
-          <label>
-            <span className="t-small text-ink2 block">A note: maker, strength, where bought</span>
-            <textarea
-              value={own.note}
-              maxLength={500}
-              rows={3}
-              onChange={(event) => change({ note: event.target.value }, "note")}
-              className="w-full bg-sheet border border-edge p-3"
-            />
-          </label>
+          <Further own={own} onChange={change} />
           {known && <Touched own={own} />}
           <p className="t-small text-ink2">
             Labels are taken to be within ± 13 % in 8 of 10 cases. Which sugars they are, and how much of the fibre is soluble, no label says: that is guessed

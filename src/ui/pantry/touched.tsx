@@ -1,6 +1,6 @@
 "use client";
 
-import { useMemo } from "react";
+import { useDeferredValue, useMemo } from "react";
 import { recipeInput } from "../../core/adaptation";
 import { describeProperty, evaluate, type Figures, type PropertyId } from "../../core/evaluate";
 import type { OwnFood } from "../../core/pantry";
@@ -19,7 +19,9 @@ const TOLD: readonly PropertyId[] = ["serving.energy", "serving.freeSugarsUk", "
 const LEAST_CHANGE = 0.005;
 
 /** What a change of an own food does to the recipes that use it, a serving each, before it is saved. */
-export function Touched({ own }: { readonly own: OwnFood }) {
+export function Touched({ own: latest }: { readonly own: OwnFood }) {
+  // Whole recipes are computed anew: after the field that is typed in.
+  const own = useDeferredValue(latest);
   const uses = useUses(own.id);
   const knowledge = useKnowledge();
   const pantry = usePantryDocument().present;
