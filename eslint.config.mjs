@@ -25,6 +25,15 @@ export default tseslint.config(
       "no-restricted-properties": ["error", { object: "Math", property: "random", message: "Chance comes in as a seed." }],
     },
   },
+  {
+    // The calendar reckons with dates, but never with the clock's.
+    files: ["src/core/calendar/*.ts"],
+    rules: {
+      "no-restricted-globals": ["error", ...PLATFORM.filter((name) => name !== "Date")],
+      "no-restricted-properties": ["error", { object: "Math", property: "random" }, { object: "Date", property: "now", message: "The moment comes in as an argument." }],
+      "no-restricted-syntax": ["error", { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: "The moment comes in as an argument." }],
+    },
+  },
   { files: ["**/*.mjs", "**/*.cjs", "scripts/**"], ...tseslint.configs.disableTypeChecked, rules: { ...tseslint.configs.disableTypeChecked.rules, "@typescript-eslint/no-require-imports": "off" } },
   prettier,
 );

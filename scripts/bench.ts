@@ -5,13 +5,13 @@ import { recipeInput } from "../src/core/adaptation";
 import { evaluate } from "../src/core/evaluate";
 import { make } from "../src/core/making";
 import { nutritionProfile } from "../src/core/nutrition";
-import { readRecipe, readRecipeText } from "../src/core/recipe";
 import { propose } from "../src/core/substitution";
 import { createHighsPort } from "../src/workers/solver/highs-port";
+import { library, reading } from "./bench-library";
 import { audit } from "./lighthouse";
-import { newFolder, removeFolder, save, send, startApp } from "../tests/support/app";
+import { newFolder, removeFolder, save, startApp } from "../tests/support/app";
 import { openBrowser } from "../tests/support/browser";
-import { context, freeSugars, phirni, problem, read, tableOf } from "../tests/support/kitchen";
+import { freeSugars, phirni, problem, read, tableOf } from "../tests/support/kitchen";
 
 const rows: [what: string, figure: string, aim: string][] = [];
 const quantile = (values: readonly number[], q: number) => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))] ?? 0;
@@ -24,7 +24,10 @@ const timed = async (work: () => unknown): Promise<number> => {
 };
 
 const KEYS = 60;
-const TWELVE = `${DEMO_RECIPES[1] ?? ""}`.replace("1 tsp rose water", "1 tsp rose water\n2 tbsp raisins\n1 tbsp ghee\n¼ cup condensed milk\na pinch of nutmeg");
+const TWELVE = `${DEMO_RECIPES[1]?.text ?? ""}`.replace(
+  "1 tsp rose water",
+  "1 tsp rose water\n2 tbsp raisins\n1 tbsp ghee\n¼ cup condensed milk\na pinch of nutmeg",
+);
 
 async function computing() {
   const recipe = read(TWELVE);
@@ -61,11 +64,7 @@ async function computing() {
   const makings: number[] = [];
   for (let i = 0; i < 500; i++) makings.push(await timed(() => make(making, REFERENCE.foods, MAKING)));
   rows.push(["a plant milk of two presses, milk and pulp with intervals", spread(makings), "under a frame"]);
-  const text = readRecipeText(TWELVE);
-  if (!text.ok) throw new Error(text.error.kind);
-  const reading: number[] = [];
-  for (let i = 0; i < 200; i++) reading.push(await timed(() => readRecipe(text.value, context, REFERENCE.constants)));
-  rows.push(["read 12 lines from text", spread(reading), "under a frame"]);
+  await reading(rows, timed, spread);
 }
 
 async function solving() {
@@ -242,20 +241,13 @@ async function pages() {
     rows.push(["keydown to painted results in the food search, 4× CPU slowdown", told(search, await plainInput(WORD)), "p95 under 50 ms"]);
     await browser.close();
 
-    for (let i = 0; i < 3000; i++) {
-      const { status } = await send(app.address, "POST", "/api/recipes", { text: `Sweet number ${i}\n1 cup milk\n2 tbsp sugar` });
-      if (status !== 201) throw new Error(`paste ${i}: ${status}`);
-    }
-    const lists: number[] = [];
-    for (let i = 0; i < 30; i++) lists.push(await timed(async () => (await fetch(`${app.address}/recipes?search=number+2`)).text()));
-    rows.push(["recipes page, 3,000 recipes, with a search", spread(lists, 0), "fast"]);
     await app.stop();
   } finally {
     removeFolder(folder);
   }
 }
 
-const PARTS = { computing, solving, pages, views };
+const PARTS = { computing, solving, library: () => library(rows, timed, spread), pages, views };
 // All of them, or those that are named: npm run bench -- computing pages
 const named = process.argv.slice(2);
 for (const [name, part] of Object.entries(PARTS)) if (named.length === 0 || named.includes(name)) await part();

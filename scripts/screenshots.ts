@@ -45,7 +45,12 @@ await shot("swap-open", "/recipes/demo-1/swap", { then: (page) => page.getByRole
 await shot("swap-phone", "/recipes/demo-2/swap", { width: 390, height: 844 });
 await shot("why", "/recipes/demo-2/swap", { then: (page) => page.getByRole("button", { name: /^Sweetness, chilled for this table/ }).click() });
 await shot("recipe", "/recipes/demo-1/recipe");
-await shot("table", "/recipes/demo-2/table");
+await shot("table", "/recipes/demo-1/table", {
+  then: async (page) => {
+    for (const who of ["Grandmother", "Neighbour", "Niece", "Uncle"]) await page.getByRole("checkbox", { name: new RegExp(`^${who}`) }).check();
+    await page.getByRole("heading", { name: "Where wishes meet" }).waitFor();
+  },
+});
 const kept = await shot("version", "/recipes/demo-2/swap", {
   then: async (page) => {
     await page.getByRole("button", { name: /Keep as a version/ }).click();
@@ -53,16 +58,33 @@ const kept = await shot("version", "/recipes/demo-2/swap", {
   },
 });
 await shot("version-dark", new URL(kept).pathname, { dark: true });
+await shot("mass", "/recipes/demo-10/recipe", {
+  height: 900,
+  then: (page) => page.getByRole("heading", { name: "Mass, step by step" }).evaluate((heading) => heading.scrollIntoView({ block: "end" })),
+});
+const again = await shot("compare", "/recipes/demo-2/swap", {
+  then: async (page) => {
+    const first = new URL(kept).pathname.split("/").at(-1) ?? "";
+    await page.goto(`${app.address}/versions/${first}`, { waitUntil: "networkidle" });
+    await page.getByRole("button", { name: "Work on from it" }).click();
+    await page.waitForURL(/swap/);
+    await page.getByLabel(/^Water driven off in this version/).fill("160");
+    await page.getByRole("button", { name: /Keep as a version/ }).click();
+    await page.waitForURL(/versions\/.+/);
+    const second = new URL(page.url()).pathname.split("/").at(-1) ?? "";
+    await page.goto(`${app.address}/recipes/demo-2/compare?with=now,${first},${second}`, { waitUntil: "networkidle" });
+    await page.locator("[role='img'] svg").first().waitFor();
+  },
+});
+if (!again.includes("compare")) throw new Error("no comparison");
 await shot("kitchen", "/");
-await shot("kitchen-phone", "/", { width: 390, height: 844 });
 await shot("recipes", "/recipes");
 await shot("nutrition", "/recipes/demo-2/nutrition", { then: (page) => page.locator("svg path").first().waitFor() });
 await shot("pantry", "/pantry?family=sweetener");
 await shot("food", "/pantry/jaggery");
 await shot("household", "/household");
 await shot("maker", "/pantry/make?of=milk&from=almond", { height: 900 });
-await shot("maker-phone", "/pantry/make?of=syrup", { width: 390, height: 844 });
-await shot("beams", "/sheet");
+await shot("rule", "/household/rules/own-elders?from=ekadashi", { then: (page) => page.getByText(/no food is judged otherwise/).waitFor() });
 await shot("paste", "/recipes/new");
 await browser.close();
 await app.stop();

@@ -4,7 +4,9 @@ import type { ReactNode } from "react";
 import { getHousehold } from "@/server/household";
 import { getPantry } from "@/server/pantry";
 import { placeStates } from "@/server/kitchen";
+import { getHouseRules } from "@/server/house-rules";
 import { HouseholdProvider } from "@/ui/shell/household";
+import { HouseRulesProvider } from "@/ui/shell/house-rules";
 import { PantryProvider } from "@/ui/shell/pantry";
 import { SavingProvider } from "@/ui/shell/saving";
 import { Shell } from "@/ui/shell/shell";
@@ -21,7 +23,7 @@ export const viewport: Viewport = { width: "device-width", initialScale: 1, them
 export const dynamic = "force-dynamic";
 
 export default async function Layout({ children }: { readonly children: ReactNode }) {
-  const [household, pantry, states, jar] = await Promise.all([getHousehold(), getPantry(), placeStates(), cookies()]);
+  const [household, pantry, houseRules, states, jar] = await Promise.all([getHousehold(), getPantry(), getHouseRules(), placeStates(), cookies()]);
   const theme = themeOf(jar.get(THEME_COOKIE)?.value);
   return (
     <html lang="en" data-theme={theme} className={anekLatin.variable}>
@@ -29,7 +31,9 @@ export default async function Layout({ children }: { readonly children: ReactNod
         <SavingProvider>
           <HouseholdProvider given={household}>
             <PantryProvider given={pantry}>
-              <Shell states={states}>{children}</Shell>
+              <HouseRulesProvider given={houseRules}>
+                <Shell states={states}>{children}</Shell>
+              </HouseRulesProvider>
             </PantryProvider>
           </HouseholdProvider>
         </SavingProvider>

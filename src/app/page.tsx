@@ -1,11 +1,11 @@
 import { getKitchen } from "@/server/kitchen";
-import { wishNames } from "@/server/versions";
+import { wishWords } from "@/server/versions";
 import { KitchenPage } from "@/ui/kitchen/kitchen-page";
 import { dateWords, dayWords } from "./words";
 
 export default async function Page() {
   const now = new Date();
-  const { going, kept, ...totals } = await getKitchen();
+  const [{ going, kept, ...totals }, wishNames] = await Promise.all([getKitchen(), wishWords()]);
   return (
     <KitchenPage
       {...totals}

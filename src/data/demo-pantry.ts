@@ -1,3 +1,5 @@
+import type { EatersDocument } from "../core/substitution";
+import type { Equipment, Place } from "../core/units";
 import { EMPTY_LABEL, type OwnFood, type PantryDocument, type Price } from "../core/pantry";
 import type { Making } from "../core/making";
 
@@ -40,3 +42,30 @@ export const DEMO_PANTRY: PantryDocument = {
 
 /** Its currency. */
 export const DEMO_CURRENCY = "crowns";
+
+/** Where the made-up lake town lies. */
+export const DEMO_PLACE: Place = { latitude: 21.5, longitude: 78.5, timeZone: "Asia/Kolkata" };
+
+/** What it cooks with. */
+export const DEMO_EQUIPMENT: Equipment = {
+  pans: [
+    { id: "wide", name: "the wide one", diameter: 26, depth: 9, mass: 1180, sharedWith: [] },
+    { id: "small", name: "the small one", diameter: 18, depth: 8, mass: 640, sharedWith: ["milk"] },
+  ],
+  burners: [{ id: "front", name: "front", kind: "gas", power: 2.4 }],
+  mixer: { sharedWith: ["cashew", "sesame"] },
+  pressureCooker: { litres: 5, sharedWith: [] },
+  fridge: 12,
+};
+
+/** Who eats at the made-up household, by role. */
+export const DEMO_EATERS: EatersDocument = {
+  eaters: [
+    { id: "grandmother", name: "Grandmother", rules: [], limits: [], note: "Knows how it has to taste.", age: "older" },
+    { id: "neighbour", name: "Neighbour", rules: ["ekadashi"], onDays: ["ekadashi"], limits: [], note: "Keeps the fast with her own list." },
+    { id: "niece", name: "Niece", rules: ["no-cashew"], traces: "avoided", limits: [], note: "A pan and a spoon of her own.", taste: "sweeter" },
+    { id: "uncle", name: "Uncle", rules: [], limits: [{ id: "freeSugars", most: 8, school: "uk" }], note: "Minds his blood sugar.", taste: "less sweet" },
+    { id: "cousin", name: "Cousin", rules: ["vegan"], limits: [], note: "" },
+    { id: "child", name: "Small child", rules: ["small-child"], limits: [], note: "", age: "1 to 5", portion: 0.5 },
+  ],
+};

@@ -1,37 +1,174 @@
-import { ALLERGENS, TREE_NUTS, type Allergen, type Origin } from "../core/food";
-import type { Rule } from "../core/models/diet";
+import { ALLERGENS, TREE_NUTS, type Allergen } from "../core/food";
+import type { Clause, Rule, RuleKind, When } from "../core/models/diet";
 
 const CODEX = "Codex CXS 1-1985, foods known to cause hypersensitivity";
-const rule = (id: string, name: string, short: string, parts: Partial<Rule>): Rule => ({
-  id, name, short, school: "usual", avoidsOrigins: [], avoidsAllergens: [], asksAllergens: [], source: CODEX, ...parts,
-});
+const CUSTOM = "custom of households that keep it; traditions differ, your elders' or temple's list wins";
+
+const avoid = (when: When, because: string): Clause => ({ verdict: "avoid", when, because });
+const ask = (when: When, because: string): Clause => ({ verdict: "ask", when, because });
+const allow = (when: When): Clause => ({ verdict: "allowed", when, because: "" });
+const contains = (allergens: readonly Allergen[]): Clause => avoid({ allergens }, "contains {allergen}");
+
+interface School {
+  /** Part of the id; empty for the one taken unless another is chosen. */
+  readonly id: string;
+  readonly name: string;
+  readonly reason: string;
+  readonly clauses: readonly Clause[];
+}
+
+const rulesOf = (kind: RuleKind, id: string, name: string, short: string, schools: readonly School[], source = CODEX): Rule[] =>
+  schools.map((school) => ({
+    id: school.id ? `${id}/${school.id}` : id, kind, name, short, school: school.name, schoolReason: school.reason, clauses: school.clauses, source,
+  }));
+const rule = (kind: RuleKind, id: string, name: string, short: string, clauses: readonly Clause[], source = CODEX): Rule[] =>
+  rulesOf(kind, id, name, short, [{ id: "", name: "usual", reason: "", clauses }], source);
 
 /** Cross-reactive pairs: the other of a pair is avoided until the household has cleared it. */
 const CROSS_REACTIVE: Readonly<Partial<Record<Allergen, Allergen>>> = { cashew: "pistachio", pistachio: "cashew", walnut: "pecan", pecan: "walnut" };
 
-/** Rule that avoids one allergen and its cross-reactive kin. */
-export function allergenRule(allergen: Allergen): Rule {
+/** Rule that avoids one allergen and its cross-reactive kin; where there is kin, a school for those who have it cleared. */
+function allergenRules(allergen: Allergen): Rule[] {
   const kin = CROSS_REACTIVE[allergen];
   const words = allergen.replace("-", " ");
-  return rule(`no-${allergen}`, `No ${words}`, `no ${words}`, {
-    avoidsAllergens: kin ? [allergen, kin] : [allergen],
-    school: kin ? `with ${kin}, which often cross-reacts` : "usual",
-  });
+  const alone: School = { id: kin ? "cleared" : "", name: kin ? `${kin} cleared` : "usual", reason: kin ? `an allergologist has cleared ${kin}` : "", clauses: [contains([allergen])] };
+  const both: readonly School[] = kin ? [{ id: "", name: `with ${kin}, which often cross-reacts`, reason: `${words} and ${kin} share what sets the allergy off`, clauses: [contains([allergen, kin])] }, alone] : [alone];
+  return rulesOf("allergy", `no-${allergen}`, `No ${words}`, `no ${words}`, both);
 }
 
-const ANIMAL: readonly Origin[] = ["dairy", "egg", "honey", "gelatin"];
+const DAIRY: readonly Clause[] = [avoid({ origins: ["dairy"] }, "is dairy"), contains(["milk"])];
+const EGG: readonly Clause[] = [avoid({ origins: ["egg"] }, "is egg"), contains(["egg"])];
+const BEES = avoid({ origins: ["honey"] }, "is made by bees");
+const GELATIN = avoid({ origins: ["gelatin"] }, "is of animal gelatin");
+const ALCOHOL = avoid({ alcohol: true }, "holds alcohol");
+const VEGAN: readonly Clause[] = [...DAIRY, ...EGG, BEES, GELATIN];
 
-/** The diets a table can ask for; tree nuts one by one are `no-cashew` and so on. */
-export const DIETS: readonly Rule[] = [
-  rule("vegan", "Vegan", "vegan", { avoidsOrigins: ANIMAL, avoidsAllergens: ["milk", "egg"], source: "ISO 23662:2021" }),
-  rule("dairy-free", "Dairy-free", "no dairy", { avoidsOrigins: ["dairy"], avoidsAllergens: ["milk"] }),
-  rule("egg-free", "Egg-free", "no egg", { avoidsOrigins: ["egg"], avoidsAllergens: ["egg"] }),
-  rule("gluten-free", "Gluten-free", "no gluten", { avoidsAllergens: ["wheat", "barley", "rye"], asksAllergens: ["oats"], source: "Codex CXS 118-1979" }),
-  rule("nut-free", "Free of tree nuts", "no nuts", { avoidsAllergens: [...TREE_NUTS], asksAllergens: ["coconut"] }),
-  rule("soy-free", "Soya-free", "no soya", { avoidsAllergens: ["soy"] }),
-  rule("peanut-free", "Peanut-free", "no peanut", { avoidsAllergens: ["peanut"] }),
-  rule("sesame-free", "Sesame-free", "no sesame", { avoidsAllergens: ["sesame"] }),
+/** True grains; barnyard millet stands apart, as fasts do. */
+const CEREAL_PLANTS = [
+  "Triticum aestivum", "Oryza sativa", "Zea mays", "Hordeum vulgare", "Avena sativa", "Sorghum bicolor", "Cenchrus americanus", "Eleusine coracana",
+  "Setaria italica", "Panicum miliaceum", "Panicum sumatrense", "Paspalum scrobiculatum", "Urochloa ramosa", "Eragrostis tef",
+];
+const BARNYARD = ["Echinochloa frumentacea"];
+const PULSE_PLANTS = [
+  "Cicer arietinum", "Vigna mungo", "Vigna unguiculata", "Vigna radiata", "Vigna aconitifolia", "Vigna umbellata", "Lablab purpureus", "Macrotyloma uniflorum",
+  "Lens culinaris", "Pisum sativum", "Phaseolus vulgaris", "Phaseolus coccineus", "Cajanus cajan", "Glycine max", "Vicia faba", "Cyamopsis tetragonoloba",
+];
+const GROUNDNUT = ["Arachis hypogaea"];
+const PUNGENT = ["Allium cepa", "Allium sativum"];
+
+const NO_GRAIN: readonly Clause[] = [
+  avoid({ plants: CEREAL_PLANTS }, "is a grain, or made of one"),
+  avoid({ plants: PULSE_PLANTS }, "is a pulse, or made of one"),
+  ask({ plants: GROUNDNUT }, "is a pulse by its plant; most households count groundnuts with the nuts"),
+];
+/** Grain and pulse by their family, after seeds that fasts keep were let through. */
+const FAMILIES: readonly Clause[] = [avoid({ families: ["cereal"] }, "is a grain"), avoid({ families: ["pulse"] }, "is a pulse")];
+const COMMON_SALT = avoid({ families: ["salt"], forms: ["crystals"] }, "is common salt; rock salt takes its place");
+const SEED_GRAINS = { plants: ["Amaranthus hypochondriacus", "Fagopyrum esculentum", "Trapa natans", "Euryale ferox", "Nelumbo nucifera"] };
+
+const EKADASHI: readonly Clause[] = [
+  allow({ plants: BARNYARD }),
+  allow(SEED_GRAINS),
+  ...NO_GRAIN,
+  ask({ plants: ["Chenopodium quinoa"] }, "is a seed that some households count as a grain"),
+  ...FAMILIES,
+  ...EGG,
+  GELATIN,
+  avoid({ plants: PUNGENT }, "is onion or garlic"),
+  avoid({ plants: ["Brassica juncea"] }, "is mustard"),
+  ask({ plants: ["Sesamum indicum"] }, "is of sesame, which some leave out"),
+  ask({ plants: ["Ferula assa-foetida"] }, "is compounded with wheat unless it is pure"),
+  COMMON_SALT,
+];
+const NAVRATRI: readonly Clause[] = [
+  allow({ plants: BARNYARD }),
+  allow(SEED_GRAINS),
+  ask({ plants: ["Chenopodium quinoa"] }, "is a seed; some households count it in, some as a grain"),
+  ...NO_GRAIN,
+  ...FAMILIES,
+  ...EGG,
+  GELATIN,
+  avoid({ plants: PUNGENT }, "is onion or garlic"),
+  ask({ plants: ["Foeniculum vulgare", "Curcuma longa"] }, "is kept or left out by region"),
+  COMMON_SALT,
+];
+const LENT: readonly Clause[] = [...DAIRY, ...EGG, GELATIN];
+const SWEETENED: readonly Clause[] = [
+  avoid({ sugarClasses: ["added", "sweetened milk"] }, "is sugar, or sweetened"),
+  avoid({ families: ["sweetener"], above: ["availableCarbohydrate", 30] }, "is used for its sweetness"),
+];
+const FRUIT_PASTE: When = { families: ["fruit"], forms: ["paste", "syrup"] };
+
+const SHIPPED: readonly Rule[] = [
+  ...rulesOf("diet", "vegan", "Vegan", "vegan", [
+    { id: "", name: "usual", reason: "by what a food is made of", clauses: VEGAN },
+    { id: "white-sugar", name: "asks about white sugar", reason: "in some countries it is filtered over bone char", clauses: [...VEGAN, ask({ plants: ["Saccharum officinarum"], processings: ["refined"], forms: ["crystals", "flour"] }, "may be filtered over bone char: ask its maker")] },
+  ], "ISO 23662:2021"),
+  ...rule("diet", "dairy-free", "Dairy-free", "no dairy", DAIRY),
+  ...rule("diet", "lactose-free", "Lactose-free", "no lactose", [avoid({ above: ["lactose", 0.1] }, "holds more than 0.1 g of lactose in 100 g")], "usual threshold of food authorities in Europe for lactose-free, 0.1 g in 100 g"),
+  ...rule("diet", "egg-free", "Egg-free", "no egg", EGG),
+  ...rulesOf("diet", "gluten-free", "Gluten-free", "no gluten", [
+    { id: "", name: "oats asked about", reason: "oats are safe for most, when certified", clauses: [contains(["wheat", "barley", "rye"]), ask({ allergens: ["oats"] }, "oats are safe for most, and only when certified")] },
+    { id: "certified-oats", name: "certified oats at hand", reason: "the household buys certified oats and bears them", clauses: [contains(["wheat", "barley", "rye"])] },
+    { id: "no-oats", name: "no oats", reason: "some react to the avenin of oats too", clauses: [contains(["wheat", "barley", "rye", "oats"])] },
+  ], "Codex CXS 118-1979"),
+  ...rulesOf("diet", "nut-free", "Free of tree nuts", "no nuts", [
+    { id: "", name: "coconut asked about", reason: "lists of countries differ on coconut and pine nuts", clauses: [contains(TREE_NUTS), ask({ allergens: ["coconut"] }, "coconut is a nut on the lists of some countries"), ask({ plants: ["Pinus gerardiana"] }, "pine nuts are nuts on the lists of some countries")] },
+    { id: "coconut-too", name: "no coconut either", reason: "US lists counted coconut with the nuts until 2025", clauses: [contains([...TREE_NUTS, "coconut"]), avoid({ plants: ["Pinus gerardiana"] }, "is a pine nut")] },
+  ]),
+  ...rule("diet", "soy-free", "Soya-free", "no soya", [contains(["soy"]), avoid({ plants: ["Glycine max"] }, "is of soya")]),
+  ...rule("diet", "peanut-free", "Peanut-free", "no peanut", [contains(["peanut"])]),
+  ...rule("diet", "sesame-free", "Sesame-free", "no sesame", [contains(["sesame"])]),
+  ...rulesOf("diet", "no-added-sugar", "No added sugar", "no added sugar", [
+    { id: "", name: "no food used for its sweetness", reason: "sugar, syrups, honey, jaggery, juice concentrate and pastes of dried fruit all sweeten", clauses: [...SWEETENED, avoid(FRUIT_PASTE, "is a paste of fruit, used for its sweetness"), avoid({ sugarClasses: ["puréed fruit"], families: ["fruit", "sweetener"] }, "is fruit used for its sweetness")] },
+    { id: "whole-fruit", name: "whole fruit and its pastes count as food", reason: "a household's lenient way; no claim can be made by it", clauses: SWEETENED },
+  ], "Codex CAC/GL 23-1997 §7.1; EU 1924/2006, annex"),
+  ...rule("diet", "sattvic", "Sattvic", "sattvic", [...EGG, GELATIN, ALCOHOL, avoid({ plants: PUNGENT }, "is onion or garlic"), ask({ plants: ["Theobroma cacao"] }, "is a mild stimulant, left out by some")], CUSTOM),
+  ...rulesOf("diet", "jain", "Jain", "jain", [
+    { id: "", name: "roots and figs left out", reason: "digging up a root ends the plant and small lives with it; figs hold many", clauses: jain(false) },
+    { id: "strict", name: "with what is made of roots, and fermented", reason: "starches of roots and fermented milk are left out too", clauses: jain(true) },
+  ], CUSTOM),
+  ...rulesOf("diet", "small-child", "Small child", "small child", [
+    { id: "", name: "1 to 5 years", reason: "whole nuts and hard pieces can choke", clauses: [avoid({ families: ["nut"], forms: ["whole", "split"] }, "can choke a small child: grind it"), ask({ families: ["oilseed"], forms: ["whole"] }, "can be breathed in: grind it for the youngest")] },
+    { id: "infant", name: "under 12 months", reason: "honey can carry spores that grow in an infant's gut", clauses: [avoid({ origins: ["honey"] }, "is not for infants under 12 months"), avoid({ families: ["nut"], forms: ["whole", "split"] }, "can choke a small child: grind it"), avoid({ sugarClasses: ["added"] }, "is sugar: none in the first year"), avoid({ families: ["salt"], forms: ["crystals", "block"] }, "is salt: none in the first year")] },
+  ], "usual advice of health services on infants and young children"),
+  ...rulesOf("fast", "ekadashi", "Ekadashi fast", "ekadashi", [
+    { id: "", name: "household (smarta)", reason: "fruit, roots, nuts, dairy, and seeds kept by custom", clauses: EKADASHI },
+    { id: "vaishnava", name: "strict vaishnava", reason: "barnyard millet and amaranth are left out too, and honey by some", clauses: [avoid({ plants: [...BARNYARD, "Amaranthus hypochondriacus"] }, "is left out by strict lists"), ask({ origins: ["honey"] }, "is left out by some strict lists"), ...EKADASHI.slice(1)] },
+    { id: "nirjala", name: "nirjala: nothing, not even water", reason: "nothing is taken until the next morning; plan the meal after it", clauses: [avoid({}, "nothing is taken on this fast")] },
+  ], CUSTOM),
+  ...rule("fast", "navratri", "Navratri fast", "navratri", NAVRATRI, CUSTOM),
+  ...rule("fast", "shivaratri", "Shivaratri fast", "shivaratri", NAVRATRI, CUSTOM),
+  ...rule("fast", "pradosha", "Pradosha fast", "pradosha", NAVRATRI, CUSTOM),
+  ...rulesOf("fast", "orthodox-lent", "Orthodox Lent", "lent", [
+    { id: "", name: "oil day", reason: "no meat, dairy or egg; oil and wine are taken", clauses: LENT },
+    { id: "strict", name: "strict day", reason: "no oil and no wine either", clauses: [...LENT, avoid({ families: ["fat"] }, "is oil or fat"), ALCOHOL] },
+    { id: "fish", name: "fish day", reason: "as an oil day, and fish is taken", clauses: LENT },
+  ], CUSTOM),
+  ...rule("fast", "ramadan", "Ramadan", "ramadan", [ask({ origins: ["gelatin"] }, "is halal only from some animals: ask its maker"), ALCOHOL], CUSTOM),
+  ...rulesOf("diet", "buddhist", "Buddhist vegetarian", "buddhist", [
+    { id: "", name: "with egg", reason: "egg is taken where it cannot hatch", clauses: [GELATIN, avoid({ plants: PUNGENT }, "is one of the five pungent plants")] },
+    { id: "no-egg", name: "no egg", reason: "egg is left out by many", clauses: [GELATIN, avoid({ plants: PUNGENT }, "is one of the five pungent plants"), ...EGG] },
+  ], CUSTOM),
 ];
 
-/** All rules by id: diets and single allergens. */
-export const RULES: ReadonlyMap<string, Rule> = new Map([...DIETS, ...ALLERGENS.map(allergenRule)].map((each) => [each.id, each]));
+function jain(strict: boolean): Clause[] {
+  return [
+    ...EGG,
+    BEES,
+    GELATIN,
+    allow({ plants: ["Trapa natans", "Musa × paradisiaca"] }),
+    allow({ processings: ["dried"], plants: ["Zingiber officinale", "Curcuma longa"] }),
+    avoid({ plants: ["Zingiber officinale", "Curcuma longa", ...PUNGENT] }, "grows under the ground"),
+    avoid({ families: ["root"] }, "is a root"),
+    avoid({ plants: ["Ficus carica"] }, "is fig, which holds many seeds and small lives"),
+    strict ? avoid({ families: ["starch"], plants: ["Manihot esculenta", "Solanum tuberosum", "Maranta arundinacea"] }, "is made of a root") : ask({ families: ["starch"], plants: ["Manihot esculenta", "Solanum tuberosum", "Maranta arundinacea"] }, "is made of a root, and taken by some"),
+    ...(strict ? [avoid({ processings: ["fermented"] }, "is fermented")] : []),
+  ];
+}
+
+/** All rules by id: diets, fasts, each in its schools, and single allergens. */
+export const RULES: ReadonlyMap<string, Rule> = new Map([...SHIPPED, ...ALLERGENS.flatMap(allergenRules)].map((each) => [each.id, each]));
+
+/** The rules a table can ask for, without those of single allergens. */
+export const DIETS: readonly Rule[] = SHIPPED;

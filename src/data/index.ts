@@ -3,16 +3,18 @@ import { CONSTANTS } from "./constants";
 import { FOODS } from "./foods";
 
 export { completeTraits, FAMILY_DENSITY, TABLE_ENERGY } from "./foods";
+export { LOOK_ALIKES } from "./foods/look-alikes";
 export { DIETS, RULES } from "./diet-rules";
 export { SUBSTITUTION } from "./substitution";
+export { CAUTIONS } from "./cautions";
 export { HANDLING } from "./handling";
 export { MAKING } from "./making";
 export { RETENTION, RULE_BOOKS } from "./rule-books";
-export { DEMO_CURRENCY, DEMO_PANTRY } from "./demo-pantry";
+export { DEMO_CURRENCY, DEMO_EATERS, DEMO_EQUIPMENT, DEMO_PANTRY, DEMO_PLACE } from "./demo-pantry";
 export { DEMO_RECIPES } from "./demo-recipes";
 
 /** Changes whenever a constant or an equation changes, so that a kept version can say what it was computed with. */
-export const MODEL_VERSION = "1";
+export const MODEL_VERSION = "2";
 
 const byId = (foods: readonly Food[]) => new Map(foods.map((food) => [food.id, food]));
 

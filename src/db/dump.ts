@@ -6,7 +6,8 @@ import type { Connection } from "./database";
 export const TABLES = [
   ["recipe", "id"],
   ["adaptation", "recipe_id"],
-  ["version", "id"],
+  ["version", "kept_at, id"],
+  ["recipe_revision", "recipe_id, revision"],
   ["setting", "key"],
 ] as const;
 export type TableName = (typeof TABLES)[number][0];
@@ -34,7 +35,13 @@ export async function dumpRows(connection: Connection, made: string): Promise<Du
 
 /** Puts the rows of a dump in the place of all that is there. The dump must be of the connection's own schema. */
 export async function loadRows(connection: Connection, dump: Dump): Promise<void> {
-  for (const [table] of [...TABLES].reverse()) await connection.query(`DELETE FROM ${table}`);
+  // A dump of an earlier schema lacks tables that came later.
+  const there = new Set(
+    (await connection.query<{ name: string }>("SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public'")).map(
+      ({ name }) => name,
+    ),
+  );
+  for (const [table] of [...TABLES].reverse()) if (there.has(table)) await connection.query(`DELETE FROM ${table}`);
   for (const { table, row } of dump.rows) await connection.query(`INSERT INTO ${table} SELECT * FROM jsonb_populate_record(NULL::${table}, $1::jsonb)`, [row]);
 }
 
@@ -42,6 +49,7 @@ const REVISIONS: Readonly<Record<TableName, readonly string[]>> = {
   recipe: ["revision"],
   adaptation: ["table_revision", "bench_revision"],
   version: [],
+  recipe_revision: [],
   setting: ["revision"],
 };
 const REVISION_COLUMNS = TABLES.flatMap(([table]) => REVISIONS[table].map((column) => [table, column] as const));

@@ -12,3 +12,4 @@ export * from "./settings";
 export * from "./deleted";
 export * from "./kitchen";
 export * from "./uses";
+export * from "./facts";

@@ -1,4 +1,4 @@
-import type { Recipe } from "../core/recipe";
+import type { Recipe, RecipeSearch } from "../core/recipe";
 import type { Connection } from "./database";
 
 export interface StoredRecipe {
@@ -15,6 +15,9 @@ export interface RecipeSummary {
   readonly lineCount: number;
   /** Its first ingredient lines, as written. */
   readonly firstLines: readonly string[];
+  /** From the first step to serving; null until it was looked through. */
+  readonly minutes: number | null;
+  readonly tags: readonly string[];
   /** Ids of the rules its table is set for, and how many limits. */
   readonly rules: readonly string[];
   readonly limitCount: number;
@@ -45,34 +48,58 @@ export async function findRecipe(db: Connection, id: string): Promise<StoredReci
   return row ? read(row) : null;
 }
 
-/** Newest first; `like` filters by title, whatever its case. */
+/** What is looked for, and the foods that its words mean: a recipe with one of them is found by them too. */
+export interface RecipeQuery extends RecipeSearch {
+  readonly meant: readonly string[];
+}
+export const ALL_RECIPES: RecipeQuery = { words: "", meant: [], foodId: null, diets: [], tag: null, minutes: null };
+
+const FOUND = `FROM recipe LEFT JOIN recipe_facts ON recipe_facts.recipe_id = recipe.id
+  WHERE deleted_at IS NULL
+    AND ($1 = '%%' OR title ILIKE $1 OR food_ids && ARRAY(SELECT jsonb_array_elements_text($6::jsonb)))
+    AND ($2::text IS NULL OR food_ids @> ARRAY[$2::text])
+    AND (jsonb_array_length($3::jsonb) = 0 OR diets @> ARRAY(SELECT jsonb_array_elements_text($3::jsonb)))
+    AND ($4::text IS NULL OR tags @> ARRAY[$4::text])
+    AND ($5::integer IS NULL OR minutes <= $5)`;
+
+const parametersOf = ({ words, meant, foodId, diets, tag, minutes }: RecipeQuery) => [
+  `%${words.replace(/[\\%_]/g, (each) => `\\${each}`)}%`,
+  foodId,
+  JSON.stringify(diets),
+  tag,
+  minutes,
+  JSON.stringify(meant),
+];
+
+/** Newest first. */
 export async function listRecipes(
   db: Connection,
-  like: string,
+  search: RecipeQuery,
   limit: number,
   offset: number,
 ): Promise<{ readonly recipes: readonly RecipeSummary[]; readonly total: number }> {
-  const pattern = `%${like.replace(/[\\%_]/g, (each) => `\\${each}`)}%`;
   const rows = await db.query<{
     id: string;
     title: string;
     servings: number;
     line_count: number;
     first_lines: readonly string[];
+    minutes: number | null;
+    tags: readonly string[] | null;
     rules: readonly string[] | null;
     limit_count: number | null;
     version_count: number;
     updated_at: Date | string;
   }>(
     `SELECT id, title, (document->>'servings')::numeric::float8 AS servings, jsonb_array_length(document->'lines') AS line_count,
-       jsonb_path_query_array(document, '$.lines[0 to 4].text') AS first_lines, updated_at,
+       jsonb_path_query_array(document, '$.lines[0 to 4].text') AS first_lines, updated_at, minutes, tags,
        (SELECT dining_table->'rules' FROM adaptation WHERE recipe_id = recipe.id) AS rules,
        (SELECT jsonb_array_length(dining_table->'limits') FROM adaptation WHERE recipe_id = recipe.id) AS limit_count,
        (SELECT count(*)::int FROM version WHERE recipe_id = recipe.id AND deleted_at IS NULL) AS version_count
-     FROM recipe WHERE deleted_at IS NULL AND title ILIKE $1 ORDER BY updated_at DESC, id LIMIT $2 OFFSET $3`,
-    [pattern, limit, offset],
+     ${FOUND} ORDER BY updated_at DESC, id LIMIT $7 OFFSET $8`,
+    [...parametersOf(search), limit, offset],
   );
-  const [count] = await db.query<{ total: number }>("SELECT count(*)::int AS total FROM recipe WHERE deleted_at IS NULL AND title ILIKE $1", [pattern]);
+  const [count] = await db.query<{ total: number }>(`SELECT count(*)::int AS total ${FOUND}`, parametersOf(search));
   return {
     recipes: rows.map((row) => ({
       id: row.id,
@@ -80,6 +107,8 @@ export async function listRecipes(
       servings: row.servings,
       lineCount: row.line_count,
       firstLines: row.first_lines,
+      minutes: row.minutes,
+      tags: row.tags ?? [],
       rules: row.rules ?? [],
       limitCount: row.limit_count ?? 0,
       versionCount: row.version_count,
@@ -89,11 +118,46 @@ export async function listRecipes(
   };
 }
 
-/** Saves over the revision that was read; null where another save came between, and nothing is written. */
+export async function countRecipes(db: Connection): Promise<number> {
+  const [row] = await db.query<{ total: number }>("SELECT count(*)::int AS total FROM recipe WHERE deleted_at IS NULL");
+  return row?.total ?? 0;
+}
+
+/** How long edits run together before what was there is written down again. */
+const APART = "1 hour";
+
+/**
+ * Saves over the revision that was read; null where another save came between, and nothing is written. What was there is
+ * written down as a revision where a version was kept of it, or none was written down within the last hour.
+ */
 export async function updateRecipe(db: Connection, id: string, recipe: Recipe, revision: number, at: string): Promise<number | null> {
+  await db.query(
+    `INSERT INTO recipe_revision (recipe_id, revision, document, replaced_at)
+     SELECT id, revision, document, $3 FROM recipe
+     WHERE id = $1 AND revision = $2 AND deleted_at IS NULL AND document <> $4::jsonb AND (
+       EXISTS (SELECT 1 FROM version WHERE recipe_id = recipe.id AND kept_at >= recipe.updated_at)
+       OR NOT EXISTS (SELECT 1 FROM recipe_revision WHERE recipe_id = recipe.id AND replaced_at > $3::timestamptz - interval '${APART}'))
+     ON CONFLICT DO NOTHING`,
+    [id, revision, at, JSON.stringify(recipe)],
+  );
   const [row] = await db.query<{ revision: number }>(
     "UPDATE recipe SET title = $2, document = $3::jsonb, revision = revision + 1, updated_at = $5 WHERE id = $1 AND revision = $4 AND deleted_at IS NULL RETURNING revision",
     [id, recipe.title, JSON.stringify(recipe), revision, at],
   );
   return row?.revision ?? null;
+}
+
+export interface RecipeRevision {
+  readonly revision: number;
+  readonly recipe: Recipe;
+  readonly replacedAt: string;
+}
+
+/** The recipe as it was, the latest first. */
+export async function listRevisions(db: Connection, id: string, limit: number): Promise<readonly RecipeRevision[]> {
+  const rows = await db.query<{ revision: number; document: Recipe; replaced_at: Date | string }>(
+    "SELECT revision, document, replaced_at FROM recipe_revision WHERE recipe_id = $1 ORDER BY revision DESC LIMIT $2",
+    [id, limit],
+  );
+  return rows.map(({ revision, document, replaced_at }) => ({ revision, recipe: document, replacedAt: new Date(replaced_at).toISOString() }));
 }

@@ -6,6 +6,14 @@ export interface VersionSummary {
   readonly title: string;
   readonly label: string;
   readonly keptAt: string;
+  /** The version it was worked on from; null where from the recipe as handed down. */
+  readonly parentId: string | null;
+  readonly why: string;
+  readonly whom: string;
+}
+
+export interface StoredVersion extends VersionSummary {
+  readonly snapshot: unknown;
 }
 
 interface Row {
@@ -14,7 +22,12 @@ interface Row {
   readonly title: string;
   readonly label: string;
   readonly kept_at: Date | string;
+  readonly parent_id: string | null;
+  readonly why: string;
+  readonly whom: string;
 }
+
+const COLUMNS = "id, recipe_id, title, label, kept_at, parent_id, why, whom";
 
 const read = (row: Row): VersionSummary => ({
   id: row.id,
@@ -22,47 +35,70 @@ const read = (row: Row): VersionSummary => ({
   title: row.title,
   label: row.label,
   keptAt: new Date(row.kept_at).toISOString(),
+  parentId: row.parent_id,
+  why: row.why,
+  whom: row.whom,
 });
+const readWhole = (row: Row & { readonly snapshot: unknown }): StoredVersion => ({ ...read(row), snapshot: row.snapshot });
 
+/** Keeps a version; a parent that is gone is none. */
 export async function insertVersion(
   db: Connection,
-  version: { readonly id: string; readonly recipeId: string; readonly title: string; readonly label: string; readonly snapshot: unknown },
+  version: Omit<StoredVersion, "keptAt" | "recipeId"> & { readonly recipeId: string },
   at: string,
 ): Promise<void> {
-  await db.query("INSERT INTO version (id, recipe_id, title, label, snapshot, kept_at) VALUES ($1, $2, $3, $4, $5::jsonb, $6)", [
-    version.id,
-    version.recipeId,
-    version.title,
-    version.label,
-    JSON.stringify(version.snapshot),
-    at,
-  ]);
+  await db.query(
+    `INSERT INTO version (id, recipe_id, title, label, snapshot, kept_at, parent_id, why, whom)
+     VALUES ($1, $2, $3, $4, $5::jsonb, $6, (SELECT id FROM version WHERE id = $7 AND recipe_id = $2), $8, $9)`,
+    [version.id, version.recipeId, version.title, version.label, JSON.stringify(version.snapshot), at, version.parentId, version.why, version.whom],
+  );
 }
 
-export async function findVersion(db: Connection, id: string): Promise<(VersionSummary & { readonly snapshot: unknown }) | null> {
-  const [row] = await db.query<Row & { snapshot: unknown }>(
-    "SELECT id, recipe_id, title, label, kept_at, snapshot FROM version WHERE id = $1 AND deleted_at IS NULL",
-    [id],
+export async function findVersion(db: Connection, id: string): Promise<StoredVersion | null> {
+  const [row] = await db.query<Row & { snapshot: unknown }>(`SELECT ${COLUMNS}, snapshot FROM version WHERE id = $1 AND deleted_at IS NULL`, [id]);
+  return row ? readWhole(row) : null;
+}
+
+/** Several whole versions by their ids, in no order; those that are not there are left out. */
+export async function findVersions(db: Connection, ids: readonly string[]): Promise<readonly StoredVersion[]> {
+  const rows = await db.query<Row & { snapshot: unknown }>(
+    `SELECT ${COLUMNS}, snapshot FROM version WHERE deleted_at IS NULL AND id IN (SELECT jsonb_array_elements_text($1::jsonb))`,
+    [JSON.stringify(ids)],
   );
-  return row ? { ...read(row), snapshot: row.snapshot } : null;
+  return rows.map(readWhole);
 }
 
 /** Newest first; of one recipe, or of all where `recipeId` is null. */
 export async function listVersions(db: Connection, recipeId: string | null, limit: number): Promise<readonly VersionSummary[]> {
   const rows = await db.query<Row>(
-    "SELECT id, recipe_id, title, label, kept_at FROM version WHERE deleted_at IS NULL AND ($1::text IS NULL OR recipe_id = $1) ORDER BY kept_at DESC, id LIMIT $2",
+    `SELECT ${COLUMNS} FROM version WHERE deleted_at IS NULL AND ($1::text IS NULL OR recipe_id = $1) ORDER BY kept_at DESC, id LIMIT $2`,
     [recipeId, limit],
   );
   return rows.map(read);
 }
 
-/** The versions kept last, with what was kept. */
-export async function latestVersions(db: Connection, limit: number): Promise<readonly (VersionSummary & { readonly snapshot: unknown })[]> {
+/** The versions kept last, with what was kept; of one recipe, or of all. */
+export async function latestVersions(db: Connection, recipeId: string | null, limit: number): Promise<readonly StoredVersion[]> {
   const rows = await db.query<Row & { snapshot: unknown }>(
-    "SELECT id, recipe_id, title, label, kept_at, snapshot FROM version WHERE deleted_at IS NULL ORDER BY kept_at DESC, id LIMIT $1",
-    [limit],
+    `SELECT ${COLUMNS}, snapshot FROM version WHERE deleted_at IS NULL AND ($1::text IS NULL OR recipe_id = $1) ORDER BY kept_at DESC, id LIMIT $2`,
+    [recipeId, limit],
   );
-  return rows.map((row) => ({ ...read(row), snapshot: row.snapshot }));
+  return rows.map(readWhole);
+}
+
+/** What a version is called, why it was made and for whom; false where there is no such version. */
+export async function describeVersion(
+  db: Connection,
+  id: string,
+  told: { readonly label: string; readonly why: string; readonly whom: string },
+): Promise<boolean> {
+  const rows = await db.query("UPDATE version SET label = $2, why = $3, whom = $4 WHERE id = $1 AND deleted_at IS NULL RETURNING id", [
+    id,
+    told.label,
+    told.why,
+    told.whom,
+  ]);
+  return rows.length > 0;
 }
 
 export async function countVersions(db: Connection): Promise<number> {

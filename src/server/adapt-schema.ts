@@ -2,8 +2,21 @@ import { ALLERGENS, SERVING_TEMPERATURES } from "../core/food";
 import { RULES } from "../data";
 import { ajv } from "./door";
 
-/** Diets by id; the single allergens among the rules are asked for by `avoidAllergens`, or here as "no-cashew". */
-export const DIET_IDS: readonly string[] = [...RULES.keys(), "low-free-sugars"];
+/** Diets that are limits: their ids, and the limit that they set unless another is given, a serving. */
+export const LIMIT_DIETS = { "low-free-sugars": 5, "blood-sugar-aware": 10, "low-saturated-fat": 5 } as const;
+
+/** Diets and fasts by id; the single allergens among the rules are asked for by `avoidAllergens`, or here as "no-cashew". */
+const DIET_IDS: readonly string[] = [...new Set([...RULES.keys()].map((id) => id.split("/")[0] ?? id)), ...Object.keys(LIMIT_DIETS)];
+
+/** The schools of a diet by the words that ask for them: "usual" for the one taken without. */
+export const schoolsOf = (id: string): readonly string[] =>
+  id === "low-free-sugars"
+    ? ["uk", "who"]
+    : ["usual", ...[...RULES.keys()].filter((each) => each.startsWith(`${id}/`)).map((each) => each.slice(id.length + 1))];
+
+const SCHOOLS = `One of the schools of the diet: ${DIET_IDS.filter((id) => schoolsOf(id).length > 1)
+  .map((id) => `${id} (${schoolsOf(id).join(", ")})`)
+  .join("; ")}. All others have one: usual.`;
 
 export interface AdaptRequest {
   readonly recipe: unknown;
@@ -41,7 +54,7 @@ export const adaptRequestSchema = {
         type: "object",
         additionalProperties: false,
         required: ["id"],
-        properties: { id: { type: "string", enum: DIET_IDS }, school: { type: "string", enum: ["usual", "uk", "who"] } },
+        properties: { id: { type: "string", enum: DIET_IDS }, school: { type: "string", maxLength: 40, description: SCHOOLS } },
       },
     },
     limits: {
@@ -109,7 +122,11 @@ export const adaptResponseSchema = object({
     unresolved: list(object({ line: { type: "integer" }, text, why: text, guesses: list(object({ id: text, name: text, grams: number }, ["grams"])) })),
     properties: { $ref: "#/components/schemas/Properties" },
   }),
-  findings: list(object({ line: { type: "integer" }, rule: text, school: text, verdict: { enum: ["ask", "avoid"] }, reason: text })),
+  findings: list(
+    object({ line: { type: ["integer", "null"] }, step: { type: "integer" }, rule: text, school: text, verdict: { enum: ["ask", "avoid"] }, reason: text }, [
+      "step",
+    ]),
+  ),
   proposals: list(
     object({
       label: text,

@@ -6,8 +6,10 @@ import { evaluate, type Amount, type Figures } from "../core/evaluate";
 import { stepsFor } from "../core/adaptation";
 import { readJsonLd, readRecipe, type LineReading, type ReadRecipe } from "../core/recipe";
 import {
+  judgedLines,
   limitFindings,
   problemFor,
+  stepFindings,
   versionLines,
   type AdaptationProblem,
   type DiningTable,
@@ -16,13 +18,12 @@ import {
   type Proposal,
 } from "../core/substitution";
 import { HANDLING, MODEL_VERSION, REFERENCE, RULES, SUBSTITUTION } from "../data";
-import { validateAdapt, type AdaptRequest } from "./adapt-schema";
+import { LIMIT_DIETS, schoolsOf, validateAdapt, type AdaptRequest } from "./adapt-schema";
 import { checked } from "./door";
 import { Refusal } from "./problem-details";
 import { reading } from "./reading";
 import { proposeOnServer } from "./solver-queue";
 
-const DEFAULT_FREE_SUGARS = 5;
 const DEFAULT_PROPOSALS = 3;
 
 /** Answers one request of the open interface: read, judge, work out versions, all from what was sent. */
@@ -46,10 +47,7 @@ export async function adapt(body: unknown): Promise<object> {
   const problem = problemFor(read, table, REFERENCE, SUBSTITUTION, RULES, request.maxProposals ?? DEFAULT_PROPOSALS);
   const ending = await proposeOnServer(problem);
 
-  const judged = read.readings.flatMap((each, line) =>
-    each.kind === "left out" ? [] : [{ line, food: each.kind === "food unknown" ? null : each.food, text: each.line.text }],
-  );
-  const found = [...findings(judged, problem.rules), ...limitFindings(problem)].sort((a, b) => a.line - b.line);
+  const found = [...findings(judgedLines(read), problem.rules), ...limitFindings(problem)].sort((a, b) => a.line - b.line);
   return {
     model: { version: MODEL_VERSION },
     scale: { factor: table.servings / read.recipe.servings },
@@ -63,7 +61,10 @@ export async function adapt(body: unknown): Promise<object> {
       unresolved: read.unresolved.map((line) => unresolvedJson(read, line)),
       properties: propertiesJson(evaluate(problem, REFERENCE.constants).figures, table.servings),
     },
-    findings: found.map(({ line, rule, school, verdict, reason }) => ({ line, rule, school, verdict, reason })),
+    findings: [
+      ...found.map(({ line, rule, school, verdict, reason }) => ({ line, rule, school, verdict, reason })),
+      ...stepFindings(read, problem.rules).map(({ step, rule, school, verdict, reason }) => ({ line: null, step, rule, school, verdict, reason })),
+    ],
     proposals: ending.kind === "proposals" ? ending.proposals.map((proposal) => proposalJson(proposal, problem, read, table, ending.recipeFigures)) : [],
     ending: endingJson(ending),
   };
@@ -73,13 +74,18 @@ function tableOf(request: AdaptRequest, read: ReadRecipe): DiningTable {
   const rules = new Set<string>();
   const limits: Limit[] = [];
   for (const [i, { id, school }] of (request.diets ?? []).entries()) {
-    const low = id === "low-free-sugars";
-    if (school !== undefined && (low ? school === "usual" : school !== "usual"))
+    const schools = schoolsOf(id);
+    if (school !== undefined && !schools.includes(school))
       throw new Refusal(422, "A diet names a school that it does not have.", [
-        { pointer: `/diets/${i}/school`, detail: low ? "Schools of free sugars: uk, who." : "This diet has one school: usual." },
+        { pointer: `/diets/${i}/school`, detail: `Schools of ${id}: ${schools.join(", ")}.` },
       ]);
-    if (!low) rules.add(id);
-    else if (!request.limits?.freeSugars) limits.push({ id: "freeSugars", most: DEFAULT_FREE_SUGARS, school: school === "who" ? "who" : "uk" });
+    if (id === "low-free-sugars") {
+      if (!request.limits?.freeSugars) limits.push({ id: "freeSugars", most: LIMIT_DIETS[id], school: school === "who" ? "who" : "uk" });
+    } else if (id === "blood-sugar-aware") {
+      if (!request.limits?.glycaemicLoad) limits.push({ id: "glycaemicLoad", most: LIMIT_DIETS[id], school: "uk" });
+    } else if (id === "low-saturated-fat") {
+      if (!request.limits?.saturatedFat) limits.push({ id: "saturatedFat", most: LIMIT_DIETS[id], school: "uk" });
+    } else rules.add(school === undefined || school === "usual" ? id : `${id}/${school}`);
   }
   for (const allergen of request.avoidAllergens ?? []) rules.add(`no-${allergen}`);
   const given = request.limits ?? {};

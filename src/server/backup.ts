@@ -7,7 +7,8 @@ import { dataFolder, getDatabase } from "./database";
 import { ajv, schemaErrors } from "./door";
 import { Refusal } from "./problem-details";
 import { validatePantry } from "./pantry-schema";
-import { validateHousehold, validateRecipe } from "./schemas";
+import { validateEaters, validateHousehold, validateHouseRules } from "./household-schema";
+import { validateRecipe } from "./schemas";
 
 /** The largest backup that is taken in by a browser, bytes; `npm run restore` takes any. */
 export const MOST_BACKUP_BYTES = 64 * 1024 * 1024;
@@ -137,13 +138,19 @@ const ROWS: Readonly<Record<db.TableName, ReturnType<typeof ajv.compile>>> = {
       },
       kept_at: time,
       deleted_at: timeOrNull,
+      parent_id: { anyOf: [text, { type: "null" }] },
+      why: { type: "string", maxLength: 1000 },
+      whom: { type: "string", maxLength: 300 },
     }),
   ),
+  recipe_revision: ajv.compile<{ document: Recipe }>(row({ recipe_id: text, revision, document: validateRecipe.schema as object, replaced_at: time })),
   setting: ajv.compile({
     ...row({ key: text, value: {}, revision }),
-    allOf: Object.entries({ household: validateHousehold, pantry: validatePantry }).map(([key, { schema }]) => ({
-      if: { type: "object", properties: { key: { const: key } } },
-      then: { type: "object", properties: { value: schema as object } },
-    })),
+    allOf: Object.entries({ household: validateHousehold, pantry: validatePantry, eaters: validateEaters, "house-rules": validateHouseRules }).map(
+      ([key, { schema }]) => ({
+        if: { type: "object", properties: { key: { const: key } } },
+        then: { type: "object", properties: { value: schema as object } },
+      }),
+    ),
   }),
 };

@@ -1,5 +1,5 @@
 import { join } from "node:path";
-import { DEMO_CURRENCY, DEMO_PANTRY, DEMO_RECIPES } from "../data";
+import { DEMO_CURRENCY, DEMO_EATERS, DEMO_EQUIPMENT, DEMO_PANTRY, DEMO_PLACE, DEMO_RECIPES } from "../data";
 import { readRecipeText } from "../core/recipe";
 import { USUAL_HOUSEHOLD } from "../core/units";
 import { forgetDeleted, insertRecipe, openDatabase, readSetting, writeSetting, type Database } from "../db";
@@ -31,16 +31,23 @@ async function open(): Promise<Database> {
 
 /** Puts the demo's recipes and pantry in, once in the life of a data folder: what was deleted stays deleted. */
 async function seedOnce(database: Database): Promise<void> {
-  const at = new Date().toISOString();
+  const now = Date.now();
   await database.transaction(async (connection) => {
     if ((await readSetting(connection, "seeded")).value) return;
-    for (const [i, text] of [...DEMO_RECIPES].reverse().entries()) {
+    for (const [i, { text, tags }] of [...DEMO_RECIPES].reverse().entries()) {
+      const number = DEMO_RECIPES.length - i;
       const read = readRecipeText(text);
       if (!read.ok) throw new Error(`The demo's recipe ${i} cannot be read.`);
-      await insertRecipe(connection, `demo-${DEMO_RECIPES.length - i}`, read.value, at);
+      await insertRecipe(connection, `demo-${number}`, { ...read.value, tags }, new Date(now - 1000 * number).toISOString());
     }
     await writeSetting(connection, "pantry", DEMO_PANTRY, 0);
-    await writeSetting(connection, "household", { ...USUAL_HOUSEHOLD, units: { ...USUAL_HOUSEHOLD.units, currency: DEMO_CURRENCY } }, 0);
+    await writeSetting(
+      connection,
+      "household",
+      { ...USUAL_HOUSEHOLD, setUp: true, equipment: DEMO_EQUIPMENT, place: DEMO_PLACE, units: { ...USUAL_HOUSEHOLD.units, currency: DEMO_CURRENCY } },
+      0,
+    );
+    await writeSetting(connection, "eaters", DEMO_EATERS, 0);
     await writeSetting(connection, "seeded", true, 0);
   });
 }

@@ -1,15 +1,12 @@
-import { randomUUID } from "node:crypto";
-import { ownFileKind, readCsv, writeCsv, writeJsonLd, writeOwnFile } from "../core/exchange";
+import { ownFileKind, upgraded, readCsv, writeCsv, writeJsonLd, writeOwnFile } from "../core/exchange";
 import { readJsonLd, readRecipe, readRecipeText, type Recipe } from "../core/recipe";
-import * as db from "../db";
-import { getDatabase } from "./database";
 import { checked, readText, schemaErrors } from "./door";
 import { getHousehold } from "./household";
 import { kitchenReference } from "./pantry";
 import { Refusal, type ProblemError } from "./problem-details";
 import { readHtml } from "./read-html";
 import { reading } from "./reading";
-import { pasteProblemWords, requireRecipe } from "./recipes";
+import { addRecipes, pasteProblemWords, requireRecipe } from "./recipes";
 import { validateImport, validateRecipe } from "./schemas";
 
 /** A file may be larger than any other request: a saved web page often is. */
@@ -61,7 +58,7 @@ function readJson(text: string): FileReading {
       return refuse("There is no recipe in it.", [{ pointer: "/recipes", detail: "Must be a list of recipes." }]);
     return {
       format: "a Threpsis file",
-      recipes: recipes.map((recipe: unknown, i) =>
+      recipes: recipes.map(upgraded).map((recipe: unknown, i) =>
         validateRecipe(recipe)
           ? recipe
           : refuse(
@@ -115,14 +112,7 @@ function readPlain(text: string): FileReading {
 /** Keeps recipes that were read and looked at: all of them or none. */
 export async function importRecipes(body: unknown): Promise<readonly string[]> {
   const { recipes } = checked(validateImport, body);
-  const at = new Date().toISOString();
-  const ids = recipes.map(() => randomUUID());
-  await (
-    await getDatabase()
-  ).transaction(async (connection) => {
-    for (const [i, recipe] of recipes.entries()) await db.insertRecipe(connection, ids[i] ?? "", recipe, at);
-  });
-  return ids;
+  return addRecipes(recipes);
 }
 
 const EXPORTS = {

@@ -1,9 +1,11 @@
 import { completeHousehold, USUAL_HOUSEHOLD, type Household } from "../core/units";
 import * as db from "../db";
 import { getDatabase } from "./database";
+import { checkedPlace } from "../core/calendar";
 import { checkedRevised } from "./door";
+import { Refusal } from "./problem-details";
 import { saveRevised, type Revised } from "./revised";
-import { validateHousehold } from "./schemas";
+import { validateHousehold } from "./household-schema";
 
 const KEY = "household";
 
@@ -15,6 +17,13 @@ export async function getHousehold(): Promise<Revised<Household>> {
 
 export async function saveHousehold(body: unknown): Promise<number> {
   const sent = checkedRevised(validateHousehold, body);
+  const place = sent.document.place ? checkedPlace(sent.document.place) : null;
+  if (place && !place.ok)
+    throw new Refusal(
+      422,
+      `The place cannot be reckoned with. ${place.error[0]?.why ?? ""}`,
+      place.error.map(({ field, why }) => ({ pointer: `/document/place/${field}`, detail: why })),
+    );
   const connection = await getDatabase();
   return saveRevised(sent, "household", ({ document, revision }) => db.writeSetting(connection, KEY, document, revision), getHousehold);
 }

@@ -1,4 +1,4 @@
-import { basisOf, recipeInput, reopened, versionInput, type Snapshot } from "../core/adaptation";
+import { basisOf, foodsWith, recipeInput, reopened, versionInput, type Snapshot } from "../core/adaptation";
 import { evaluate } from "../core/evaluate";
 import type { Reference } from "../core/food";
 import { guessArchetype, readRecipe, type Archetype } from "../core/recipe";
@@ -58,11 +58,11 @@ const ON_SHELF = 6;
 export async function getKitchen(): Promise<Kitchen> {
   const database = await getDatabase();
   const [{ document: household }, reference] = await Promise.all([getHousehold(), kitchenReference()]);
-  const [{ items, total }, kept, keptTotal, { total: recipeTotal }] = await Promise.all([
+  const [{ items, total }, kept, keptTotal, recipeTotal] = await Promise.all([
     db.listOnTheGo(database, ON_THE_GO),
-    db.latestVersions(database, ON_SHELF),
+    db.latestVersions(database, null, ON_SHELF),
     db.countVersions(database),
-    db.listRecipes(database, "", 1, 0),
+    db.countRecipes(database),
   ]);
   return {
     going: items.map((item) => going(item, reference, household.measures)),
@@ -77,7 +77,7 @@ function going({ id, recipe, table: storedTable, bench, versionCount, touchedAt 
   const { constants, foods } = reference;
   const read = readRecipe(recipe, reading(reference, measures), constants);
   const table = validateTable(storedTable) ? storedTable : null;
-  const laid = table && validateBench(bench) ? reopened(bench, basisOf(read, table), foods) : null;
+  const laid = table && validateBench(bench) ? reopened(bench, basisOf(read, table), foodsWith(read, foods)) : null;
   return {
     id,
     title: recipe.title,
@@ -118,9 +118,9 @@ function onShelf(version: db.VersionSummary, { asHandedDown, forThisTable, table
 /** Each place's one-line state, for the spine. */
 export async function placeStates(): Promise<Readonly<Record<"kitchen" | "recipes" | "pantry" | "household", string>>> {
   const database = await getDatabase();
-  const [{ total: goingTotal }, { total }, { document: household }, { foods }] = await Promise.all([
+  const [{ total: goingTotal }, total, { document: household }, { foods }] = await Promise.all([
     db.listOnTheGo(database, 1),
-    db.listRecipes(database, "", 1, 0),
+    db.countRecipes(database),
     getHousehold(),
     kitchenReference(),
   ]);

@@ -1,6 +1,7 @@
 import type { Constants, Family, Food, Reference } from "../core/food";
 import { EMPTY_PANTRY, kitchenFoods, namesOf, ownFoodProblems, type PantryDocument } from "../core/pantry";
 import { foodsIn } from "../core/making";
+import { kitchenConstants } from "../core/process";
 import { USUAL_HOUSEHOLD } from "../core/units";
 import { completeTraits, MAKING, REFERENCE } from "../data";
 import * as db from "../db";
@@ -46,14 +47,19 @@ function checkOwnFoods(pantry: PantryDocument): void {
   }
 }
 
-let last: { readonly key: string; readonly foods: ReadonlyMap<string, Food> } | null = null;
+let last: { readonly key: string; readonly foods: ReadonlyMap<string, Food>; readonly constants: Constants } | null = null;
 
-/** The tables as this kitchen knows them: the shipped ones, its own foods, its own weighings. */
+/** The tables as this kitchen knows them: the shipped ones, its own foods, its own weighings, its usual pan and burner. */
 export async function kitchenReference(): Promise<Reference> {
   const [{ document: pantry, revision }, { document: household, revision: householdRevision }] = await Promise.all([getPantry(), getHousehold()]);
   const key = `${revision} ${householdRevision}`;
-  if (last?.key !== key) last = { key, foods: kitchenFoods(REFERENCE.foods, pantry, household.measures, TABLES) };
-  return { ...REFERENCE, foods: last.foods };
+  if (last?.key !== key)
+    last = {
+      key,
+      foods: kitchenFoods(REFERENCE.foods, pantry, household.measures, TABLES),
+      constants: kitchenConstants(REFERENCE.constants, household.equipment),
+    };
+  return { ...REFERENCE, foods: last.foods, constants: last.constants };
 }
 
 export const findFood = async (id: string): Promise<Food | null> => (await kitchenReference()).foods.get(id) ?? null;

@@ -1,12 +1,15 @@
 import { formatNumber } from "../core/units";
 import { randomUUID } from "node:crypto";
 import type { StoredBench } from "../core/adaptation";
-import { readRecipeText, type PasteProblem, type Recipe } from "../core/recipe";
+import { readRecipeText, type PasteProblem, type Recipe, type RecipeSearch } from "../core/recipe";
 import type { DiningTable } from "../core/substitution";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { Refusal } from "./problem-details";
 import { checkedRevised } from "./door";
+import { factsFor } from "./facts";
+import { checkRules, kitchenRules } from "./house-rules";
+import { kitchenReference } from "./pantry";
 import { saveRevised, type Revised } from "./revised";
 import { validateBench, validateRecipe, validateTable } from "./schemas";
 
@@ -30,9 +33,23 @@ export function pasteProblemWords(problem: PasteProblem): string {
 export async function createRecipe(text: string): Promise<string> {
   const read = readRecipeText(text);
   if (!read.ok) throw new Refusal(422, pasteProblemWords(read.error), [{ pointer: "/text", detail: pasteProblemWords(read.error) }]);
-  const id = randomUUID();
-  await db.insertRecipe(await getDatabase(), id, { ...read.value, title: read.value.title.slice(0, 200) }, now());
-  return id;
+  return addRecipes([{ ...read.value, title: read.value.title.slice(0, 200) }]).then(([id = ""]) => id);
+}
+
+/** Puts recipes in, all of them or none; their new ids, in order. */
+export async function addRecipes(recipes: readonly Recipe[]): Promise<readonly string[]> {
+  const at = now();
+  const ids = recipes.map(() => randomUUID());
+  const database = await getDatabase();
+  const facts = await Promise.all(recipes.map(factsFor));
+  await database.transaction(async (connection) => {
+    for (const [i, recipe] of recipes.entries()) {
+      const id = ids[i] ?? "";
+      await db.insertRecipe(connection, id, recipe, at);
+      await facts[i]?.(connection, id, 1);
+    }
+  });
+  return ids;
 }
 
 export async function getRecipe(id: string): Promise<db.StoredRecipe | null> {
@@ -42,10 +59,16 @@ export async function getRecipe(id: string): Promise<db.StoredRecipe | null> {
 export async function saveRecipe(id: string, body: unknown): Promise<number> {
   const sent = checkedRevised(validateRecipe, body);
   const connection = await getDatabase();
+  const writeFacts = await factsFor(sent.document);
   return saveRevised(
     sent,
     "recipe",
-    ({ document, revision }) => db.updateRecipe(connection, id, document, revision, now()),
+    ({ document, revision }) =>
+      connection.transaction(async (inner) => {
+        const saved = await db.updateRecipe(inner, id, document, revision, now());
+        if (saved !== null) await writeFacts(inner, id, saved);
+        return saved;
+      }),
     async () => {
       const { recipe, revision } = await requireRecipe(id);
       return { document: recipe, revision };
@@ -55,12 +78,51 @@ export async function saveRecipe(id: string, body: unknown): Promise<number> {
 
 const PAGE = 50;
 
+/** What an address asks for; what is not understood does not count. */
+export async function readSearch(parameters: Readonly<Record<string, string | string[] | undefined>>): Promise<RecipeSearch> {
+  const rules = await kitchenRules();
+  const one = (name: string) => [parameters[name]].flat()[0]?.slice(0, 200) ?? "";
+  const minutes = Math.floor(Number(one("minutes")));
+  return {
+    words: one("search"),
+    foodId: one("food") || null,
+    diets: [parameters.diet].flat().filter((id): id is string => id !== undefined && rules.has(id)),
+    tag: one("tag") || null,
+    minutes: minutes > 0 && minutes < 100_000 ? minutes : null,
+  };
+}
+
+const LEAST_LETTERS = 3;
+
+/** Foods in whose names the words stand. */
+async function foodsMeant(words: string): Promise<string[]> {
+  const lower = words.trim().toLowerCase();
+  if (lower.length < LEAST_LETTERS) return [];
+  const { foods } = await kitchenReference();
+  return [...foods.values()].filter(({ name, synonyms }) => [name, ...synonyms].some((each) => each.toLowerCase().includes(lower))).map(({ id }) => id);
+}
+
 export async function recipesPage(
-  search: string,
+  search: RecipeSearch,
   page: number,
 ): Promise<{ readonly recipes: readonly db.RecipeSummary[]; readonly total: number; readonly pages: number }> {
-  const { recipes, total } = await db.listRecipes(await getDatabase(), search, PAGE, (page - 1) * PAGE);
+  const { recipes, total } = await db.listRecipes(await getDatabase(), { ...search, meant: await foodsMeant(search.words) }, PAGE, (page - 1) * PAGE);
   return { recipes, total, pages: Math.max(1, Math.ceil(total / PAGE)) };
+}
+
+const FEW_TITLES = 8;
+
+/** A few recipes found by words, to choose from. */
+export async function recipeTitles(words: string): Promise<readonly { readonly id: string; readonly title: string }[]> {
+  const search = { words: words.slice(0, 200), foodId: null, diets: [], tag: null, minutes: null };
+  const { recipes } = await db.listRecipes(await getDatabase(), { ...search, meant: await foodsMeant(search.words) }, FEW_TITLES, 0);
+  return recipes.map(({ id, title }) => ({ id, title }));
+}
+
+/** The other sweets of an occasion, as they stand; those that are gone are left out. */
+export async function besidesOf(table: DiningTable): Promise<readonly { readonly id: string; readonly recipe: Recipe }[]> {
+  const found = await Promise.all((table.besides ?? []).map(({ recipe }) => getRecipe(recipe)));
+  return found.flatMap((each) => (each ? [{ id: each.id, recipe: each.recipe }] : []));
 }
 
 export interface Adaptation {
@@ -90,7 +152,11 @@ async function savePart<T>(id: string, part: "table" | "bench", sent: Revised<T>
   );
 }
 
-export const saveTable = async (id: string, body: unknown): Promise<number> => savePart(id, "table", checkedRevised(validateTable, body), ({ table }) => table);
+export async function saveTable(id: string, body: unknown): Promise<number> {
+  const sent = checkedRevised(validateTable, body);
+  await checkRules([{ pointer: "/document/rules", rules: sent.document.rules }]);
+  return savePart(id, "table", sent, ({ table }) => table);
+}
 
 export const saveBench = async (id: string, body: unknown): Promise<number> =>
   savePart<StoredBench | null>(id, "bench", checkedRevised(validateBench, body), ({ bench }) => bench);

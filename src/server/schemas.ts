@@ -1,72 +1,24 @@
 import type { JSONSchemaType } from "ajv";
 import type { StoredBench } from "../core/adaptation";
 import { ROLES, SERVING_TEMPERATURES } from "../core/food";
-import { ARCHETYPES, MOST_LINES, type Archetype, type LineChoice, type Recipe } from "../core/recipe";
-import { LIMIT_IDS, type DiningTable, type LimitId } from "../core/substitution";
-import { ENERGY_UNITS, MEASURE_WORDS, TEMPERATURE_UNITS, type Household } from "../core/units";
-import { RULES } from "../data";
+import { MOST_LINES, type Recipe } from "../core/recipe";
+import type { DiningTable } from "../core/substitution";
 import { ajv } from "./door";
+import { isoDay, tableParts } from "./household-schema";
+import { recipe } from "./recipe-schema";
 
 const grams = { type: "number", minimum: 0, maximum: 1_000_000 } as const;
-
-const choice: JSONSchemaType<LineChoice> = {
-  type: "object",
-  additionalProperties: false,
-  required: [],
-  properties: {
-    foodId: { type: "string", maxLength: 100, nullable: true },
-    grams: { type: "number", exclusiveMinimum: 0, maximum: 1_000_000, nullable: true },
-    role: { type: "string", enum: [...ROLES], nullable: true },
-    leftOut: { type: "boolean", nullable: true },
-  },
-};
-
-const recipe: JSONSchemaType<Recipe> = {
-  type: "object",
-  additionalProperties: false,
-  required: ["title", "servings", "lines", "steps"],
-  properties: {
-    title: { type: "string", minLength: 1, maxLength: 200 },
-    servings: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
-    lines: {
-      type: "array",
-      maxItems: MOST_LINES,
-      items: {
-        type: "object",
-        additionalProperties: false,
-        required: ["id", "text", "choice"],
-        properties: { id: { type: "string", maxLength: 40 }, text: { type: "string", maxLength: 2000 }, choice },
-      },
-    },
-    steps: { type: "array", maxItems: 400, items: { type: "string", maxLength: 5000 } },
-    notes: { type: "string", maxLength: 20_000, nullable: true },
-    evaporation: { ...grams, nullable: true } as never,
-    archetype: { type: "string", enum: [...ARCHETYPES, null] as Archetype[], nullable: true } as never,
-  },
-};
 
 const table: JSONSchemaType<DiningTable> = {
   type: "object",
   additionalProperties: false,
   required: ["rules", "limits", "servings", "serve"],
   properties: {
-    rules: { type: "array", maxItems: 40, uniqueItems: true, items: { type: "string", enum: [...RULES.keys()] } },
-    limits: {
-      type: "array",
-      maxItems: LIMIT_IDS.length,
-      items: {
-        type: "object",
-        additionalProperties: false,
-        required: ["id", "most", "school"],
-        properties: {
-          id: { type: "string", enum: [...LIMIT_IDS] as LimitId[] },
-          most: { type: "number", minimum: 0, maximum: 100_000 },
-          school: { type: "string", enum: ["uk", "who"] },
-        },
-      },
-    },
+    ...(tableParts as never as Record<"rules" | "limits" | "seats" | "falls" | "besides", never>),
     servings: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
     serve: { type: "string", enum: [...SERVING_TEMPERATURES] },
+    day: { ...isoDay, nullable: true } as never,
+    hour: { type: "string", pattern: "^([01]\\d|2[0-3]):[0-5]\\d$", nullable: true } as never,
   },
 };
 
@@ -76,6 +28,7 @@ const bench: JSONSchemaType<StoredBench> = {
   required: ["basis", "label", "rows", "evaporation"],
   properties: {
     basis: { type: "string", maxLength: 20 },
+    from: { type: "string", maxLength: 60, nullable: true },
     label: { type: "string", maxLength: 100 },
     rows: {
       type: "array",
@@ -94,41 +47,11 @@ const bench: JSONSchemaType<StoredBench> = {
         },
       },
     },
-    evaporation: grams,
+    // Below 0: water is taken up.
+    evaporation: { type: "number", minimum: -1_000_000, maximum: 1_000_000 },
   },
 };
 
-const household: JSONSchemaType<Household> = {
-  type: "object",
-  additionalProperties: false,
-  required: ["measures", "units"],
-  properties: {
-    measures: {
-      type: "object",
-      additionalProperties: false,
-      required: ["cup", "katori", "tablespoon", "teaspoon", "words"],
-      properties: {
-        cup: { type: "number", minimum: 100, maximum: 500 },
-        katori: { type: "number", minimum: 50, maximum: 300 },
-        tablespoon: { type: "number", minimum: 5, maximum: 30 },
-        teaspoon: { type: "number", minimum: 2, maximum: 10 },
-        words: { type: "string", enum: [...MEASURE_WORDS] },
-      },
-    },
-    units: {
-      type: "object",
-      additionalProperties: false,
-      required: ["energy", "temperature"],
-      properties: {
-        energy: { type: "string", enum: [...ENERGY_UNITS] },
-        temperature: { type: "string", enum: [...TEMPERATURE_UNITS] },
-        currency: { type: "string", maxLength: 12, nullable: true },
-      } as never,
-    },
-  },
-};
-
-export const validateHousehold = ajv.compile(household);
 export const validateTable = ajv.compile(table);
 export const validateBench = ajv.compile(bench);
 export const validateRecipe = ajv.compile(recipe);
@@ -149,4 +72,14 @@ export const validateKeep = ajv.compile<{ recipeId: string; bench: StoredBench }
   additionalProperties: false,
   required: ["recipeId", "bench"],
   properties: { recipeId: { type: "string", maxLength: 60 }, bench },
+});
+export const validateDescription = ajv.compile<{ label: string; why: string; whom: string }>({
+  type: "object",
+  additionalProperties: false,
+  required: ["label", "why", "whom"],
+  properties: {
+    label: { type: "string", minLength: 1, maxLength: 100 },
+    why: { type: "string", maxLength: 1000 },
+    whom: { type: "string", maxLength: 300 },
+  },
 });

@@ -1,28 +1,27 @@
 import { randomUUID } from "node:crypto";
-import { snapshotOf, type Snapshot, type StoredBench } from "../core/adaptation";
+import { basisOf, foodsWith, snapshotOf, type Snapshot, type StoredBench } from "../core/adaptation";
+import { cautionsFor, type Caution } from "../core/cautions";
 import { MICRONUTRIENTS, type Reference } from "../core/food";
 import { readRecipe } from "../core/recipe";
-import { problemFor, type Version } from "../core/substitution";
+import { problemFor, type DiningTable, type Version } from "../core/substitution";
 import { USUAL_HOUSEHOLD, type HouseholdMeasures } from "../core/units";
-import { HANDLING, MODEL_VERSION, REFERENCE, RULES, SUBSTITUTION } from "../data";
+import { CAUTIONS, HANDLING, MODEL_VERSION, REFERENCE, SUBSTITUTION } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { getHousehold } from "./household";
 import { Refusal } from "./problem-details";
+import { kitchenRules } from "./house-rules";
 import { kitchenReference } from "./pantry";
 import { reading } from "./reading";
-import { getAdaptation, requireRecipe } from "./recipes";
+import { getAdaptation, requireRecipe, saveBench, saveTable } from "./recipes";
 
 /** A version as kept, with what has moved on since. */
-export interface KeptVersion {
-  readonly id: string;
-  readonly recipeId: string | null;
-  readonly title: string;
-  readonly label: string;
-  readonly keptAt: string;
+export interface KeptVersion extends db.VersionSummary {
   readonly snapshot: Snapshot;
   /** In words, what is newer than the version; empty where nothing is. */
   readonly movedOn: readonly string[];
+  /** What to mind when it is cooked for its table. */
+  readonly cautions: readonly Caution[];
 }
 
 /** Turns the bench into a version; 422 where it names a food or line that is not there. */
@@ -53,12 +52,25 @@ export async function keepVersion(recipeId: string, bench: StoredBench): Promise
     table: { document: table },
   } = await getAdaptation(recipeId, recipe);
   const { document: household } = await getHousehold();
-  const reference = await kitchenReference();
+  const [reference, rules] = await Promise.all([kitchenReference(), kitchenRules()]);
   const read = readRecipe(recipe, reading(reference, household.measures), reference.constants);
-  const problem = problemFor(read, table, reference, SUBSTITUTION, RULES, 1);
-  const snapshot = snapshotOf(read, problem, versionOf(bench, recipe.lines.length, reference.foods), table, bench.label, HANDLING);
+  const problem = problemFor(read, table, reference, SUBSTITUTION, rules, 1);
+  const snapshot = snapshotOf(read, problem, versionOf(bench, recipe.lines.length, foodsWith(read, reference.foods)), table, bench.label, HANDLING);
   const id = randomUUID();
-  await db.insertVersion(await getDatabase(), { id, recipeId, title: recipe.title, label: bench.label || "By hand", snapshot }, new Date().toISOString());
+  await db.insertVersion(
+    await getDatabase(),
+    {
+      id,
+      recipeId,
+      title: recipe.title,
+      label: bench.label || "By hand",
+      snapshot,
+      parentId: bench.from ?? null,
+      why: "",
+      whom: (await wishWords())(table.rules, 0).join(", "),
+    },
+    new Date().toISOString(),
+  );
   return id;
 }
 
@@ -66,14 +78,35 @@ export async function getVersion(id: string): Promise<KeptVersion | null> {
   const stored = await db.findVersion(await getDatabase(), id);
   if (!stored) return null;
   const snapshot = asReadToday(stored.snapshot as Snapshot);
-  const { document: household } = await getHousehold();
-  return { ...stored, snapshot, movedOn: movedOn(snapshot, household.measures, await kitchenReference()) };
+  const [{ document: household }, reference] = await Promise.all([getHousehold(), kitchenReference()]);
+  return { ...stored, snapshot, movedOn: movedOn(snapshot, household.measures, reference), cautions: cautionsOf(snapshot, reference) };
+}
+
+/** The cautions for a version: by its own foods, and by what is done in the recipe's steps. */
+function cautionsOf({ rows, recipe, table, asHandedDown, forThisTable }: Snapshot, reference: Reference): readonly Caution[] {
+  const { archetype, ledger, readings, steps } = readRecipe(recipe, reading(reference, USUAL_HOUSEHOLD.measures), reference.constants);
+  const foods = rows.flatMap(({ food, grams }) => (food && grams > 0 ? [food] : []));
+  const still = new Set(forThisTable.input.lines.map(({ food }) => food.id));
+  const pressed = asHandedDown.input.lines.some(({ food }) => food.id.startsWith("pressed-") && still.has(food.id)) ? [...ledger.pressedIn.keys()] : [];
+  return cautionsFor(
+    {
+      foods,
+      pressed: pressed.flatMap((index) => {
+        const each = readings[index];
+        return each && "food" in each ? [each.food] : [];
+      }),
+      operations: steps.flatMap((step) => step.operations),
+      archetype,
+      table,
+    },
+    CAUTIONS,
+  );
 }
 
 /** A kept version as it is read today: what was not kept of its foods then is not known. */
 function asReadToday(snapshot: Snapshot): Snapshot {
   const unknown = MICRONUTRIENTS.map(() => null);
-  const silent = { micro: unknown, microSd: unknown, unknown: [], weighed: [], lookAlikes: [], pricePerGram: null, nature: null, cooked: null };
+  const silent = { micro: unknown, microSd: unknown, unknown: [], weighed: [], lookAlikes: [], pricePerGram: null, nature: null, cooked: null, parts: [] };
   const side = (kept: Snapshot["forThisTable"]): Snapshot["forThisTable"] => ({
     ...kept,
     input: {
@@ -95,17 +128,69 @@ function movedOn(snapshot: Snapshot, now: HouseholdMeasures, reference: Referenc
   ];
 }
 
+/** Says what a version is called, why it was made and for whom. */
+export async function describeVersion(id: string, told: { readonly label: string; readonly why: string; readonly whom: string }): Promise<void> {
+  if (!(await db.describeVersion(await getDatabase(), id, told))) throw new Refusal(404, "There is no such version. It may have been deleted.");
+}
+
+/** A version laid on a bench, and what it took the place of: to be put back over these revisions. */
+interface LaidOn {
+  readonly recipeId: string;
+  readonly before: { readonly table: DiningTable; readonly bench: StoredBench | null };
+  readonly revisions: { readonly table: number; readonly bench: number };
+}
+
+/**
+ * Lays a kept version on its recipe's bench, to be worked on from there, with the table that it was kept for. Lines are
+ * found again by their ids; what stood for a line that the recipe no longer has is laid on as an added food.
+ */
+export async function workOnFrom(id: string): Promise<LaidOn> {
+  const kept = await db.findVersion(await getDatabase(), id);
+  if (!kept) throw new Refusal(404, "There is no such version. It may have been deleted.");
+  if (kept.recipeId === null) throw new Refusal(409, "The recipe of this version is gone: put it back first, or paste it anew.");
+  const { recipeId } = kept;
+  const { recipe } = await requireRecipe(recipeId);
+  const snapshot = kept.snapshot as Snapshot;
+  const [{ document: household }, reference] = await Promise.all([getHousehold(), kitchenReference()]);
+  const read = readRecipe(recipe, reading(reference, household.measures), reference.constants);
+  const foods = foodsWith(read, reference.foods);
+  const place = new Map(recipe.lines.map((line, index) => [line.id, index] as const));
+  const rows = snapshot.rows.flatMap((row): StoredBench["rows"][number][] => {
+    const line = row.line === null ? null : (place.get(snapshot.recipe.lines[row.line]?.id ?? "") ?? null);
+    const gone = row.line !== null && line === null;
+    if (row.food !== null && !foods.has(row.food.id))
+      throw new Refusal(409, `“${row.food.name}” is no longer in the pantry: put it back first, or lay the version on by hand.`);
+    if (gone && row.food === null) return [];
+    const { grams, role, change, why } = row;
+    return [{ line, foodId: row.food?.id ?? null, grams, role, change: gone ? "added" : change, why }];
+  });
+  const bench: StoredBench = {
+    basis: basisOf(read, snapshot.table),
+    label: kept.label,
+    from: id,
+    evaporation: snapshot.forThisTable.input.evaporation.value,
+    rows,
+  };
+  const there = await getAdaptation(recipeId, recipe);
+  const revisions = {
+    table: await saveTable(recipeId, { document: snapshot.table, revision: there.table.revision }),
+    bench: await saveBench(recipeId, { document: bench, revision: there.bench.revision }),
+  };
+  return { recipeId, before: { table: there.table.document, bench: there.bench.document }, revisions };
+}
+
 export async function versionsOf(recipeId: string | null, limit = 200): Promise<readonly db.VersionSummary[]> {
   return db.listVersions(await getDatabase(), recipeId, limit);
 }
 
-export const ruleNames = (ids: readonly string[]): string[] => ids.map((id) => (RULES.get(id)?.name ?? id).toLowerCase());
-
-/** What a table asks for, in words: its rules by name, and how many limits. */
-export const wishNames = (rules: readonly string[], limitCount: number): string[] => [
-  ...ruleNames(rules),
-  ...(limitCount > 0 ? [limitCount === 1 ? "a limit" : `${limitCount} limits`] : []),
-];
+/** How a table's wishes are called: its rules by name, and how many limits. */
+export async function wishWords(): Promise<(rules: readonly string[], limitCount: number) => string[]> {
+  const rules = await kitchenRules();
+  return (ids, limitCount) => [
+    ...ids.map((id) => (rules.get(id)?.name ?? (id.startsWith("own-") ? "a rule set that is gone" : id)).toLowerCase()),
+    ...(limitCount > 0 ? [limitCount === 1 ? "a limit" : `${limitCount} limits`] : []),
+  ];
+}
 
 /** The constants in force, by which a kept version's workings are told. */
 export const versionConstants = () => REFERENCE.constants;

@@ -111,6 +111,7 @@ describe("the maker", () => {
     await page.waitForURL(/recipe$/);
     await page
       .getByText(/1 heaped tbsp/)
+      .filter({ visible: true })
       .first()
       .waitFor();
     // What it costs, by the household's prices.

@@ -27,7 +27,7 @@ describe("what is done before the page hears", () => {
       await route.continue();
     });
     await session.page.goto(`${session.app.address}/recipes/demo-1/table`);
-    const vegan = session.page.getByLabel("Vegan");
+    const vegan = session.page.getByRole("checkbox", { name: /^Vegan/ });
     const servings = session.page.getByLabel("Servings for this table");
     await session.page.getByText("Vegan", { exact: true }).click();
     await servings.fill("9");
@@ -49,7 +49,7 @@ describe("what is not saved yet", () => {
     await title(session.page).fill("Phirni of the reload");
     await session.page.getByRole("alert").getByText("Not saved").waitFor();
     await session.page.reload();
-    await expect.poll(() => title(session.page).inputValue()).toBe("Phirni of the reload");
+    await expect.poll(() => title(session.page).inputValue(), { timeout: 15_000 }).toBe("Phirni of the reload");
     await session.page.getByText("What was not saved here last time is back.").waitFor();
     await button("Undo").click();
     expect(await title(session.page).inputValue()).toBe("Saffron phirni of ground rice");

@@ -15,7 +15,14 @@ interface Answer {
     readonly unresolved: readonly { readonly line: number; readonly guesses: readonly { readonly id: string }[] }[];
     readonly properties: Properties;
   };
-  readonly findings: readonly { readonly line: number; readonly rule: string; readonly verdict: string; readonly school: string }[];
+  readonly findings: readonly {
+    readonly line: number | null;
+    readonly step?: number;
+    readonly reason: string;
+    readonly rule: string;
+    readonly verdict: string;
+    readonly school: string;
+  }[];
   readonly proposals: readonly {
     readonly label: string;
     readonly lines: readonly { readonly food: { readonly id: string }; readonly change?: string }[];
@@ -82,6 +89,18 @@ describe("POST /api/v1/adapt", () => {
     expect(validate({ ...full, ending: { kind: "made up" } })).toBe(false);
   });
 
+  it("judges what a line is made ready in and what a step uses beside the list", async () => {
+    const made = {
+      ...recipe,
+      recipeIngredient: ["1 cup besan, roasted in ghee", "½ cup sugar", "1 cup water"],
+      recipeInstructions: ["Simmer for 10 minutes.", "Grease a tray with butter and pour it in."],
+    };
+    const full = await answer({ recipe: made, diets: [{ id: "dairy-free" }] });
+    expect(full.findings).toMatchObject([
+      { line: 0, rule: "dairy-free", verdict: "avoid", reason: "Ghee: is dairy, and this is made ready in it" },
+      { line: null, step: 1, rule: "dairy-free", verdict: "avoid" },
+    ]);
+  });
   it("reads, judges and adapts: every figure with its interval, every change with its reason", async () => {
     const full = await answer({ recipe: { "@graph": [{ "@type": "WebPage" }, recipe] }, diets: [{ id: "vegan" }], avoidAllergens: ["walnut"] });
     expect(full.recipe.lines.map((line) => line.food.id)).toEqual(["semolina", "butter", "sugar", "water", "walnut", "cinnamon"]);
@@ -125,7 +144,7 @@ describe("POST /api/v1/adapt", () => {
     });
     expect(full.recipe.unresolved.map((each) => each.line)).toEqual([6, 7]);
     expect(full.recipe.unresolved[1]?.guesses.length).toBeGreaterThan(0);
-    expect(full.findings.filter((finding) => finding.line >= 6).map(({ line, verdict }) => [line, verdict])).toEqual([
+    expect(full.findings.filter((finding) => (finding.line ?? 0) >= 6).map(({ line, verdict }) => [line, verdict])).toEqual([
       [6, "ask"],
       [7, "avoid"],
     ]);

@@ -63,7 +63,7 @@ describe("npm run backup and npm run restore", () => {
     expect(await command(app.folder, "backup", first)).toMatchObject({ ok: true });
     expect(rows(first).filter(Boolean).length).toBeGreaterThan(4);
     const empty = folder();
-    expect((await command(empty, "restore", first)).said).toMatch(/Restored 2 recipes and 1 kept versions/);
+    expect((await command(empty, "restore", first)).said).toMatch(/Restored 15 recipes and 1 kept versions/);
     expect(await command(empty, "backup", second)).toMatchObject({ ok: true });
     expect(rows(second)).toEqual(rows(first));
     // What the browser saves is the same file.

@@ -2,7 +2,7 @@ import { execFileSync } from "node:child_process";
 import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { afterEach, describe, expect, it } from "vitest";
-import { findRecipe, FolderInUse, insertRecipe, listRecipes, openDatabase, updateRecipe, type Database } from "../../src/db";
+import { ALL_RECIPES, findRecipe, FolderInUse, insertRecipe, listRecipes, openDatabase, updateRecipe, type Database } from "../../src/db";
 import type { Recipe } from "../../src/core/recipe";
 import { newFolder, removeFolder } from "../support/app";
 
@@ -41,8 +41,8 @@ describe("the data folder", () => {
     });
     await withDatabase(folder, async (database) => {
       expect(await findRecipe(database, "a")).toMatchObject({ revision: 2, recipe: { title: "B" } });
-      expect((await listRecipes(database, "b", 10, 0)).total).toBe(1);
-      expect((await listRecipes(database, "%", 10, 0)).total).toBe(0);
+      expect((await listRecipes(database, { ...ALL_RECIPES, words: "b" }, 10, 0)).total).toBe(1);
+      expect((await listRecipes(database, { ...ALL_RECIPES, words: "%" }, 10, 0)).total).toBe(0);
     });
   });
 
@@ -70,7 +70,7 @@ describe("the data folder", () => {
     writeFileSync(join(folder, "lock"), JSON.stringify({ pid: process.ppid, started: "1" }));
     await withDatabase(folder, async () => expect((JSON.parse(readFileSync(join(folder, "lock"), "utf8")) as { pid: number }).pid).toBe(process.pid));
     writeFileSync(join(folder, "lock"), "not json");
-    await withDatabase(folder, async (database) => expect((await listRecipes(database, "", 1, 0)).total).toBe(0));
+    await withDatabase(folder, async (database) => expect((await listRecipes(database, ALL_RECIPES, 1, 0)).total).toBe(0));
   });
 
   it("refuses data of a newer schema, and leaves them alone", async () => {

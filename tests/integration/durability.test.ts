@@ -4,6 +4,7 @@ import { syncBuiltinESMExports } from "node:module";
 import { join } from "node:path";
 import fc from "fast-check";
 import { afterEach, describe, expect, it } from "vitest";
+import { plainSteps } from "../../src/core/recipe";
 import * as db from "../../src/db";
 import { openJournal, readJournal } from "../../src/db/journal";
 import { putInPlace } from "../../src/server/backup";
@@ -11,7 +12,14 @@ import { openPglite } from "../../src/db/pglite";
 import { newFolder, removeFolder } from "../support/app";
 
 const AT = "2026-11-25T10:00:00.123Z";
-const recipe = (title: string, steps: readonly string[] = []) => ({ title, servings: 1, lines: [], steps, evaporation: null, archetype: null });
+const recipe = (title: string, steps: readonly string[] = []) => ({
+  title,
+  servings: 1,
+  lines: [],
+  steps: plainSteps(steps),
+  evaporation: null,
+  archetype: null,
+});
 const folders: string[] = [];
 const fresh = () => {
   const folder = newFolder();
@@ -37,7 +45,7 @@ const WRITER = (folder: string) => `import * as db from "./src/db/index.ts";
   for (let i = 0; ; i++) {
     const id = process.pid + "-" + i;
     await database.transaction(async (connection) => {
-      await db.insertRecipe(connection, id, { title: id, servings: 1, lines: [], steps: [id], evaporation: null, archetype: null }, new Date().toISOString());
+      await db.insertRecipe(connection, id, { title: id, servings: 1, lines: [], steps: [{ id: "s1", text: id, choice: {} }], evaporation: null, archetype: null }, new Date().toISOString());
       await db.saveAdaptation(connection, id, "table", { of: id }, 0, new Date().toISOString());
     });
     console.log(id);
@@ -120,7 +128,7 @@ describe("acknowledged writes", () => {
     truncateSync(journal, whole.length - 5);
     writeFileSync(join(folder, "opened"), "an earlier start");
     await using(folder, async (database) => {
-      expect((await db.listRecipes(database, "", 10, 0)).total).toBe(3);
+      expect((await db.listRecipes(database, db.ALL_RECIPES, 10, 0)).total).toBe(3);
       await db.insertRecipe(database, "r9", recipe("after"), AT);
     });
     writeFileSync(fileOf(folder, "journal"), whole.replace("R 1", "R x"));
@@ -153,14 +161,14 @@ describe("a backup", () => {
   it("of an earlier schema is brought up to this one", async () => {
     const made = {
       table: "recipe" as const,
-      row: JSON.stringify({ id: "old", title: "Old", document: recipe("Old"), revision: 3, created_at: AT, updated_at: AT }),
+      row: JSON.stringify({ id: "old", title: "Old", document: { ...recipe("Old"), steps: ["Stir it."] }, revision: 3, created_at: AT, updated_at: AT }),
     };
     const table = { table: "adaptation" as const, row: JSON.stringify({ recipe_id: "old", dining_table: { a: 1 }, bench: null, revision: 4, updated_at: AT }) };
     const upgraded = await db.upgradeDump({ schema: 1, made: AT, rows: [made, table] }, AT);
     expect(upgraded.schema).toBe(db.latestSchema());
     const database = await db.openDatabase(fresh());
     await database.transaction((connection) => db.loadRows(connection, upgraded));
-    expect(await db.findRecipe(database, "old")).toMatchObject({ revision: 3 });
+    expect(await db.findRecipe(database, "old")).toMatchObject({ revision: 3, recipe: { steps: [{ id: "s1", text: "Stir it.", choice: {} }] } });
     expect(await db.findAdaptation(database, "old")).toMatchObject({ table: { a: 1 }, tableRevision: 4, benchRevision: 0 });
     await database.close();
   }, 60_000);
@@ -168,7 +176,8 @@ describe("a backup", () => {
   it("knows every table of the schema", async () => {
     const database = await db.openDatabase(fresh());
     const tables = await database.query<{ name: string }>("SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public'");
-    const own = ["migration", "journal_position"];
+    // Facts are derived: made anew wherever they lack.
+    const own = ["migration", "journal_position", "recipe_facts"];
     expect(
       tables
         .map(({ name }) => name)

@@ -57,7 +57,7 @@ describe("recipe files at the door", () => {
     const before = await count();
     const { status, json } = await readFile(name, text);
     expect([status, json.format]).toEqual([200, format]);
-    expect(json.recipes).toMatchObject([{ title: "Halwa", steps: ["Roast it."] }]);
+    expect(json.recipes).toMatchObject([{ title: "Halwa", steps: [{ text: "Roast it." }] }]);
     expect(json.recipes?.[0]?.lines.map((line) => line.text)).toEqual(["1 cup semolina", "½ cup ghee"]);
     expect(await count()).toBe(before);
   });
@@ -114,7 +114,7 @@ describe("recipe files at the door", () => {
     expect(await back("threpsis", "a.json")).toEqual(settled);
     expect((await back("csv", "a.csv"))?.lines).toEqual(settled.lines);
     expect(await exported("csv")).not.toContain("mine");
-    expect(await back("jsonld", "a.jsonld")).toMatchObject({ title: "Halwa", servings: 4, steps: ["Roast it."] });
+    expect(await back("jsonld", "a.jsonld")).toMatchObject({ title: "Halwa", servings: 4, steps: [{ text: "Roast it." }] });
     expect((await fetch(`${app.address}/api/recipes/${id}/export?format=doc`)).status).toBe(404);
   });
 });

@@ -1,6 +1,6 @@
 import { createFoodMatcher, readRecipe, readRecipeText, type ReadRecipe, type ReadingContext } from "../../src/core/recipe";
 import { problemFor, type AdaptationProblem, type DiningTable } from "../../src/core/substitution";
-import { DEMO_RECIPES, FAMILY_DENSITY, REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
+import { completeTraits, DEMO_RECIPES, FAMILY_DENSITY, MAKING, REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
 import { USUAL_HOUSEHOLD } from "../../src/core/units";
 import type { Food } from "../../src/core/food";
 
@@ -9,6 +9,7 @@ export const context: ReadingContext = {
   matcher: createFoodMatcher(REFERENCE.foods.values()),
   familyDensity: FAMILY_DENSITY,
   measures: USUAL_HOUSEHOLD.measures,
+  tables: { traits: completeTraits, making: MAKING },
 };
 
 export function food(id: string): Food {
@@ -23,8 +24,8 @@ export function read(text: string): ReadRecipe {
   return readRecipe(result.value, context, REFERENCE.constants);
 }
 
-export const halwa = (): ReadRecipe => read(DEMO_RECIPES[0] ?? "");
-export const phirni = (): ReadRecipe => read(DEMO_RECIPES[1] ?? "");
+export const halwa = (): ReadRecipe => read(DEMO_RECIPES[0]?.text ?? "");
+export const phirni = (): ReadRecipe => read(DEMO_RECIPES[1]?.text ?? "");
 
 export const tableOf = (part: Partial<DiningTable> = {}): DiningTable => ({ rules: [], limits: [], servings: 6, serve: "hot", ...part });
 export const freeSugars = (most: number): DiningTable["limits"] => [{ id: "freeSugars", most, school: "uk" }];

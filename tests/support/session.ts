@@ -30,7 +30,8 @@ export async function heard(page: Page): Promise<void> {
   await page.waitForFunction(() => Object.keys(document.querySelector("main") ?? {}).some((key) => key.startsWith("__reactProps")));
 }
 
-export function startSession(): Session {
+/** `environment` as for `startApp`: THREPSIS_SEED "" is a household of its own, with nothing in it. */
+export function startSession(environment: Readonly<Record<string, string>> = {}): Session {
   let contexts: BrowserContext[] = [];
   const watched = (page: Page): Page => {
     page.setDefaultTimeout(20_000);
@@ -63,7 +64,7 @@ export function startSession(): Session {
     link: (name) => session.page.getByRole("link", { name }),
   };
   beforeAll(async () => {
-    [session.app, session.browser] = await Promise.all([startApp(newFolder()), openBrowser()]);
+    [session.app, session.browser] = await Promise.all([startApp(newFolder(), { environment }), openBrowser()]);
   });
   afterAll(async () => {
     await session.browser.close();

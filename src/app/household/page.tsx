@@ -1,13 +1,14 @@
 import type { Metadata } from "next";
 import { cookies } from "next/headers";
 import { canUndoRestore } from "@/server/backup";
+import { getEaters } from "@/server/eaters";
 import { shippedConstants, shownFoods } from "@/server/pantry";
-import { HouseholdPage } from "@/ui/household/household-page";
+import { HouseholdPage } from "@/ui/pages";
 import { THEME_COOKIE, themeOf } from "@/ui/shell/theme";
 
 export const metadata: Metadata = { title: "Household" };
 
 export default async function Page() {
   const theme = themeOf((await cookies()).get(THEME_COOKIE)?.value);
-  return <HouseholdPage theme={theme} canGoBack={canUndoRestore()} shown={await shownFoods()} constants={shippedConstants()} />;
+  return <HouseholdPage theme={theme} canGoBack={canUndoRestore()} eaters={await getEaters()} shown={await shownFoods()} constants={shippedConstants()} />;
 }

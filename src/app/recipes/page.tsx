@@ -1,11 +1,13 @@
 import type { Metadata } from "next";
-import { recipesPage } from "@/server/recipes";
-import { versionsOf, wishNames } from "@/server/versions";
+import { findingChoices } from "@/server/facts";
+import { findFood } from "@/server/pantry";
+import { recipesPage, readSearch } from "@/server/recipes";
+import { versionsOf, wishWords } from "@/server/versions";
 import { RecipesPage } from "@/ui/recipes/recipes-page";
 import { dateWords, versionRow } from "../words";
 
 interface Props {
-  readonly searchParams: Promise<{ readonly search?: string | string[]; readonly page?: string | string[] }>;
+  readonly searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>>;
 }
 
 export const metadata: Metadata = { title: "Recipes" };
@@ -13,12 +15,18 @@ export const metadata: Metadata = { title: "Recipes" };
 export default async function Page({ searchParams }: Props) {
   const at = new Date().getTime();
   const parameters = await searchParams;
-  const search = [parameters.search].flat()[0]?.slice(0, 200) ?? "";
+  const search = await readSearch(parameters);
   const page = Math.max(1, Math.floor(Number([parameters.page].flat()[0])) || 1);
-  const [{ recipes, total, pages }, versions] = await Promise.all([recipesPage(search, page), versionsOf(null, 8)]);
+  const [{ recipes, total, pages }, versions, choices, wishNames, food] = await Promise.all([
+    recipesPage(search, page),
+    versionsOf(null, 8),
+    findingChoices(),
+    wishWords(),
+    search.foodId === null ? null : findFood(search.foodId),
+  ]);
   return (
     <RecipesPage
-      key={`${search} ${page}`}
+      key={`${JSON.stringify(search)} ${page}`}
       recipes={recipes.map(({ updatedAt, rules, limitCount, ...recipe }) => ({
         ...recipe,
         updated: dateWords(updatedAt),
@@ -28,6 +36,8 @@ export default async function Page({ searchParams }: Props) {
       page={page}
       pages={pages}
       search={search}
+      foodName={food?.name ?? null}
+      choices={choices}
       versions={versions.map(versionRow)}
       at={at}
     />

@@ -6,6 +6,8 @@ import type { DiningTable, Version, VersionRow } from "../substitution";
 export interface BenchState {
   readonly label: string;
   readonly version: Version;
+  /** The kept version it was worked on from, by id; absent where from the recipe. */
+  readonly from?: string;
 }
 
 /** A bench as stored: foods by id. `basis` tells which recipe and table it was made for. */
@@ -13,6 +15,7 @@ export interface StoredBench {
   readonly basis: string;
   readonly label: string;
   readonly evaporation: number;
+  readonly from?: string;
   readonly rows: readonly {
     readonly line: number | null;
     readonly foodId: string | null;
@@ -39,12 +42,19 @@ export function basisOf(read: ReadRecipe, table: DiningTable): string {
   return (hash >>> 0).toString(36);
 }
 
-export const stored = ({ label, version }: BenchState, basis: string): StoredBench => ({
+export const stored = ({ label, version, from }: BenchState, basis: string): StoredBench => ({
   basis,
   label,
+  ...(from === undefined ? {} : { from }),
   evaporation: version.evaporation,
   rows: version.rows.map(({ line, food, grams, role, change, why }) => ({ line, foodId: food?.id ?? null, grams, role, change, why })),
 });
+
+/** The foods of a kitchen and those that a recipe presses itself, by id. */
+export function foodsWith(read: Pick<ReadRecipe, "lines">, foods: ReadonlyMap<string, Food>): ReadonlyMap<string, Food> {
+  const own = read.lines.filter(({ food }) => !foods.has(food.id));
+  return own.length === 0 ? foods : new Map([...foods, ...own.map(({ food }) => [food.id, food] as const)]);
+}
 
 /** How many rows of a stored bench name a food that is not (any more) in the pantry: then it cannot be opened again. */
 export const rowsWithoutFood = (bench: StoredBench | null, foods: ReadonlyMap<string, Food>): number =>
@@ -56,5 +66,11 @@ export function reopened(bench: StoredBench | null, basis: string, foods: Readon
     const food = foodId === null ? null : foods.get(foodId);
     return food === undefined ? null : { ...row, food };
   });
-  return rows.some((row) => row === null) ? null : { label: bench.label, version: { rows: rows.flatMap((row) => row ?? []), evaporation: bench.evaporation } };
+  return rows.some((row) => row === null)
+    ? null
+    : {
+        label: bench.label,
+        version: { rows: rows.flatMap((row) => row ?? []), evaporation: bench.evaporation },
+        ...(bench.from === undefined ? {} : { from: bench.from }),
+      };
 }

@@ -11,6 +11,8 @@ export interface SnapshotLine {
   readonly grams: number;
   readonly sd: number;
   readonly role: Role;
+  readonly apart?: boolean;
+  readonly bought?: number;
 }
 
 export interface SnapshotInput {
@@ -18,6 +20,7 @@ export interface SnapshotInput {
   readonly evaporation: Estimate;
   readonly servings: number;
   readonly cookMinutes: number | null;
+  readonly apart?: number;
 }
 
 /** A kept version: everything it was made from, and the figures as they were. Plain data; stored and reopened as it is. */
@@ -47,9 +50,10 @@ const EVAPORATION_SD = 0.2;
 
 /** The input of a version to the models. */
 export function versionInput(version: Version, read: ReadRecipe, table: DiningTable): EvaluationInput {
-  const { lines } = scaledFor(read, table.servings);
+  const { lines, apart } = scaledFor(read, table.servings);
   return {
     lines: versionLines(version, lines),
+    apart,
     evaporation: { value: version.evaporation, sd: version.evaporation * EVAPORATION_SD },
     servings: table.servings,
     cookMinutes: read.cookMinutes,
@@ -58,19 +62,32 @@ export function versionInput(version: Version, read: ReadRecipe, table: DiningTa
 
 /** The input of the recipe itself, for the table's servings. */
 export function recipeInput(read: ReadRecipe, table: DiningTable): EvaluationInput {
-  const { lines, evaporation } = scaledFor(read, table.servings);
-  return { lines, evaporation, servings: table.servings, cookMinutes: read.cookMinutes };
+  const { lines, evaporation, apart } = scaledFor(read, table.servings);
+  return { lines, evaporation, apart, servings: table.servings, cookMinutes: read.cookMinutes };
 }
 
-/** The steps of a recipe with a version's foods written in. */
+/** The steps of a recipe with a version's foods written in. What a line was pressed by is needless where something else stands for it. */
 export function stepsFor(read: ReadRecipe, version: Version, table: DiningTable, handling: ReadonlyMap<string, Handling>): RewrittenStep[] {
   const named = read.lines.map((line) => {
     const reading = read.readings[line.index];
-    return { index: line.index, food: line.food, description: reading && "description" in reading ? reading.description : line.food.name };
+    const own = reading?.kind === "read" && reading.food.id === line.food.id ? reading.description : line.food.name;
+    return { index: line.index, food: line.food, description: own };
   });
-  const steps = read.recipe.steps.filter((step) => step.trim() !== "");
   const drivenOff = { recipe: scaledFor(read, table.servings).evaporation.value, version: version.evaporation };
-  return rewriteSteps(steps, named, version.rows, handling, drivenOff, read.measures);
+  const needless = new Map<number, string>();
+  for (const { line, change, why } of version.rows) {
+    if (line === null || (change !== "replaced" && change !== "left out")) continue;
+    for (const at of read.ledger.pressedIn.get(line) ?? []) needless.set(at, why);
+  }
+  return rewriteSteps(
+    read.steps.map(({ step }) => step.text),
+    named,
+    version.rows,
+    handling,
+    drivenOff,
+    read.measures,
+    needless,
+  );
 }
 
 /** Freezes a version with its recipe, table, foods and figures. */
@@ -111,4 +128,7 @@ export function snapshotOf(
   };
 }
 
-const plain = (input: EvaluationInput): SnapshotInput => ({ ...input, lines: input.lines.map(({ food, grams, sd, role }) => ({ food, grams, sd, role })) });
+const plain = (input: EvaluationInput): SnapshotInput => ({
+  ...input,
+  lines: input.lines.map(({ food, grams, sd, role, apart, bought }) => ({ food, grams, sd, role, apart, bought })),
+});

@@ -60,3 +60,9 @@ export function compareLimit(limit: number, floor: number, version: Figure): Dev
     tiltHigh: bound(version.high),
   };
 }
+
+/** Grams of water in 100 g below which a sweet is bound, not thickened. */
+const LEAST_WATER = 20;
+
+/** Whether the scale of body holds for a sweet: it was fitted on what is spooned and sliced, not on what is bound (rule of thumb). */
+export const bodyHolds = ({ water }: { readonly water: Figure }): boolean => water.value >= LEAST_WATER;

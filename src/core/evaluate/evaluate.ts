@@ -14,6 +14,8 @@ export interface EvaluationInput {
   readonly servings: number;
   /** Minutes of wet heat; null means cooked through. */
   readonly cookMinutes: number | null;
+  /** Of the evaporation, what lines served apart lose, g; none where absent. */
+  readonly apart?: number;
 }
 
 export type Figures = Readonly<Record<PropertyId, Figure>>;
@@ -48,7 +50,7 @@ export function evaluate(input: EvaluationInput, constants: Constants): Evaluati
 
 /** All properties without their intervals, for comparing many candidates at once: low and high are the value itself. */
 export function evaluatePoint(input: EvaluationInput, constants: Constants): Figures {
-  const point = pointFigures(balance(input.lines, input.evaporation.value, input.cookMinutes), input.servings, constants);
+  const point = pointFigures(balanceOf(input), input.servings, constants);
   return Object.fromEntries(PROPERTY_IDS.map((id, at) => [id, { value: point[at], low: point[at], high: point[at] }])) as Figures;
 }
 
@@ -57,9 +59,13 @@ export function spreadOf(input: EvaluationInput, id: PropertyId, constants: Cons
   return propagate(input, constants).variances(id, PROPERTY_IDS.indexOf(id));
 }
 
+/** The mass balance of an input. */
+export const balanceOf = ({ lines, evaporation, cookMinutes, apart = 0 }: EvaluationInput): Balance =>
+  balance(lines, evaporation.value, cookMinutes, undefined, apart);
+
 function propagate(input: EvaluationInput, constants: Constants) {
-  const { lines, evaporation, servings, cookMinutes } = input;
-  const sweet = balance(lines, evaporation.value, cookMinutes);
+  const { lines, evaporation, servings, cookMinutes, apart = 0 } = input;
+  const sweet = balanceOf(input);
   const point = pointFigures(sweet, servings, constants);
   const squares = () => new Float64Array(PROPERTY_IDS.length);
   const sums = { measures: squares(), evaporation: squares(), composition: squares() };
@@ -70,9 +76,9 @@ function propagate(input: EvaluationInput, constants: Constants) {
 
   for (const [i, line] of lines.entries()) {
     if (line.sd <= 0) continue;
-    add(sums.measures, balance(lines.with(i, { ...line, grams: line.grams + line.sd }), evaporation.value, cookMinutes));
+    add(sums.measures, balance(lines.with(i, { ...line, grams: line.grams + line.sd }), evaporation.value, cookMinutes, undefined, apart));
   }
-  if (evaporation.sd > 0) add(sums.evaporation, balance(lines, evaporation.value + evaporation.sd, cookMinutes));
+  if (evaporation.sd > 0) add(sums.evaporation, balance(lines, evaporation.value + evaporation.sd, cookMinutes, undefined, apart));
 
   const base = lines.map((line) => line.food.per100g);
   for (const [i, line] of lines.entries()) {
@@ -81,7 +87,7 @@ function propagate(input: EvaluationInput, constants: Constants) {
       if (sd === 0 || (sd * line.grams) / 100 <= LEAST_SHARE * (sweet.totals[n] ?? 0)) continue;
       const composition = line.food.per100g.slice();
       composition[n] = (composition[n] ?? 0) + sd;
-      add(sums.composition, balance(lines, evaporation.value, cookMinutes, base.with(i, composition)));
+      add(sums.composition, balance(lines, evaporation.value, cookMinutes, base.with(i, composition), apart));
     }
   }
   const loadSd = glycaemicLoadSd(sweet, constants);

@@ -3,8 +3,8 @@ import { INDEX, NUTRIENTS, SUGARS, POLYOLS, type Constants, type Food } from "..
 import { amountPerGram } from "../models/nutrition";
 import { rebaudiosideSweetness, relativeSweetness } from "../models/sweetness";
 import { bodyIndex, bodyWords, creaminessPerGram, thickeningPerGram, type Cooled } from "../models/texture";
-import { balance, type BalancedLine } from "../recipe";
-import { evaluate, spreadOf, type EvaluationInput } from "./evaluate";
+import { potOnly, type BalancedLine } from "../recipe";
+import { balanceOf, evaluate, spreadOf, type EvaluationInput } from "./evaluate";
 import { AMOUNTS, describeProperty, type Amount, type PropertyId } from "./properties";
 
 /** One term of a working: what it is, what it adds, and where it is from. */
@@ -61,7 +61,7 @@ export function explain(input: EvaluationInput, id: PropertyId, constants: Const
       equation: id === "yield" ? "everything put in, less the water driven off" : "yield, by the number of servings",
       terms: [
         ...input.lines.map((line) => ({ label: line.food.name, detail: "put in", value: line.grams })),
-        { label: "Evaporation", detail: "water driven off", value: -sweet.evaporation },
+        { label: "Evaporation", detail: sweet.evaporation < 0 ? "water taken up" : "water driven off", value: -sweet.evaporation },
       ],
       then: id === "yield" ? "" : `divided by ${input.servings} servings`,
       sources: ["Mass balance: only water evaporates"],
@@ -126,7 +126,7 @@ function sweetnessWorking(input: EvaluationInput, key: string, mass: number, con
 
 function bodyWorking(input: EvaluationInput, key: string, constants: Constants): Part {
   const cooled: Cooled = key === "hot" || key === "warm" ? "hot" : "chilled";
-  const sweet = balance(input.lines, input.evaporation.value, input.cookMinutes);
+  const sweet = potOnly(balanceOf(input));
   const index = bodyIndex(sweet, cooled, constants);
   const terms = byLine(
     input,

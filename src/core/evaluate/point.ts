@@ -2,7 +2,7 @@ import { INDEX, SERVING_TEMPERATURES, type Constants } from "../food";
 import { nutritionTotals } from "../models/nutrition";
 import { sweetness } from "../models/sweetness";
 import { body, bodyAt, creaminessPerGram, solutesPerGram } from "../models/texture";
-import type { Balance } from "../recipe";
+import { potOnly, type Balance } from "../recipe";
 import { AMOUNTS, PROPERTY_IDS, type PropertyId } from "./properties";
 
 /** Values of all properties, in the order of PROPERTY_IDS. */
@@ -19,8 +19,9 @@ export function pointFigures(sweet: Balance, servings: number, constants: Consta
   figures[PLACE.yield] = sweet.finishedMass;
   figures[PLACE.servingMass] = sweet.finishedMass / servings;
 
-  const hot = body(sweet, "hot", constants);
-  const chilled = body(sweet, "chilled", constants);
+  const pot = potOnly(sweet);
+  const hot = body(pot, "hot", constants);
+  const chilled = body(pot, "chilled", constants);
   for (const place of BY_TEMPERATURE) {
     figures[place.sweetness] = sweetness(sweet, constants.temperatures[place.serve], constants);
     figures[place.body] = bodyAt(hot, chilled, place.serve, constants);

@@ -1,7 +1,7 @@
 import Papa from "papaparse";
 import { ROLES, type Role } from "../food";
 import { fail, succeed, type Result } from "../numeric";
-import { MOST_LINES, readServings, type LineReading, type Recipe, type RecipeLine } from "../recipe";
+import { MOST_LINES, readServings, type ComponentUse, type LineReading, type Recipe, type RecipeComponent, type RecipeLine, type RecipeStep } from "../recipe";
 
 export interface CsvProblem {
   /** Row of the file, its head being 1; null for the whole. */
@@ -15,24 +15,28 @@ interface ReadForCsv {
   readonly readings: readonly LineReading[];
 }
 
-const COLUMNS = ["recipe", "servings", "kind", "text", "food", "grams", "role", "set by hand"] as const;
-const KINDS = ["line", "left out", "step"] as const;
+const COLUMNS = ["recipe", "servings", "kind", "text", "food", "grams", "role", "set by hand", "part", "use"] as const;
+const KINDS = ["part", "line", "left out", "step"] as const;
 type Kind = (typeof KINDS)[number];
 
 /** What a spreadsheet would run as a formula begins so; such a cell is written with an apostrophe before it. */
 const RUNS = /^[=+\-@\t\r]/;
 const NEUTRALISED = /^'(?=[=+\-@\t\r'])/;
+const NO_READING = ["", "", "", ""] as const;
 const neutral = (cell: string) => (RUNS.test(cell) || cell.startsWith("'") ? `'${cell}` : cell);
 const natural = (cell: string) => cell.replace(NEUTRALISED, "");
 
 /** Recipes as one table: a row for each line and step; food and grams as they were read, and which of them by hand. Notes are private and stay. */
 export function writeCsv(recipes: readonly ReadForCsv[]): string {
   const rows = recipes.flatMap(({ recipe, readings }) => {
-    const row = (kind: Kind, text: string, more: readonly string[] = ["", "", "", ""]) =>
-      [recipe.title, String(recipe.servings), kind, text, ...more].map(neutral);
+    const names = new Map((recipe.components ?? []).map(({ id, name }) => [id, name] as const));
+    const part = (id: string | undefined) => (id === undefined ? "" : (names.get(id) ?? ""));
+    const row = (kind: Kind, text: string, more: readonly string[] = NO_READING, component?: string, use = "") =>
+      [recipe.title, String(recipe.servings), kind, text, ...more, part(component), use].map(neutral);
     return [
-      ...recipe.lines.map((line, i) => row(line.choice.leftOut ? "left out" : "line", line.text, readAs(line, readings[i]))),
-      ...recipe.steps.map((step) => row("step", step)),
+      ...(recipe.components ?? []).map(({ name, use, into }) => row("part", name, NO_READING, into, use.kind === "part" ? String(use.share) : use.kind)),
+      ...recipe.lines.map((line, i) => row(line.choice.leftOut ? "left out" : "line", line.text, readAs(line, readings[i]), line.component)),
+      ...recipe.steps.filter(({ text }) => text.trim() !== "").map(({ text, component }) => row("step", text, NO_READING, component)),
     ];
   });
   return `${Papa.unparse([[...COLUMNS], ...rows], { newline: "\r\n" })}\r\n`;
@@ -81,11 +85,12 @@ export function readCsv(text: string): Result<readonly Recipe[], readonly CsvPro
   if (recipes.size === 0) problems.push({ row: null, detail: "There is no row below the head." });
   if (problems.length > 0) return fail(problems.slice(0, 20));
   return succeed(
-    [...recipes.values()].map(({ title, servings, lines, steps }) => ({
+    [...recipes.values()].map(({ title, servings, lines, steps, components }) => ({
       title,
       servings: servings ?? 6,
       lines,
       steps,
+      ...(components.length > 0 ? { components } : {}),
       evaporation: null,
       archetype: null,
     })),
@@ -96,13 +101,14 @@ interface Draft {
   readonly title: string;
   servings: number | null;
   readonly lines: RecipeLine[];
-  readonly steps: string[];
+  readonly steps: RecipeStep[];
+  readonly components: RecipeComponent[];
 }
 
 /** Takes one row into its recipe; says what is wrong with it. */
 function takeRow(recipes: Map<string, Draft>, cell: (name: string) => string, body: string): string | null {
   const title = (cell("recipe") || cell("title") || "Untitled sweet").slice(0, 200);
-  const recipe = recipes.get(title) ?? { title, servings: null, lines: [], steps: [] };
+  const recipe = recipes.get(title) ?? { title, servings: null, lines: [], steps: [], components: [] };
   recipes.set(title, recipe);
   const stated = cell("servings");
   const servings = stated ? readServings(stated) : null;
@@ -110,13 +116,43 @@ function takeRow(recipes: Map<string, Draft>, cell: (name: string) => string, bo
   recipe.servings ??= servings;
   if (body === "") return null;
   const kind = cell("kind") || "line";
-  if (kind === "step") recipe.steps.push(body);
+  const part = partOf(recipe, cell("part"));
+  if (kind === "part") {
+    const use = readUse(cell("use"));
+    if (use === null) return `“${cell("use")}” is no use of a part: whole, apart, or a share such as 0.5.`;
+    const known = recipe.components.findIndex(({ name }) => name === body);
+    const component = {
+      id: recipe.components[known]?.id ?? `c${recipe.components.length + 1}`,
+      name: body.slice(0, 100),
+      use,
+      ...(part === undefined ? {} : { into: part }),
+    };
+    recipe.components.splice(known < 0 ? recipe.components.length : known, known < 0 ? 0 : 1, component);
+  } else if (kind === "step")
+    recipe.steps.push({ id: `s${recipe.steps.length + 1}`, text: body.slice(0, 5000), choice: {}, ...(part === undefined ? {} : { component: part }) });
   else if (kind === "line" || kind === "left out") {
     const choice = choiceOf(cell, kind === "left out");
     if (typeof choice === "string") return choice;
-    recipe.lines.push({ id: `l${recipe.lines.length + 1}`, text: body.slice(0, 2000), choice });
+    recipe.lines.push({ id: `l${recipe.lines.length + 1}`, text: body.slice(0, 2000), choice, ...(part === undefined ? {} : { component: part }) });
   } else return `“${kind}” is no kind of row: ${KINDS.join(", ")}.`;
   return null;
+}
+
+/** The part of that name, by id; one that no row told before is told by being named. */
+function partOf(recipe: Draft, name: string): string | undefined {
+  if (name === "") return undefined;
+  const known = recipe.components.find((component) => component.name === name);
+  if (known) return known.id;
+  const id = `c${recipe.components.length + 1}`;
+  recipe.components.push({ id, name: name.slice(0, 100), use: { kind: "whole" } });
+  return id;
+}
+
+function readUse(word: string): ComponentUse | null {
+  if (word === "" || word === "whole") return { kind: "whole" };
+  if (word === "apart") return { kind: "apart" };
+  const share = Number(word.replace(",", "."));
+  return share > 0 && share <= 1 ? { kind: "part", share } : null;
 }
 
 function choiceOf(cell: (name: string) => string, leftOut: boolean): RecipeLine["choice"] | string {

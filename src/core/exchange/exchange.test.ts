@@ -3,7 +3,7 @@ import Papa from "papaparse";
 import { describe, expect, it } from "vitest";
 import { context, read } from "../../../tests/support/kitchen";
 import { REFERENCE } from "../../data";
-import { readJsonLd, readRecipe, type Recipe } from "../recipe";
+import { plainSteps, readJsonLd, readRecipe, type ComponentUse, type Recipe } from "../recipe";
 import { ownFileKind, readCsv, writeCsv, writeJsonLd, writeOwnFile } from ".";
 
 const words = fc
@@ -26,8 +26,20 @@ const recipes: fc.Arbitrary<Recipe> = fc
     servings: fc.integer({ min: 1, max: 60 }),
     lines: fc.array(line, { minLength: 1, maxLength: 8 }),
     steps: fc.array(words, { maxLength: 5 }),
+    parts: fc.constantFrom([], [{ kind: "whole" }], [{ kind: "apart" }, { kind: "part", share: 0.4 }]),
   })
-  .map(({ lines, ...rest }) => ({ ...rest, lines: lines.map((each, i) => ({ id: `l${i + 1}`, ...each })), evaporation: null, archetype: null }));
+  .map(({ lines, steps, parts, ...rest }) => {
+    const components = (parts as readonly ComponentUse[]).map((use, i) => ({ id: `c${i + 1}`, name: `Part ${i + 1}`, use, ...(i > 0 ? { into: "c1" } : {}) }));
+    const component = (i: number) => (components.length > 0 && i % 2 === 1 ? { component: components[(i - 1) % components.length]?.id ?? "" } : {});
+    return {
+      ...rest,
+      lines: lines.map((each, i) => ({ id: `l${i + 1}`, ...each, ...component(i) })),
+      steps: plainSteps(steps).map((each, i) => ({ ...each, ...component(i) })),
+      ...(components.length > 0 ? { components } : {}),
+      evaporation: null,
+      archetype: null,
+    };
+  });
 const csvOf = (recipe: Recipe) => writeCsv([{ recipe, readings: readRecipe(recipe, context, REFERENCE.constants).readings }]);
 
 describe("a recipe as a table", () => {
@@ -72,7 +84,7 @@ describe("other formats", () => {
   });
   it("the app's own file is known by its name and version", () => {
     expect(ownFileKind(writeOwnFile([]))).toBe("ours");
-    expect(ownFileKind({ ...writeOwnFile([]), version: 2 })).toBe("newer");
+    expect(ownFileKind({ ...writeOwnFile([]), version: 3 })).toBe("newer");
     expect([ownFileKind({ "@type": "Recipe" }), ownFileKind(null), ownFileKind([])]).toEqual(["other", "other", "other"]);
   });
 });

@@ -1,3 +1,3 @@
 export { readCsv, writeCsv } from "./csv";
-export { ownFileKind, writeOwnFile } from "./own-file";
+export { ownFileKind, upgraded, writeOwnFile } from "./own-file";
 export { writeJsonLd } from "./write-json-ld";

@@ -1,7 +1,7 @@
 import type { Recipe } from "../recipe";
 
 const FORMAT = "threpsis-recipes";
-const VERSION = 1;
+const VERSION = 2;
 
 /** The app's own file: everything that a recipe holds, what was settled by hand included. */
 export interface OwnFile {
@@ -16,4 +16,10 @@ export const writeOwnFile = (recipes: readonly Recipe[]): OwnFile => ({ format: 
 export function ownFileKind(document: unknown): "ours" | "newer" | "other" {
   if (typeof document !== "object" || document === null || !("format" in document) || document.format !== FORMAT) return "other";
   return "version" in document && typeof document.version === "number" && document.version > VERSION ? "newer" : "ours";
+}
+
+/** A recipe of a file as it is written today: in version 1 a step was a plain sentence. */
+export function upgraded(recipe: unknown): unknown {
+  if (typeof recipe !== "object" || recipe === null || !("steps" in recipe) || !Array.isArray(recipe.steps)) return recipe;
+  return { ...recipe, steps: recipe.steps.map((step: unknown, i) => (typeof step === "string" ? { id: `s${i + 1}`, text: step, choice: {} } : step)) };
 }

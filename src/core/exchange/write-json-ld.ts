@@ -10,5 +10,20 @@ export const writeJsonLd = (recipe: Recipe): object => ({
   name: recipe.title,
   recipeYield: `${recipe.servings} servings`,
   recipeIngredient: recipe.lines.filter(({ choice }) => !choice.leftOut).map(({ text }) => text),
-  recipeInstructions: recipe.steps.map((text) => ({ "@type": "HowToStep", text })),
+  recipeInstructions: sectionsOf(recipe),
 });
+
+/** Steps of one part after another, each part a section; steps of the sweet itself stand alone. */
+function sectionsOf(recipe: Recipe): object[] {
+  const names = new Map((recipe.components ?? []).map(({ id, name }) => [id, name] as const));
+  const sections: { readonly name: string | undefined; readonly steps: object[] }[] = [];
+  for (const { text, component } of recipe.steps) {
+    if (text.trim() === "") continue;
+    const name = component === undefined ? undefined : names.get(component);
+    const last = sections.at(-1);
+    const section = last && last.name === name ? last : { name, steps: [] };
+    if (section !== last) sections.push(section);
+    section.steps.push({ "@type": "HowToStep", text });
+  }
+  return sections.flatMap(({ name, steps }) => (name === undefined ? steps : [{ "@type": "HowToSection", name, itemListElement: steps }]));
+}

@@ -22,8 +22,10 @@ export type Allergen = (typeof TREE_NUTS)[number] | (typeof GLUTEN_CEREALS)[numb
 export const ALLERGENS: readonly Allergen[] = [...TREE_NUTS, ...GLUTEN_CEREALS, ...OTHER_ALLERGENS];
 
 /** How a food's sugars count as free sugars: see `freeSugarShares`. */
-export type SugarClass =
-  | "added" | "intact" | "whole fruit" | "cooked fruit pieces" | "puréed fruit" | "milk" | "sweetened milk" | "plant drink";
+export const SUGAR_CLASSES = [
+  "added", "intact", "whole fruit", "cooked fruit pieces", "puréed fruit", "milk", "sweetened milk", "plant drink",
+] as const;
+export type SugarClass = (typeof SUGAR_CLASSES)[number];
 
 export type StarchKind =
   | "cornflour" | "maize meal" | "wheat" | "rice" | "millet" | "pulse" | "oats" | "tapioca" | "arrowroot" | "potato" | "tuber extract";
@@ -77,11 +79,15 @@ export interface WeighedMeasure {
   readonly at: string;
 }
 
-export type FoodForm =
-  | "whole" | "split" | "grits" | "flakes" | "flour" | "puffed" | "pearls" | "strands" | "shreds" | "leaf" | "paste" | "powder" | "crystals" | "block"
-  | "syrup" | "liquid" | "set" | "oil" | "solid fat";
-export type Processing =
-  | "raw" | "milled" | "dried" | "cooked" | "roasted" | "popped" | "malted" | "fermented" | "evaporated" | "extracted" | "refined" | "sweetened";
+export const FOOD_FORMS = [
+  "whole", "split", "grits", "flakes", "flour", "puffed", "pearls", "strands", "shreds", "leaf", "paste", "powder", "crystals", "block", "syrup", "liquid",
+  "set", "oil", "solid fat",
+] as const;
+export type FoodForm = (typeof FOOD_FORMS)[number];
+export const PROCESSINGS = [
+  "raw", "milled", "dried", "cooked", "roasted", "popped", "malted", "fermented", "evaporated", "extracted", "refined", "sweetened",
+] as const;
+export type Processing = (typeof PROCESSINGS)[number];
 export type BindingClass =
   | "fine flour" | "semolina-like" | "chopped nuts" | "whole seed" | "ground seed" | "powdered sugar" | "puffed grain" | "sticky" | "free fat" | "liquid";
 
@@ -95,6 +101,18 @@ export interface FoodNature {
   readonly binding: BindingClass | null;
   /** Whether it sours: lemon, yoghurt and tamarind curdle milk, most fruit a little. */
   readonly acidity: "none" | "mild" | "sour";
+}
+
+/** Something that a food of several parts holds. */
+export interface FoodPart {
+  readonly name: string;
+  readonly family: Family;
+  /** Botanical name; null where it is of no one plant. */
+  readonly plant: string | null;
+  readonly origin: Origin;
+  readonly alcohol: boolean;
+  /** False where only some makers put it in. */
+  readonly sure: boolean;
 }
 
 /** A food: an entry of the composition table, with what the models need to know of it. */
@@ -122,6 +140,8 @@ export interface Food {
   readonly allergens: readonly Allergen[];
   /** Allergens it may bring depending on brand or maker, with the reason in words. */
   readonly mayContain: readonly { readonly allergen: Allergen; readonly why: string }[];
+  /** What it holds beside what it is called by (starch in icing sugar, alcohol in an essence). */
+  readonly parts: readonly FoodPart[];
   readonly sugarClass: SugarClass;
   readonly thickening: Thickening;
   readonly glycaemicIndex: GlycaemicIndex | null;

@@ -14,6 +14,35 @@ export interface StarchConstants {
   readonly chilled: number;
 }
 
+/** What kitchen operations do to mass, as shares; by food id, else by family. */
+export interface ProcessConstants {
+  /** Water taken up in soaking, g per g of the dry food. */
+  readonly uptake: Readonly<Record<string, number>>;
+  /** Share of a food that goes as peel, core and stone. */
+  readonly waste: Readonly<Record<string, number>>;
+  /** Share of moisture that a dry-roasted food keeps. */
+  readonly roastedMoisture: number;
+  /** Share of the pot's mass that goes as water, by operation. */
+  readonly waterLost: Readonly<Record<"bake" | "steam" | "pressure" | "chill", number>>;
+  /** Share of the pot's mass that stays on pan and tools, by operation. */
+  readonly left: Readonly<Record<"transfer" | "shape", number>>;
+  /** Share of an open pan's evaporation that a covered one has. */
+  readonly covered: number;
+  /** Share of a sugar that a cloth holds back; that goes when it is caramelised. */
+  readonly filtered: number;
+  readonly caramelised: number;
+  /** The usual pan, cm. */
+  readonly pan: number;
+  /** The most water that the usual burner drives off, g per minute; null where no burner is known. */
+  readonly cap: number | null;
+  /** Minutes under pressure for each whistle. */
+  readonly whistle: number;
+  /** Minutes (at the least, as usual, at the most) and how much of the cook it takes, where a step does not say. */
+  readonly usual: Readonly<
+    Record<string, { readonly minutes: readonly [number, number, number]; readonly attention: "hands on" | "now and then" | "unattended" }>
+  >;
+}
+
 /** All constants of the models; the tables live in `src/data` and reach core as an argument. */
 export interface Constants {
   readonly energyPerGram: Sourced<
@@ -38,6 +67,9 @@ export interface Constants {
   readonly agarGel: Sourced<readonly (readonly [percent: number, chilledBody: number])[]>;
   readonly gelatinisationMinutes: Sourced<Readonly<Record<string, number>>>;
   readonly evaporationFlux: Sourced<Readonly<Record<"steaming" | "simmer" | "brisk" | "rolling", number>>>;
+  readonly process: Sourced<ProcessConstants>;
+  /** What sweets of a kind usually come to, from low to high: g as sugar and g of fat in 100 g, body hot. */
+  readonly usualSweets: Sourced<Readonly<Record<string, Readonly<Record<"sweetness" | "body" | "richness", readonly [number, number, number]>>>>>;
   readonly bodyAnchors: readonly (readonly [step: number, words: string])[];
   readonly glycaemicClassRange: Sourced<{ readonly low: number; readonly value: number; readonly high: number }>;
   readonly temperatures: Readonly<Record<ServingTemperature, number>>;

@@ -1,6 +1,6 @@
 import type { Food } from "../food";
 import { formatGrams, type HouseholdMeasures } from "../units";
-import { kitchenMeasure } from "../recipe";
+import { kitchenMeasure, mentionsOf, namesOfLine } from "../recipe";
 import type { VersionRow } from "../substitution";
 
 /** A piece of a step: as it was, written in anew, or struck out. */
@@ -32,39 +32,11 @@ export interface NamedLine {
   readonly description: string;
 }
 
-interface Alias {
-  readonly words: string;
-  readonly line: number;
-}
-
-const GENERIC = new Set([
-  "fresh",
-  "fine",
-  "hot",
-  "warm",
-  "cold",
-  "whole",
-  "ground",
-  "green",
-  "white",
-  "broken",
-  "grated",
-  "roasted",
-  "slivered",
-  "golden",
-  "nut",
-  "nuts",
-  "seed",
-  "seeds",
-  "extract",
-  "juice",
-]);
-
 /**
  * Writes a version's foods into the recipe's steps: each mention of a line that changed is replaced, struck out or given
  * its new amount; foods added are named beside the first line of their role, or get a step of their own; what has to be
  * got ready beforehand comes first. `drivenOff` are grams of water, as handed down and now;
- * amounts are told in the household's measures.
+ * amounts are told in the household's measures. Steps in `needless` (place to reason) are struck out whole.
  */
 export function rewriteSteps(
   steps: readonly string[],
@@ -73,31 +45,32 @@ export function rewriteSteps(
   handling: ReadonlyMap<string, Handling>,
   drivenOff: { readonly recipe: number; readonly version: number },
   measures: HouseholdMeasures,
+  needless: ReadonlyMap<number, string> = new Map(),
 ): RewrittenStep[] {
-  const aliases = aliasesOf(lines);
-  const pattern = aliases.length > 0 ? new RegExp(`\\b(${aliases.map(({ words }) => escape(words)).join("|")})(?:e?s)?\\b`, "gi") : null;
+  const find = mentionsOf(lines.map(({ index, food, description }) => ({ key: index, names: namesOfLine(description, food) })));
   const byLine = new Map(rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
   const added = rows.filter((row) => row.change === "added" && row.food);
   const named = new Set<number>();
   const placed = new Set<VersionRow>();
 
   const rewritten = steps.map((step, from): RewrittenStep => {
+    const dropped = needless.get(from);
+    if (dropped !== undefined) return { from, segments: [{ text: step, kind: "removed" }], why: `needless: ${dropped}` };
     const segments: Segment[] = [];
     const reasons = new Set<string>();
     let at = 0;
-    for (const match of pattern ? step.matchAll(pattern) : []) {
-      const line = aliases.find(({ words }) => words === (match[1] ?? "").toLowerCase())?.line;
-      const row = line === undefined ? undefined : byLine.get(line);
-      if (line === undefined || !row) continue;
+    for (const { key: line, words, at: place } of find(step)) {
+      const row = byLine.get(line);
+      if (!row) continue;
       const first = !named.has(line);
       named.add(line);
       const beside = first ? added.filter((each) => each.role === row.role && !placed.has(each)) : [];
       for (const each of beside) placed.add(each);
       if (row.change === "as is" && beside.length === 0) continue;
       if (row.change === "amount" && !first) continue;
-      segments.push({ text: step.slice(at, match.index), kind: "plain" }, ...mention(match[0], row, first, beside, measures));
+      segments.push({ text: step.slice(at, place), kind: "plain" }, ...mention(words, row, first, beside, measures));
       if (row.change !== "amount" && row.why) reasons.add(row.why);
-      at = match.index + match[0].length;
+      at = place + words.length;
     }
     segments.push({ text: step.slice(at), kind: "plain" });
     return { from, segments: segments.filter((segment) => segment.text !== ""), why: [...reasons].join(", ") };
@@ -152,28 +125,5 @@ const shortName = (food: Food) =>
     .replace(/,.*$/, "")
     .replace(/\s*\(.*\)/, "");
 
-/** Words by which the steps may name each line, longest first; a word that two lines share is the first one's. */
-function aliasesOf(lines: readonly NamedLine[]): Alias[] {
-  const found = new Map<string, number>();
-  const add = (words: string, line: number) => {
-    const key = words.toLowerCase().trim();
-    if (key.length > 2 && !GENERIC.has(key) && !found.has(key)) found.set(key, line);
-  };
-  for (const { index, food, description } of lines) {
-    const head = description.split(/[,;(]/)[0] ?? description;
-    for (const words of [head, food.name.split(",")[0] ?? food.name, ...food.synonyms]) add(words, index);
-  }
-  for (const { index, food, description } of lines) {
-    const head = (description.split(/[,;(]/)[0] ?? description).replace(/\b(strands?|pods?|pieces?|threads?|seeds?|powder)\b/gi, "");
-    for (const words of [head, food.name.split(",")[0] ?? ""]) {
-      const last = words.trim().split(/\s+/).at(-1);
-      if (last) add(singular(last), index);
-    }
-  }
-  return [...found].map(([words, line]) => ({ words: singular(words), line })).sort((a, b) => b.words.length - a.words.length);
-}
-
-const singular = (words: string) => words.replace(/([^s])s$/, "$1");
-const escape = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
 const fill = (template: string, grams: number) =>
   template.replace(/\{grams(?:\*([\d.]+))?\}/g, (_, factor?: string) => formatGrams(grams * Number(factor ?? 1)));

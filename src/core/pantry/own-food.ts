@@ -158,6 +158,7 @@ export function foodFromMaking(
     source: `your own, of ${sources.map(({ name }) => name.toLowerCase()).join(", ")}`,
     allergens: [...new Set([...own.allergens, ...sources.flatMap(({ allergens }) => allergens)])],
     mayContain: [...traces(own), ...sources.flatMap(({ mayContain }) => mayContain)],
+    parts: sources.flatMap(({ parts }) => parts),
     weighed: [],
     nature: natureOf(making, like ?? null, sources),
     pricePerGram: costPerGram(making, part, made.ok ? made.value : null, foods),

@@ -9,7 +9,7 @@ export interface StatedCooking {
 const DURATION = /(\d+(?:\.\d+)?)(?:\s*(?:-|–|to)\s*(\d+(?:\.\d+)?))?\s*(hours?|hrs?|h|minutes?|mins?|min)\b/gi;
 const WET_HEAT = /\b(simmer|boil|cook|reduce|thicken|bubble|stir)/i;
 const NO_WET_HEAT = /\b(roast|toast|fry|bake|soak|chill|rest|cool|set|refrigerat|fridge|stand|knead|oven)/i;
-const COVERED = /\b(cover|covered|lid|steam)\b/i;
+const COVERED = /\b(cover|covered|lid|steam|pressure|whistles?)\b/i;
 
 /** Reads the cooking times out of steps, sentence by sentence; a range counts as its middle. */
 export function statedCooking(steps: readonly string[]): StatedCooking {

@@ -6,8 +6,8 @@ export interface ArchetypeGuess {
   readonly why: string;
 }
 
-/** Tells the kind of sweet from what is in it: shares of the mass put in. Rules of thumb; the maker can change it. */
-export function guessArchetype(lines: readonly Pick<BalancedLine, "food" | "grams" | "role">[]): ArchetypeGuess {
+/** Tells the kind of sweet from its name, else from what is in it: shares of the mass put in. Rules of thumb; the maker can change it. */
+export function guessArchetype(lines: readonly Pick<BalancedLine, "food" | "grams" | "role">[], title = ""): ArchetypeGuess {
   const total = lines.reduce((sum, line) => sum + line.grams, 0) || 1;
   const share = (test: (line: Pick<BalancedLine, "food" | "grams" | "role">) => boolean) =>
     lines.filter(test).reduce((sum, line) => sum + line.grams, 0) / total;
@@ -19,6 +19,11 @@ export function guessArchetype(lines: readonly Pick<BalancedLine, "food" | "gram
   const fruit = share(({ food }) => food.family === "fruit");
   const milk = share(({ role, food }) => role === "liquid" && food.family !== "water");
 
+  const named = (archetype: Archetype): ArchetypeGuess => ({ archetype, why: "its name says so" });
+  if (/\b(?:ladd?oos?|laddus?|ladus?)\b/i.test(title)) return named("ladoo");
+  if (/\bhalwa\b/i.test(title)) return named(vegetable > 0.3 ? "vegetable halwa" : "flour halwa");
+  if (/\b(?:kheer|payasam|phirni|firni)\b/i.test(title)) return named("pudding");
+  if (/\bcustard\b/i.test(title)) return named("set pudding");
   if (fruit > 0.4 && water < 0.35) return { archetype: "fruit-bound", why: "more than two fifths is fruit, with little water" };
   if (water < 0.2) return { archetype: "ladoo", why: "under a fifth of it is water" };
   if (setting > 0.002 && milk > 0.4) return { archetype: "set pudding", why: "a milk with something that sets it" };

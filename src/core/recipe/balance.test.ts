@@ -3,9 +3,9 @@ import { describe, expect, it } from "vitest";
 import { food, halwa, phirni } from "../../../tests/support/kitchen";
 import { REFERENCE } from "../../data";
 import { INDEX, NUTRIENTS } from "../food";
-import { evaporationRate } from "../process";
+import { burnerCap, evaporationRate, kitchenConstants } from "../process";
 import { balance } from "./balance";
-import { USUAL_HOUSEHOLD } from "../units";
+import { NO_EQUIPMENT, USUAL_HOUSEHOLD } from "../units";
 import { kitchenMeasure, nearestFraction } from "./kitchen-measure";
 
 const ids = ["cow-milk", "sugar", "ghee", "semolina", "water", "almond", "coconut-milk"];
@@ -32,6 +32,11 @@ describe("mass balance", () => {
     expect([20, 24, 28].map((cm) => Number(evaporationRate("simmer", cm, 0, flux).toFixed(1)))).toEqual([6.3, 9, 12.3]);
     expect(evaporationRate("simmer", 24, 0.5, flux)).toBeLessThan(evaporationRate("simmer", 24, 0.1, flux));
     expect(evaporationRate("simmer", 24, 0.9, flux)).toBe(0);
+    // A burner of 1 kW gives at most 26.6 g a minute, and of gas half of that.
+    expect(burnerCap({ kind: "induction", power: 1 })).toBeCloseTo(21.28, 6);
+    expect(evaporationRate("rolling", 30, 0, flux, burnerCap({ kind: "gas", power: 1 }))).toBeCloseTo(13.3, 6);
+    const own = kitchenConstants(REFERENCE.constants, { ...NO_EQUIPMENT, pans: [{ id: "p", name: "", diameter: 20, depth: 9, mass: null, sharedWith: [] }] });
+    expect([own.process.value.pan, own.process.value.cap, kitchenConstants(REFERENCE.constants, NO_EQUIPMENT)]).toEqual([20, null, REFERENCE.constants]);
   });
   it("tells the demo's kinds, and estimates evaporation from the steps", () => {
     expect(halwa()).toMatchObject({ archetype: "flour halwa", cookMinutes: 8, unresolved: [] });

@@ -1,15 +1,19 @@
-import type { Estimate } from "../numeric";
-import { Z80 } from "../numeric";
-import { INDEX, type Constants } from "../food";
-import { evaporationRate, statedCooking } from "../process";
-import type { Archetype, BalancedLine } from "./recipe";
+import { Z80, type Estimate } from "../numeric";
+import { INDEX } from "../food";
+import { formatGrams } from "../units";
+import type { Ledger } from "./ledger";
+import type { Archetype, Recipe } from "./recipe";
 
-export interface EvaporationEstimate {
+interface Evaporation {
   readonly grams: Estimate;
+  /** Of it in what is served apart. */
+  readonly apart: number;
   readonly how: string;
+  /** The same, in a few words. */
+  readonly short: string;
 }
 
-/** Share of the water driven off where the steps state no time (rules of thumb). */
+/** Share of the water driven off where the steps say nothing of it (rules of thumb). */
 const USUAL_SHARE: Readonly<Record<Archetype, number>> = {
   pudding: 0.15,
   "flour halwa": 0.08,
@@ -18,41 +22,31 @@ const USUAL_SHARE: Readonly<Record<Archetype, number>> = {
   "set pudding": 0.05,
   "fruit-bound": 0.05,
 };
-const USUAL_PAN_CM = 24;
-const MOST_SHARE = 0.6;
+/** Half the 80 % interval of a figure set by hand, as a share. */
+const BY_HAND_SHARE = 0.064;
 
 /**
- * Water driven off while the sweet cooks, g: from the minutes of open cooking in the steps by the evaporation rate of a
- * 24 cm pan (± 30 %), else a usual share of the water for its kind (± 50 %). Never more than 60 % of the water.
+ * Water driven off while the sweet cooks less water taken up, g: what is set by hand, else what the ledger of the steps
+ * comes to, else (no step says how much) a usual share of the water for its kind (± 50 %).
  */
-export function estimateEvaporation(
-  lines: readonly BalancedLine[],
-  steps: readonly string[],
-  archetype: Archetype,
-  flux: Constants["evaporationFlux"]["value"],
-): EvaporationEstimate {
-  let water = 0,
-    total = 0,
-    fat = 0;
-  for (const { food, grams } of lines) {
-    water += (grams * (food.per100g[INDEX.water] ?? 0)) / 100;
-    fat += (grams * (food.per100g[INDEX.fat] ?? 0)) / 100;
-    total += grams;
+export function estimateEvaporation(recipe: Recipe, ledger: Ledger, archetype: Archetype, pan: number): Evaporation {
+  if (recipe.evaporation !== null)
+    return { grams: { value: recipe.evaporation, sd: (recipe.evaporation * BY_HAND_SHARE) / Z80 }, apart: 0, how: "set by hand", short: "set by hand" };
+  const takenUp = ledger.takenUp > 0.5 ? `; ${formatGrams(ledger.takenUp)} g of water are taken up in soaking or cooking before, and counted in` : "";
+  if (ledger.known) {
+    const by =
+      ledger.openMinutes > 0
+        ? `${Math.round(ledger.openMinutes)} min of open cooking in the steps, in a ${pan} cm pan (rule of thumb, ± 30 %)`
+        : "as the steps tell it (rule of thumb, ± 30 %)";
+    return { grams: ledger.net, apart: ledger.netApart, how: by + takenUp, short: "" };
   }
-  const solids = total > 0 ? Math.max(0, total - water - fat) / total : 0;
-  const { open } = statedCooking(steps);
-  const minutes = open.reduce((sum, part) => sum + part.minutes, 0);
-  if (minutes > 0) {
-    const driven = open.reduce((sum, part) => sum + part.minutes * evaporationRate(part.heat, USUAL_PAN_CM, solids, flux), 0);
-    const value = Math.min(driven, water * MOST_SHARE);
-    return {
-      grams: { value, sd: (value * 0.3) / Z80 },
-      how: `${Math.round(minutes)} min of open cooking in the steps, in a ${USUAL_PAN_CM} cm pan (rule of thumb, ± 30 %)`,
-    };
-  }
-  const value = water * USUAL_SHARE[archetype];
+  const water = ledger.lines.reduce((sum, { food, grams, apart }) => sum + (apart ? 0 : (grams * (food.per100g[INDEX.water] ?? 0)) / 100), 0);
+  const there = ledger.entries.findLast(({ component }) => component === null)?.after.water ?? 0;
+  const usual = Math.min(water * USUAL_SHARE[archetype], Math.max(0, there));
   return {
-    grams: { value, sd: (value * 0.5) / Z80 },
-    how: `no cooking time is stated: ${Math.round(USUAL_SHARE[archetype] * 100)} % of the water, usual for a ${archetype} (rule of thumb, ± 50 %)`,
+    grams: { value: ledger.net.value + usual, sd: Math.hypot(ledger.net.sd, (usual * 0.5) / Z80) },
+    apart: ledger.netApart,
+    how: `no cooking time is stated: ${Math.round(USUAL_SHARE[archetype] * 100)} % of the water, usual for a ${archetype} (rule of thumb, ± 50 %)${takenUp}`,
+    short: `no time is stated: usual for a ${archetype}`,
   };
 }

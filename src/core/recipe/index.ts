@@ -1,5 +1,25 @@
-export { ARCHETYPES, type Archetype, type BalancedLine, type LineChoice, type Recipe, type RecipeLine } from "./recipe";
+export {
+  ARCHETYPES,
+  plainSteps,
+  stepTexts,
+  type Archetype,
+  type BalancedLine,
+  type ComponentUse,
+  type LineChoice,
+  type Recipe,
+  type RecipeComponent,
+  type RecipeLine,
+  type RecipeStep,
+} from "./recipe";
+export { ATTENTIONS, HEATS, OPERATIONS, type Operation, type StepChoice, type StepMinutes, type StepTake } from "./operations";
+export { mentionsOf, namesOfLine } from "./mentions";
+export { type LedgerEntry } from "./take-step";
+export { type LedgerProblem } from "./walk";
+export { ratiosFor } from "./ratios";
+export { writersCup } from "./writers-cup";
+export { type ReadStepWithTakes, type ReadTake } from "./read-steps";
 export { createFoodMatcher, type FoodMatcher } from "./match-food";
+export { preparedWith } from "./prepared-with";
 export { type LineReading, type ReadingContext } from "./read-line";
 export { readRecipeText, readServings, MOST_LINES, type PasteProblem } from "./read-text";
 export { guessArchetype } from "./archetype";
@@ -8,5 +28,6 @@ export { readJsonLd } from "./json-ld";
 export { foodMeasures } from "./food-measures";
 export { kitchenMeasure } from "./kitchen-measure";
 export { scaleLines } from "./scale";
-export { roundPan, scaleRecipe, type ScaleGoal, type ScaleProblem } from "./scaling";
-export { balance, type Balance } from "./balance";
+export { scaleRecipe, type ScaleGoal, type ScaleProblem } from "./scaling";
+export { balance, potOnly, type Balance } from "./balance";
+export { type RecipeSearch } from "./search";

@@ -1,6 +1,7 @@
 import { type Result, fail, succeed } from "../numeric";
 import { MOST_LINES, readServings } from "./read-text";
-import type { Recipe } from "./recipe";
+import { headingIn, Parts } from "./headings";
+import { type Recipe, type RecipeStep } from "./recipe";
 
 /** What is wrong with a schema.org Recipe, and where (JSON pointer below the recipe). */
 export interface JsonLdProblem {
@@ -34,15 +35,18 @@ export function readJsonLd(document: unknown): Result<Recipe, readonly JsonLdPro
       problems.push({ pointer: `${pointer}/recipeIngredient/${i}`, detail: "An ingredient line must be text." });
     else if (line.length > MOST_TEXT) problems.push({ pointer: `${pointer}/recipeIngredient/${i}`, detail: `At most ${MOST_TEXT} characters in a line.` });
   });
+  const title = typeof recipe.name === "string" && recipe.name.trim() ? recipe.name.trim().slice(0, 200) : "Untitled sweet";
+  const parts = new Parts();
   const servings = yieldOf(recipe.recipeYield);
   if (recipe.recipeYield !== undefined && servings !== null && servings <= 0)
     problems.push({ pointer: `${pointer}/recipeYield`, detail: "The yield must be above 0." });
   if (problems.length > 0) return fail(problems);
   return succeed({
-    title: typeof recipe.name === "string" && recipe.name.trim() ? recipe.name.trim().slice(0, 200) : "Untitled sweet",
+    title,
     servings: servings ?? DEFAULT_SERVINGS,
-    lines: ingredients.map((text, i) => ({ id: `l${i + 1}`, text: typeof text === "string" ? text : "", choice: {} })),
-    steps: instructions(recipe.recipeInstructions),
+    lines: linesOf(ingredients, parts, title),
+    steps: stepsOf(recipe.recipeInstructions, parts, title),
+    ...(parts.found.length > 0 ? { components: parts.found } : {}),
     evaporation: null,
     archetype: null,
   });
@@ -70,6 +74,31 @@ function yieldOf(value: unknown): number | null {
     if (isObject(each) && typeof each.value === "number") return each.value;
   }
   return null;
+}
+
+/** The lines; one that heads others ("For the syrup:") names their part. */
+function linesOf(ingredients: readonly unknown[], parts: Parts, title: string): Recipe["lines"] {
+  let component: string | undefined;
+  return ingredients.flatMap((line, i) => {
+    const text = typeof line === "string" ? line : "";
+    const heading = /:\s*$/.test(text) ? headingIn(text.trim()) : null;
+    if (heading !== null) {
+      component = parts.named(heading, title);
+      return [];
+    }
+    return [{ id: `l${i + 1}`, text, choice: {}, ...(component === undefined ? {} : { component }) }];
+  });
+}
+
+/** The steps; a HowToSection is a part of the sweet. */
+function stepsOf(value: unknown, parts: Parts, title: string): RecipeStep[] {
+  const sections = [value].flat().map((each: unknown) => {
+    const name = isObject(each) && each["@type"] === "HowToSection" && typeof each.name === "string" ? each.name.trim().slice(0, 100) : "";
+    return { component: name ? parts.named(headingIn(`${name}:`) ?? name, title) : undefined, texts: instructions(each) };
+  });
+  return sections
+    .flatMap(({ component, texts }) => texts.map((text) => ({ text, component })))
+    .map(({ text, component }, i) => ({ id: `s${i + 1}`, text, choice: {}, ...(component === undefined ? {} : { component }) }));
 }
 
 function instructions(value: unknown): string[] {

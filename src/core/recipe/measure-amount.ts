@@ -7,6 +7,8 @@ import type { StatedAmount } from "./read-amount";
 export interface Weighed {
   readonly kind: "weighed";
   readonly grams: Estimate;
+  /** Water that comes with it, where it is measured as cooked. */
+  readonly water?: Estimate;
   /** The measure as stated, with usual fractions: "1/2 cup"; empty where it was weighed. */
   readonly measure: string;
   /** How it was reached: "1 cup of fine semolina = 167 g ± 8 %". */
@@ -55,7 +57,7 @@ export function measureAmounts(
   let variance = 0;
   const terms: string[] = [];
   const stated: string[] = [];
-  if (food.cooked && COOKED.test(words)) return askedDry(amounts, food, food.cooked, measures);
+  if (food.cooked && COOKED.test(words)) return cookedBefore(amounts, food, food.cooked, measures);
   for (const amount of amounts) {
     const one = gramsOfOne(amount, food, words, familyDensity, measures);
     if (typeof one === "string") return { kind: "unweighed", why: one };
@@ -135,17 +137,30 @@ function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensi
 /** The form that words name ("coarsely chopped"), as a word of its own: groundnuts are not ground. */
 const formIn = (food: Food, words: string): string | undefined => Object.keys(food.forms).find((key) => new RegExp(`\\b${key}\\b`, "i").test(words));
 
-/** A grain or pulse given as cooked: what it was before is asked, with what it comes to. */
-function askedDry(amounts: readonly StatedAmount[], food: Food, { density, gain }: NonNullable<Food["cooked"]>, measures: HouseholdMeasures): Unweighed {
+/** Cooked grains and pulses hold more or less water: half the 80 % interval of what they weighed before, as a share. */
+const COOKED_SHARE = 0.15;
+
+/** A grain or pulse given as cooked: what it was before, and the water in it. */
+function cookedBefore(
+  amounts: readonly StatedAmount[],
+  food: Food,
+  { density, gain }: NonNullable<Food["cooked"]>,
+  measures: HouseholdMeasures,
+): Weighed | Unweighed {
   const [amount] = amounts;
   const mass = amount?.unit == null ? undefined : (MASS_GRAMS[amount.unit] ?? (millilitresOf(amount.unit, measures) ?? 0) * density);
   if (!amount || !mass) return { kind: "unweighed", why: `cooked ${food.name.toLowerCase()}: give what it weighs before it is cooked` };
-  const cooked = amount.quantity * mass;
-  const dry = cooked / gain;
+  const count = amount.upper === null ? amount.quantity : (amount.quantity + amount.upper) / 2;
+  const cooked = count * mass;
+  const dry = withShare(cooked / gain, COOKED_SHARE);
+  const unit = shortUnit(amount.unit ?? "");
+  const isMass = (amount.unit ?? "") in MASS_GRAMS;
   return {
-    kind: "unweighed",
-    why: `cooked, it weighs about ${formatGrams(cooked)} g: that is ${formatGrams(dry)} g before cooking and ${formatGrams(cooked - dry)} g of water. Give the first here and the water as a line of its own`,
-    guess: { label: "before cooking", grams: dry },
+    kind: "weighed",
+    grams: dry,
+    water: { value: cooked - dry.value, sd: dry.sd },
+    measure: isMass ? "" : `${nearestFraction(count).text} ${plural(unit, count)}`,
+    how: `${quantityWords(amount)} ${plural(unit, count)} cooked = ${formatGrams(cooked)} g: ${formatGrams(dry.value)} g of ${food.name.toLowerCase()} and ${formatGrams(cooked - dry.value)} g of water ± ${Math.round(100 * COOKED_SHARE)} %`,
   };
 }
 

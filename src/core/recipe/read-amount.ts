@@ -73,7 +73,7 @@ const COUNTS_IN_WORDS: readonly (readonly [RegExp, string])[] = [
   [/^half an?\s+/i, "1/2 "],
 ];
 const OPEN =
-  /\b(as (?:needed|required|desired)|to taste|as per taste|for (?:frying|greasing|garnish(?:ing)?|serving|decoration)|a (?:little|few|bit)|some|enough)\b/i;
+  /\b(as (?:needed|required|desired)|to taste|as per taste|for (?:frying|greasing|garnish(?:ing)?|serving|decoration)|(?:a (?:little|few|bit)|some|enough)(?: more)?|^more(?= \w)|(?:enough )?to (?:bind|the colou?r you like)|till it binds)\b/i;
 const OPTIONAL = /\boptional\b/i;
 const FILLED =
   /^(?:[\d\s./¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞-]+|an?\s+|one\s+|two\s+|three\s+|half an?\s+|about\s+)*\s*(generous|heaped|heaping|rounded|level|levelled|scant|packed|loosely packed|loose)\s/i;
@@ -172,9 +172,10 @@ const parse = (text: string) =>
   parseIngredient(text, { normalizeUOM: true, additionalUOMs: OWN_UNITS, ignoreUOMs: ["ear", "head", "large", "medium", "small", "stick", "clove", "piece"] });
 const foodWords = (text: string) => describe(parse(text)[0]?.description ?? text);
 const ownUnit = (id: string) => SAME_UNIT[id] ?? id;
+const OPEN_EVERYWHERE = new RegExp(OPEN.source, "gi");
 const describe = (text: string) =>
   text
-    .replace(OPEN, " ")
+    .replace(OPEN_EVERYWHERE, " ")
     .replace(/^\s*(of|x)\s+/i, "")
     .replace(/\s+/g, " ")
     .replace(/^[\s,:–-]+|[\s,:–-]+$/g, "");

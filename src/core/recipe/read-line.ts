@@ -1,8 +1,10 @@
 import type { Estimate } from "../numeric";
 import { formatGrams, type HouseholdMeasures } from "../units";
 import type { Food, Role } from "../food";
+import type { PantryTables } from "../pantry";
 import type { FoodMatcher } from "./match-food";
 import { measureAmounts } from "./measure-amount";
+import { preparedWith } from "./prepared-with";
 import { readAmount, type LineParts } from "./read-amount";
 import type { RecipeLine } from "./recipe";
 
@@ -18,11 +20,15 @@ export type LineReading =
       readonly line: RecipeLine;
       readonly food: Food;
       readonly grams: Estimate;
+      /** Water that comes with it, where it is measured as cooked; `grams` are the food before. */
+      readonly water?: Estimate;
       readonly how: string;
       readonly measure: string;
       readonly role: Role;
       readonly optional: boolean;
       readonly description: string;
+      /** What it was made ready in, as its words say ("roasted in ghee"). */
+      readonly preparedWith?: readonly Food[];
     }
   | { readonly kind: "food unknown"; readonly line: RecipeLine; readonly guesses: readonly Food[]; readonly description: string; readonly why: string }
   | {
@@ -32,6 +38,7 @@ export type LineReading =
       readonly guesses: readonly AmountGuess[];
       readonly role: Role;
       readonly description: string;
+      readonly preparedWith?: readonly Food[];
       readonly why: string;
     }
   | { readonly kind: "left out"; readonly line: RecipeLine };
@@ -41,6 +48,8 @@ export interface ReadingContext {
   readonly matcher: FoodMatcher;
   readonly familyDensity: Readonly<Partial<Record<Food["family"], number>>>;
   readonly measures: HouseholdMeasures;
+  /** What foods pressed in a recipe are made by. */
+  readonly tables: PantryTables;
 }
 
 /** Share of the 80 % interval of an amount set by hand: it was weighed. */
@@ -51,6 +60,9 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
   if (line.choice.leftOut) return { kind: "left out", line };
   const parts = readAmount(line.text);
   const matched = line.choice.foodId ? context.foods.get(line.choice.foodId) : knownFood(parts, context);
+  const choices = matched && line.choice.foodId !== undefined ? [] : alternatives(parts.description, context);
+  if (choices.length > 1)
+    return { kind: "food unknown", line, guesses: choices, description: parts.description, why: `A choice is left: “${parts.description}”` };
   if (!matched) {
     const match = context.matcher.match(parts.description);
     const guesses = (match.kind === "ask" ? match.guesses : [match.foodId]).flatMap((id) => context.foods.get(id) ?? []);
@@ -58,7 +70,8 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
     return { kind: "food unknown", line, guesses, description: parts.description, why };
   }
   const role = line.choice.role ?? matched.role;
-  const shared = { line, food: matched, role, description: parts.description };
+  const brought = preparedWith(line.text, context).filter(({ id }) => id !== matched.id);
+  const shared = { line, food: matched, role, description: parts.description, ...(brought.length > 0 ? { preparedWith: brought } : {}) };
   if (line.choice.grams !== undefined)
     return {
       ...shared,
@@ -77,7 +90,26 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
       guesses: measured.guess ? [measured.guess] : amountGuesses(matched, context.measures),
       why: capital(measured.why),
     };
-  return { ...shared, kind: "read", grams: measured.grams, how: measured.how, measure: measured.measure, optional: parts.optional };
+  return {
+    ...shared,
+    kind: "read",
+    grams: measured.grams,
+    how: measured.how,
+    measure: measured.measure,
+    optional: parts.optional,
+    ...(measured.water && { water: measured.water }),
+  };
+}
+
+/** The foods of "milk or water": each side must be a food by itself. */
+function alternatives(description: string, context: ReadingContext): Food[] {
+  const sides = description.split(/\s+or\s+/i);
+  if (sides.length < 2) return [];
+  const foods = sides.flatMap((side) => {
+    const match = context.matcher.match(side);
+    return match.kind === "known" ? (context.foods.get(match.foodId) ?? []) : [];
+  });
+  return foods.length === sides.length ? [...new Set(foods)] : [];
 }
 
 function knownFood(parts: LineParts, context: ReadingContext): Food | undefined {

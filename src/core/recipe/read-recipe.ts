@@ -1,46 +1,78 @@
 import type { Estimate } from "../numeric";
-import type { Constants, Role } from "../food";
+import type { Constants, Food, Role } from "../food";
 import type { HouseholdMeasures } from "../units";
-import { statedCooking } from "../process";
 import { guessArchetype, type ArchetypeGuess } from "./archetype";
+import { structureOf, type Structure } from "./components";
 import { estimateEvaporation } from "./estimate-evaporation";
+import { ledgerOf, withTotal, type Ledger, type LedgerLine } from "./ledger";
 import { readLine, type LineReading, type ReadingContext } from "./read-line";
-import type { Archetype, BalancedLine, Recipe } from "./recipe";
+import { readSteps, type ReadStepWithTakes } from "./read-steps";
+import { unlistedIn } from "./prepared-with";
+import { withRatios } from "./ratios";
+import type { Archetype, Recipe } from "./recipe";
 
-/** A recipe read: every line's reading, and what can be computed from those that are settled. */
+/** A recipe read: every line's reading, every step's, and what can be computed from those that are settled. */
 export interface ReadRecipe {
   readonly recipe: Recipe;
   readonly readings: readonly LineReading[];
-  /** The settled lines, in order; `index` is the place of each in `recipe.lines`. */
-  readonly lines: readonly (BalancedLine & { readonly index: number })[];
+  /** The settled lines as they end on the table, in order; `index` is the place of each in `recipe.lines`. */
+  readonly lines: readonly LedgerLine[];
   readonly unresolved: readonly number[];
   readonly archetype: Archetype;
   readonly archetypeGuess: ArchetypeGuess;
-  readonly evaporation: { readonly grams: Estimate; readonly how: string };
+  /** Water driven off less water taken up, g (below 0 where more is taken up); `apart`: of it in what is served beside. */
+  readonly evaporation: { readonly grams: Estimate; readonly apart: number; readonly how: string; readonly short: string };
   /** Minutes of wet heat the steps state; null where they state none and it is taken to be cooked through. */
   readonly cookMinutes: number | null;
+  readonly steps: readonly ReadStepWithTakes[];
+  /** Foods that a step uses though no line lists them; `step` is its place among the read steps. */
+  readonly unlisted: readonly { readonly step: number; readonly food: Food }[];
+  readonly structure: Structure;
+  readonly ledger: Ledger;
   /** The household's measures that it was read by. */
   readonly measures: HouseholdMeasures;
 }
 
-/** Reads all lines, proposes roles by kind of sweet, and estimates the evaporation. Pure; a few milliseconds. */
+/** Reads all lines and steps, proposes roles by kind of sweet, and balances the mass. Pure; a few milliseconds. */
 export function readRecipe(recipe: Recipe, context: ReadingContext, constants: Constants): ReadRecipe {
-  const first = recipe.lines.map((line) => readLine(line, context));
-  const archetypeGuess = guessArchetype(settled(first));
+  const by = recipe.cup ? { ...context, measures: { ...context.measures, cup: recipe.cup } } : context;
+  const first = withRatios(recipe.lines.map((line) => readLine(line, by)));
+  const archetypeGuess = guessArchetype(settled(first), recipe.title);
   const archetype = recipe.archetype ?? archetypeGuess.archetype;
   const readings = first.map((reading) => ("role" in reading && !reading.line.choice.role ? { ...reading, role: proposeRole(reading, archetype) } : reading));
-  const lines = settled(readings);
+  const structure = structureOf(recipe);
+  const steps = readSteps(recipe, readings, structure, by, constants.process.value);
+  const ledger = ledgerOf(recipe, readings, steps, structure, constants, context);
   const unresolved = readings.flatMap((reading, i) => (reading.kind === "food unknown" || reading.kind === "amount unknown" ? [i] : []));
-  const cooking = statedCooking(recipe.steps);
-  const minutes = cooking.coveredMinutes + cooking.open.reduce((sum, part) => sum + part.minutes, 0);
-  const evaporation =
-    recipe.evaporation === null
-      ? estimateEvaporation(lines, recipe.steps, archetype, constants.evaporationFlux.value)
-      : { grams: { value: recipe.evaporation, sd: recipe.evaporation * 0.05 }, how: "set by hand" };
-  return { recipe, readings, lines, unresolved, archetype, archetypeGuess, evaporation, cookMinutes: minutes > 0 ? minutes : null, measures: context.measures };
+  const listed = readings.flatMap((reading) => ("food" in reading ? [reading.food] : []));
+  const unlisted = steps.flatMap(({ step: { text } }, step) => unlistedIn(text, listed, by).map((food) => ({ step, food })));
+  const minutes = steps.reduce((sum, step) => sum + wetMinutes(step), 0);
+  const evaporation = estimateEvaporation(recipe, ledger, archetype, constants.process.value.pan);
+  return {
+    recipe,
+    readings,
+    lines: ledger.lines,
+    unresolved,
+    archetype,
+    archetypeGuess,
+    evaporation,
+    cookMinutes: minutes > 0 ? minutes : null,
+    steps,
+    unlisted,
+    structure,
+    ledger: withTotal(ledger, evaporation.grams, evaporation.short),
+    measures: context.measures,
+  };
 }
 
-function settled(readings: readonly LineReading[]): (BalancedLine & { index: number })[] {
+/** Minutes of wet heat in a step: in the pan, under a lid, under pressure, in steam or in the oven. */
+function wetMinutes({ open, coveredMinutes, operations, minutes, timed }: ReadStepWithTakes): number {
+  const inPan = open.reduce((sum, part) => sum + part.minutes, coveredMinutes);
+  const closed = timed && operations.some((operation) => ["pressure", "steam", "bake"].includes(operation));
+  return closed ? Math.max(inPan, minutes.usual) : inPan;
+}
+
+function settled(readings: readonly LineReading[]): LedgerLine[] {
   return readings.flatMap((reading, index) =>
     reading.kind === "read" ? [{ food: reading.food, grams: reading.grams.value, sd: reading.grams.sd, role: reading.role, index }] : [],
   );

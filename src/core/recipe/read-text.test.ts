@@ -6,7 +6,7 @@ import { readRecipeText, readServings } from "./read-text";
 describe("pasted text", () => {
   it("finds title, yield, lines and steps with headings", () => {
     const { recipe } = read("My kheer\nMakes 8 bowls\n\nIngredients:\n1 litre milk\n½ cup rice\n\nMethod\n1. Wash the rice.\n2) Simmer it for 40 minutes.");
-    expect(recipe).toMatchObject({ title: "My kheer", servings: 8, steps: ["Wash the rice.", "Simmer it for 40 minutes."] });
+    expect(recipe).toMatchObject({ title: "My kheer", servings: 8, steps: [{ text: "Wash the rice." }, { text: "Simmer it for 40 minutes." }] });
     expect(recipe.lines.map((line) => line.text)).toEqual(["1 litre milk", "½ cup rice"]);
   });
   it("tells steps from ingredients without headings", () => {
@@ -54,12 +54,12 @@ describe("JSON-LD", () => {
     ["in a graph", { "@context": "https://schema.org", "@graph": [{ "@type": "Person" }, recipe] }],
     ["in a list", [recipe]],
   ])("reads a recipe %s", (_, document) => {
-    expect(readJsonLd(document)).toMatchObject({ ok: true, value: { title: "Kheer", servings: 4, steps: ["Boil.", "Stir."] } });
+    expect(readJsonLd(document)).toMatchObject({ ok: true, value: { title: "Kheer", servings: 4, steps: [{ text: "Boil." }, { text: "Stir." }] } });
   });
   it("reads text instructions and a number as yield", () =>
     expect(readJsonLd({ ...recipe, recipeYield: 3, recipeInstructions: "Boil.\nStir." })).toMatchObject({
       ok: true,
-      value: { servings: 3, steps: ["Boil.", "Stir."] },
+      value: { servings: 3, steps: [{ text: "Boil." }, { text: "Stir." }] },
     }));
   it("points at what is wrong", () => {
     expect(readJsonLd({ "@type": "Person" })).toMatchObject({ ok: false, error: [{ pointer: "" }] });

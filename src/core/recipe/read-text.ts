@@ -1,6 +1,7 @@
 import { type Result, fail, succeed } from "../numeric";
 import { plainLine, readAmount } from "./read-amount";
-import type { Recipe } from "./recipe";
+import { headingIn, Parts } from "./headings";
+import { type Recipe } from "./recipe";
 
 export type PasteProblem =
   | { readonly kind: "empty" }
@@ -55,21 +56,26 @@ export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
   let title: string | null = null;
   let servings: number | null = null;
   let section: "unknown" | "ingredients" | "steps" = "unknown";
-  const ingredients: string[] = [];
-  const steps: string[] = [];
+  const ingredients: { readonly text: string; readonly component: string | undefined }[] = [];
+  const steps: { readonly text: string; readonly component: string | undefined }[] = [];
+  const parts = new Parts();
+  let component: string | undefined;
   const notes: string[] = [];
   for (const { raw, plain } of rows) {
+    const heading = headingIn(plain);
     const [headed, listed] = plain.match(INGREDIENTS_HEAD) ?? [];
     if (headed !== undefined) {
       section = "ingredients";
+      component = heading !== null && /\bfor\b/i.test(headed) ? parts.named(heading, title ?? "") : undefined;
       // A list in one line: each item begins with its amount.
-      if (listed) ingredients.push(...listed.split(LISTED));
+      if (listed) ingredients.push(...listed.split(LISTED).map((text) => ({ text, component })));
       continue;
     }
     const [toldHow, first] = plain.match(STEPS_HEAD) ?? [];
     if (toldHow !== undefined && !NUMBERED.test(plain)) {
       section = "steps";
-      if (first) steps.push(first);
+      component = undefined;
+      if (first) steps.push({ text: first, component });
       continue;
     }
     const note = plain.match(NOTE)?.[1];
@@ -82,33 +88,42 @@ export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
       servings ??= stated;
       continue;
     }
+    if (heading !== null && (title !== null || section !== "unknown")) {
+      component = parts.named(heading, title ?? "");
+      continue;
+    }
     if (title === null && section === "unknown" && ingredients.length === 0 && !startsWithAmount(plain)) {
       title = plain;
       continue;
     }
-    if (section === "unknown" && ingredients.length > 0 && (NUMBERED.test(plain) || looksLikeStep(plain))) section = "steps";
+    if (section === "unknown" && ingredients.length > 0 && (NUMBERED.test(plain) || looksLikeStep(plain))) [section, component] = ["steps", undefined];
     if (section === "steps") {
-      steps.push(plain.replace(NUMBERED, ""));
+      steps.push({ text: plain.replace(NUMBERED, ""), component });
       continue;
     }
     if (/:$/.test(plain) && !ANY_NUMBER.test(plain)) continue;
-    ingredients.push(raw);
+    ingredients.push({ text: raw, component });
   }
   if (ingredients.length === 0) return fail({ kind: "no ingredients" });
   if (ingredients.length > MOST_LINES) return fail({ kind: "too long", lines: ingredients.length, most: MOST_LINES });
   return succeed({
     title: title ?? "Untitled sweet",
     servings: servings && servings > 0 ? servings : DEFAULT_SERVINGS,
-    lines: ingredients.map((line, i) => ({ id: `l${i + 1}`, text: line, choice: {} })),
-    steps,
+    lines: ingredients.map((line, i) => ({ id: `l${i + 1}`, text: line.text, choice: {}, ...inPart(line.component) })),
+    steps: steps.map((step, i) => ({ id: `s${i + 1}`, text: step.text, choice: {}, ...inPart(step.component) })),
+    ...(parts.found.length > 0 ? { components: parts.found } : {}),
     notes: notes.join("\n"),
     evaporation: null,
     archetype: null,
   });
 }
 
+const inPart = (component: string | undefined) => (component === undefined ? {} : { component });
 const startsWithAmount = (plain: string) => {
   const parts = readAmount(plain);
   return parts.amounts.length > 0 && parts.description !== plain;
 };
-const looksLikeStep = (plain: string) => plain.split(" ").length > 9 || (/[.!]$/.test(plain) && plain.split(" ").length > 4 && !startsWithAmount(plain));
+const IMPERATIVE =
+  /^(?:simmer|boil|cook|roast|toast|fry|mix|stir|whisk|soak|rinse|wash|grind|blend|strain|press|squeeze|add|heat|warm|bring|cool|chill|set|rest|serve|bake|steam|shape|roll|pour|knead|garnish)\b/i;
+const looksLikeStep = (plain: string) =>
+  plain.split(" ").length > 9 || (/[.!]$/.test(plain) && (IMPERATIVE.test(plain) || (plain.split(" ").length > 4 && !startsWithAmount(plain))));

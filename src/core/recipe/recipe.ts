@@ -1,4 +1,5 @@
 import type { Food, Role } from "../food";
+import type { StepChoice } from "./operations";
 
 /** What the maker has settled by hand about a line; what is absent is read from the text. */
 export interface LineChoice {
@@ -7,6 +8,8 @@ export interface LineChoice {
   readonly role?: Role;
   /** Not an ingredient, or left out of this sweet. */
   readonly leftOut?: boolean;
+  /** Kept at so many times other lines together, by their ids ("sugar = all the dry"): follows them, whatever is written. */
+  readonly ratio?: { readonly times: number; readonly of: readonly string[] };
 }
 
 export interface RecipeLine {
@@ -14,6 +17,29 @@ export interface RecipeLine {
   /** As typed or pasted; never changed by reading. */
   readonly text: string;
   readonly choice: LineChoice;
+  /** The component it belongs to, by id; absent for the sweet itself. */
+  readonly component?: string;
+}
+
+/** How much of a component ends in the sweet: all, a share, or it is served beside it. */
+export type ComponentUse = { readonly kind: "whole" } | { readonly kind: "part"; readonly share: number } | { readonly kind: "apart" };
+
+/** A part of a sweet that is made on its own: a date paste, a syrup, a topping. */
+export interface RecipeComponent {
+  readonly id: string;
+  readonly name: string;
+  readonly use: ComponentUse;
+  /** The component it goes into, by id; absent where it goes into the sweet itself. */
+  readonly into?: string;
+}
+
+/** One step, as typed; what is settled by hand beside it. */
+export interface RecipeStep {
+  readonly id: string;
+  readonly text: string;
+  readonly choice: StepChoice;
+  /** The component it makes, by id; absent for the sweet itself. */
+  readonly component?: string;
 }
 
 export const ARCHETYPES = ["pudding", "flour halwa", "vegetable halwa", "ladoo", "set pudding", "fruit-bound"] as const;
@@ -24,7 +50,13 @@ export interface Recipe {
   readonly title: string;
   readonly servings: number;
   readonly lines: readonly RecipeLine[];
-  readonly steps: readonly string[];
+  readonly steps: readonly RecipeStep[];
+  /** Parts made on their own, in the order in which they are told; absent where there are none. */
+  readonly components?: readonly RecipeComponent[];
+  /** Millilitres of the writer's own cup, where it is not the household's. */
+  readonly cup?: number | null;
+  /** Words to find it by: "winter", "festival", "fasting day". */
+  readonly tags?: readonly string[];
   /** What the writer notes beside the recipe; private: never on a label or in a share. */
   readonly notes?: string;
   /** Water driven off while it cooks, g; null where it is estimated from the steps. */
@@ -39,4 +71,14 @@ export interface BalancedLine {
   readonly grams: number;
   readonly sd: number;
   readonly role: Role;
+  /** Served beside the sweet: eaten with it, but no part of its texture. */
+  readonly apart?: boolean;
+  /** What has to be bought for it, where that is more than goes in (peel, what is kept over), g. */
+  readonly bought?: number;
 }
+
+/** Steps of plain sentences, numbered. */
+export const plainSteps = (texts: readonly string[]): RecipeStep[] => texts.map((text, i) => ({ id: `s${i + 1}`, text, choice: {} }));
+
+/** The sentences of the steps, the empty ones left out. */
+export const stepTexts = ({ steps }: Pick<Recipe, "steps">): string[] => steps.map(({ text }) => text).filter((text) => text.trim() !== "");

@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { halwa, read } from "../../../tests/support/kitchen";
 import { USUAL_HOUSEHOLD } from "../units";
-import { roundPan, scaleRecipe, type ScaleGoal } from "./scaling";
+import { panVolume } from "../units";
+import { scaleRecipe, type ScaleGoal } from "./scaling";
 
 const { measures } = USUAL_HOUSEHOLD;
 const scaled = (goal: ScaleGoal, recipe = halwa()) => {
@@ -23,7 +24,7 @@ describe("a recipe for another quantity", () => {
   it("by pieces, by a mould, by what there is of one ingredient", () => {
     const { finishedBefore } = scaled({ kind: "servings", servings: 6 });
     expect(scaled({ kind: "pieces", pieces: 20, grams: 30 }).finished).toBeCloseTo(600, 6);
-    expect(scaled({ kind: "mould", millilitres: roundPan(20, 3) }).factor).toBeCloseTo((1.1 * Math.PI * 300) / finishedBefore, 6);
+    expect(scaled({ kind: "mould", millilitres: panVolume({ diameter: 20, depth: 3 }) }).factor).toBeCloseTo((1.1 * Math.PI * 300) / finishedBefore, 6);
     const recipe = read("Sesame balls\nMakes 10\n250 g sesame\n200 g jaggery");
     const { lines, factor } = scaled({ kind: "ingredient", line: 0, grams: 320 }, recipe);
     expect(factor).toBe(1.28);

@@ -1,4 +1,4 @@
-import type { Food } from "../food";
+import type { Food, Role } from "../food";
 import { fail, succeed, type Result } from "../numeric";
 import { formatGrams, type HouseholdMeasures } from "../units";
 import { balance } from "./balance";
@@ -50,23 +50,54 @@ const SWEET_DENSITY = 1.1;
 const TIME_POWER = 0.8;
 /** Counted by the piece and hard to halve. */
 const WHOLE = /^(egg|egg-white|egg-yolk)$/;
+/** A written count of cans or pods. */
+const UNITS = /^(\d+(?:\.\d+)?)\s+(cans?|tins?|pods?)\b/i;
 
 /**
  * The amounts of a recipe for another quantity. Each is rounded to what a kitchen can weigh (traces to 0.01 g, to 3 g by
  * 0.1, to 20 g by 1, to 200 g by 5, above by 10); eggs come in wholes, with the choice said. Times of heating grow less than the mass.
  */
-export function scaleRecipe(read: ReadRecipe, goal: ScaleGoal, measures: HouseholdMeasures): Result<ScaledAmounts, ScaleProblem> {
-  if (read.lines.length === 0) return fail({ kind: "nothing read" });
+export function scaleRecipe(
+  read: ReadRecipe,
+  goal: ScaleGoal,
+  measures: HouseholdMeasures,
+  neverMore: (line: { readonly food: Food; readonly role: Role }) => boolean = () => false,
+): Result<ScaledAmounts, ScaleProblem> {
+  const written = read.readings.flatMap((reading, index) =>
+    reading.kind === "read"
+      ? [
+          {
+            index,
+            id: reading.line.id,
+            food: reading.food,
+            role: reading.role,
+            measure: reading.measure,
+            ratio: reading.line.choice.ratio,
+            before: reading.grams.value,
+          },
+        ]
+      : [],
+  );
+  if (written.length === 0) return fail({ kind: "nothing read" });
   const finishedBefore = balance(read.lines, read.evaporation.grams.value, null).finishedMass;
-  const factor = factorOf(read, goal, finishedBefore);
+  const factor = factorOf(written, read.recipe.servings, goal, finishedBefore);
   if (factor === null) return fail({ kind: "no such line" });
   if (!(factor >= LEAST_FACTOR && factor <= MOST_FACTOR)) return fail({ kind: "out of bounds", factor });
-  const lines = read.lines.map(({ index, food, grams: before }): ScaledLine => {
+  const first = written.map(({ index, food, role, measure, before }): ScaledLine => {
     const exact = before * factor;
     const kept = goal.kind === "ingredient" && goal.line === index ? goal.grams : null;
-    const whole = kept === null ? wholes(food, exact) : null;
-    const grams = kept ?? whole?.grams ?? weighable(exact);
+    const whole = kept === null ? wholes(food, measure, before, exact) : null;
+    const grams = kept ?? whole?.grams ?? weighable(exact, neverMore({ food, role }));
     return { index, food, before, exact, grams, measure: kitchenMeasure(food, grams, measures)?.text ?? "", choice: whole?.choice ?? null };
+  });
+  const gramsOf = new Map(written.map(({ id }, i) => [id, first[i]?.grams ?? 0] as const));
+  // What is kept in proportion goes by what will be weighed out, not by what was asked for.
+  const lines = first.map((line, i) => {
+    const { ratio, food, role } = written[i] ?? {};
+    if (!ratio || !food || !role || (goal.kind === "ingredient" && goal.line === line.index)) return line;
+    const asked = ratio.times * ratio.of.reduce((sum, id) => sum + (gramsOf.get(id) ?? 0), 0);
+    const grams = weighable(asked, neverMore({ food, role }));
+    return { ...line, grams, measure: kitchenMeasure(food, grams, measures)?.text ?? "", choice: `kept at ${Math.round(ratio.times * 100) / 100} times` };
   });
   return succeed({
     factor,
@@ -78,40 +109,42 @@ export function scaleRecipe(read: ReadRecipe, goal: ScaleGoal, measures: Househo
   });
 }
 
-function factorOf(read: ReadRecipe, goal: ScaleGoal, finished: number): number | null {
+function factorOf(written: readonly { readonly index: number; readonly before: number }[], servings: number, goal: ScaleGoal, finished: number): number | null {
   switch (goal.kind) {
     case "servings":
-      return goal.servings / read.recipe.servings;
+      return goal.servings / servings;
     case "pieces":
       return (goal.pieces * goal.grams) / finished;
     case "mould":
       return (goal.millilitres * SWEET_DENSITY) / finished;
     case "ingredient": {
-      const line = read.lines.find(({ index }) => index === goal.line);
-      return line && line.grams > 0 ? goal.grams / line.grams : null;
+      const line = written.find(({ index }) => index === goal.line);
+      return line && line.before > 0 ? goal.grams / line.before : null;
     }
   }
 }
 
-/** To what a kitchen can weigh; never to nothing. */
-function weighable(grams: number): number {
+/** To what a kitchen can weigh, never to nothing; downwards where it must not be more. */
+function weighable(grams: number, down = false): number {
   const step = grams < 0.5 ? 0.01 : grams < 3 ? 0.1 : grams < 20 ? 1 : grams < 200 ? 5 : 10;
-  return Math.max(step, Math.round(grams / step) * step);
+  const times = grams / step;
+  return Math.max(step, (down ? Math.floor(times + 1e-9) : Math.round(times)) * step);
 }
 
-function wholes(food: Food, exact: number): { readonly grams: number; readonly choice: string | null } | null {
+/** Eggs and pods go in whole; of a can what is asked for, with what is left of it. */
+function wholes(food: Food, measure: string, before: number, exact: number): { readonly grams: number; readonly choice: string | null } | null {
   const piece = WHOLE.test(food.id) ? food.counted.find(({ unit }) => unit === "piece") : undefined;
-  if (!piece) return null;
-  const asked = exact / piece.grams;
+  const [, written = "", unit = ""] = UNITS.exec(measure) ?? [];
+  const one = piece?.grams ?? (Number(written) > 0 ? before / Number(written) : 0);
+  if (one <= 0) return null;
+  const asked = exact / one;
+  if (/^(?:can|tin)/.test(unit) && !piece) {
+    const opened = Math.max(1, Math.ceil(asked - 0.03));
+    const left = opened * one - exact;
+    const grams = left < 0.06 * one ? opened * one : weighable(exact);
+    return { grams, choice: left < 0.06 * one ? null : `${opened} ${opened === 1 ? "can" : "cans"} opened, ${formatGrams(left)} g left over` };
+  }
   const count = Math.max(1, Math.round(asked));
-  return {
-    grams: count * piece.grams,
-    choice:
-      Math.abs(asked - count) < 0.05
-        ? null
-        : `${count} for ${asked.toFixed(1)}: ${formatGrams(Math.abs(count - asked) * piece.grams)} g ${count > asked ? "more" : "less"}`,
-  };
+  const off = Math.abs(count - asked);
+  return { grams: count * one, choice: off < 0.05 ? null : `${count} for ${asked.toFixed(1)}: ${formatGrams(off * one)} g ${count > asked ? "more" : "less"}` };
 }
-
-/** Volume of a round pan or mould filled to a height, ml; centimetres. */
-export const roundPan = (diameter: number, height: number): number => (Math.PI * diameter ** 2 * height) / 4;

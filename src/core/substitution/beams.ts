@@ -1,5 +1,5 @@
 import type { Constants, ServingTemperature } from "../food";
-import { compareLikeness, compareLimit, type Deviation, type Figures, type PropertyId } from "../evaluate";
+import { bodyHolds, compareLikeness, compareLimit, type Deviation, type Figures, type PropertyId } from "../evaluate";
 import { limitProperty } from "./open-roles";
 import { LIMIT_IDS, LIMIT_NAMES, type Limit, type LimitId } from "./problem";
 
@@ -58,7 +58,9 @@ export function beamReadings(recipe: Figures, version: Figures, limits: readonly
       ),
     ),
   ];
-  return [...tongue, ...table];
+  // A bound sweet holds by what binds it: how a spoon finds it says nothing there.
+  const bound = !bodyHolds(recipe) && !bodyHolds(version);
+  return [...tongue.filter(({ id }) => !bound || !id.startsWith("body.")), ...table];
 }
 
 /** Beams that have an edge and are within it, and all that have one: "7 of 8 inside". */

@@ -35,7 +35,8 @@ export function build(problem: AdaptationProblem, opening: Opening, targets: Tar
   const dairyLeaves =
     problem.lines.some((line) => opening.banned.has(line.index) && line.role === "liquid" && line.food.origin === "dairy") && problem.archetype === "pudding";
   const [lowShare, highShare] = dairyLeaves ? [0.25, 0.6] : [0.8, 1.1];
-  const e = builder.column("e", targets.evaporation * lowShare, targets.evaporation * highShare);
+  const bounds = [targets.evaporation * lowShare, targets.evaporation * highShare] as const;
+  const e = builder.column("e", Math.min(...bounds), Math.max(...bounds));
 
   const x: number[] = [];
   const y: number[] = [];

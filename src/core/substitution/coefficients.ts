@@ -44,6 +44,8 @@ export function propertyPerGram(slot: Slot, property: SolverProperty, problem: A
 
 /** A slot's part in the body row: thickening other than protein (as X·V), serum, and the protein that counts; per gram. */
 export function bodyPerGram(slot: Slot, problem: AdaptationProblem): { readonly thickening: number; readonly serum: number; readonly protein: number } {
+  // What is served beside the sweet has no part in its body.
+  if (slot.source?.apart) return { thickening: 0, serum: 0, protein: 0 };
   const { constants } = problem.reference;
   const parts = thickeningPerGram(slot.food, slot.food.per100g, cooledState(problem), problem.cookMinutes, constants);
   return {

@@ -1,6 +1,7 @@
 import type { Reference, ServingTemperature } from "../food";
-import type { Rule } from "../models/diet";
+import { judge, lostRule, TRACES, type JudgedLine, type Rule } from "../models/diet";
 import { scaleLines, type ReadRecipe } from "../recipe";
+import type { Seat } from "./eaters";
 import type { AdaptationProblem, Limit, SourceLine } from "./problem";
 import type { SubstitutionTables } from "./tables";
 
@@ -11,12 +12,23 @@ export interface DiningTable {
   /** Above 0. */
   readonly servings: number;
   readonly serve: ServingTemperature;
+  /** When it is served, "2026-11-25" and "19:30"; absent where that is not said. */
+  readonly day?: string | null;
+  /** Who sits at it; `rules`, `limits` and `servings` are of all together. */
+  readonly seats?: readonly Seat[];
+  readonly hour?: string | null;
+  /** Fasts that fall on that day at the household's place, by the part of the id before the stroke; absent where not known. */
+  readonly falls?: readonly string[] | null;
+  /** Other sweets of the occasion, by recipe, and of each how many servings somebody has. */
+  readonly besides?: readonly { readonly recipe: string; readonly servings: number }[];
 }
 
 export interface ScaledRecipe {
   readonly factor: number;
   readonly lines: readonly SourceLine[];
   readonly evaporation: { readonly value: number; readonly sd: number };
+  /** Of it, what lines served apart lose. */
+  readonly apart: number;
 }
 
 /** The recipe's settled lines and its evaporation, for the table's servings. */
@@ -24,12 +36,62 @@ export function scaledFor(read: ReadRecipe, servings: number): ScaledRecipe {
   const factor = servings / read.recipe.servings;
   const lines = scaleLines(read.lines, factor).map((line): SourceLine => {
     const reading = read.readings[line.index];
-    return { ...line, optional: reading?.kind === "read" && reading.optional };
+    if (reading?.kind !== "read") return { ...line, optional: false };
+    const { optional, preparedWith } = reading;
+    return { ...line, optional, ...(preparedWith ? { preparedWith } : {}) };
   });
-  return { factor, lines, evaporation: { value: read.evaporation.grams.value * factor, sd: read.evaporation.grams.sd * factor } };
+  return {
+    factor,
+    lines,
+    evaporation: { value: read.evaporation.grams.value * factor, sd: read.evaporation.grams.sd * factor },
+    apart: read.evaporation.apart * factor,
+  };
 }
 
-/** The complete problem of a recipe at a table; unknown rule ids are an error of the caller and are left out. */
+/** The rules of a table: traces count as the most careful of those who keep each needs it; a rule nobody knows asks about everything. */
+export function rulesAt(table: DiningTable, rules: ReadonlyMap<string, Rule>): readonly Rule[] {
+  return table.rules.map((id) => {
+    const rule = rules.get(id) ?? lostRule(id);
+    const keepers = (table.seats ?? []).filter((each) => each.rules.includes(id));
+    if (keepers.length === 0) return rule;
+    const traces = TRACES[Math.max(...keepers.map((each) => TRACES.indexOf(each.traces ?? "asked")))] ?? "asked";
+    return traces === "asked" ? rule : { ...rule, traces };
+  });
+}
+
+/** The lines of a recipe as rules judge them: what could not be read is asked about, what is left out is not there. */
+export const judgedLines = ({ readings }: Pick<ReadRecipe, "readings">): readonly JudgedLine[] =>
+  readings.flatMap((each, line): JudgedLine[] => {
+    if (each.kind === "left out") return [];
+    const { text } = each.line;
+    if (each.kind === "food unknown") return [{ line, food: null, text }];
+    return [{ line, food: each.food, text, ...(each.preparedWith ? { preparedWith: each.preparedWith } : {}) }];
+  });
+
+/** A finding about what a step uses beside the list. */
+export interface StepFinding {
+  /** Place among the read steps. */
+  readonly step: number;
+  readonly rule: string;
+  readonly ruleName: string;
+  readonly short: string;
+  readonly school: string;
+  readonly verdict: "ask" | "avoid";
+  readonly reason: string;
+  readonly food: string;
+}
+
+/** What rules make of foods that steps use and no line lists ("grease a tray with ghee"). */
+export const stepFindings = ({ unlisted }: Pick<ReadRecipe, "unlisted">, rules: readonly Rule[]): readonly StepFinding[] =>
+  unlisted.flatMap(({ step, food }) =>
+    rules.flatMap((rule): StepFinding[] => {
+      const { verdict, reason } = judge(food, rule);
+      if (verdict === "allowed") return [];
+      return [{ step, rule: rule.id, ruleName: rule.name, short: rule.short, school: rule.school, verdict, reason, food: food.id }];
+    }),
+  );
+
+/** The complete problem of a recipe at a table; a rule id that is not known asks about everything. */
 export function problemFor(
   read: ReadRecipe,
   table: DiningTable,
@@ -38,15 +100,17 @@ export function problemFor(
   rules: ReadonlyMap<string, Rule>,
   maxProposals: number,
 ): AdaptationProblem {
-  const { lines, evaporation } = scaledFor(read, table.servings);
+  const { lines, evaporation, apart } = scaledFor(read, table.servings);
   return {
     archetype: read.archetype,
     lines,
     evaporation,
+    apart,
+    ...(read.unlisted.length > 0 ? { unlisted: [...new Set(read.unlisted.map(({ food }) => food))] } : {}),
     servings: table.servings,
     cookMinutes: read.cookMinutes,
     serve: table.serve,
-    rules: table.rules.flatMap((id) => rules.get(id) ?? []),
+    rules: rulesAt(table, rules),
     limits: table.limits,
     reference,
     tables,

@@ -2,7 +2,7 @@ export * from "./tables";
 export { LIMIT_IDS, LIMIT_NAMES, type AdaptationProblem, type Limit, type LimitId, type SourceLine } from "./problem";
 export type { LinearModel, SolveOptions, SolverOutcome, SolverPort } from "./model";
 export { limitProperty, openRoles } from "./open-roles";
-export { problemFor, scaledFor, type DiningTable } from "./dining-table";
+export { judgedLines, problemFor, rulesAt, scaledFor, stepFindings, type DiningTable, type StepFinding } from "./dining-table";
 export { build } from "./build";
 export { plainRun } from "./run";
 export { targetsOf } from "./targets";
@@ -13,3 +13,26 @@ export { limitFindings } from "./limit-findings";
 export { ratioSwap } from "./ratio-swap";
 export { increment } from "./round";
 export { beamReadings, insideCount, type BeamReading } from "./beams";
+export {
+  AGE_BANDS,
+  ageOf,
+  baseOf,
+  fastsNotToday,
+  keepAll,
+  NO_EATERS,
+  onDay,
+  seat,
+  serveSeat,
+  staleSeats,
+  TASTES,
+  unkept,
+  unseat,
+  whoseRules,
+  withAge,
+  type AgeBand,
+  type Eater,
+  type EatersDocument,
+  type Seat,
+  type Taste,
+} from "./eaters";
+export { ruleMeetings, type Meeting } from "./meetings";

@@ -1,5 +1,5 @@
 import type { Finding } from "../models/diet";
-import { evaluate } from "../evaluate";
+import { evaluatePoint } from "../evaluate";
 import { limitPerGram } from "./coefficients";
 import { limitProperty } from "./open-roles";
 import { LIMIT_NAMES, type AdaptationProblem } from "./problem";
@@ -9,7 +9,7 @@ const NAMED_SHARE = 0.2;
 
 /** Findings of limits that the recipe passes, at the lines that give most of what is too much. */
 export function limitFindings(problem: AdaptationProblem): Finding[] {
-  const { figures } = evaluate(problem, problem.reference.constants);
+  const figures = evaluatePoint(problem, problem.reference.constants);
   return problem.limits.flatMap((limit) => {
     const value = figures[limitProperty(limit)].value;
     if (value <= limit.most) return [];

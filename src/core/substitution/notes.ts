@@ -25,6 +25,23 @@ export function versionNotes(problem: AdaptationProblem, version: Version, figur
       const judgement = judge(food, rule);
       if (judgement.verdict === "ask") notes.push({ kind: "ask", text: `Ask (${rule.short}): ${judgement.reason}.` });
     }
+  for (const food of problem.unlisted ?? [])
+    for (const rule of problem.rules) {
+      const { verdict, reason } = judge(food, rule);
+      if (verdict !== "allowed") notes.push({ kind: "ask", text: `A step uses it beside the list: ${reason} (${rule.short}). Take something else there.` });
+    }
+  for (const { line, change } of version.rows) {
+    const source = change === "replaced" || change === "left out" ? undefined : problem.lines.find(({ index }) => index === line);
+    for (const other of source?.preparedWith ?? [])
+      for (const rule of problem.rules) {
+        const { verdict, reason } = judge(other, rule);
+        if (verdict !== "allowed")
+          notes.push({
+            kind: "ask",
+            text: `${source?.food.name ?? ""} is made ready in it: ${reason} (${rule.short}). Make it ready in something else, or dry.`,
+          });
+      }
+  }
   for (const {
     foods: [a, b],
     why,

@@ -1,5 +1,5 @@
 import type { Estimate } from "../numeric";
-import type { Reference, ServingTemperature } from "../food";
+import type { Food, Reference, ServingTemperature } from "../food";
 import type { Rule } from "../models/diet";
 import type { FreeSugarSchool } from "../models/nutrition";
 import type { Archetype, BalancedLine } from "../recipe";
@@ -29,6 +29,8 @@ export interface SourceLine extends BalancedLine {
   /** Place in the recipe's lines. */
   readonly index: number;
   readonly optional: boolean;
+  /** What it was made ready in, as its words say; absent where they say nothing. */
+  readonly preparedWith?: readonly Food[];
 }
 
 /** A recipe and a table, complete: what versions are worked out for. Lines are already scaled to the servings. */
@@ -36,6 +38,10 @@ export interface AdaptationProblem {
   readonly archetype: Archetype;
   readonly lines: readonly SourceLine[];
   readonly evaporation: Estimate;
+  /** Of the evaporation, what lines served apart lose, g. */
+  readonly apart: number;
+  /** Foods that the steps use and no line lists. */
+  readonly unlisted?: readonly Food[];
   readonly servings: number;
   readonly cookMinutes: number | null;
   readonly serve: ServingTemperature;

@@ -1,6 +1,6 @@
 import { INDEX } from "../food";
 import { bodyIndex, freeOilPerGram } from "../models/texture";
-import { balance } from "../recipe";
+import { balance, potOnly } from "../recipe";
 import { cooledState, propertyPerGram, sugarsPerGram } from "./coefficients";
 import type { AdaptationProblem } from "./problem";
 import { isMilk, isPiece, type Slot } from "./slots";
@@ -27,7 +27,7 @@ export interface Targets {
 /** The recipe's own figures, from all its lines, the banned ones included. */
 export function targetsOf(problem: AdaptationProblem): Targets {
   const { constants } = problem.reference;
-  const sweet = balance(problem.lines, problem.evaporation.value, problem.cookMinutes);
+  const sweet = balance(problem.lines, problem.evaporation.value, problem.cookMinutes, undefined, problem.apart);
   const own: Slot[] = problem.lines.map((line) => ({
     key: "",
     role: line.role,
@@ -41,7 +41,7 @@ export function targetsOf(problem: AdaptationProblem): Targets {
   }));
   const sum = (per: (slot: Slot) => number) => own.reduce((total, slot) => total + per(slot) * (slot.source?.grams ?? 0), 0);
   const finished = Math.max(1, sweet.finishedMass);
-  const index = bodyIndex(sweet, cooledState(problem), constants);
+  const index = bodyIndex(potOnly(sweet), cooledState(problem), constants);
   const profile = problem.tables.profiles.get(problem.archetype);
   const perGram = new Map<SolverProperty, number>();
   for (const { property } of profile?.bands ?? []) {

@@ -25,12 +25,18 @@ export interface Version {
 /** Amounts of a version are weighed: half the 80 % interval is 2 %; unchanged lines keep the recipe's own spread. */
 const WEIGHED_SD = 0.016;
 
+/** What is served beside stays so, whatever stands for it; peel is bought along with a food that stays. */
+const besideOf = (source: BalancedLine | undefined, { food, grams }: VersionRow) => ({
+  ...(source?.apart ? { apart: true } : {}),
+  ...(source?.bought !== undefined && source.food.id === food?.id && source.grams > 0 ? { bought: (source.bought * grams) / source.grams } : {}),
+});
+
 /** The lines of a version for the models. */
 export function versionLines(version: Version, recipe: readonly (BalancedLine & { readonly index: number })[]): BalancedLine[] {
   return version.rows.flatMap((row) => {
     if (!row.food || row.grams <= 0) return [];
     const source = row.line === null ? undefined : recipe.find((line) => line.index === row.line);
     const same = row.change === "as is" && source;
-    return [{ food: row.food, grams: row.grams, sd: same ? source.sd : row.grams * WEIGHED_SD, role: row.role }];
+    return [{ food: row.food, grams: row.grams, sd: same ? source.sd : row.grams * WEIGHED_SD, role: row.role, ...besideOf(source, row) }];
   });
 }

@@ -1,3 +1,6 @@
+import type { Equipment } from "./equipment";
+import type { Place } from "./place";
+
 /** In which words a kitchen measures: cups and spoons, katori and spoons, or a jug in millilitres. */
 export const MEASURE_WORDS = ["cups", "katori", "millilitres"] as const;
 type MeasureWords = (typeof MEASURE_WORDS)[number];
@@ -23,6 +26,14 @@ export interface HouseholdUnits {
 export interface Household {
   readonly measures: HouseholdMeasures;
   readonly units: HouseholdUnits;
+  /** Where it lives: by it fasting days, sun and moon are reckoned. Absent until it is said. */
+  readonly place?: Place | null;
+  /** What it cooks with. Absent until it is said. */
+  readonly equipment?: Equipment;
+  /** The school that it usually holds to, a rule's id by the part before its stroke; of free sugars "who" or "uk". */
+  readonly schools?: Readonly<Record<string, string>>;
+  /** Whether the first steps were taken or skipped. */
+  readonly setUp?: boolean;
 }
 
 /**

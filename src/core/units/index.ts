@@ -14,3 +14,5 @@ export {
   type HouseholdMeasures,
   type HouseholdUnits,
 } from "./household";
+export type { Place } from "./place";
+export * from "./equipment";

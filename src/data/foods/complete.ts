@@ -28,6 +28,7 @@ export function completeTraits(family: Family, traits: Traits): Omit<Food, "id" 
     allergens: traits.allergens ?? (family === "dairy" ? ["milk"] : family === "egg" ? ["egg"] : []),
     mayContain: traits.mayContain ?? [],
     nature: null,
+    parts: [],
     cooked: null,
     sugarClass: traits.sugarClass ?? SUGAR_CLASS_OF[family] ?? "intact",
     thickening: traits.thickening ?? { fibreShare: starchy ? 0.5 : 1, proteinCounts: family === "dairy" || family === "nut" },

@@ -7,6 +7,7 @@ import { COOKED, formsOf } from "./forms";
 import { lookAlikesOf } from "./look-alikes";
 import { MORE } from "./by-hand-more";
 import { MORE_NAMES } from "./more-names";
+import { PARTS } from "./parts";
 import measured from "./ifct.json";
 import natures from "./nature.json";
 import type { Traits } from "./row";
@@ -50,13 +51,18 @@ const measuredFood = (row: MeasuredRow): Food => ({
   ...completeTraits(row.family, row.traits),
 });
 
+const COCONUT: Food["mayContain"][number] = { allergen: "coconut", why: "some lists count coconut as a tree nut" };
+
 function allFoods(): Food[] {
   const foods = new Map(MEASURED.map((row) => [row.id, measuredFood(row)]));
   for (const row of [...SWEETENERS, ...MILKS, ...OTHERS, ...MORE]) foods.set(row.id, completeRow(row, foods));
   return [...foods.values()].map((food) => {
     const nature = natureFor(food.id);
     const synonyms = [...food.synonyms, ...(MORE_NAMES[food.id] ?? [])];
-    return { ...food, synonyms, nature, forms: formsOf({ ...food, nature }), cooked: COOKED[food.id] ?? null };
+    // Sap sugar aside, all that is of the coconut palm holds coconut.
+    const coconut = nature?.botanical === "Cocos nucifera" && nature.form !== "crystals" && !food.mayContain.some(({ allergen }) => allergen === "coconut");
+    const mayContain = coconut ? [...food.mayContain, COCONUT] : food.mayContain;
+    return { ...food, mayContain, synonyms, nature, parts: PARTS[food.id] ?? [], forms: formsOf({ ...food, nature }), cooked: COOKED[food.id] ?? null };
   });
 }
 

@@ -19,6 +19,7 @@ export const fromProposal = ({ label, version }: Proposal): BenchState => ({ lab
 
 const edited = (label: string) => (label.endsWith(", by hand") || label === "By hand" ? label : `${label}, by hand`);
 const withRow = (state: BenchState, index: number, change: (row: VersionRow) => VersionRow | null): BenchState => ({
+  ...state,
   label: edited(state.label),
   version: { ...state.version, rows: state.version.rows.flatMap((row, i) => (i === index ? (change(row) ?? []) : row)) },
 });
@@ -45,11 +46,13 @@ export const putBack = (state: BenchState, index: number, food: Food, grams: num
   withRow(state, index, (row) => ({ ...row, food, grams, change: "as is", why: "" }));
 
 export const addFood = (state: BenchState, food: Food, grams: number): BenchState => ({
+  ...state,
   label: edited(state.label),
   version: { ...state.version, rows: [...state.version.rows, { line: null, food, grams, role: food.role, change: "added", why: "by hand" }] },
 });
 
 export const setEvaporation = (state: BenchState, evaporation: number): BenchState => ({
+  ...state,
   label: edited(state.label),
   version: { ...state.version, evaporation },
 });

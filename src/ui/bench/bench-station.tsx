@@ -3,7 +3,18 @@
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useState } from "react";
 import { evaluate } from "../../core/evaluate";
-import { basisOf, recipeInput, reopened, rowsWithoutFood, stepsFor, stored, versionInput, type BenchState, type StoredBench } from "../../core/adaptation";
+import {
+  basisOf,
+  foodsWith,
+  recipeInput,
+  reopened,
+  rowsWithoutFood,
+  stepsFor,
+  stored,
+  versionInput,
+  type BenchState,
+  type StoredBench,
+} from "../../core/adaptation";
 import { readRecipe, type ReadRecipe, type Recipe } from "../../core/recipe";
 import {
   beamReadings,
@@ -92,19 +103,17 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
   const router = useRouter();
   const { flush } = useSaving();
   const basis = useMemo(() => basisOf(view.read, table), [view.read, table]);
+  const foods = useMemo(() => foodsWith(view.read, reference.foods), [view.read, reference]);
 
-  const open = useCallback(
-    (kept: StoredBench | null) => reopened(kept, basis, reference.foods) ?? asHandedDown(view.read, table),
-    [basis, reference, view, table],
-  );
+  const open = useCallback((kept: StoredBench | null) => reopened(kept, basis, foods) ?? asHandedDown(view.read, table), [basis, foods, view, table]);
   const close = useCallback((state: BenchState): StoredBench | null => stored(state, basis), [basis]);
   const edited = useDocument<StoredBench | null, BenchState>(`/api/recipes/${id}/bench`, bench, open, close);
   useUndoKeys(edited);
   useFoodPickerSoon();
   const { present: state, set, undo, redo } = edited;
   const [start] = useState(state);
-  const [wasThere] = useState(() => reopened(latest(`/api/recipes/${id}/bench`, bench).document, basis, reference.foods) !== null);
-  const [gone] = useState(() => rowsWithoutFood(latest(`/api/recipes/${id}/bench`, bench).document, reference.foods));
+  const [wasThere] = useState(() => reopened(latest(`/api/recipes/${id}/bench`, bench).document, basis, foods) !== null);
+  const [gone] = useState(() => rowsWithoutFood(latest(`/api/recipes/${id}/bench`, bench).document, foods));
   // Something was worked on before, came back unsaved, or was changed since. What waits for its food is not written over either.
   const touched = wasThere || gone > 0 || state !== start || undo !== null || redo !== null;
   const atOnce = useMemo(() => endsAtOnce(view.problem), [view.problem]);

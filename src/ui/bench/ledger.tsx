@@ -116,7 +116,7 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
   const stated = source && reading?.kind === "read" && view.table.servings === view.read.recipe.servings ? reading.measure : "";
   const oldMeasure = source ? stated || kitchenMeasure(source.food, source.grams, view.read.measures)?.text : "";
   const newMeasure = asIs ? oldMeasure : row.food ? kitchenMeasure(row.food, row.grams, view.read.measures)?.text : "";
-  const breaks = row.food ? brokenRule(row.food, view) : null;
+  const breaks = row.food ? brokenRule([row.food, ...(row.change === "as is" || row.change === "amount" ? (source?.preparedWith ?? []) : [])], view) : null;
   return (
     <li className={`border-b border-line isolate ${open ? "bg-pressed" : ""}`} data-row={row.line ?? "new"} data-change={row.change}>
       <div className={`grid grid-cols-[minmax(0,1fr)_auto_auto] ${COLUMNS} gap-x-2 px-3 items-center md:h-[29px] py-1.5 md:py-0`}>
@@ -221,11 +221,13 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
   );
 });
 
-function brokenRule(food: Food, view: BenchView): { readonly short: string; readonly ask: boolean } | null {
-  for (const rule of view.problem.rules) {
-    const { verdict } = judge(food, rule);
-    if (verdict !== "allowed") return { short: rule.short, ask: verdict === "ask" };
-  }
+/** The first rule that what stands in a line does not meet: the food, and what it is made ready in. */
+function brokenRule(foods: readonly Food[], view: BenchView): { readonly short: string; readonly ask: boolean } | null {
+  for (const food of foods)
+    for (const rule of view.problem.rules) {
+      const { verdict } = judge(food, rule);
+      if (verdict !== "allowed") return { short: rule.short, ask: verdict === "ask" };
+    }
   return null;
 }
 

@@ -1,6 +1,7 @@
 "use client";
 
-import { useState } from "react";
+import equal from "fast-deep-equal";
+import { useMemo, useState } from "react";
 import { kitchenMeasure } from "../../core/recipe";
 import {
   ENERGY_UNITS,
@@ -19,12 +20,20 @@ import { foodFacts, type Constants, type Food } from "../../core/food";
 import { AmountField } from "../parts/amount-field";
 import { Choice } from "../parts/choice";
 import { UndoButtons } from "../parts/undo-buttons";
+import { useKnowledge } from "../parts/use-knowledge";
 import { useUndoKeys } from "../parts/use-history";
 import { useHouseholdDocument } from "../shell/household";
 import { SaveNotice } from "../shell/save-notice";
 import { PageHead } from "../shell/shell";
 import { applyTheme, THEMES, type Theme } from "../shell/theme";
+import type { EatersDocument } from "../../core/substitution";
+import type { Revised } from "../shell/documents";
+import { EatersSection } from "./eaters-section";
+import { EquipmentSection } from "./equipment-section";
+import { RulesSection } from "./rules-section";
+import { SchoolsSection } from "./schools-section";
 import { BackupSection } from "./backup-section";
+import { PlaceSection } from "./place-section";
 
 const SIZES: readonly (readonly [keyof Omit<HouseholdMeasures, "words">, string, string, number, number])[] = [
   ["cup", "Cup", "metric sets have 240 or 250 ml; older books mean other sizes", 100, 500],
@@ -32,36 +41,70 @@ const SIZES: readonly (readonly [keyof Omit<HouseholdMeasures, "words">, string,
   ["tablespoon", "Tablespoon", "a measuring spoon has 15 ml, in some countries 20", 5, 30],
   ["teaspoon", "Teaspoon", "a measuring spoon has 5 ml", 2, 10],
 ];
-const WORDS: Readonly<Record<(typeof MEASURE_WORDS)[number], string>> = { cups: "cups and spoons", katori: "katori and spoons", millilitres: "millilitres" };
+export const WORDS: Readonly<Record<(typeof MEASURE_WORDS)[number], string>> = {
+  cups: "cups and spoons",
+  katori: "katori and spoons",
+  millilitres: "millilitres",
+};
+const PARTS = [
+  ["eaters", "Who eats"],
+  ["rules", "Rules of the house"],
+  ["schools", "Schools"],
+  ["equipment", "What you cook with"],
+  ["measures", "Measures and units"],
+  ["place", "Where you are"],
+  ["backup", "A copy of everything"],
+] as const;
 const DEGREES: Readonly<Record<(typeof TEMPERATURE_UNITS)[number], string>> = { celsius: "°C", fahrenheit: "°F" };
 const THEME_WORDS: Readonly<Record<Theme, string>> = { system: "as the device", light: "light", dark: "dark" };
 
 interface HouseholdPageProps {
   readonly theme: Theme;
   readonly canGoBack: boolean;
+  readonly eaters: Revised<EatersDocument>;
   /** Foods that show what the sizes come to. */
   readonly shown: readonly Food[];
   readonly constants: Constants;
 }
 
 /** The Household: its measures and units, the look, and a copy of everything. */
-export function HouseholdPage({ theme, canGoBack, shown, constants }: HouseholdPageProps) {
+export function HouseholdPage({ theme, canGoBack, eaters, shown, constants }: HouseholdPageProps) {
   const household = useHouseholdDocument();
   useUndoKeys(household);
+  const { rules: byId } = useKnowledge();
+  const rules = useMemo(() => [...byId.values()], [byId]);
   const { present, set, undo, redo } = household;
   const { measures, units } = present;
   const setMeasures = (part: Partial<HouseholdMeasures>, key?: string) => set((now: Household) => ({ ...now, measures: { ...now.measures, ...part } }), key);
   const setUnits = (part: Partial<Household["units"]>, key?: string) => set((now: Household) => ({ ...now, units: { ...now.units, ...part } }), key);
   const sugar = shown.find(({ id }) => id === "sugar");
   // Its currency is its own: there is no usual one.
-  const usualHere = { ...USUAL_HOUSEHOLD, units: { ...USUAL_HOUSEHOLD.units, currency: units.currency } };
-  const usual = JSON.stringify(present) === JSON.stringify(usualHere);
+  const usualHere: Household = {
+    ...present,
+    ...USUAL_HOUSEHOLD,
+    units: { ...USUAL_HOUSEHOLD.units, currency: units.currency },
+  };
+  const usual = equal([present.measures, present.units], [usualHere.measures, usualHere.units]);
   return (
     <>
-      <PageHead title="Household" line="What a cup is here, and how figures are shown." />
+      <PageHead title="Household" line="Who eats, what a cup is here, how figures are shown, and where you are." />
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
         <div className="p-4 md:p-5 grid gap-7 content-start min-w-0">
-          <div className="flex flex-wrap justify-between items-center gap-3">
+          <nav aria-label="On this page" className="flex flex-wrap gap-x-5 t-ledger no-print -mb-3">
+            {PARTS.map(([id, name]) => (
+              <a key={id} href={`#${id}`} className="underline min-h-11 md:min-h-8 inline-flex items-center">
+                {name}
+              </a>
+            ))}
+          </nav>
+          <EatersSection given={eaters} rules={rules} />
+          <RulesSection />
+          <SchoolsSection schools={present.schools ?? {}} rules={rules} onSchools={(schools) => set((now: Household) => ({ ...now, schools }))} />
+          <EquipmentSection
+            equipment={present.equipment}
+            onEquipment={(equipment, key) => set((now: Household) => ({ ...now, equipment }), key && `equipment ${key}`)}
+          />
+          <div id="measures" className="flex flex-wrap justify-between items-center gap-3 scroll-mt-4">
             <h2 className="t-h2">Measures</h2>
             <span className="flex gap-3 items-center no-print">
               <SaveNotice document={household} />
@@ -135,6 +178,7 @@ export function HouseholdPage({ theme, canGoBack, shown, constants }: HouseholdP
               </span>
             </label>
           </div>
+          <PlaceSection place={present.place ?? null} onPlace={(place) => set((now: Household) => ({ ...now, place }), "place")} />
           {!usual && (
             <p>
               <button type="button" className="underline t-ledger min-h-8" onClick={() => set(usualHere)}>

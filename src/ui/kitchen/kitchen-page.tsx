@@ -1,10 +1,11 @@
 "use client";
 
-import { formatNumber } from "../../core/units";
+import { formatNumber, type Household } from "../../core/units";
 import type { Archetype } from "../../core/recipe";
 import { buttonClass } from "../parts/button";
 import { Arrow } from "../parts/marks";
 import { Go } from "../shell/go";
+import { useHouseholdDocument } from "../shell/household";
 import { PageHead } from "../shell/shell";
 import { useFresh } from "../shell/use-fresh";
 import { nextStep, STATIONS_TO_KEEP, type Progress } from "./next-step";
@@ -45,6 +46,10 @@ const FEW = 3;
 /** The Kitchen: what is next, what is on the go, what was kept last. */
 export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, recipeTotal }: KitchenPageProps) {
   useFresh(at);
+  const {
+    present: { setUp },
+    set,
+  } = useHouseholdDocument();
   const [first, second] = going;
   const asked = going.filter((each) => each.asked > 0);
   const wishes = new Map<string, string[]>();
@@ -61,6 +66,19 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
         <div className="p-4 md:p-5 min-w-0">
+          {recipeTotal === 0 && !setUp && (
+            <section aria-label="First steps" className="bg-saffron-wash px-4 py-3 mb-6 flex flex-wrap gap-x-5 gap-y-2 items-center max-w-[62ch]">
+              <span className="t-ledger flex-1 min-w-60">
+                Say in three short steps who eats with you, what you measure with, and where you are. Or begin at once: it can all be said later.
+              </span>
+              <Go href="/start" className={buttonClass("plain")}>
+                Three first steps
+              </Go>
+              <button type="button" className="underline t-small min-h-11" onClick={() => set((now: Household) => ({ ...now, setUp: true }))}>
+                Not now
+              </button>
+            </section>
+          )}
           {first ? (
             <section aria-label="Next" className="grid sm:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] border-b-[1.5px] border-ink">
               <Next item={first} primary />

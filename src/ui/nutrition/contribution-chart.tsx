@@ -3,12 +3,12 @@
 import { BarChart } from "echarts/charts";
 import { AriaComponent, GridComponent, LegendComponent, TooltipComponent } from "echarts/components";
 import * as echarts from "echarts/core";
-import { SVGRenderer } from "echarts/renderers";
-import { useEffect, useRef } from "react";
+import { useCallback } from "react";
 import { formatToSpread } from "../../core/units";
+import { Chart, type ChartOption } from "../parts/chart";
 import type { Bars } from "./contribution-bars";
 
-echarts.use([BarChart, GridComponent, LegendComponent, TooltipComponent, AriaComponent, SVGRenderer]);
+echarts.use([BarChart, GridComponent, LegendComponent, TooltipComponent, AriaComponent]);
 
 /** The cloth's own colours, in the order of the parts; the pattern tells them apart without colour. */
 const FILLS = ["--color-brass", "--color-cloth", "--color-pistachio", "--color-saffron-fill", "--color-silver-dark", "--color-rose"];
@@ -70,33 +70,7 @@ function optionOf(bars: Bars, unit: string, colour: (name: string) => string): e
   };
 }
 
-/** The stacked bars, drawn; follows the theme and its own width. */
+/** The stacked bars, drawn. */
 export default function ContributionChart({ bars, unit }: { readonly bars: Bars; readonly unit: string }) {
-  const place = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    const element = place.current;
-    if (!element) return;
-    const chart = echarts.init(element, null, { renderer: "svg" });
-    // Light or dark is settled by the browser where a colour is used, not where it is declared.
-    const probe = document.createElement("span");
-    element.append(probe);
-    const draw = () => {
-      const colour = (name: string) => {
-        probe.style.color = `var(${name})`;
-        return getComputedStyle(probe).color;
-      };
-      chart.setOption(optionOf(bars, unit, colour), true);
-    };
-    draw();
-    const night = matchMedia("(prefers-color-scheme: dark)");
-    night.addEventListener("change", draw);
-    const observer = new ResizeObserver(() => chart.resize());
-    observer.observe(element);
-    return () => {
-      night.removeEventListener("change", draw);
-      observer.disconnect();
-      chart.dispose();
-    };
-  }, [bars, unit]);
-  return <div ref={place} className="h-full w-full" />;
+  return <Chart option={useCallback<ChartOption>((colour) => optionOf(bars, unit, colour), [bars, unit])} />;
 }

@@ -11,6 +11,7 @@ import { amountText } from "../parts/figure-words";
 import { useKnowledge } from "../parts/use-knowledge";
 import { Go } from "../shell/go";
 import { useHousehold } from "../shell/household";
+import { useHouseRulesDocument } from "../shell/house-rules";
 import { usePantryDocument } from "../shell/pantry";
 import { useUses } from "./use-uses";
 
@@ -25,10 +26,12 @@ export function Touched({ own: latest }: { readonly own: OwnFood }) {
   const uses = useUses(own.id);
   const knowledge = useKnowledge();
   const pantry = usePantryDocument().present;
-  const { measures, units } = useHousehold();
+  const household = useHousehold();
+  const house = useHouseRulesDocument().present;
+  const { measures, units } = household;
   const next = useMemo(
-    () => knowledgeOf({ ...pantry, foods: pantry.foods.map((food) => (food.id === own.id ? own : food)) }, measures),
-    [pantry, own, measures],
+    () => knowledgeOf({ ...pantry, foods: pantry.foods.map((food) => (food.id === own.id ? own : food)) }, household, house),
+    [pantry, own, household, house],
   );
   const rows = useMemo(
     () =>

@@ -14,7 +14,7 @@ const MOST_KEPT_ALIVE = 60_000;
 const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null && !Array.isArray(value);
 
 /** Sends JSON (or a file's text, as it is) to the app's own server; throws Refused when it refuses, an Error when it does not answer. */
-export async function send(method: "POST" | "PUT" | "DELETE", url: string, body?: unknown, type = "application/json"): Promise<unknown> {
+export async function send(method: "GET" | "POST" | "PUT" | "DELETE", url: string, body?: unknown, type = "application/json"): Promise<unknown> {
   const text = body === undefined ? undefined : typeof body === "string" && type !== "application/json" ? body : JSON.stringify(body);
   let response: Response;
   try {

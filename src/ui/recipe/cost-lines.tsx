@@ -1,6 +1,6 @@
 "use client";
 
-import { costOf, type Cost } from "../../core/models/cost";
+import { costOf, notComparable, type Cost } from "../../core/models/cost";
 import type { EvaluationInput } from "../../core/evaluate";
 import { moneyText } from "../../core/units";
 import { useHousehold } from "../shell/household";
@@ -56,15 +56,27 @@ export function CostCompared({ before, after }: { readonly before: EvaluationInp
   const { currency } = useHousehold().units;
   const [old, fresh] = [costOf(before.lines), costOf(after.lines)];
   if (!old || !fresh) return null;
-  return (
-    <p className="flex flex-wrap justify-between gap-x-3 border-b border-line py-1.5 t-ledger">
-      <span>Cost of a serving</span>
-      <span>
-        <span className="t-small text-ink2">as handed down {atLeast(old)}</span>
-        <span className="t-figure">{moneyText(old.total.value / before.servings, "")}</span>
-        <span className="t-small text-ink2 ml-3">for this table {atLeast(fresh)}</span>
-        <span className="t-figure font-[560]">{moneyText(fresh.total.value / after.servings, currency)}</span>
+  const side = (name: string, cost: Cost, beside: Cost, servings: number, strong: boolean) => {
+    const lacks = notComparable(cost, beside);
+    return (
+      <span className="block">
+        <span className="t-small text-ink2">{name} </span>
+        {lacks.length > 0 ? (
+          <span className="t-small text-ink2">not known: no price for {lacks.join(", ").toLowerCase()}</span>
+        ) : (
+          <>
+            <span className="t-small text-ink2">{atLeast(cost)}</span>
+            <span className={`t-figure ${strong ? "font-[560]" : ""}`}>{moneyText(cost.total.value / servings, currency)}</span>
+          </>
+        )}
       </span>
-    </p>
+    );
+  };
+  return (
+    <div className="border-b border-line py-1.5 t-ledger">
+      Cost of a serving
+      {side("as handed down", old, fresh, before.servings, false)}
+      {side("for this table", fresh, old, after.servings, true)}
+    </div>
   );
 }

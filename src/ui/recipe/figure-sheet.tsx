@@ -1,8 +1,8 @@
 "use client";
 
-import { describeProperty, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
+import { bodyHolds, describeProperty, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
 import { AmountField } from "../parts/amount-field";
-import { rangeText } from "../parts/figure-words";
+import { isBody, rangeText } from "../parts/figure-words";
 import { FigureButton, useWorking } from "../parts/working";
 import { Go } from "../shell/go";
 import { CostSection } from "./cost-lines";
@@ -93,14 +93,19 @@ export function FigureSheet({ figures, input, unread, of, more, evaporation }: F
 function Row({ id, figures, input, of }: { readonly id: PropertyId; readonly figures: Figures; readonly input: EvaluationInput; readonly of: string }) {
   const { manner } = useWorking();
   const { name } = describeProperty(id);
+  const told = !isBody(id) || bodyHolds(figures);
   return (
     <div className="grid grid-cols-[1fr_auto] gap-x-3 items-baseline border-b border-line py-1">
       <dt className="t-ledger">
         {name}
-        <span className="block t-small text-ink2">{rangeText(figures[id], id, manner)}</span>
+        <span className="block t-small text-ink2">{told ? rangeText(figures[id], id, manner) : "bound, not thickened: under a fifth is water"}</span>
       </dt>
       <dd>
-        <FigureButton figure={figures[id]} id={id} input={input} of={of} className="font-[560]!" />
+        {told ? (
+          <FigureButton figure={figures[id]} id={id} input={input} of={of} className="font-[560]!" />
+        ) : (
+          <span className="t-small text-ink2">not on this scale</span>
+        )}
       </dd>
     </div>
   );

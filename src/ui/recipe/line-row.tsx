@@ -2,22 +2,34 @@
 
 import { useState } from "react";
 import { ROLES, type Food, type Role } from "../../core/food";
-import type { LineChoice, LineReading, ReadingContext, RecipeLine } from "../../core/recipe";
+import type { LineChoice, LineReading, ReadingContext, RecipeComponent, RecipeLine } from "../../core/recipe";
 import { formatGrams } from "../../core/units";
 import { AmountField } from "../parts/amount-field";
 import { FoodPicker } from "../parts/food-picker";
 import { WhyMark } from "../parts/marks";
+import type { AmountProposal } from "./use-amount-proposal";
+
+/** A ratio that the line can be kept at; other lines by their ids. */
+interface OfferedRatio {
+  readonly times: number;
+  readonly of: readonly string[];
+  readonly words: string;
+}
 
 interface LineRowProps {
   readonly reading: LineReading;
   readonly context: ReadingContext;
+  readonly components: readonly RecipeComponent[];
+  readonly ratios: readonly OfferedRatio[];
+  readonly proposal: AmountProposal | null;
+  readonly onPart: (component: string | undefined) => void;
   readonly onText: (text: string) => void;
   readonly onChoice: (choice: LineChoice) => void;
   readonly onRemove: () => void;
 }
 
 /** One ingredient line: as written, and what it was read as. What could not be read is asked about, below it. */
-export function LineRow({ reading, context, onText, onChoice, onRemove }: LineRowProps) {
+export function LineRow({ reading, context, components, ratios, proposal, onText, onChoice, onPart, onRemove }: LineRowProps) {
   const { line } = reading;
   const [changing, setChanging] = useState(false);
   const choose = (part: LineChoice) => {
@@ -98,9 +110,76 @@ export function LineRow({ reading, context, onText, onChoice, onRemove }: LineRo
         </p>
       )}
       {(asks || changing || reading.kind === "left out") && (
-        <Question reading={reading} line={line} context={context} onChoose={choose} onBack={() => onChoice({})} />
+        <Question reading={reading} line={line} context={context} proposal={proposal} onChoose={choose} onBack={() => onChoice({})} />
+      )}
+      {changing && reading.kind === "read" && (
+        <div className="px-3 pb-3 flex flex-wrap gap-x-5 gap-y-1 items-center">
+          <Kept choice={line.choice} ratios={ratios} onChoice={onChoice} />
+          {components.length > 0 && (
+            <label className="t-small text-ink2">
+              Belongs to{" "}
+              <select
+                value={line.component ?? ""}
+                onChange={(event) => onPart(event.target.value || undefined)}
+                className="t-ledger text-ink bg-transparent border-b border-edge min-h-8"
+              >
+                <option value="">the sweet itself</option>
+                {components.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+        </div>
       )}
     </li>
+  );
+}
+
+/** A line can be kept in proportion to others, in the recipe and whenever it is scaled. */
+function Kept({
+  choice,
+  ratios,
+  onChoice,
+}: {
+  readonly choice: LineChoice;
+  readonly ratios: readonly OfferedRatio[];
+  readonly onChoice: (choice: LineChoice) => void;
+}) {
+  const { ratio, ...rest } = choice;
+  if (ratio)
+    return (
+      <span className="inline-flex flex-wrap items-baseline gap-2 t-ledger">
+        kept at
+        <AmountField
+          label="Times the others"
+          unit="×"
+          value={ratio.times}
+          least={0.01}
+          most={100}
+          onChange={(times) => onChoice({ ...choice, ratio: { ...ratio, times } })}
+        />
+        <button type="button" className="underline t-small min-h-8 ml-3" onClick={() => onChoice(rest)}>
+          no longer
+        </button>
+      </span>
+    );
+  return (
+    <span className="flex flex-wrap gap-2 items-center">
+      {ratios.length > 0 && <span className="t-small text-ink2">Keep it at</span>}
+      {ratios.map(({ times, of, words }) => (
+        <button
+          key={words}
+          type="button"
+          className="border border-edge px-3 min-h-11 md:min-h-8 t-ledger hover:bg-pressed text-left"
+          onClick={() => onChoice({ ...rest, ratio: { times: Math.round(times * 1000) / 1000, of } })}
+        >
+          {Math.round(times * 100) / 100} × {words}
+        </button>
+      ))}
+    </span>
   );
 }
 
@@ -108,12 +187,14 @@ function Question({
   reading,
   line,
   context,
+  proposal,
   onChoose,
   onBack,
 }: {
   readonly reading: LineReading;
   readonly line: RecipeLine;
   readonly context: ReadingContext;
+  readonly proposal: AmountProposal | null;
   readonly onChoose: (part: LineChoice) => void;
   readonly onBack: () => void;
 }) {
@@ -141,6 +222,14 @@ function Question({
       {reading.kind === "amount unknown" && (
         <div className="flex flex-wrap gap-2 items-center">
           <span className="t-small text-ink2">{reading.food.name}: how much is it?</span>
+          {proposal && (
+            <button type="button" className={chip} onClick={() => onChoose({ grams: Math.max(0.1, Math.round(proposal.grams * 10) / 10) })}>
+              {formatGrams(proposal.grams)} g{" "}
+              <span className="t-small text-ink2">
+                for the {proposal.by}: {formatGrams(proposal.low)} to {formatGrams(proposal.high)} (inferred, rule of thumb)
+              </span>
+            </button>
+          )}
           {reading.guesses.map((guess) => (
             <button key={guess.label} type="button" className={chip} onClick={() => onChoose({ grams: guess.grams })}>
               <span className="t-frac">{guess.label}</span>, {formatGrams(guess.grams)} g

@@ -1,9 +1,10 @@
 "use client";
 
-import { useMemo } from "react";
+import { useDeferredValue, useMemo } from "react";
 import { evaluate } from "../../core/evaluate";
 import { recipeInput } from "../../core/adaptation";
-import { ARCHETYPES, readRecipe, type Archetype, type ReadRecipe, type Recipe } from "../../core/recipe";
+import { upgraded } from "../../core/exchange";
+import { ARCHETYPES, readRecipe, writersCup, type Archetype, type ReadRecipe, type Recipe } from "../../core/recipe";
 import type { DiningTable } from "../../core/substitution";
 import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
@@ -22,7 +23,11 @@ import { stationsOf } from "../shell/stations";
 import { StationThread } from "../shell/thread";
 import { useDocument } from "../shell/use-document";
 import { FigureSheet } from "./figure-sheet";
-import { LineRow } from "./line-row";
+import { LinesEditor, WritersCup } from "./lines-editor";
+import { MassLedger } from "./mass-ledger";
+import { RecipePrint } from "./recipe-print";
+import { StepsEditor } from "./steps-editor";
+import { Tags } from "./tags";
 import { TakeAlong } from "./take-along";
 
 export interface RecipeStationProps {
@@ -32,7 +37,8 @@ export interface RecipeStationProps {
   readonly swapState: { readonly state: string; readonly settled: boolean };
 }
 
-const same = (recipe: Recipe): Recipe => recipe;
+/** As it is written today: what an older window left unsaved may have steps as plain sentences. */
+const opened = (recipe: Recipe): Recipe => upgraded(recipe) as Recipe;
 /** Longer than this it is a sentence, not a name. */
 const MOST_NAME = 60;
 /** A recipe is saved once it has a name. */
@@ -40,7 +46,7 @@ const named = (recipe: Recipe): Recipe | null => (recipe.title.trim() === "" ? n
 
 /** The Recipe station: the sweet as handed down, each line read into a food and grams, its figures beside it. */
 export function RecipeStation({ id, recipe: given, table: givenTable, swapState }: RecipeStationProps) {
-  const edited = useDocument(`/api/recipes/${id}`, given, same, named);
+  const edited = useDocument(`/api/recipes/${id}`, given, opened, named);
   useUndoKeys(edited);
   useFoodPickerSoon();
   const { present: recipe, set, undo, redo } = edited;
@@ -53,9 +59,9 @@ export function RecipeStation({ id, recipe: given, table: givenTable, swapState 
   const read = useMemo(() => readRecipe(recipe, context, constants), [recipe, context, constants]);
 
   const change = (part: Partial<Recipe>, key?: string) => set({ ...recipe, ...part }, key);
-  const changeLine = (index: number, part: Partial<Recipe["lines"][number]>, key?: string) =>
-    change({ lines: recipe.lines.map((line, i) => (i === index ? { ...line, ...part } : line)) }, key);
-  const addLine = () => change({ lines: [...recipe.lines, { id: `l${Date.now().toString(36)}`, text: "", choice: {} }] });
+  // What only sums up may follow a moment after what is typed.
+  const later = useDeferredValue(read);
+  const cup = useMemo(() => writersCup(recipe.lines), [recipe.lines]);
 
   /** What a line is answered with is what the household calls it: read so in every recipe, unless that is taken back. */
   const teach = (description: string, foodId: string) => {
@@ -79,7 +85,8 @@ export function RecipeStation({ id, recipe: given, table: givenTable, swapState 
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
         <div className="p-4 md:p-5 min-w-0">
-          <div className="flex flex-wrap gap-x-6 gap-y-3 items-end">
+          <RecipePrint read={later} />
+          <div className="no-print flex flex-wrap gap-x-6 gap-y-3 items-end">
             <label className="flex-1 min-w-56">
               <span className="t-small text-ink2 block">Title</span>
               <input
@@ -124,7 +131,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, swapState 
             </label>
           </div>
 
-          <section className="mt-4" aria-label="Ingredient lines">
+          <section className="mt-4 no-print" aria-label="Ingredient lines">
             <div className="flex items-center justify-between gap-3 mb-2">
               <h2 className="t-h2">Ingredients</h2>
               <span className="flex items-center gap-3">
@@ -132,47 +139,30 @@ export function RecipeStation({ id, recipe: given, table: givenTable, swapState 
                 <UndoButtons undo={undo} redo={redo} />
               </span>
             </div>
-            <div className="hidden md:grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)_92px_112px_28px] gap-x-4 px-3 pb-1 t-small text-ink2">
-              <span>As written</span>
-              <span>Read as</span>
-              <span className="text-right">Weighs</span>
-              <span>Role</span>
-              <span />
-            </div>
-            <ul className="bg-sheet border border-ink">
-              {read.readings.map((reading, i) => (
-                <LineRow
-                  key={reading.line.id}
-                  reading={reading}
-                  context={context}
-                  onText={(text) =>
-                    changeLine(i, { text, choice: reading.line.choice.role ? { role: reading.line.choice.role } : {} }, `line ${reading.line.id}`)
-                  }
-                  onChoice={(choice) => {
-                    changeLine(i, { choice }, choice.grams === undefined ? undefined : `grams ${reading.line.id}`);
-                    if (reading.kind === "food unknown" && choice.foodId !== undefined) teach(reading.description, choice.foodId);
-                  }}
-                  onRemove={() => change({ lines: recipe.lines.filter((_, j) => j !== i) })}
-                />
-              ))}
-              <li className="px-3">
-                <button type="button" onClick={addLine} className="t-ledger min-h-11 w-full text-left hover:underline">
-                  + Add a line
-                </button>
-              </li>
-            </ul>
+            {cup && Math.abs(cup.millilitres / measures.cup - 1) > 0.03 && (
+              <WritersCup
+                cup={cup.millilitres}
+                told={cup.told}
+                ours={measures.cup}
+                inUse={typeof recipe.cup === "number"}
+                onUse={(millilitres) => change({ cup: millilitres })}
+              />
+            )}
+            <LinesEditor read={read} context={context} onChange={change} onTaught={teach} />
           </section>
 
-          <section className="mt-6" aria-label="Steps">
+          <section className="mt-6 no-print" aria-label="Steps">
             <h2 className="t-h2">Steps</h2>
-            <p className="t-small text-ink2">One to a line. Minutes of open cooking set the evaporation: {read.evaporation.how}.</p>
-            <textarea
-              aria-label="Steps, one to a line"
-              value={recipe.steps.join("\n")}
-              onChange={(event) => change({ steps: event.target.value.split("\n") }, "steps")}
-              rows={Math.max(5, recipe.steps.length * 2)}
-              className="mt-2 w-full bg-sheet border border-edge p-3 leading-relaxed"
-            />
+            <p className="t-small text-ink2">What each does, how long, and what goes in is read from its words; open it to set it by hand.</p>
+            <StepsEditor read={read} onChange={change} />
+          </section>
+          <MassLedger read={later} />
+          <section className="mt-6 no-print" aria-label="To find it by">
+            <label>
+              <span className="t-h2 block">To find it by</span>
+              <span className="t-small text-ink2 block">Season, occasion, anything: words with commas between them.</span>
+              <Tags tags={recipe.tags ?? []} onChange={(tags) => change({ tags }, "tags")} />
+            </label>
           </section>
           <section className="mt-6 no-print" aria-label="Notes">
             <label>

@@ -2,10 +2,11 @@
 
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
-import { readRecipe, roundPan, scaleRecipe, type ReadRecipe, type Recipe, type ScaleGoal, type ScaleProblem } from "../../core/recipe";
+import type { Role } from "../../core/food";
+import { readRecipe, scaleRecipe, stepTexts, type Recipe, type ScaleProblem } from "../../core/recipe";
+import type { DiningTable, LimitId } from "../../core/substitution";
 import { formatGrams, formatNumber } from "../../core/units";
 import { readingContext } from "../../workers/client";
-import { AmountField } from "../parts/amount-field";
 import { Button, buttonClass } from "../parts/button";
 import { Choice } from "../parts/choice";
 import { send, why as whyOf } from "../parts/send";
@@ -15,31 +16,30 @@ import { Go } from "../shell/go";
 import { useHousehold } from "../shell/household";
 import { failed, toast } from "../shell/messages";
 import { PageHead } from "../shell/shell";
+import { GoalFields, goalOf, KINDS, type Fields, type Kind } from "./scale-goal";
 
-const KINDS = [
-  ["servings", "for so many servings"],
-  ["pieces", "for so many pieces"],
-  ["mould", "for a pan or mould"],
-  ["ingredient", "by what there is of one ingredient"],
-] as const;
-type Kind = (typeof KINDS)[number][0];
-
-interface Fields {
-  readonly servings: number;
-  readonly pieces: number;
-  readonly pieceGrams: number;
-  readonly diameter: number;
-  readonly height: number;
-  readonly moulds: number;
-  readonly line: number;
-  readonly grams: number;
-}
-
+/** Roles of which more may break a limit. */
+const COUNTED: Readonly<Record<LimitId, readonly Role[]>> = {
+  freeSugars: ["sweetener"],
+  energy: ["sweetener", "richness"],
+  saturatedFat: ["richness", "liquid"],
+  glycaemicLoad: ["sweetener", "body"],
+  sodium: ["seasoning"],
+};
 /** A recipe made larger or smaller, by servings, pieces, a pan, or what there is of one ingredient; the recipe itself stays. */
-export function ScalePage({ id, recipe: given }: { readonly id: string; readonly recipe: Revised<Recipe> }) {
+export function ScalePage({
+  id,
+  recipe: given,
+  table: givenTable,
+}: {
+  readonly id: string;
+  readonly recipe: Revised<Recipe>;
+  readonly table: Revised<DiningTable>;
+}) {
   const router = useRouter();
   const recipe = useMemo(() => latest(`/api/recipes/${id}`, given).document, [id, given]);
-  const { measures } = useHousehold();
+  const { limits } = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
+  const { measures, equipment } = useHousehold();
   const knowledge = useKnowledge();
   const read = useMemo(() => readRecipe(recipe, readingContext(knowledge, measures), knowledge.reference.constants), [recipe, knowledge, measures]);
   const [kind, setKind] = useState<Kind>("servings");
@@ -57,7 +57,8 @@ export function ScalePage({ id, recipe: given }: { readonly id: string; readonly
   }));
   const set = (part: Partial<Fields>) => setFields((now) => ({ ...now, ...part }));
   const goal = goalOf(kind, fields);
-  const scaled = scaleRecipe(read, goal, measures);
+  // What a limit of the table counts is rounded down, so that rounding breaks none.
+  const scaled = scaleRecipe(read, goal, measures, ({ role }) => limits.some((limit) => COUNTED[limit.id].includes(role)));
   const keep = async () => {
     if (!scaled.ok) return;
     setBusy(true);
@@ -99,7 +100,7 @@ export function ScalePage({ id, recipe: given }: { readonly id: string; readonly
               {KINDS.map(([each, name]) => (
                 <div key={each} className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line py-0.5">
                   <Choice name="by" label={name} checked={kind === each} onChange={() => setKind(each)} />
-                  {kind === each && <GoalFields kind={each} fields={fields} read={read} onChange={set} />}
+                  {kind === each && <GoalFields kind={each} fields={fields} read={read} pans={equipment?.pans ?? []} onChange={set} />}
                 </div>
               ))}
             </div>
@@ -147,7 +148,7 @@ export function ScalePage({ id, recipe: given }: { readonly id: string; readonly
             <section className="mt-6" aria-label="Steps">
               <h2 className="t-h2">Steps, as handed down</h2>
               <ol className="rule-t mt-1">
-                {recipe.steps.map((step, i) => (
+                {stepTexts(recipe).map((step, i) => (
                   <li key={i} className="flex gap-3 border-b border-line py-1.5">
                     <span className="t-figure text-ink2 w-5">{i + 1}</span>
                     <span>{step}</span>
@@ -193,81 +194,6 @@ export function ScalePage({ id, recipe: given }: { readonly id: string; readonly
   );
 }
 
-function GoalFields({
-  kind,
-  fields,
-  read,
-  onChange,
-}: {
-  readonly kind: Kind;
-  readonly fields: Fields;
-  readonly read: ReadRecipe;
-  readonly onChange: (part: Partial<Fields>) => void;
-}) {
-  switch (kind) {
-    case "servings":
-      return <AmountField label="Servings" unit="" value={fields.servings} least={0.5} most={1000} onChange={(servings) => onChange({ servings })} />;
-    case "pieces":
-      return (
-        <>
-          <AmountField label="Pieces" unit="" value={fields.pieces} least={1} most={2000} onChange={(pieces) => onChange({ pieces })} />
-          <span className="t-ledger">of</span>
-          <AmountField label="Grams of a piece" value={fields.pieceGrams} least={1} most={2000} onChange={(pieceGrams) => onChange({ pieceGrams })} />
-        </>
-      );
-    case "mould":
-      return (
-        <>
-          <AmountField label="How many pans or moulds" unit="×" value={fields.moulds} least={1} most={100} onChange={(moulds) => onChange({ moulds })} />
-          <AmountField label="Diameter, centimetres" unit="cm" value={fields.diameter} least={2} most={80} onChange={(diameter) => onChange({ diameter })} />
-          <span className="t-ledger ml-3">across,</span>
-          <AmountField
-            label="Height it is filled to, centimetres"
-            unit="cm"
-            value={fields.height}
-            least={0.5}
-            most={30}
-            onChange={(height) => onChange({ height })}
-          />
-          <span className="t-small text-ink2 ml-3">high; {formatNumber(Math.round(volumeOf(fields)))} ml</span>
-        </>
-      );
-    case "ingredient":
-      return (
-        <>
-          <select
-            aria-label="Which ingredient"
-            value={fields.line}
-            onChange={(event) => onChange({ line: Number(event.target.value) })}
-            className="border border-edge bg-sheet px-2 min-h-11 max-w-56"
-          >
-            {read.lines.map(({ index, food }) => (
-              <option key={index} value={index}>
-                {food.name}
-              </option>
-            ))}
-          </select>
-          <AmountField label="Grams there are of it" value={fields.grams} least={0.1} onChange={(grams) => onChange({ grams })} />
-        </>
-      );
-  }
-}
-
-const volumeOf = ({ diameter, height, moulds }: Fields) => moulds * roundPan(diameter, height);
-
-function goalOf(kind: Kind, fields: Fields): ScaleGoal {
-  switch (kind) {
-    case "servings":
-      return { kind, servings: fields.servings };
-    case "pieces":
-      return { kind, pieces: fields.pieces, grams: fields.pieceGrams };
-    case "mould":
-      return { kind, millilitres: volumeOf(fields) };
-    case "ingredient":
-      return { kind, line: fields.line, grams: fields.grams };
-  }
-}
-
 function problemWords(problem: ScaleProblem): string {
   switch (problem.kind) {
     case "nothing read":
@@ -287,7 +213,7 @@ function scaledRecipe(recipe: Recipe, servings: number, lines: readonly { readon
     servings: Math.max(1, Math.round(servings)),
     lines: recipe.lines.map((line, i) => {
       const grams = lines.find(({ index }) => index === i)?.grams;
-      return grams === undefined ? line : { ...line, choice: { ...line.choice, grams } };
+      return grams === undefined || line.choice.ratio ? line : { ...line, choice: { ...line.choice, grams } };
     }),
     evaporation: recipe.evaporation === null ? null : Math.round(recipe.evaporation * factor),
   };

@@ -23,6 +23,12 @@ export function TakeAlong({ id }: { readonly id: string }) {
           <span className="t-small text-ink2">by servings, pieces, a pan, or what there is</span>
         </li>
         <li className="border-b border-line">
+          <Go href={`/recipes/${id}/lineage`} className="underline inline-flex items-center min-h-11 md:min-h-9">
+            Its lineage
+          </Go>{" "}
+          <span className="t-small text-ink2">versions, where they come from, side by side; the recipe as it was</span>
+        </li>
+        <li className="border-b border-line">
           <button type="button" className="underline min-h-11 md:min-h-9" onClick={() => window.print()}>
             Print it
           </button>{" "}

@@ -1,8 +1,8 @@
 "use client";
 
+import type { RecipeSearch } from "../../core/recipe";
 import { formatNumber } from "../../core/units";
 import { useRouter, useSearchParams } from "next/navigation";
-import { useState } from "react";
 import { WayOfWork } from "../kitchen/way-of-work";
 import { buttonClass } from "../parts/button";
 import { RowMenu } from "../parts/row-menu";
@@ -10,6 +10,7 @@ import { Go } from "../shell/go";
 import { PageHead } from "../shell/shell";
 import { useDelete } from "../shell/use-delete";
 import { useFresh } from "../shell/use-fresh";
+import { FindRecipes, isLooking, timeWords, type FindChoices } from "./find-recipes";
 import { VersionList, type VersionRowData } from "../version/version-list";
 
 export interface RecipeRowData {
@@ -21,6 +22,8 @@ export interface RecipeRowData {
   /** What its table asks for, in words. */
   readonly wishes: readonly string[];
   readonly versionCount: number;
+  readonly minutes: number | null;
+  readonly tags: readonly string[];
   readonly updated: string;
 }
 
@@ -29,7 +32,10 @@ interface RecipesPageProps {
   readonly total: number;
   readonly page: number;
   readonly pages: number;
-  readonly search: string;
+  readonly search: RecipeSearch;
+  /** The food that is looked for, by its name. */
+  readonly foodName: string | null;
+  readonly choices: FindChoices;
   readonly versions: readonly VersionRowData[];
   readonly at: number;
 }
@@ -38,17 +44,14 @@ interface RecipesPageProps {
 const FEW = 6;
 
 /** The recipes as handed down, and beside them the versions kept last. */
-export function RecipesPage({ recipes, total, page, pages, search, versions, at }: RecipesPageProps) {
+export function RecipesPage({ recipes, total, page, pages, search, foodName, choices, versions, at }: RecipesPageProps) {
   useFresh(at);
-  const router = useRouter();
   const parameters = useSearchParams();
-  const [words, setWords] = useState(search);
-  const address = (query: string, at: number) => {
+  const looking = isLooking(search);
+  const pageAddress = (at: number) => {
     const next = new URLSearchParams(parameters);
-    next.delete("page");
-    if (query) next.set("search", query);
-    else next.delete("search");
     if (at > 1) next.set("page", String(at));
+    else next.delete("page");
     return next.size ? `/recipes?${next}` : "/recipes";
   };
   return (
@@ -60,30 +63,11 @@ export function RecipesPage({ recipes, total, page, pages, search, versions, at 
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
         <section className="p-4 md:p-5 min-w-0" aria-label="Recipes">
-          {(total > 8 || search) && (
-            <form
-              role="search"
-              className="mb-4 flex gap-2 no-print"
-              onSubmit={(event) => {
-                event.preventDefault();
-                router.push(address(words.trim(), 1));
-              }}
-            >
-              <input
-                aria-label="Find a recipe by its title"
-                placeholder="Find by title"
-                value={words}
-                maxLength={200}
-                onChange={(event) => setWords(event.target.value)}
-                className="border border-edge bg-sheet px-3 min-h-11 flex-1 max-w-96"
-              />
-              <button className={buttonClass("plain")}>Find</button>
-            </form>
-          )}
+          {(total > 5 || looking) && <FindRecipes search={search} foodName={foodName} choices={choices} total={total} />}
           {recipes.length === 0 ? (
-            search ? (
+            looking ? (
               <p>
-                No recipe is called “{search}”.{" "}
+                No recipe is found by that.{" "}
                 <Go className="underline" href="/recipes">
                   Show all
                 </Go>
@@ -107,11 +91,11 @@ export function RecipesPage({ recipes, total, page, pages, search, versions, at 
               ))}
             </ul>
           )}
-          {total <= FEW && !search && <WayOfWork />}
+          {total <= FEW && !looking && <WayOfWork />}
           {pages > 1 && (
             <nav aria-label="Pages" className="flex gap-4 mt-4 items-baseline no-print">
               {page > 1 && (
-                <Go className="underline" href={address(search, page - 1)}>
+                <Go className="underline" href={pageAddress(page - 1)}>
                   Before
                 </Go>
               )}
@@ -119,7 +103,7 @@ export function RecipesPage({ recipes, total, page, pages, search, versions, at 
                 Page {page} of {pages}, {formatNumber(total)} recipes
               </span>
               {page < pages && (
-                <Go className="underline" href={address(search, page + 1)}>
+                <Go className="underline" href={pageAddress(page + 1)}>
                   Next
                 </Go>
               )}
@@ -164,7 +148,9 @@ function RecipeRow({ recipe }: { readonly recipe: RecipeRowData }) {
           {recipe.lineCount > recipe.firstLines.length && " …"}
         </span>
         <span className="t-small text-ink2">
-          {recipe.lineCount} {recipe.lineCount === 1 ? "line" : "lines"}, {recipe.servings} servings · changed {recipe.updated}
+          {recipe.lineCount} {recipe.lineCount === 1 ? "line" : "lines"}, {recipe.servings} servings
+          {recipe.minutes !== null && recipe.minutes > 0 && <> · {timeWords(recipe.minutes)}</>}
+          {recipe.tags.length > 0 && <> · {recipe.tags.join(", ")}</>} · changed {recipe.updated}
           {recipe.wishes.length > 0 && <> · for a table: {recipe.wishes.join(", ")}</>}
           {recipe.versionCount > 0 && <> · {recipe.versionCount} kept</>}
         </span>
@@ -178,6 +164,7 @@ function RecipeRow({ recipe }: { readonly recipe: RecipeRowData }) {
           actions={[
             { label: "Set the table", run: () => open("table") },
             { label: "To the bench", run: () => open("swap") },
+            { label: "Its versions, side by side", run: () => open("lineage") },
             { label: "Delete", run: () => remove("recipes", recipe.id, recipe.title), takesAway: true },
           ]}
         />

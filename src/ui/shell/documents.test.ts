@@ -87,6 +87,26 @@ describe("a document that is edited", () => {
     expect(stored.size).toBe(0);
   });
 
+  it("is not in its own way where it arrived after the page that left it", async () => {
+    documents.show(URL, { document: "one", revision: 1 });
+    documents.edit(URL, "two");
+    await newWindow();
+    // The page came before the save of the page before it arrived, and was edited before that was known.
+    expect(documents.show(URL, { document: "one", revision: 1 }).unsaved?.document).toBe("two");
+    documents.edit(URL, "three");
+    answers = [refused("two", 2), saved(3)];
+    await documents.deliver(URL);
+    expect(sent.slice(-2).map(({ document, revision }) => [document, revision])).toEqual([
+      ["three", 1],
+      ["three", 2],
+    ]);
+    expect(documents.heldAt(URL)).toMatchObject({ document: "three", revision: 3, unsaved: false, theirs: null });
+    // What another window saved is still in the way.
+    documents.edit(URL, "four");
+    answers = [refused("theirs", 4)];
+    await expect(documents.deliver(URL)).rejects.toBeInstanceOf(documents.Conflict);
+  });
+
   it("is not brought back from a store that holds nonsense, nor after everything was replaced", async () => {
     stored.set(`threpsis.unsaved ${URL}`, "{nonsense");
     expect(documents.show(URL, { document: 1, revision: 1 }).unsaved).toBeNull();

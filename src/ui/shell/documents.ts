@@ -20,6 +20,8 @@ export class Conflict extends Error {}
 const UNSAVED = "threpsis.unsaved ";
 const held = new Map<string, Held>();
 const shown = new Map<string, number>();
+/** What an earlier page of this window left unsaved: it may have been on its way, and have arrived since. */
+const onItsWay = new Map<string, unknown>();
 const listeners = new Set<() => void>();
 let lastSave = 0;
 
@@ -66,6 +68,7 @@ export function show(url: string, given: Revised<unknown>): { readonly leave: ()
     return { leave, unsaved: null };
   }
   put(url, { document: given.document, revision: left.revision, unsaved: false, theirs: null });
+  onItsWay.set(url, left.document);
   return { leave, unsaved: left };
 }
 
@@ -95,6 +98,12 @@ export async function deliver(url: string): Promise<void> {
   } catch (error) {
     const current = error instanceof Refused && error.status === 409 ? (error.said.current as Revised<unknown> | undefined) : undefined;
     if (!current) throw error;
+    if (onItsWay.has(url) && equal(current.document, onItsWay.get(url))) {
+      // Nobody came between: it is this window's own, and what is here was made on it.
+      onItsWay.delete(url);
+      put(url, { ...(held.get(url) ?? known), revision: current.revision });
+      return deliver(url);
+    }
     put(url, { ...(held.get(url) ?? known), theirs: { ...current, inTheWay: true } });
     throw new Conflict();
   }
@@ -102,6 +111,7 @@ export async function deliver(url: string): Promise<void> {
 
 function acknowledge(url: string, document: unknown, revision: number): void {
   noteSave();
+  onItsWay.delete(url);
   const now = held.get(url);
   const still = now !== undefined && now.document !== document;
   put(url, { document: still ? now.document : document, revision, unsaved: still, theirs: null });
@@ -127,6 +137,7 @@ export function takeTheirs(url: string): unknown {
 /** Lets go of all that this window holds: everything was replaced beneath it. */
 export function letGo(): void {
   held.clear();
+  onItsWay.clear();
   try {
     for (const key of Object.keys(localStorage)) if (key.startsWith(UNSAVED)) localStorage.removeItem(key);
   } catch {

@@ -39,8 +39,9 @@ function takeDown(): Meanwhile {
     target instanceof HTMLTextAreaElement || (target instanceof HTMLInputElement && !/checkbox|radio/.test(target.type));
   const onClick = (event: Event) => {
     const { target } = event;
-    // Links go where they lead by themselves.
-    if (!event.isTrusted || !inPage(target) || target.closest("a")) return;
+    if (!event.isTrusted || !inPage(target)) return;
+    // Links go where they lead by themselves, unless something typed would be left behind.
+    if (target.closest("a") && deeds.size === 0) return;
     event.preventDefault();
     if (!isTyped(target)) deeds.set(target, () => target.click());
   };
@@ -79,12 +80,18 @@ async function catchUp(): Promise<void> {
 
 /**
  * A page whose markup comes from the server and whose code comes after it: it is there to read at once, and hears a
- * moment later. Nothing done in that moment is lost.
+ * moment later. Nothing done in that moment is lost. `before` is evaluated before it, piece by piece.
  */
-export function soon<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
+export function soon<P extends object>(load: () => Promise<ComponentType<P>>, ...before: readonly (() => Promise<unknown>)[]): ComponentType<P> {
   const Later = lazy(async () => {
     if (!ON_SERVER) await afterRest();
     try {
+      // What it rests on first, each by itself, so that none of it holds the browser up for long.
+      if (!ON_SERVER)
+        for (const each of before) {
+          await each();
+          await new Promise((resolve) => setTimeout(resolve));
+        }
       return { default: await load() };
     } catch (error) {
       // It will not hear: then nothing is held back from the browser either.

@@ -3,16 +3,31 @@
 import { useMemo } from "react";
 import { TREE_NUTS } from "../../core/food";
 import { readRecipe, type Recipe } from "../../core/recipe";
+import { cautionsFor, mistakes, vesselFindings } from "../../core/cautions";
+import { evaluatePoint } from "../../core/evaluate";
 import { findings } from "../../core/models/diet";
-import { limitFindings, problemFor, type DiningTable, type Limit } from "../../core/substitution";
-import { temperatureText } from "../../core/units";
+import type { FastAhead } from "../../core/calendar";
+import {
+  baseOf,
+  judgedLines,
+  limitFindings,
+  LIMIT_IDS,
+  limitProperty,
+  onDay,
+  problemFor,
+  ruleMeetings,
+  stepFindings,
+  whoseRules,
+  type DiningTable,
+  type Eater,
+} from "../../core/substitution";
+import { formatNumber, NO_EQUIPMENT, temperatureText } from "../../core/units";
 import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
 import { Choice } from "../parts/choice";
 import { useKnowledge } from "../parts/use-knowledge";
 import { UndoButtons } from "../parts/undo-buttons";
 import { useUndoKeys } from "../parts/use-history";
-import { WhyMark } from "../parts/marks";
 import { latest, type Revised } from "../shell/documents";
 import { useHousehold } from "../shell/household";
 import { SaveNotice } from "../shell/save-notice";
@@ -20,46 +35,79 @@ import { PageHead } from "../shell/shell";
 import { stationsOf } from "../shell/stations";
 import { StationThread } from "../shell/thread";
 import { useDocument } from "../shell/use-document";
+import { Besides } from "./besides";
+import { ServingDay } from "./fasting-days";
+import { LimitWishes, Wish } from "./limit-wishes";
+import { groupsOf, RuleWishes, usualRule } from "./rule-wishes";
+import { Seats } from "./seats";
+import { AlsoMind, Findings, KeptHere, Meetings } from "./what-it-means";
 
-const DIETS = [
-  ["vegan", "Vegan", "no dairy, egg, honey or gelatin"],
-  ["dairy-free", "Dairy-free", "ghee is dairy; egg is not"],
-  ["egg-free", "Egg-free", "eggs in any form"],
-  ["gluten-free", "Gluten-free", "no wheat, barley, rye; oats are asked about"],
-] as const;
-const DEFAULT_FREE_SUGARS = 5;
+const MOST_MISTAKEN = 4;
 
 interface TableStationProps {
   readonly id: string;
   readonly recipe: Revised<Recipe>;
   readonly table: Revised<DiningTable>;
   readonly swapState: { readonly state: string; readonly settled: boolean };
+  /** Who is named in the household. */
+  readonly eaters: readonly Eater[];
+  /** Fasting days of the next weeks; null while the household has named no place. */
+  readonly ahead: { readonly today: string; readonly days: readonly FastAhead[] } | null;
+  /** Other sweets of the occasion, as they stand. */
+  readonly besides: readonly { readonly id: string; readonly recipe: Recipe }[];
+  /** The day it is where the server is, for answers that are remembered. */
+  readonly today: string;
 }
 
 const same = (table: DiningTable): DiningTable => table;
 
-/** The Table station, in its first form: what the eaters do not eat, how much sugar, how many servings, hot or chilled. */
-export function TableStation({ id, recipe: givenRecipe, table: given, swapState }: TableStationProps) {
+/** The Table station: who eats, on what day, how much of it; the one set of rules that comes to, and what that means for this sweet. */
+export function TableStation({ id, recipe: givenRecipe, table: given, swapState, eaters, ahead, besides, today }: TableStationProps) {
   const recipe = useMemo(() => latest(`/api/recipes/${id}`, givenRecipe).document, [id, givenRecipe]);
   const edited = useDocument(`/api/recipes/${id}/table`, given, same, same);
   useUndoKeys(edited);
   const { present: table, set, undo, redo } = edited;
-  const { measures, units } = useHousehold();
+  const { measures, units, equipment = NO_EQUIPMENT, schools = {} } = useHousehold();
   const knowledge = useKnowledge();
-  const { reference, rules, substitution } = knowledge;
+  const { reference, rules, diets, substitution, cautions, lookAlikes } = knowledge;
   const read = useMemo(() => readRecipe(recipe, readingContext(knowledge, measures), reference.constants), [recipe, knowledge, measures, reference]);
 
+  const wishes = useMemo(() => {
+    const groups = groupsOf(diets.filter(({ id }) => !id.startsWith("nut-free")));
+    const of = (kind: string) => groups.filter((group) => group.schools[0]?.kind === kind);
+    return { diets: of("diet"), fasts: of("fast"), own: of("own") };
+  }, [diets]);
+  const everyRule = useMemo(() => [...rules.values()], [rules]);
+  const whose = useMemo(() => whoseRules(table), [table]);
   const toggle = (rule: string) => set({ ...table, rules: table.rules.includes(rule) ? table.rules.filter((each) => each !== rule) : [...table.rules, rule] });
-  const freeSugars = table.limits.find((limit) => limit.id === "freeSugars");
-  const setFreeSugars = (limit: Limit | null, key?: string) =>
-    set({ ...table, limits: [...table.limits.filter((each) => each.id !== "freeSugars"), ...(limit ? [limit] : [])] }, key);
-  const conflicts = useMemo(() => {
-    const problem = problemFor(read, table, reference, substitution, rules, 1);
-    const judged = read.readings.flatMap((each, line) =>
-      each.kind === "left out" ? [] : [{ line, food: each.kind === "food unknown" ? null : each.food, text: each.line.text }],
-    );
-    return [...findings(judged, problem.rules), ...limitFindings(problem)].sort((a, b) => a.line - b.line);
-  }, [read, table, reference, substitution, rules]);
+  /** A rule in whatever school; ticked in the household's usual one. */
+  const keeps = (base: string) => table.rules.some((rule) => baseOf(rule) === base);
+  const toggleAll = (base: string) =>
+    keeps(base) ? set({ ...table, rules: table.rules.filter((rule) => baseOf(rule) !== base) }) : toggle(usualRule(base, schools, rules));
+  const problem = useMemo(() => problemFor(read, table, reference, substitution, rules, 1), [read, table, reference, substitution, rules]);
+  const found = useMemo(() => [...findings(judgedLines(read), problem.rules), ...limitFindings(problem)].sort((a, b) => a.line - b.line), [read, problem]);
+  const inSteps = useMemo(() => stepFindings(read, problem.rules), [read, problem]);
+  const meetings = useMemo(() => ruleMeetings(problem), [problem]);
+  const mind = useMemo(() => {
+    const foods = [
+      ...new Map([...read.lines.map(({ food }) => food), ...judgedLines(read).flatMap(({ food }) => food ?? [])].map((food) => [food.id, food])).values(),
+    ];
+    const pressed = [...read.ledger.pressedIn.keys()].flatMap((index) => {
+      const reading = read.readings[index];
+      return reading && "food" in reading ? [reading.food] : [];
+    });
+    const operations = read.steps.flatMap((step) => step.operations);
+    return {
+      cautions: cautionsFor({ foods, pressed, operations, archetype: read.archetype, table }, cautions),
+      vessels: vesselFindings(read, table.servings / read.recipe.servings, table.serve === "chilled", equipment, problem.rules),
+      mistaken: mistakes(read, table, lookAlikes, reference, problem.rules).slice(0, MOST_MISTAKEN),
+    };
+  }, [read, table, cautions, lookAlikes, reference, equipment, problem]);
+  const figures = useMemo(() => evaluatePoint(problem, reference.constants), [problem, reference]);
+  const serving = Object.fromEntries(
+    LIMIT_IDS.map((limit) => [limit, figures[limitProperty(table.limits.find((each) => each.id === limit) ?? { id: limit, most: 0, school: "uk" })].value]),
+  );
+  const ruleNames = useMemo(() => new Map(problem.rules.map((rule) => [rule.id, rule.name] as const)), [problem]);
 
   return (
     <>
@@ -69,65 +117,52 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState 
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
         <div className="p-4 md:p-5 grid gap-7 content-start">
           <div className="flex justify-between items-center">
-            <h2 className="t-h2">Who eats, and what they leave</h2>
+            <div>
+              <h2 className="t-h2">Who eats, and what they leave</h2>
+              {found.length + inSteps.length > 0 && (
+                <a href="#means-title" className="underline t-small min-h-11 inline-flex items-center lg:hidden">
+                  What that means for this sweet: {found.length + inSteps.length}
+                </a>
+              )}
+            </div>
             <span className="flex gap-3 items-center">
               <UndoButtons undo={undo} redo={redo} />
               <SaveNotice document={edited} />
             </span>
           </div>
+          <Seats table={table} eaters={eaters} rules={everyRule} figures={figures} onTable={set} />
+          <ServingDay
+            table={table}
+            ahead={ahead}
+            onTable={(part, key) => set({ ...table, ...part }, key)}
+            onServingDay={(day, falls) => set(onDay(table, day, falls), "day")}
+          />
           <fieldset>
             <legend className="t-h2 text-[15px]">Diets</legend>
-            <div className="grid sm:grid-cols-2 border-t border-ink mt-1">
-              {DIETS.map(([rule, name, what]) => (
-                <Wish key={rule} name={name} what={what} checked={table.rules.includes(rule)} onChange={() => toggle(rule)} />
-              ))}
-            </div>
+            <RuleWishes groups={wishes.diets} chosen={table.rules} onChoose={(rules) => set({ ...table, rules })} />
           </fieldset>
+          <fieldset>
+            <legend className="t-h2 text-[15px]">Fasts</legend>
+            <p className="t-small text-ink2">Traditions differ: your elders’ or temple’s list wins.</p>
+            <RuleWishes groups={wishes.fasts} chosen={table.rules} onChoose={(rules) => set({ ...table, rules })} />
+          </fieldset>
+          {wishes.own.length > 0 && (
+            <fieldset>
+              <legend className="t-h2 text-[15px]">Rules of the house</legend>
+              <RuleWishes groups={wishes.own} chosen={table.rules} onChoose={(rules) => set({ ...table, rules })} />
+            </fieldset>
+          )}
           <fieldset>
             <legend className="t-h2 text-[15px]">Tree nuts</legend>
             <p className="t-small text-ink2">Cashew and pistachio, walnut and pecan often cross-react: leaving one out leaves out the other.</p>
             <div className="grid grid-cols-2 sm:grid-cols-3 border-t border-ink mt-1">
-              <Wish name="All tree nuts" what="coconut is asked about" checked={table.rules.includes("nut-free")} onChange={() => toggle("nut-free")} />
+              <Wish name="All tree nuts" what="coconut is asked about" checked={keeps("nut-free")} onChange={() => toggleAll("nut-free")} />
               {TREE_NUTS.map((nut) => (
-                <Wish key={nut} name={`No ${nut.replace("-", " ")}`} checked={table.rules.includes(`no-${nut}`)} onChange={() => toggle(`no-${nut}`)} />
+                <Wish key={nut} name={`No ${nut.replace("-", " ")}`} checked={keeps(`no-${nut}`)} onChange={() => toggleAll(`no-${nut}`)} />
               ))}
             </div>
           </fieldset>
-          <fieldset>
-            <legend className="t-h2 text-[15px]">Sugar</legend>
-            <div className="border-t border-ink mt-1">
-              <Wish
-                name="Low free sugars"
-                what="sugar, honey, syrups, jaggery, juice; by the stricter school also puréed fruit and plant drinks"
-                checked={freeSugars !== undefined}
-                onChange={() => setFreeSugars(freeSugars ? null : { id: "freeSugars", most: DEFAULT_FREE_SUGARS, school: "uk" })}
-              />
-              {freeSugars && (
-                <div className="pl-9 pt-2 flex flex-wrap gap-x-8 gap-y-3 items-center">
-                  <span className="flex items-center gap-2 t-ledger">
-                    At most{" "}
-                    <AmountField
-                      label="Most free sugars per serving, grams"
-                      value={freeSugars.most}
-                      least={0}
-                      most={200}
-                      onChange={(most) => setFreeSugars({ ...freeSugars, most }, "free sugars")}
-                    />{" "}
-                    a serving
-                  </span>
-                  <div role="radiogroup" aria-label="School of free sugars" className="flex gap-5">
-                    <Choice
-                      name="school"
-                      label="UK, stricter"
-                      checked={freeSugars.school === "uk"}
-                      onChange={() => setFreeSugars({ ...freeSugars, school: "uk" })}
-                    />
-                    <Choice name="school" label="WHO" checked={freeSugars.school === "who"} onChange={() => setFreeSugars({ ...freeSugars, school: "who" })} />
-                  </div>
-                </div>
-              )}
-            </div>
-          </fieldset>
+          <LimitWishes limits={table.limits} onLimits={(limits, key) => set({ ...table, limits }, key)} />
           <div className="flex flex-wrap gap-x-10 gap-y-5">
             <div>
               <h3 className="t-h2 text-[15px]">Servings</h3>
@@ -140,7 +175,12 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState 
                 onChange={(servings) => set({ ...table, servings }, "servings")}
                 className="min-h-11 justify-center"
               />
-              <p className="t-small text-ink2">the recipe makes {recipe.servings}</p>
+              <p className="t-small text-ink2">
+                the recipe makes {recipe.servings}
+                {(table.seats ?? []).length > 0 && (
+                  <>; who sits here eats {formatNumber((table.seats ?? []).reduce((sum, { servings }) => sum + servings, 0))}</>
+                )}
+              </p>
             </div>
             <fieldset>
               <legend className="t-h2 text-[15px]">Served</legend>
@@ -160,52 +200,28 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState 
               </div>
             </fieldset>
           </div>
-          <p className="t-small text-ink2 max-w-[70ch]">
-            For an allergy, wash the pan, the spoon and the grinder first, and read every packet: what is not known is never called safe. Sugar limits for
-            diabetes or pregnancy are a matter for a clinician.
-          </p>
+          <Besides here={id} table={table} given={besides} rules={problem.rules} serving={serving} onTable={(part, key) => set({ ...table, ...part }, key)} />
         </div>
-        <aside className="lg:crease-l p-4 md:p-5" aria-label="What breaks which wish">
-          <h2 className="t-h2">What that means for this sweet</h2>
-          {conflicts.length === 0 ? (
-            <p className="t-ledger text-ink2 rule-t mt-2 pt-2">
-              {table.rules.length + table.limits.length === 0
-                ? "Nothing is asked of it yet. Choose above what this table leaves out."
-                : "As handed down, it breaks none of these."}
-            </p>
-          ) : (
-            <ul className="rule-t mt-2">
-              {conflicts.map((finding, i) => (
-                <li key={i} className="border-b border-line py-2 t-ledger flex gap-2">
-                  <span className="pt-0.5">
-                    <WhyMark kind={finding.verdict === "ask" ? "ask" : "conflict"} />
-                  </span>
-                  <span>
-                    <span className="font-[550]">{read.recipe.lines[finding.line]?.text}</span>
-                    <span className="block text-ink2">
-                      {finding.ruleName}: {finding.reason}.{finding.school !== "usual" && ` School: ${schoolWords(finding.school)}.`}
-                    </span>
-                  </span>
-                </li>
-              ))}
-            </ul>
-          )}
+        <aside className="lg:crease-l p-4 md:p-5 grid gap-6 content-start" aria-label="What breaks which wish">
+          <KeptHere table={table} rules={problem.rules} whose={whose} onRemove={toggle} />
+          <section aria-labelledby="means-title">
+            <h2 id="means-title" className="t-h2">
+              What that means for this sweet
+            </h2>
+            {found.length + inSteps.length === 0 ? (
+              <p className="t-ledger text-ink2 rule-t mt-2 pt-2">
+                {table.rules.length + table.limits.length === 0
+                  ? "Nothing is asked of it yet. Choose above what this table leaves out."
+                  : "As handed down, it breaks none of these."}
+              </p>
+            ) : (
+              <Findings found={found} inSteps={inSteps} read={read} whose={whose} today={today} />
+            )}
+          </section>
+          <Meetings meetings={meetings} whose={whose} />
+          <AlsoMind {...mind} names={ruleNames} whose={whose} />
         </aside>
       </main>
     </>
-  );
-}
-
-const schoolWords = (school: string) => (school === "uk" ? "UK, stricter" : school === "who" ? "WHO" : school);
-
-function Wish({ name, what, checked, onChange }: { readonly name: string; readonly what?: string; readonly checked: boolean; readonly onChange: () => void }) {
-  return (
-    <label className={`flex gap-3 items-start border-b border-line py-2 pr-3 min-h-11 cursor-pointer hover:bg-pressed ${checked ? "bg-saffron-wash" : ""}`}>
-      <input type="checkbox" checked={checked} onChange={onChange} className="mt-0.5 ml-1 size-5 accent-ink" />
-      <span className="t-ledger">
-        <span className={checked ? "font-[550]" : ""}>{name}</span>
-        {what && <span className="block t-small text-ink2">{what}</span>}
-      </span>
-    </label>
   );
 }

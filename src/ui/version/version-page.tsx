@@ -1,7 +1,9 @@
 "use client";
 
+import { Cautions } from "../parts/cautions";
 import { Go } from "../shell/go";
 import { useRouter } from "next/navigation";
+import type { Caution } from "../../core/cautions";
 import type { Constants } from "../../core/food";
 import type { Snapshot } from "../../core/adaptation";
 import { kitchenMeasure } from "../../core/recipe";
@@ -14,21 +16,24 @@ import { WhyMark } from "../parts/marks";
 import { FigureButton, WorkingProvider } from "../parts/working";
 import { FigureSheet } from "../recipe/figure-sheet";
 import { PageHead } from "../shell/shell";
+import { VersionStory, WorkOnFrom } from "./version-story";
 import { useDelete } from "../shell/use-delete";
 
 interface VersionPageProps {
   readonly id: string;
   readonly title: string;
+  readonly story: { readonly label: string; readonly why: string; readonly whom: string };
   readonly recipeId: string | null;
   readonly kept: string;
   readonly snapshot: Snapshot;
   readonly movedOn: readonly string[];
+  readonly cautions: readonly Caution[];
   readonly ruleNames: readonly string[];
   readonly constants: Constants;
 }
 
 /** A kept version, exactly as it was kept: its lines, steps and figures are the stored ones. */
-export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, ruleNames, constants }: VersionPageProps) {
+export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedOn, cautions, ruleNames, constants }: VersionPageProps) {
   // The cups and spoons of the day it was kept: its steps speak of them.
   const measures = snapshot.measures ?? USUAL_HOUSEHOLD.measures;
   const router = useRouter();
@@ -43,16 +48,19 @@ export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, rule
     <WorkingProvider constants={constants}>
       <PageHead
         title={title}
-        line={`${snapshot.label}, kept ${kept}. ${wishes.length ? wishes.join(", ").replace(/^./, (letter) => letter.toUpperCase()) : "No wishes"}; ${table.servings} servings, served ${table.serve}.`}
+        line={`${story.label}, kept ${kept}. ${wishes.length ? wishes.join(", ").replace(/^./, (letter) => letter.toUpperCase()) : "No wishes"}; ${table.servings} servings, served ${table.serve}.`}
       >
         <span className="flex flex-wrap gap-2 no-print">
           <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>
             Print
           </button>
           {recipeId && (
-            <Go className={buttonClass("plain")} href={`/recipes/${recipeId}/swap`}>
-              Back to the bench
-            </Go>
+            <>
+              <Go className={buttonClass("plain")} href={`/recipes/${recipeId}/lineage`}>
+                Lineage
+              </Go>
+              <WorkOnFrom id={id} className={buttonClass("plain")} />
+            </>
           )}
         </span>
       </PageHead>
@@ -124,11 +132,13 @@ export function VersionPage({ id, title, recipeId, kept, snapshot, movedOn, rule
             <h2 className="t-h2">Steps</h2>
             <StepsPanel steps={snapshot.steps} />
           </section>
+          {cautions.length > 0 && <Cautions cautions={cautions} />}
+          <VersionStory key={`${story.label} ${story.why} ${story.whom}`} id={id} story={story} />
           <div className="mt-8 no-print">
             <button
               type="button"
               className="underline text-ink2 min-h-11"
-              onClick={() => remove("versions", id, `${title}, ${snapshot.label}`, () => router.push("/versions"))}
+              onClick={() => remove("versions", id, `${title}, ${story.label}`, () => router.push("/versions"))}
             >
               Delete this version
             </button>

@@ -1,5 +1,5 @@
 import { notFound } from "next/navigation";
-import { getVersion, ruleNames, versionConstants } from "@/server/versions";
+import { getVersion, versionConstants, wishWords } from "@/server/versions";
 import { VersionPage } from "@/ui/version/version-page";
 import { dateWords } from "../../words";
 
@@ -12,16 +12,18 @@ export const generateMetadata = async ({ params }: Props) => ({ title: `${(await
 export default async function Page({ params }: Props) {
   const version = await getVersion((await params).id);
   if (!version) notFound();
-  const { id, title, recipeId, keptAt, snapshot, movedOn } = version;
+  const { id, title, label, why, whom, recipeId, keptAt, snapshot, movedOn, cautions } = version;
   return (
     <VersionPage
       id={id}
       title={title}
+      story={{ label, why, whom }}
       recipeId={recipeId}
       kept={dateWords(keptAt)}
       snapshot={snapshot}
       movedOn={movedOn}
-      ruleNames={ruleNames(snapshot.table.rules)}
+      cautions={cautions}
+      ruleNames={(await wishWords())(snapshot.table.rules, 0)}
       constants={versionConstants()}
     />
   );

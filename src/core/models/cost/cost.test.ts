@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { REFERENCE } from "../../../data";
 import { Z80 } from "../../numeric";
 import type { BalancedLine } from "../../recipe";
-import { costOf } from ".";
+import { costOf, notComparable } from ".";
 
 const line = (id: string, grams: number, pricePerGram: number | null): BalancedLine => {
   const food = REFERENCE.foods.get(id);
@@ -20,5 +20,14 @@ describe("what a sweet costs", () => {
   it("names what has no price, and is not told where nothing has one", () => {
     expect(costOf([line("semolina", 200, 0.002), line("ghee", 80, null)])?.unpriced).toEqual(["Ghee"]);
     expect(costOf([line("semolina", 200, null)])).toBeNull();
+  });
+  it("is not held beside another where it alone lacks a price", () => {
+    const [before, after] = [
+      costOf([line("cow-milk", 500, 0.01), line("saffron", 0.02, null)]),
+      costOf([line("almond-drink", 500, null), line("sugar", 50, 0.01), line("saffron", 0.02, null)]),
+    ];
+    if (!before || !after) throw new Error("no cost");
+    expect(notComparable(after, before)).toEqual(["Almond drink, unsweetened"]);
+    expect(notComparable(before, after)).toEqual([]);
   });
 });

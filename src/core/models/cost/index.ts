@@ -1,1 +1,1 @@
-export { costOf, type Cost } from "./cost";
+export { costOf, notComparable, type Cost } from "./cost";

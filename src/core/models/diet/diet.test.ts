@@ -10,30 +10,80 @@ const rule = (id: string): Rule => {
 };
 const verdict = (foodId: string, ruleId: string) => judge(food(foodId), rule(ruleId)).verdict;
 
-describe("diets", () => {
-  it.each([
-    ["ghee", "vegan", "avoid"],
-    ["ghee", "dairy-free", "avoid"],
-    ["honey", "vegan", "avoid"],
-    ["honey", "dairy-free", "allowed"],
-    ["egg", "dairy-free", "allowed"],
-    ["egg", "egg-free", "avoid"],
-    ["gelatin", "vegan", "avoid"],
-    ["coconut-milk", "dairy-free", "allowed"],
-    ["semolina", "gluten-free", "avoid"],
-    ["rolled-oats", "gluten-free", "ask"],
-    ["asafoetida", "gluten-free", "ask"],
-    ["rice-flour", "gluten-free", "allowed"],
-    ["almond-drink", "nut-free", "avoid"],
-    ["fresh-coconut", "nut-free", "ask"],
-    ["tiger-nut", "nut-free", "allowed"],
-    ["peanut", "nut-free", "allowed"],
-    ["pistachio", "no-cashew", "avoid"],
-    ["pecan", "no-walnut", "avoid"],
-    ["almond", "no-cashew", "allowed"],
-    ["silver-leaf", "vegan", "ask"],
-    ["tahini", "sesame-free", "avoid"],
-  ])("%s at %s: %s", (foodId, ruleId, expected) => expect(verdict(foodId, ruleId)).toBe(expected));
+/** Each rule with foods on both sides of its border, and those that it asks about. */
+const BORDERS: readonly (readonly [rule: string, allowed: readonly string[], avoided: readonly string[], asked: readonly string[]])[] = [
+  ["vegan", ["sugar", "coconut-milk", "almond"], ["ghee", "honey", "gelatin", "egg", "milk-powder"], ["silver-leaf", "dark-chocolate"]],
+  ["vegan/white-sugar", ["jaggery", "coconut-sugar"], ["ghee"], ["sugar", "icing-sugar"]],
+  ["dairy-free", ["honey", "egg", "coconut-milk", "vanaspati"], ["ghee", "butter", "khoa"], ["dark-chocolate"]],
+  ["lactose-free", ["sugar", "ghee", "soy-milk"], ["cow-milk", "milk-powder", "yogurt"], []],
+  ["egg-free", ["cornflour", "cow-milk"], ["egg", "egg-yolk"], ["custard-powder"]],
+  ["gluten-free", ["rice-flour", "sorghum-flour", "buckwheat-flour"], ["semolina", "vermicelli", "barley-malt-syrup"], ["rolled-oats", "asafoetida"]],
+  ["gluten-free/certified-oats", ["rice-flour"], ["semolina"], []],
+  ["gluten-free/no-oats", ["rice-flour"], ["semolina", "rolled-oats", "oat-drink"], []],
+  ["nut-free", ["tiger-nut", "peanut", "sesame"], ["almond-drink", "cashew", "walnut"], ["fresh-coconut", "pine-nut"]],
+  ["nut-free/coconut-too", ["tiger-nut", "peanut"], ["almond", "pine-nut"], []],
+  ["soy-free", ["cow-milk", "rice-drink"], ["soy-milk", "soya-flour"], ["dark-chocolate"]],
+  ["peanut-free", ["almond"], ["peanut", "peanut-butter"], []],
+  ["sesame-free", ["almond"], ["tahini", "sesame"], []],
+  ["no-cashew", ["almond"], ["cashew", "pistachio"], []],
+  ["no-cashew/cleared", ["pistachio"], ["cashew"], []],
+  ["no-walnut", ["almond"], ["walnut", "pecan"], []],
+  ["no-added-sugar", ["raisins", "apple", "cow-milk", "stevia"], ["sugar", "jaggery", "honey", "date-paste", "condensed-milk", "maple-syrup"], []],
+  ["no-added-sugar/whole-fruit", ["date-paste", "dates"], ["sugar", "jaggery"], []],
+  ["sattvic", ["cow-milk", "jaggery", "semolina"], ["egg", "ifct-garlic-big-clove", "vanilla-extract"], ["cocoa-powder", "almond-essence"]],
+  ["jain", ["cow-milk", "semolina", "banana-flour", "dry-ginger"], ["honey", "egg", "carrot", "potato", "dried-figs", "ginger"], ["tapioca-starch"]],
+  ["jain/strict", ["cow-milk", "semolina"], ["tapioca-starch", "yogurt"], []],
+  ["small-child", ["almond-flour", "semolina", "honey"], ["almond", "cashew"], ["sesame"]],
+  ["small-child/infant", ["rice-flour", "apple"], ["honey", "almond", "sugar", "salt"], []],
+  [
+    "ekadashi",
+    ["barnyard-millet", "popped-amaranth", "buckwheat-flour", "sago", "rock-salt", "cow-milk", "pumpkin", "almond", "honey"],
+    ["semolina", "white-rice", "besan", "cornflour", "salt", "moong-dal", "oat-drink"],
+    ["sesame", "icing-sugar", "quinoa", "peanut"],
+  ],
+  ["ekadashi/vaishnava", ["sago", "buckwheat-flour", "cow-milk"], ["barnyard-millet", "amaranth", "semolina"], ["honey"]],
+  ["ekadashi/nirjala", [], ["water", "apple", "cow-milk"], []],
+  [
+    "navratri",
+    ["barnyard-millet", "amaranth", "fox-nut", "rock-salt", "sesame"],
+    ["semolina", "besan", "salt", "egg", "baking-powder"].slice(0, 4),
+    ["quinoa", "fennel-seeds", "baking-powder"],
+  ],
+  ["shivaratri", ["sago"], ["white-rice"], ["turmeric"]],
+  ["pradosha", ["sago"], ["white-rice"], ["turmeric"]],
+  ["orthodox-lent", ["honey", "coconut-oil", "tahini"], ["ghee", "egg", "cow-milk"], []],
+  ["orthodox-lent/strict", ["honey", "almond"], ["coconut-oil", "vanilla-extract", "cow-milk"], []],
+  ["orthodox-lent/fish", ["coconut-oil"], ["ghee"], []],
+  ["ramadan", ["cow-milk", "dates", "agar"], ["vanilla-extract"], ["gelatin"]],
+  ["buddhist", ["cow-milk", "egg"], ["ifct-garlic-big-clove", "gelatin"], []],
+  ["buddhist/no-egg", ["cow-milk"], ["egg"], []],
+];
+
+describe("rules", () => {
+  it.each(BORDERS)("%s: what is within, what is not, what is asked", (id, allowed, avoided, asked) => {
+    const judged = (ids: readonly string[]) => ids.map((each) => `${each}: ${verdict(each, id)}`);
+    expect([...judged(allowed), ...judged(avoided), ...judged(asked)]).toEqual([
+      ...allowed.map((each) => `${each}: allowed`),
+      ...avoided.map((each) => `${each}: avoid`),
+      ...asked.map((each) => `${each}: ask`),
+    ]);
+  });
+  it("all have foods on both sides of their border in this test; single allergens are judged by themselves", () => {
+    const told = new Set(BORDERS.map(([id]) => id));
+    expect([...RULES.values()].filter(({ id, kind }) => kind !== "allergy" && !told.has(id)).map(({ id }) => id)).toEqual([]);
+  });
+  it("of single allergens avoid every food that holds it, and no other for it", () => {
+    for (const each of REFERENCE.foods.values())
+      for (const allergen of each.allergens) expect(judge(each, rule(`no-${allergen}`)).verdict, `${each.id} ${allergen}`).toBe("avoid");
+  });
+  it("are judged by properties alone: none names a food", () => {
+    for (const { id, clauses } of RULES.values()) for (const { when } of clauses) expect(when.foods, id).toBeUndefined();
+  });
+  it("ask about a food of which too little is known, where it could break them", () => {
+    const unknown = { ...food("semolina"), nature: null, family: "drink" as const, allergens: [] };
+    expect(judge(unknown, rule("ekadashi")).verdict).toBe("ask");
+    expect(judge(unknown, rule("vegan")).verdict).toBe("allowed");
+  });
 
   it("judges by properties, never by name: a food with another name is judged alike", () => {
     expect(judge({ ...food("ghee"), id: "x", name: "Liquid gold", synonyms: [] }, rule("vegan")).verdict).toBe("avoid");

@@ -10,6 +10,8 @@ export interface Finding {
   readonly school: string;
   readonly verdict: Verdict;
   readonly reason: string;
+  /** Of which food, by id; absent where the line could not be read. */
+  readonly food?: string;
 }
 
 /** A line as the rules see it: a known food, or one that could not be read. */
@@ -17,16 +19,23 @@ export interface JudgedLine {
   readonly line: number;
   readonly food: Food | null;
   readonly text: string;
+  /** What it was made ready in, as its words say ("roasted in ghee"). */
+  readonly preparedWith?: readonly Food[];
 }
 
 /** Findings of every line that a rule avoids or asks about; what is not known is asked by every rule. */
 export function findings(lines: readonly JudgedLine[], rules: readonly Rule[]): Finding[] {
-  return lines.flatMap(({ line, food, text }) =>
+  return lines.flatMap(({ line, food, text, preparedWith = [] }) =>
     rules.flatMap((rule) => {
       const shared = { line, rule: rule.id, ruleName: rule.name, short: rule.short, school: rule.school };
       if (!food) return [{ ...shared, verdict: "ask" as const, reason: `"${text}" could not be read, so it is not known to be safe` }];
-      const { verdict, reason } = judge(food, rule);
-      return verdict === "allowed" ? [] : [{ ...shared, verdict, reason }];
+      const of = judge(food, rule);
+      const own: Finding[] = of.verdict === "allowed" ? [] : [{ ...shared, ...of, food: food.id }];
+      const brought = preparedWith.flatMap((other): Finding[] => {
+        const { verdict, reason } = judge(other, rule);
+        return verdict === "allowed" ? [] : [{ ...shared, verdict, reason: `${reason}, and this is made ready in it`, food: other.id }];
+      });
+      return [...own, ...brought];
     }),
   );
 }

@@ -1,2 +1,3 @@
 export * from "./rules";
 export * from "./findings";
+export * from "./house-rules";

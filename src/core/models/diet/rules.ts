@@ -1,4 +1,16 @@
-import { GLUTEN_CEREALS, type Allergen, type Food, type Origin } from "../../food";
+import {
+  GLUTEN_CEREALS,
+  type Allergen,
+  type Family,
+  type Food,
+  type FoodForm,
+  type FoodPart,
+  type Nutrient,
+  type Origin,
+  type Processing,
+  type SugarClass,
+  INDEX,
+} from "../../food";
 
 export type Verdict = "allowed" | "ask" | "avoid";
 
@@ -8,41 +20,142 @@ export interface Judgement {
   readonly reason: string;
 }
 
+/** What a clause holds for: all that is given must fit, any of each list. By properties, never by name. */
+export interface When {
+  readonly origins?: readonly Origin[];
+  readonly families?: readonly Family[];
+  readonly allergens?: readonly Allergen[];
+  /** Botanical names. */
+  readonly plants?: readonly string[];
+  readonly forms?: readonly FoodForm[];
+  readonly processings?: readonly Processing[];
+  readonly sugarClasses?: readonly SugarClass[];
+  /** More than so many grams of a nutrient in 100 g. */
+  readonly above?: readonly [nutrient: Nutrient, grams: number];
+  readonly alcohol?: true;
+  /** Single foods by id: for a household's own lists alone. */
+  readonly foods?: readonly string[];
+}
+
+/** One clause of a rule; of several the first that holds decides. */
+export interface Clause {
+  readonly verdict: Verdict;
+  readonly when: When;
+  /** Why, after the food's name: "is dairy". */
+  readonly because: string;
+}
+
+export type RuleKind = "diet" | "allergy" | "fast" | "own";
+
 /** A rule as data: it judges foods by properties, never by name. */
 export interface Rule {
+  /** Its own id; with its school after a stroke where that is not the usual one: "ekadashi/vaishnava". */
   readonly id: string;
+  readonly kind: RuleKind;
   readonly name: string;
   /** Short form beside a line: "no dairy". */
   readonly short: string;
+  /** Who holds to it so, in words; "usual" where there is one way only. */
   readonly school: string;
-  readonly avoidsOrigins: readonly Origin[];
-  readonly avoidsAllergens: readonly Allergen[];
-  readonly asksAllergens: readonly Allergen[];
+  /** What sets this school apart, in one sentence; empty for the usual one of rules that have no other. */
+  readonly schoolReason: string;
+  readonly clauses: readonly Clause[];
   readonly source: string;
+  /** How traces of what is avoided count, as who keeps it needs it; asked about where nobody says. */
+  readonly traces?: Traces;
+  /** What the household has found out where the rule asks. */
+  readonly answers?: readonly RuleAnswer[];
 }
 
-/** Judges a food by a rule. A food whose origin is unknown is asked about by every rule of origins. */
+/** What traces from a shared line or pan mean to who avoids a food: from nothing to as bad as the food. */
+export const TRACES = ["as an ingredient", "asked", "avoided"] as const;
+export type Traces = (typeof TRACES)[number];
+
+/** A question that a rule asked about a food, answered once for the household. */
+export interface RuleAnswer {
+  readonly rule: string;
+  readonly food: string;
+  /** The question as it was put; where it is put otherwise by now, the answer no longer holds. */
+  readonly question: string;
+  readonly verdict: "allowed" | "avoid";
+  /** ISO date. */
+  readonly day: string;
+  /** How that is known. */
+  readonly note: string;
+}
+
+/** Judges a food by a rule; where the rule asks, the household's own answer to just that question decides. */
 export function judge(food: Food, by: Rule): Judgement {
-  if (by.avoidsOrigins.includes(food.origin)) return { verdict: "avoid", reason: `${food.name}: ${originWords(food.origin)}` };
-  const found = food.allergens.find((allergen) => by.avoidsAllergens.includes(allergen));
-  if (found) return { verdict: "avoid", reason: `${food.name}: contains ${isGluten(found) ? `gluten of ${found}` : found.replace("-", " ")}` };
-  const asked = food.allergens.find((allergen) => by.asksAllergens.includes(allergen));
-  if (asked) return { verdict: "ask", reason: `${food.name}: ${asked} is safe for some only, or only when certified` };
-  const may = food.mayContain.find(({ allergen }) => by.avoidsAllergens.includes(allergen) || by.asksAllergens.includes(allergen));
-  if (may) return { verdict: "ask", reason: `${food.name}: ${may.why}` };
-  if (food.origin === "unknown" && by.avoidsOrigins.length > 0)
-    return { verdict: "ask", reason: `${food.name}: how it is made differs by maker${food.note ? ` (${food.note.toLowerCase().replace(/\.$/, "")})` : ""}` };
-  return { verdict: "allowed", reason: `${food.name} is within ${by.name.toLowerCase()}` };
+  const found = byProperties(food, by);
+  if (found.verdict !== "ask" || !by.answers) return found;
+  const answer = by.answers.find((each) => each.food === food.id && each.question === found.reason);
+  return answer ? { verdict: answer.verdict, reason: `${found.reason}; answered on ${answer.day}${answer.note ? `: ${answer.note}` : ""}` } : found;
 }
 
-const isGluten = (allergen: Allergen) => (GLUTEN_CEREALS as readonly string[]).includes(allergen);
-const ORIGIN_WORDS: Readonly<Record<Origin, string>> = {
-  plant: "of plants",
-  dairy: "dairy",
-  egg: "egg",
-  honey: "made by bees",
-  gelatin: "of animal gelatin",
-  mineral: "mineral",
-  unknown: "of unknown origin",
-};
-const originWords = (origin: Origin) => ORIGIN_WORDS[origin];
+/** The first clause that holds decides, then what it may contain, then its hidden parts. What is not known is asked. */
+function byProperties(food: Food, by: Rule): Judgement {
+  let asked: Judgement | null = null;
+  for (const { verdict, when, because } of by.clauses) {
+    const holds = fits(food, when);
+    if (holds === "unknown" && verdict !== "allowed") asked ??= { verdict: "ask", reason: `${food.name}: ${unknownWords(food, when)}` };
+    if (holds !== true) continue;
+    if (verdict === "allowed") break;
+    return { verdict, reason: `${food.name}: ${because.replace("{allergen}", allergenWords(food, when))}` };
+  }
+  const may = food.mayContain.find(({ allergen }) => by.clauses.some(({ verdict, when }) => verdict !== "allowed" && when.allergens?.includes(allergen)));
+  if (may && by.traces !== "as an ingredient") return { verdict: by.traces === "avoided" ? "avoid" : "ask", reason: `${food.name}: ${may.why}` };
+  for (const part of food.parts) {
+    const clause = by.clauses.find(({ when }) => partFits(part, when));
+    if (!clause || clause.verdict === "allowed") continue;
+    if (!part.sure) asked ??= { verdict: "ask", reason: `${food.name}: some makers put ${part.name} in it` };
+    else return { verdict: clause.verdict, reason: `${food.name}: holds ${part.name}` };
+  }
+  return asked ?? { verdict: "allowed", reason: `${food.name} is within ${by.name.toLowerCase()}` };
+}
+
+/** Whether a food is known to fit a condition. */
+export const holdsFor = (food: Food, when: When): boolean => fits(food, when) === true;
+
+type Fit = boolean | "unknown";
+
+function fits(food: Food, when: When): Fit {
+  if (when.foods && !when.foods.includes(food.id)) return false;
+  if (when.families && !when.families.includes(food.family)) return false;
+  if (when.allergens && !food.allergens.some((allergen) => when.allergens?.includes(allergen))) return false;
+  if (when.sugarClasses && !when.sugarClasses.includes(food.sugarClass)) return false;
+  if (when.above && (food.per100g[INDEX[when.above[0]]] ?? 0) <= when.above[1]) return food.unknown.includes(when.above[0]) ? "unknown" : false;
+  if (when.alcohol) return false;
+  const { nature } = food;
+  const natural = when.plants ?? when.forms ?? when.processings;
+  if (nature) {
+    if (when.plants && (nature.botanical === null || !when.plants.includes(nature.botanical))) return false;
+    if (when.forms && !when.forms.includes(nature.form)) return false;
+    if (when.processings && !when.processings.includes(nature.processing)) return false;
+  }
+  if (when.origins && !when.origins.includes(food.origin)) return food.origin === "unknown" ? "unknown" : false;
+  return natural && !nature ? "unknown" : true;
+}
+
+/** A hidden part is known by origin, family, plant and whether it is alcohol. */
+function partFits(part: FoodPart, when: When): boolean {
+  const { origins, families, plants, alcohol, ...others } = when;
+  if (Object.keys(others).length > 0 || (!origins && !families && !plants && !alcohol)) return false;
+  if (alcohol) return part.alcohol;
+  return (
+    !part.alcohol &&
+    (!origins || origins.includes(part.origin)) &&
+    (!families || families.includes(part.family)) &&
+    (!plants || (part.plant !== null && plants.includes(part.plant)))
+  );
+}
+
+function unknownWords({ note }: Food, when: When): string {
+  if (when.origins) return `how it is made differs by maker${note ? ` (${note.toLowerCase().replace(/\.$/, "")})` : ""}`;
+  if (when.above) return `how much ${when.above[0]} it holds is not known`;
+  return "what it is made of is not known well enough";
+}
+
+function allergenWords(food: Food, { allergens = [] }: When): string {
+  const found = food.allergens.find((allergen) => allergens.includes(allergen)) ?? "";
+  return (GLUTEN_CEREALS as readonly string[]).includes(found) ? `gluten of ${found}` : found.replace("-", " ");
+}

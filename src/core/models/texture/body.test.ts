@@ -39,6 +39,7 @@ function food(per100g: Partial<Record<Nutrient, number>>, thickening: Food["thic
     forms: {},
     role: "body",
     note: null,
+    parts: [],
   };
 }
 const starch = (kind: StarchKind, form: StarchForm, fibreShare: 0 | 0.5 | 1 = 0.5): Food["thickening"] => ({

@@ -1,10 +1,16 @@
 import { remove } from "@/server/deleted";
 import { answer, readJson } from "@/server/door";
-import { saveRecipe } from "@/server/recipes";
+import { requireRecipe, saveRecipe } from "@/server/recipes";
 
 interface Context {
   readonly params: Promise<{ readonly id: string }>;
 }
+
+export const GET = (request: Request, { params }: Context) =>
+  answer(request, async () => {
+    const { id, recipe } = await requireRecipe((await params).id);
+    return Response.json({ id, recipe });
+  });
 
 export const PUT = (request: Request, { params }: Context) =>
   answer(request, async () => Response.json({ revision: await saveRecipe((await params).id, await readJson(request)) }));

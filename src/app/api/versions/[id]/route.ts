@@ -1,7 +1,19 @@
 import { remove } from "@/server/deleted";
-import { answer } from "@/server/door";
+import { answer, checked, readJson } from "@/server/door";
+import { validateDescription } from "@/server/schemas";
+import { describeVersion } from "@/server/versions";
 
-export const DELETE = (request: Request, { params }: { readonly params: Promise<{ readonly id: string }> }) =>
+interface Context {
+  readonly params: Promise<{ readonly id: string }>;
+}
+
+export const PUT = (request: Request, { params }: Context) =>
+  answer(request, async () => {
+    await describeVersion((await params).id, checked(validateDescription, await readJson(request)));
+    return new Response(null, { status: 204 });
+  });
+
+export const DELETE = (request: Request, { params }: Context) =>
   answer(request, async () => {
     await remove("version", (await params).id);
     return new Response(null, { status: 204 });

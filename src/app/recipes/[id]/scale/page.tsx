@@ -1,18 +1,11 @@
-import { notFound } from "next/navigation";
-import { getRecipe } from "@/server/recipes";
 import { ScalePage } from "@/ui/pages";
+import { loadStation, type StationParams } from "../station";
 
-interface Props {
-  readonly params: Promise<{ readonly id: string }>;
-}
-
-export const generateMetadata = async ({ params }: Props) => ({
-  title: `${(await getRecipe((await params).id))?.recipe.title ?? "Recipe"}, for another quantity`,
+export const generateMetadata = async (parameters: StationParams) => ({
+  title: `${(await loadStation(parameters)).recipe.document.title}, for another quantity`,
 });
 
-export default async function Page({ params }: Props) {
-  const { id } = await params;
-  const stored = await getRecipe(id);
-  if (!stored) notFound();
-  return <ScalePage id={id} recipe={{ document: stored.recipe, revision: stored.revision }} />;
+export default async function Page(parameters: StationParams) {
+  const { id, recipe, table } = await loadStation(parameters);
+  return <ScalePage id={id} recipe={recipe} table={table} />;
 }

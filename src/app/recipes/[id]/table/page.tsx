@@ -1,9 +1,25 @@
+import { fastsAhead } from "@/server/calendar";
+import { getEaters } from "@/server/eaters";
+import { besidesOf } from "@/server/recipes";
 import { TableStation } from "@/ui/pages";
 import { loadStation, type StationParams } from "../station";
 
 export const generateMetadata = async (parameters: StationParams) => ({ title: `${(await loadStation(parameters)).recipe.document.title}, table` });
 
 export default async function Page(parameters: StationParams) {
-  const { id, recipe, table, swapState } = await loadStation(parameters);
-  return <TableStation key={id} id={id} recipe={recipe} table={table} swapState={swapState} />;
+  const now = new Date().getTime();
+  const [{ id, recipe, table, swapState }, ahead, eaters] = await Promise.all([loadStation(parameters), fastsAhead(now), getEaters()]);
+  return (
+    <TableStation
+      key={id}
+      id={id}
+      recipe={recipe}
+      table={table}
+      swapState={swapState}
+      eaters={eaters.document.eaters}
+      ahead={ahead}
+      today={ahead?.today ?? new Date(now).toISOString().slice(0, 10)}
+      besides={await besidesOf(table.document)}
+    />
+  );
 }

@@ -1,0 +1,8 @@
+import { answer, readJson } from "@/server/door";
+import { keepersOf, saveHouseRules } from "@/server/house-rules";
+
+export const PUT = (request: Request) => answer(request, async () => Response.json({ revision: await saveHouseRules(await readJson(request)) }));
+
+/** Who keeps the rule that is asked about, and at which tables: while somebody does, it is not taken out. */
+export const GET = (request: Request) =>
+  answer(request, async () => Response.json({ keepers: await keepersOf(new URL(request.url).searchParams.get("rule") ?? "") }));

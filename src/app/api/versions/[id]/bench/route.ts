@@ -1,0 +1,5 @@
+import { answer } from "@/server/door";
+import { workOnFrom } from "@/server/versions";
+
+export const POST = (request: Request, { params }: { readonly params: Promise<{ readonly id: string }> }) =>
+  answer(request, async () => Response.json(await workOnFrom((await params).id)));

@@ -1,0 +1,23 @@
+import { lineageOf } from "@/server/lineage";
+import { LineagePage } from "@/ui/lineage/lineage-page";
+import { dateWords } from "../../../words";
+import { loadStation, type StationParams } from "../station";
+
+export const generateMetadata = async (parameters: StationParams) => ({ title: `${(await loadStation(parameters)).recipe.document.title}, lineage` });
+
+export default async function Page(parameters: StationParams) {
+  const at = new Date().getTime();
+  const { id } = await loadStation(parameters);
+  const { title, recipe, revision, versions, revisions } = await lineageOf(id);
+  return (
+    <LineagePage
+      id={id}
+      title={title}
+      servings={recipe.servings}
+      revision={revision}
+      versions={versions.map((version) => ({ ...version, kept: dateWords(version.kept) }))}
+      revisions={revisions.map((each) => ({ ...each, until: dateWords(each.until) }))}
+      at={at}
+    />
+  );
+}

@@ -1,0 +1,14 @@
+import type { Metadata } from "next";
+import { getEaters } from "@/server/eaters";
+import { FirstSteps } from "@/ui/pages";
+
+interface Props {
+  readonly searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>>;
+}
+
+export const metadata: Metadata = { title: "Three first steps" };
+
+export default async function Page({ searchParams }: Props) {
+  const step = Number([(await searchParams).step].flat()[0] ?? 1);
+  return <FirstSteps step={step === 2 || step === 3 ? step : 1} eaters={await getEaters()} />;
+}

@@ -1,0 +1,143 @@
+import { describe, expect, it } from "vitest";
+import type { Place } from "../units";
+import { moon, rises, sun } from "../../../tests/support/meeus";
+import { addDays, checkedPlace, clockTime, dayOf, fastingDays, lunarDayAt, lunarDaySpan, riseOrSet, startOfDay } from ".";
+
+const UJJAIN: Place = { latitude: 23.18, longitude: 75.78, timeZone: "Asia/Kolkata" };
+const LONDON: Place = { latitude: 51.5, longitude: -0.12, timeZone: "Europe/London" };
+const QUITO: Place = { latitude: -0.2, longitude: -78.5, timeZone: "America/Guayaquil" };
+const AUCKLAND: Place = { latitude: -36.85, longitude: 174.76, timeZone: "Pacific/Auckland" };
+const TROMSO: Place = { latitude: 69.65, longitude: 18.96, timeZone: "Europe/Oslo" };
+const PLACES = [UJJAIN, LONDON, QUITO, AUCKLAND];
+const MINUTE = 60_000;
+
+/** Days spread over years, a prime apart. */
+const daysFrom = (first: string, count: number, apart: number) => Array.from({ length: count }, (_, i) => addDays(first, i * apart));
+
+describe("sun and moon, held against Meeus", () => {
+  it("rise and set within 2 minutes for the sun, 3 for the moon, at places north and south over years", () => {
+    const off = { sunrise: 0, sunset: 0, moonrise: 0 };
+    let moons = 0;
+    for (const place of PLACES)
+      for (const day of daysFrom("2023-01-05", 30, 47)) {
+        const [from, to] = [startOfDay(day, place), startOfDay(addDays(day, 1), place)];
+        for (const which of ["sunrise", "sunset", "moonrise"] as const) {
+          const ours = riseOrSet(which, day, place);
+          const theirs = rises(which === "moonrise" ? "moon" : "sun", which !== "sunset", from, to, place.latitude, place.longitude);
+          if (ours === null || theirs === null) {
+            // At the border of a day one may see it just before, the other just after.
+            const time = ours ?? theirs;
+            if (time !== null) expect(Math.min(time - from, to - time)).toBeLessThan(3 * MINUTE);
+            continue;
+          }
+          off[which] = Math.max(off[which], Math.abs(ours - theirs));
+          if (which === "moonrise") moons++;
+        }
+      }
+    expect(moons).toBeGreaterThan(100);
+    expect(off.sunrise).toBeLessThan(2 * MINUTE);
+    expect(off.sunset).toBeLessThan(2 * MINUTE);
+    expect(off.moonrise).toBeLessThan(3 * MINUTE);
+  });
+  it("agree on the lunar day at sunrise on 400 dates over years and places", () => {
+    let near = 0;
+    for (const place of PLACES)
+      for (const day of daysFrom("2020-02-01", 100, 29)) {
+        const time = riseOrSet("sunrise", day, place);
+        if (time === null) throw new Error(day);
+        const elongation = (moon(time).longitude - sun(time).longitude + 360) % 360;
+        const within = elongation % 12;
+        if (Math.min(within, 12 - within) < 0.02) near++;
+        else expect(lunarDayAt(time), `${day} ${place.timeZone}`).toBe(Math.floor(elongation / 12) + 1);
+      }
+    expect(near).toBeLessThan(10);
+  });
+  it("gives a lunar day its beginning and end", () => {
+    const time = Date.UTC(2026, 10, 25, 6);
+    const { from, to } = lunarDaySpan(time);
+    expect(lunarDayAt(from - MINUTE)).not.toBe(lunarDayAt(time));
+    expect([lunarDayAt(from + MINUTE), lunarDayAt(to - MINUTE)]).toEqual([lunarDayAt(time), lunarDayAt(time)]);
+    expect(lunarDayAt(to + MINUTE)).toBe((lunarDayAt(time) % 30) + 1);
+    expect((to - from) / 3_600_000).toBeGreaterThan(19);
+    expect((to - from) / 3_600_000).toBeLessThan(27);
+  });
+});
+
+describe("days and clocks", () => {
+  it("begin where the place's clocks say so, through summer time", () => {
+    expect(startOfDay("2026-03-29", LONDON)).toBe(Date.UTC(2026, 2, 29, 0));
+    expect(startOfDay("2026-03-30", LONDON)).toBe(Date.UTC(2026, 2, 29, 23));
+    expect(startOfDay("2026-07-01", UJJAIN)).toBe(Date.UTC(2026, 5, 30, 18, 30));
+    expect(dayOf(Date.UTC(2026, 5, 30, 23, 30), LONDON)).toBe("2026-07-01");
+    expect(clockTime(Date.UTC(2026, 11, 31, 20), AUCKLAND)).toBe("09:00");
+    expect(addDays("2028-02-28", 1)).toBe("2028-02-29");
+  });
+  it("begin at one o'clock where midnight is skipped", () => {
+    const cairo = { timeZone: "Africa/Cairo" };
+    const start = startOfDay("2026-04-24", cairo);
+    expect(dayOf(start, cairo)).toBe("2026-04-24");
+    expect(dayOf(start - 1000, cairo)).toBe("2026-04-23");
+  });
+  it("know no sunrise in the polar night, and say nothing false of it", () => {
+    expect(riseOrSet("sunrise", "2026-12-20", TROMSO)).toBeNull();
+    expect(riseOrSet("sunset", "2026-06-20", TROMSO)).toBeNull();
+    expect(riseOrSet("dawn", "2026-06-20", TROMSO)).toBeNull();
+    expect(() => fastingDays(TROMSO, "2026-12-01", 40)).not.toThrow();
+  });
+  it("refuse a place that cannot be", () => {
+    expect(checkedPlace(UJJAIN).ok).toBe(true);
+    const wrong = checkedPlace({ latitude: 91, longitude: -200, timeZone: "Moon/Sea" });
+    expect(wrong.ok ? [] : wrong.error.map(({ field }) => field)).toEqual(["latitude", "longitude", "timeZone"]);
+  });
+});
+
+describe("fasting days", () => {
+  const named = (name: RegExp, from: string, days: number, place = UJJAIN) => fastingDays(place, from, days).filter((each) => name.test(each.name));
+  it.each([
+    ["2023-02-18", "2023-02-01"],
+    ["2024-03-08", "2024-03-01"],
+    ["2025-02-26", "2025-02-10"],
+  ])("Great Shivaratri falls on %s", (day, from) => expect(named(/Great Shivaratri/, from, 30).map((each) => each.day)).toEqual([day]));
+  it.each([
+    ["2023-10-15", "2023-10-01"],
+    ["2024-10-03", "2024-09-20"],
+    ["2025-09-22", "2025-09-10"],
+    ["2020-10-17", "2020-09-10"],
+  ])("Navratri of autumn begins on %s, after a doubled month too", (day, from) => expect(named(/autumn/, from, 45).map((each) => each.day)).toEqual([day]));
+  it("Navratri of spring began on 9 April 2024 and 30 March 2025", () => {
+    expect(named(/spring/, "2024-03-20", 30).map(({ day }) => day)).toEqual(["2024-04-09"]);
+    expect(named(/spring/, "2025-03-15", 30).map(({ day }) => day)).toEqual(["2025-03-30"]);
+  });
+  it("Ekadashi comes twice a month, and the vaishnava day is the same or the next", () => {
+    const household = named(/household/, "2024-01-01", 366);
+    const vaishnava = named(/vaishnava/, "2024-01-01", 366);
+    expect(household.length).toBeGreaterThanOrEqual(24);
+    expect(household.length).toBeLessThanOrEqual(26);
+    for (const { day } of household.slice(0, -1))
+      expect(
+        vaishnava.some((each) => each.day === day || each.day === addDays(day, 1)),
+        day,
+      ).toBe(true);
+    expect(household.map(({ day }) => day)).toContain("2024-11-12");
+    // Where the 10th runs on before sunrise the two are a day apart, and it is told.
+    const apart = vaishnava.filter(({ day }) => !household.some((each) => each.day === day));
+    expect(apart.length).toBeGreaterThan(0);
+    for (const { how } of apart) expect(how).toMatch(/the day after is kept|the second is kept/);
+  });
+  it("of the churches go by their own Easters", () => {
+    expect(named(/Orthodox/, "2024-03-01", 80)).toMatchObject([{ day: "2024-03-18", until: "2024-05-04" }]);
+    expect(named(/western/, "2025-02-01", 90)).toMatchObject([{ day: "2025-03-05", until: "2025-04-19" }]);
+  });
+  it("of Ramadan 2024 and 2025 began on 11 March and 1 March", () => {
+    expect(named(/Ramadan/, "2024-03-01", 40)).toMatchObject([{ day: "2024-03-11", until: "2024-04-09" }]);
+    expect(named(/Ramadan/, "2025-02-20", 40)).toMatchObject([{ day: "2025-03-01" }]);
+  });
+  it("until moonrise tell when the moon rises there", () => {
+    const [first] = named(/moonrise/, "2026-11-20", 20);
+    expect(first?.ends?.what).toBe("moonrise");
+    expect(lunarDayAt(first?.ends?.at ?? 0)).toBe(19);
+  });
+  it("are computed fast enough for a page: sixty days", () => {
+    expect(fastingDays(LONDON, "2026-11-25", 60).length).toBeGreaterThan(8);
+  });
+});

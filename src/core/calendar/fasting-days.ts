@@ -1,0 +1,205 @@
+import { easter, orthodoxEaster } from "date-easter";
+import { lunarDayAt, newMoonBefore, siderealSun } from "./lunar-day";
+import type { Place } from "../units";
+import { addDays, startOfDay, type Day } from "./place";
+import { riseOrSet } from "./sun-moon";
+
+/** A day that a tradition keeps, as computed; the household's own almanac goes before it. */
+export interface FastingDay {
+  readonly day: Day;
+  /** Last day where it lasts longer than one. */
+  readonly until: Day | null;
+  /** The rule by which food is judged on it: "ekadashi"; null where it goes by the hour alone. */
+  readonly rule: string | null;
+  readonly name: string;
+  /** The reckoning, in words. */
+  readonly how: string;
+  /** The fast ends when this comes, ms; null where it ends by the next morning or with the period. */
+  readonly ends: { readonly what: "moonrise" | "sunset"; readonly at: number } | null;
+}
+
+/** A fasting day as it is shown: clock times are the place's own. */
+export interface FastAhead extends Omit<FastingDay, "ends"> {
+  readonly ends: { readonly what: "moonrise" | "sunset"; readonly at: string } | null;
+}
+
+/** One day at a place: sun, moon, and the fasts that fall on it. Clock times; null where one does not come that day. */
+export interface DayAtPlace {
+  readonly day: Day;
+  readonly dawn: string | null;
+  readonly sunrise: string | null;
+  readonly sunset: string | null;
+  readonly moonrise: string | null;
+  readonly fasts: readonly FastAhead[];
+}
+
+/** Minutes before sunrise at which the vaishnava reckoning looks whether the 10th lunar day still runs. */
+const ARUNODAYA_MS = 96 * 60_000;
+
+/** The lunar day at a moment of each day, asked for days in a row; null where the moment does not come. */
+type Moment = (day: Day) => number | null;
+
+/**
+ * Days of `days` from `from` on which a lunar day holds at a moment. One that holds at two moments in a row is taken at the
+ * first, or the second where `second`; one that holds at none is taken on the day in which it runs.
+ */
+function daysOf(
+  wanted: readonly number[],
+  moment: Moment,
+  from: Day,
+  days: number,
+  second: boolean,
+): readonly { readonly day: Day; readonly held: "once" | "twice" | "at none" }[] {
+  const at = (offset: number): number | null => {
+    const time = moment(addDays(from, offset));
+    return time === null ? null : lunarDayAt(time);
+  };
+  const found: { day: Day; held: "once" | "twice" | "at none" }[] = [];
+  let [before, now] = [at(-1), at(0)];
+  for (let offset = 0; offset < days; offset++) {
+    const after = at(offset + 1);
+    const day = addDays(from, offset);
+    if (now !== null && wanted.includes(now)) {
+      const isSecond = before === now;
+      const twice = isSecond || after === now;
+      if (!twice || isSecond === second) found.push({ day, held: twice ? "twice" : "once" });
+    } else if (now !== null && after !== null) {
+      const skipped = wanted.find((each) => now === ((each + 28) % 30) + 1 && after === (each % 30) + 1);
+      if (skipped !== undefined) found.push({ day, held: "at none" });
+    }
+    [before, now] = [now, after];
+  }
+  return found;
+}
+
+const HELD = { once: "", twice: " at two in a row", "at none": " at none: the day it runs in is taken" } as const;
+
+/** The fasting days of so many days from a day, at a place, in order. Computed, not looked up. */
+export function fastingDays(place: Place, from: Day, days: number): FastingDay[] {
+  const sunrise: Moment = (day) => riseOrSet("sunrise", day, place);
+  const sunset: Moment = (day) => riseOrSet("sunset", day, place);
+  const moonrise: Moment = (day) => riseOrSet("moonrise", day, place);
+  const midnight: Moment = (day) => {
+    const [set, rise] = [sunset(day), sunrise(addDays(day, 1))];
+    return set === null || rise === null ? null : (set + rise) / 2;
+  };
+  const one = (day: Day, rule: string | null, name: string, how: string, ends: FastingDay["ends"] = null): FastingDay => ({
+    day,
+    until: null,
+    rule,
+    name,
+    how,
+    ends,
+  });
+  const found: FastingDay[] = [];
+  for (const { day, held } of daysOf([11, 26], sunrise, from, days, false))
+    found.push(one(day, "ekadashi", "Ekadashi, household reckoning", `the 11th lunar day holds at sunrise${HELD[held]}`));
+  for (const { day, how } of vaishnavaEkadashi(sunrise, from, days)) found.push(one(day, "ekadashi/vaishnava", "Ekadashi, vaishnava reckoning", how));
+  for (const { day, held } of daysOf([13, 28], sunset, from, days, false))
+    found.push(one(day, "pradosha", "Pradosha", `the 13th lunar day holds at sunset${HELD[held]}`));
+  for (const { day, held } of daysOf([29], midnight, from, days, false)) {
+    const great = Math.floor(siderealSun(startOfDay(day, place)) / 30) === 10;
+    found.push(
+      one(day, "shivaratri", great ? "Great Shivaratri" : "Shivaratri of the month", `the 14th lunar day of the dark half holds at midnight${HELD[held]}`),
+    );
+  }
+  for (const { day, held } of daysOf([19], moonrise, from, days, false)) {
+    const at = moonrise(day);
+    found.push(
+      one(
+        day,
+        null,
+        "Fast until moonrise (Sankashti)",
+        `the 4th lunar day of the dark half holds at moonrise${HELD[held]}`,
+        at === null ? null : { what: "moonrise", at },
+      ),
+    );
+  }
+  found.push(...navratris(sunrise, from, days), ...lents(from, days), ...ramadans(from, days));
+  return found.sort((a, b) => a.day.localeCompare(b.day) || a.name.localeCompare(b.name));
+}
+
+/** The 11th at sunrise, the second where it holds at two; the day after where the 10th still runs 96 minutes before that sunrise, or it holds at none. */
+function vaishnavaEkadashi(sunrise: Moment, from: Day, days: number): { readonly day: Day; readonly how: string }[] {
+  return daysOf([11, 26], sunrise, addDays(from, -1), days + 1, true).flatMap(({ day, held }) => {
+    const rise = sunrise(day);
+    const mixed = rise !== null && lunarDayAt(rise - ARUNODAYA_MS) % 15 === 10;
+    const moved = held === "at none" || mixed;
+    const kept = moved ? addDays(day, 1) : day;
+    if (kept < from || kept >= addDays(from, days)) return [];
+    const how =
+      held === "at none"
+        ? "the 11th lunar day holds at no sunrise: the day after is kept"
+        : mixed
+          ? "the 10th still runs 96 minutes before sunrise: the day after is kept"
+          : `the 11th lunar day holds at sunrise${held === "twice" ? " at two in a row: the second is kept" : ""}`;
+    return [{ day: kept, how }];
+  });
+}
+
+/** Nine nights from the first lunar day of Chaitra (sun in sidereal Pisces at the new moon) and of Ashvina (in Virgo); of a doubled month the second. */
+function navratris(sunrise: Moment, from: Day, days: number): FastingDay[] {
+  const signAt = (time: number) => Math.floor(siderealSun(time) / 30);
+  return daysOf([1], sunrise, from, days, false).flatMap(({ day }): FastingDay[] => {
+    const noon = Date.parse(`${day}T12:00:00Z`);
+    const moon = newMoonBefore(noon);
+    const sign = signAt(moon);
+    const next = newMoonBefore(moon + 31 * 86_400_000);
+    if ((sign !== 11 && sign !== 5) || signAt(next) === sign) return [];
+    const end = daysOf([9], sunrise, day, 11, false)[0]?.day ?? addDays(day, 8);
+    return [
+      {
+        day,
+        until: end,
+        rule: "navratri",
+        name: sign === 5 ? "Navratri of autumn" : "Navratri of spring",
+        how: "from the first to the ninth lunar day after the new moon, at sunrise",
+        ends: null,
+      },
+    ];
+  });
+}
+
+const iso = ({ year, month, day }: { readonly year: number; readonly month: number; readonly day: number }): Day =>
+  `${String(year).padStart(4, "0")}-${String(month).padStart(2, "0")}-${String(day).padStart(2, "0")}`;
+
+function lents(from: Day, days: number): FastingDay[] {
+  const to = addDays(from, days - 1);
+  const year = Number(from.slice(0, 4));
+  return [year, year + 1, year + 2].flatMap((each): FastingDay[] => {
+    const [west, east] = [iso(easter(each)), iso(orthodoxEaster(each))];
+    const period = (day: Day, until: Day, rule: string | null, name: string, how: string): FastingDay[] =>
+      until >= from && day <= to ? [{ day, until, rule, name, how, ends: null }] : [];
+    return [
+      ...period(addDays(east, -48), addDays(east, -1), "orthodox-lent", "Great Lent, Orthodox", `48 days before Easter, ${east}`),
+      ...period(addDays(west, -46), addDays(west, -1), null, "Lent, western", `from Ash Wednesday, 46 days before Easter, ${west}`),
+    ];
+  });
+}
+
+const HIJRI = new Intl.DateTimeFormat("en-u-ca-islamic-umalqura", { timeZone: "UTC", month: "numeric", day: "numeric" });
+
+/** Ramadan by the Umm al-Qura calendar; where the crescent is looked for it may begin a day later or earlier. */
+function ramadans(from: Day, days: number): FastingDay[] {
+  const found: FastingDay[] = [];
+  const monthOf = (day: Day) => Number(HIJRI.formatToParts(Date.parse(`${day}T12:00:00Z`)).find(({ type }) => type === "month")?.value);
+  let start: Day | null = null;
+  for (let offset = -30; offset <= days + 30; offset++) {
+    const day = addDays(from, offset);
+    const inside = monthOf(day) === 9;
+    if (inside) start ??= day;
+    if (inside || start === null) continue;
+    const until = addDays(day, -1);
+    if (until >= from && start < addDays(from, days))
+      found.push({
+        day: start,
+        until,
+        rule: "ramadan",
+        name: "Ramadan",
+        how: "by the Umm al-Qura calendar; where the crescent is looked for, a day earlier or later",
+        ends: null,
+      });
+    start = null;
+  }
+  return found;
+}

@@ -1,0 +1,33 @@
+import { MoonPhase, SearchMoonPhase, SunPosition } from "astronomy-engine";
+
+const DEGREES = 12;
+
+/** The lunar day (tithi) at a moment, 1 to 30: the moon's elongation from the sun by steps of 12°; 15 ends full, 30 new. */
+export const lunarDayAt = (time: number): number => Math.floor(MoonPhase(new Date(time)) / DEGREES) + 1;
+
+/** The moments between which the lunar day of a moment lasts, ms. */
+export function lunarDaySpan(time: number): { readonly from: number; readonly to: number } {
+  const lunarDay = lunarDayAt(time);
+  const begins = (lunarDay - 1) * DEGREES;
+  const from = SearchMoonPhase(begins % 360, new Date(time - 1.3 * 86_400_000), 1.31)?.date.getTime() ?? time;
+  const to = SearchMoonPhase((begins + DEGREES) % 360, new Date(time), 1.3)?.date.getTime() ?? time;
+  return { from, to };
+}
+
+/** The sun's sidereal longitude, degrees (Lahiri's reckoning, to 0.05°): by its sign lunar months are named. */
+export function siderealSun(time: number): number {
+  const years = (time - Date.UTC(2000, 0, 1)) / (365.25 * 86_400_000);
+  const ayanamsa = 23.853 + 0.013_97 * years;
+  return (SunPosition(new Date(time)).elon - ayanamsa + 360) % 360;
+}
+
+/** The new moon at or before a moment, ms. */
+export const newMoonBefore = (time: number): number => {
+  const found = SearchMoonPhase(0, new Date(time - 31 * 86_400_000), 31);
+  let last = found?.date.getTime() ?? time;
+  for (;;) {
+    const next = SearchMoonPhase(0, new Date(last + 86_400_000), 31)?.date.getTime() ?? Infinity;
+    if (next > time) return last;
+    last = next;
+  }
+};

@@ -1,0 +1,73 @@
+import { fail, succeed, type Result } from "../numeric";
+import type { Place } from "../units";
+
+/** A day of the calendar, "2026-11-25". */
+export type Day = string;
+
+export interface PlaceProblem {
+  readonly field: keyof Place;
+  readonly why: string;
+}
+
+/** A place that can be reckoned with, or what is wrong with it, field by field. */
+export function checkedPlace(place: Place): Result<Place, readonly PlaceProblem[]> {
+  const problems: PlaceProblem[] = [];
+  if (!(Math.abs(place.latitude) <= 90)) problems.push({ field: "latitude", why: "Latitude is between −90 (south) and 90 (north)." });
+  if (!(Math.abs(place.longitude) <= 180)) problems.push({ field: "longitude", why: "Longitude is between −180 (west) and 180 (east)." });
+  try {
+    formatOf(place.timeZone);
+  } catch {
+    problems.push({ field: "timeZone", why: `“${place.timeZone}” is no time zone; give one such as Asia/Kolkata or Europe/London.` });
+  }
+  return problems.length > 0 ? fail(problems) : succeed(place);
+}
+
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+function formatOf(timeZone: string): Intl.DateTimeFormat {
+  const known = formats.get(timeZone);
+  if (known) return known;
+  const made = new Intl.DateTimeFormat("en-GB", {
+    timeZone,
+    hourCycle: "h23",
+    year: "numeric",
+    month: "2-digit",
+    day: "2-digit",
+    hour: "2-digit",
+    minute: "2-digit",
+    second: "2-digit",
+  });
+  formats.set(timeZone, made);
+  return made;
+}
+
+/** What the clocks of a zone show at a moment, as if it were UTC, ms. */
+function clockOf(time: number, timeZone: string): number {
+  const parts = new Map(
+    formatOf(timeZone)
+      .formatToParts(time)
+      .map(({ type, value }) => [type, Number(value)] as const),
+  );
+  const of = (type: Intl.DateTimeFormatPartTypes) => parts.get(type) ?? 0;
+  return Date.UTC(of("year"), of("month") - 1, of("day"), of("hour"), of("minute"), of("second"));
+}
+
+/** The day that a moment falls in, at a place. */
+export const dayOf = (time: number, { timeZone }: Pick<Place, "timeZone">): Day => new Date(clockOf(time, timeZone)).toISOString().slice(0, 10);
+
+/** The clock time of a moment at a place, "04:52". */
+export const clockTime = (time: number, { timeZone }: Pick<Place, "timeZone">): string => new Date(clockOf(time, timeZone)).toISOString().slice(11, 16);
+
+/** The day so many days later. */
+export const addDays = (day: Day, days: number): Day => new Date(Date.parse(`${day}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+
+/** The first moment of a day at a place, ms; where clocks are put on at midnight, the first one that there is. */
+export function startOfDay(day: Day, { timeZone }: Pick<Place, "timeZone">): number {
+  const wanted = Date.parse(`${day}T00:00:00Z`);
+  let time = wanted;
+  for (let i = 0; i < 3; i++) time += wanted - clockOf(time, timeZone);
+  // Where midnight is skipped the clock shows the evening before or a later hour: step to the border.
+  while (dayOf(time, { timeZone }) < day) time += 900_000;
+  while (dayOf(time - 900_000, { timeZone }) === day) time -= 900_000;
+  return time;
+}

@@ -1,0 +1,128 @@
+import { describe, expect, it } from "vitest";
+import { read, tableOf } from "../../../tests/support/kitchen";
+import { CAUTIONS, LOOK_ALIKES, REFERENCE, RULES } from "../../data";
+import type { Rule } from "../models/diet";
+import type { Operation } from "../recipe";
+import type { DiningTable, Seat } from "../substitution";
+import { NO_EQUIPMENT, type Equipment } from "../units";
+import { cautionsFor, mistakes, vesselFindings } from ".";
+
+const rule = (id: string, traces?: Rule["traces"]): Rule => ({ ...(RULES.get(id) as Rule), ...(traces ? { traces } : {}) });
+const aged = (age: Seat["age"] & string): DiningTable => tableOf({ seats: [{ eater: "e", name: "E", servings: 1, rules: [], limits: [], age }] });
+const recipe = (lines: readonly string[], steps: readonly string[]) => read(["Sweet", "", "Serves 4", "", ...lines, "", "Method", ...steps].join("\n"));
+const told = (lines: readonly string[], steps: readonly string[], table = tableOf()): string[] => {
+  const made = recipe(lines, steps);
+  const pressed = [...made.ledger.pressedIn.keys()].flatMap((i) => {
+    const reading = made.readings[i];
+    return reading && "food" in reading ? [reading.food] : [];
+  });
+  return cautionsFor(
+    {
+      foods: made.lines.map(({ food }) => food),
+      pressed,
+      operations: made.steps.flatMap(({ operations }): readonly Operation[] => operations),
+      archetype: made.archetype,
+      table,
+    },
+    CAUTIONS,
+  ).map(({ id }) => id);
+};
+
+describe("cautions", () => {
+  // Each with a sweet that it is for, and one that lacks just that.
+  it.each([
+    [
+      "hot-sugar",
+      ["100 g sugar", "200 ml milk"],
+      ["Caramelise the sugar until amber.", "Add the milk and simmer for 5 minutes."],
+      ["Dissolve the sugar in the milk."],
+    ],
+    ["pressure", ["100 g rice", "500 ml milk"], ["Cook under pressure for 3 whistles."], ["Simmer for 30 minutes."]],
+    [
+      "raw-flour",
+      ["200 g wheat flour", "100 g ghee", "100 g sugar"],
+      ["Mix and shape into balls."],
+      ["Roast the flour in the ghee for 10 minutes.", "Mix in the sugar and shape."],
+    ],
+    [
+      "home-milk",
+      ["100 g almonds", "400 ml water", "40 g sugar"],
+      ["Grind the almonds with the water and press through a cloth.", "Simmer with the sugar for 10 minutes."],
+      ["Simmer the almonds in the water with the sugar for 10 minutes."],
+    ],
+  ])("%s stands where it applies", (id, lines, steps, others) => {
+    expect(told(lines, steps)).toContain(id);
+    expect(told(lines, others)).not.toContain(id);
+  });
+  it("go by who sits at the table", () => {
+    const honey = [["1 cup almonds", "2 tbsp honey", "1 cup almond drink"], ["Mix."]] as const;
+    expect(told(...honey)).toEqual(["cooling"]);
+    expect(told(...honey, aged("under 1"))).toEqual(expect.arrayContaining(["honey-infant", "choking-nuts", "infant-formula"]));
+    expect(told(...honey, aged("1 to 5"))).toContain("choking-nuts");
+    expect(told(...honey, aged("1 to 5"))).not.toContain("honey-infant");
+    expect(told(["1 cup milk"], ["Chill."], tableOf({ rules: ["ekadashi/vaishnava"] }))).toContain("long-fast");
+  });
+  it("name plants that some food is of, so that none is dead", () => {
+    const known = new Set([...REFERENCE.foods.values()].map(({ nature }) => nature?.botanical));
+    for (const { id, foods = [], pressed = [] } of CAUTIONS)
+      for (const plants of [...foods.flatMap((when) => (when.plants ? [when.plants] : [])), ...(pressed.length > 0 ? [pressed] : [])])
+        expect(
+          plants.some((plant) => known.has(plant)),
+          id,
+        ).toBe(true);
+  });
+});
+
+describe("pans and tools", () => {
+  const kitchen = (part: Partial<Equipment>): Equipment => ({ ...NO_EQUIPMENT, ...part });
+  const pan = (diameter: number, depth: number, sharedWith: readonly string[] = []) => ({
+    id: `${diameter}`,
+    name: "",
+    diameter,
+    depth,
+    mass: null,
+    sharedWith,
+  });
+  const kheer = recipe(
+    ["1 litre milk", "100 g rice", "80 g sugar", "30 g almonds"],
+    ["Grind the almonds.", "Simmer the milk and rice for 30 minutes, add the sugar and the almonds."],
+  );
+  const texts = (equipment: Equipment, rules: readonly Rule[] = [], factor = 1, chilled = false) =>
+    vesselFindings(kheer, factor, chilled, equipment, rules).map(({ verdict, text }) => [verdict, text]);
+  it("are asked about where what is avoided is made in them, and left out where traces count", () => {
+    const mixer = kitchen({ mixer: { sharedWith: ["sesame"] } });
+    expect(texts(mixer, [rule("no-sesame")])).toEqual([["ask", expect.stringMatching(/mixer is also used for sesame: wash it first/)]]);
+    expect(texts(mixer, [rule("no-sesame", "avoided")])).toEqual([["avoid", expect.stringMatching(/take another/)]]);
+    expect(texts(mixer, [rule("no-sesame", "as an ingredient"), rule("no-walnut")])).toEqual([]);
+    expect(texts(kitchen({ pans: [pan(26, 9, ["milk"])], mixer: { sharedWith: [] } }), [rule("vegan")])).toHaveLength(1);
+  });
+  it("are told when they are too small, with the one that fits", () => {
+    expect(texts(kitchen({ pans: [pan(26, 9)], mixer: { sharedWith: [] } }))).toEqual([]);
+    expect(texts(kitchen({ pans: [pan(16, 6)], mixer: { sharedWith: [] } }))).toEqual([
+      ["ask", expect.stringMatching(/1\.2 l cook at once; the usual pan holds 1\.2 l .*two batches/)],
+    ]);
+    expect(texts(kitchen({ pans: [pan(16, 6), { ...pan(28, 12), name: "the big one" }], mixer: { sharedWith: [] } }))[0]?.[1]).toMatch(/take “the big one”/);
+    expect(texts(kitchen({ pans: [pan(26, 9)] }))).toEqual([["ask", expect.stringMatching(/names no mixer/)]]);
+    expect(texts(kitchen({ fridge: 1 }), [], 4, true)).toEqual([["ask", expect.stringMatching(/1 l of room in the fridge/)]]);
+    const cooked = recipe(["1 litre milk", "100 g rice"], ["Cook under pressure for 3 whistles."]);
+    expect(vesselFindings(cooked, 1, false, kitchen({ pressureCooker: { litres: 2, sharedWith: [] } }), [])).toMatchObject([
+      { verdict: "avoid", kind: "too full" },
+    ]);
+    expect(vesselFindings(cooked, 1, false, kitchen({ pressureCooker: { litres: 3, sharedWith: [] } }), [])).toEqual([]);
+  });
+});
+
+describe("what a food is taken for", () => {
+  const found = (line: string, table = tableOf(), rules: readonly Rule[] = []) =>
+    mistakes(recipe([line, "200 ml water", "60 g sugar"], ["Simmer for 10 minutes."]), table, LOOK_ALIKES, REFERENCE, rules);
+  it("is told with what it would do, or not at all where nobody would notice", () => {
+    const [coconut] = found("200 ml coconut milk");
+    expect(coconut).toMatchObject({ food: { id: "coconut-milk" }, other: { id: "cream-of-coconut" } });
+    expect(coconut?.changes.find(({ property }) => property === "serving.freeSugarsUk")?.after).toBeGreaterThan(20);
+    expect(found("200 ml oat drink")).toEqual([]);
+  });
+  it("weighs most where the look-alike breaks a rule of the table", () => {
+    const [semolina] = found("100 g rice semolina", tableOf({ rules: ["gluten-free"] }), [rule("gluten-free")]);
+    expect(semolina).toMatchObject({ other: { id: "semolina" }, breaks: [{ id: "gluten-free" }] });
+  });
+});

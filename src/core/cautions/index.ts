@@ -1,0 +1,3 @@
+export { cautionsFor, type Caution, type CautionRule } from "./cautions";
+export { vesselFindings, type VesselFinding } from "./vessels";
+export { mistakes, type Mistake } from "./look-alikes";

@@ -1,0 +1,200 @@
+import { Z80 } from "../numeric";
+import { INDEX, type Constants, type Food } from "../food";
+import { evaporationRate } from "../process";
+import { formatGrams } from "../units";
+import type { StepReading } from "./read-step";
+
+/** Mass, and of it water and fat, g. */
+export interface PotState {
+  readonly mass: number;
+  readonly water: number;
+  readonly fat: number;
+}
+
+/** What of one line is in a pot, g, and the water that it took up. */
+export interface PotItem {
+  readonly index: number;
+  readonly food: Food;
+  readonly grams: number;
+  soaked: number;
+}
+
+/** At most this share of the water goes where only minutes are known. */
+const MOST_SHARE = 0.6;
+/** Halves of the 80 % interval: of open cooking by the minute, of a pot boiled to a mark, of other losses, of a weighed pot. */
+const OPEN_SHARE = 0.3;
+const MARK_SHARE = 0.15;
+const OTHER_SHARE = 0.3;
+const WEIGHED_SHARE = 0.02;
+const ROASTED: readonly Food["family"][] = ["cereal", "pseudo-cereal", "pulse", "nut", "oilseed", "starch"];
+/** Per cent of water under which a food counts as dry. */
+const DRY = 20;
+/** A pot with more than this share of water is not dry-roasted. */
+const WET = 0.3;
+const MINUTES_OF_SLICE = 5;
+
+/** One pot while it is cooked: what is in it, and how sure that is. */
+export class Pot {
+  mass = 0;
+  water = 0;
+  fat = 0;
+  items: PotItem[] = [];
+  /** Water driven off less water taken up, g. */
+  net = 0;
+  /** Standard deviations of it: open cooking is off by one share everywhere, the rest each for itself. */
+  openSd = 0;
+  otherVariance = 0;
+  /** Variance of the amounts that went in. */
+  linesVariance = 0;
+  /** A step of its own was done. */
+  begun = false;
+
+  put(index: number, food: Food, grams: number, sd: number): PotItem {
+    this.mass += grams;
+    this.water += (grams * (food.per100g[INDEX.water] ?? 0)) / 100;
+    this.fat += (grams * (food.per100g[INDEX.fat] ?? 0)) / 100;
+    this.linesVariance += sd ** 2;
+    const item = { index, food, grams, soaked: 0 };
+    this.items.push(item);
+    return item;
+  }
+
+  /** Pours a share of another pot in; what came. */
+  pour(other: Pot, share: number): { readonly mass: number; readonly net: number } {
+    this.mass += other.mass * share;
+    this.water += other.water * share;
+    this.fat += other.fat * share;
+    this.net += other.net * share;
+    this.openSd += other.openSd * share;
+    this.otherVariance += other.otherVariance * share ** 2;
+    this.linesVariance += other.linesVariance * share ** 2;
+    for (const item of other.items) this.items.push({ ...item, grams: item.grams * share, soaked: item.soaked * share });
+    return { mass: other.mass * share, net: other.net * share };
+  }
+
+  /** Water goes; below 0 it is taken up. */
+  drive(grams: number, sd: number, open = false): void {
+    this.mass -= grams;
+    this.water -= grams;
+    this.net += grams;
+    if (open) this.openSd += sd;
+    else this.otherVariance += sd ** 2;
+  }
+
+  /** Some of all that is in it stays elsewhere, g. */
+  lose(grams: number): void {
+    const kept = this.mass > 0 ? Math.max(0, 1 - grams / this.mass) : 1;
+    this.mass *= kept;
+    this.water *= kept;
+    this.fat *= kept;
+  }
+
+  /** One food takes the place of all that was in it. */
+  becomes(index: number, food: Food, grams: number, sd: number): void {
+    Object.assign(this, { mass: 0, water: 0, fat: 0, items: [], net: 0, openSd: 0, otherVariance: 0, linesVariance: 0 });
+    this.put(index, food, grams, sd);
+  }
+
+  /** The scale says what it weighs: that it is off by no more. */
+  weigh(grams: number): void {
+    this.drive(this.mass - grams, 0);
+    this.openSd = 0;
+    this.linesVariance = 0;
+    this.otherVariance = ((WEIGHED_SHARE * grams) / Z80) ** 2;
+  }
+
+  netSd(): number {
+    return Math.hypot(this.openSd, Math.sqrt(this.otherVariance));
+  }
+
+  state(): PotState {
+    return { mass: this.mass, water: this.water, fat: this.fat };
+  }
+}
+
+/** What an operation did, in words; empty where nothing. */
+export type Told = string;
+
+/** A food in water takes some up, g. */
+export function soak(pot: Pot, item: PotItem, uptake: Readonly<Record<string, number>>): { readonly gained: number; readonly told: Told } {
+  const { food, grams } = item;
+  const whole = food.nature === null || ["whole", "split", "pearls", "flakes", "grits"].includes(food.nature.form);
+  const share = uptake[food.id] ?? (whole && (food.per100g[INDEX.water] ?? 0) < DRY ? (uptake[food.family] ?? 0) : 0);
+  const gained = Math.max(0, share * grams - item.soaked);
+  if (gained <= 0) return { gained: 0, told: "" };
+  item.soaked += gained;
+  pot.drive(-gained, (gained * OTHER_SHARE) / Z80);
+  return { gained, told: `${food.name.toLowerCase()} takes up ${formatGrams(gained)} g of water in soaking` };
+}
+
+/** Dry foods lose moisture down to `moisture`, a share of them; nothing in a wet pot. */
+export function roast(pot: Pot, moisture: number): Told {
+  if (pot.water > pot.mass * WET) return "";
+  let [water, solids] = [0, 0];
+  for (const { food, grams, soaked } of pot.items) {
+    const own = food.per100g[INDEX.water] ?? 0;
+    if (!ROASTED.includes(food.family) || own >= DRY || food.nature?.form === "paste") continue;
+    water += (grams * own) / 100 + soaked;
+    solids += (grams * (100 - own)) / 100;
+  }
+  const lost = Math.min(pot.water, Math.max(0, water - (moisture / (1 - moisture)) * solids));
+  if (lost < 0.05) return "";
+  pot.drive(lost, (lost * OTHER_SHARE) / Z80);
+  return `roasted to about ${formatGrams(100 * moisture)} % of moisture`;
+}
+
+export interface Cooked {
+  readonly told: Told;
+  readonly minutes: number;
+  /** Whether it says how much goes. */
+  readonly known: boolean;
+  /** Water that would have to go, and what there is, where there is not as much. */
+  readonly tooMuch: { readonly asked: number; readonly there: number } | null;
+}
+
+/** Wet cooking: down to a share where the step says so, else by the minute in a usual pan, at most 60 % of the water. */
+export function cook(pot: Pot, { open, coveredMinutes, reducesTo }: StepReading, { process, evaporationFlux }: Constants): Cooked {
+  const { pan, cap, covered } = process.value;
+  const there = Math.max(0, pot.water);
+  const minutes = open.reduce((sum, part) => sum + part.minutes, 0);
+  if (reducesTo !== null) {
+    const asked = pot.mass * (1 - reducesTo);
+    const lost = Math.min(asked, there);
+    pot.drive(lost, (lost * MARK_SHARE) / Z80);
+    return { told: `boiled down to ${formatGrams(100 * reducesTo)} % of it`, minutes, known: true, tooMuch: asked > there ? { asked, there } : null };
+  }
+  const parts = [
+    ...open.map((part) => ({ ...part, factor: 1 })),
+    ...(coveredMinutes > 0 ? [{ heat: "simmer" as const, minutes: coveredMinutes, factor: covered }] : []),
+  ];
+  if (parts.length === 0) return { told: "", minutes: 0, known: false, tooMuch: null };
+  let asked = 0;
+  for (const { heat, minutes: all, factor } of parts) {
+    const slices = Math.max(1, Math.min(12, Math.ceil(all / MINUTES_OF_SLICE)));
+    for (let i = 0; i < slices; i++) {
+      const solids = pot.mass > 0 ? Math.max(0, pot.mass - pot.water - pot.fat) / pot.mass : 0;
+      const lost = (evaporationRate(heat, pan, solids, evaporationFlux.value, cap) * factor * all) / slices;
+      asked += lost;
+      const most = Math.min(lost, Math.max(0, pot.water - there * (1 - MOST_SHARE)));
+      pot.drive(most, (most * OPEN_SHARE) / Z80, true);
+    }
+  }
+  const lid = coveredMinutes > 0 ? `${formatGrams(coveredMinutes)} min under a lid` : "";
+  return {
+    told: [minutes > 0 ? `${formatGrams(minutes)} min of open cooking` : "", lid].filter(Boolean).join(" and ") + `, in a ${pan} cm pan`,
+    minutes,
+    known: true,
+    tooMuch: there > 0 && asked > there ? { asked, there } : null,
+  };
+}
+
+const WORDS = { bake: "baked", steam: "steamed", pressure: "under pressure", chill: "chilled" } as const;
+export const DRYING = ["bake", "steam", "pressure", "chill"] as const;
+
+/** A small share of the pot goes as water. */
+export function dryOff(pot: Pot, operation: (typeof DRYING)[number], share: number): Told {
+  const lost = Math.min(pot.mass * share, Math.max(0, pot.water));
+  if (lost < 0.05) return "";
+  pot.drive(lost, (lost * OTHER_SHARE) / Z80);
+  return `${formatGrams(100 * share)} % dries off (${WORDS[operation]})`;
+}

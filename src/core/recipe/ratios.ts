@@ -1,0 +1,71 @@
+import { formatGrams } from "../units";
+import type { LineReading } from "./read-line";
+
+/** A ratio that a recipe seems to keep: a line is so many times others together. */
+export interface Ratio {
+  readonly times: number;
+  /** Places of the lines it goes by. */
+  readonly of: readonly number[];
+  /** "all the dry together", "the fine semolina". */
+  readonly words: string;
+}
+
+/** Lines kept in proportion take their grams from the lines they go by. What goes round in a circle, or by an unread line, is asked. */
+export function withRatios(readings: readonly LineReading[]): LineReading[] {
+  const place = new Map(readings.map(({ line }, index) => [line.id, index] as const));
+  const settled = new Map<number, LineReading>();
+  const settle = (index: number, path: readonly number[]): LineReading | undefined => {
+    const reading = readings[index];
+    const known = settled.get(index);
+    if (known || !reading) return known;
+    const { ratio } = reading.line.choice;
+    if (!ratio || (reading.kind !== "read" && reading.kind !== "amount unknown")) return reading;
+    const asked = (why: string): LineReading => ({ ...shared(reading), kind: "amount unknown", guesses: [], why });
+    if (path.includes(index)) return asked("It is kept in proportion to itself, in a circle");
+    let [value, variance] = [0, 0];
+    const names: string[] = [];
+    for (const id of ratio.of) {
+      const other = place.get(id);
+      const by = other === undefined ? undefined : settle(other, [...path, index]);
+      if (by?.kind !== "read") return asked("A line that it is kept in proportion to has no amount, or is gone");
+      value += by.grams.value;
+      variance += by.grams.sd ** 2;
+      names.push(by.food.name.toLowerCase());
+    }
+    const made: LineReading = {
+      ...shared(reading),
+      kind: "read",
+      grams: { value: value * ratio.times, sd: Math.sqrt(variance) * ratio.times },
+      how: `kept at ${number(ratio.times)} times ${names.join(" + ")} = ${formatGrams(value * ratio.times)} g`,
+      measure: "",
+      optional: reading.kind === "read" && reading.optional,
+    };
+    settled.set(index, made);
+    return made;
+  };
+  return readings.map((reading, index) => settle(index, []) ?? reading);
+}
+
+const shared = ({ line, food, role, description }: Extract<LineReading, { kind: "read" | "amount unknown" }>) => ({ line, food, role, description });
+const number = (times: number) => String(Math.round(times * 100) / 100);
+
+const DRY = ["body", "bulk", "binder"];
+
+/** The ratios by which a line could be kept: a sweetener by all the dry together, fat and liquid by what they go with. The likeliest first. */
+export function ratiosFor(readings: readonly LineReading[], index: number): Ratio[] {
+  const line = readings[index];
+  if (line?.kind !== "read") return [];
+  const read = readings.flatMap((reading, other) => (reading.kind === "read" && other !== index && !reading.line.choice.ratio ? [{ reading, other }] : []));
+  const of = (words: string, test: (role: string) => boolean): Ratio[] => {
+    const found = read.filter(({ reading }) => test(reading.role));
+    const sum = found.reduce((total, { reading }) => total + reading.grams.value, 0);
+    return sum > 0 ? [{ times: line.grams.value / sum, of: found.map(({ other }) => other), words }] : [];
+  };
+  const dry = read.filter(({ reading }) => DRY.includes(reading.role));
+  const single = dry.length === 1 ? (dry[0]?.reading.food.name.toLowerCase() ?? "") : "";
+  return [
+    ...of(single ? `the ${single}` : "all the dry together", (role) => DRY.includes(role)),
+    ...(line.role === "sweetener" ? of("all the liquid", (role) => role === "liquid") : []),
+    ...(line.role !== "sweetener" ? of("all the sweetener", (role) => role === "sweetener") : []),
+  ];
+}

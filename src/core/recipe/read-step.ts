@@ -1,0 +1,195 @@
+import type { ProcessConstants } from "../food";
+import { statedCooking, type Heat } from "../process";
+import { OPERATIONS, type Attention, type Operation, type StepMinutes } from "./operations";
+import type { RecipeStep } from "./recipe";
+
+/** What a step was read as, before it is known what goes in. */
+export interface StepReading {
+  readonly step: RecipeStep;
+  /** All that is done in it, the main thing first. */
+  readonly operations: readonly Operation[];
+  readonly operation: Operation;
+  /** Of wet heat; null where there is none. */
+  readonly heat: Heat | null;
+  readonly covered: boolean;
+  readonly minutes: StepMinutes;
+  /** Whether the times are the text's or the maker's own; otherwise they are usual for the operation. */
+  readonly timed: boolean;
+  readonly attention: Attention;
+  /** What to look, listen, smell or feel for. */
+  readonly cue: string | null;
+  readonly equipment: readonly string[];
+  /** Open wet cooking, minute by minute of the text or as set by hand. */
+  readonly open: readonly { readonly heat: Heat; readonly minutes: number }[];
+  readonly coveredMinutes: number;
+  /** What the pot is boiled down to, as a share of it; null where the step states none. */
+  readonly reducesTo: number | null;
+  /** What is lifted out again, or goes in later. */
+  readonly setsAside: boolean;
+}
+
+const OF: Readonly<Record<Operation, RegExp | null>> = {
+  pressure: /\bpressure|\bwhistles?\b/i,
+  bake: /\bbak(?:e|es|ing)\b|\boven\b/i,
+  steam: /\bsteam(?:ed|ing|er)?\b(?! rises)/i,
+  reduce: /\breduc(?:e|es|ed|ing)\b|\b(?:boil|cook|simmer)(?:ed)? (?:[a-z]+ ){0,6}down\b/i,
+  caramelise: /\bcarameli[sz]|\bmelt the sugar\b[^.]*\b(?:amber|gold|brown)/i,
+  roast: /\b(?:roast|toast)(?:s|ing)?\b/i,
+  fry: /\b(?:fry|fries|frying|sauté|saute)\b/i,
+  simmer: /\b(?:simmer|boil|bubble|cook|poach)(?:s|es|ing)?\b|\bthickens?\b/i,
+  press: /\b(?:strain|squeeze|wring|press)\b[^.]*\b(?:cloth|muslin|sieve|pulp|milk)\b/i,
+  soak: /\bsoak(?:s|ing)?\b/i,
+  chill: /\b(?:chill|refrigerate|fridge)\b/i,
+  shape: /\b(?:shape|roll|mould|unmould)\b|\bform\b[^.]*\bballs?\b|\bcut (?:it |them )?into\b|\bballs? of\b|\bpress\b[^.]*\b(?:tray|tin|mould)\b|\bmake \d+\b/i,
+  temper: /\btemper\b[^.]*\begg|\begg[^.]*\btemper\b/i,
+  slake: /\b(?:slake|slurry)\b|\b(?:stir|mix|whisk|blend)\b[^.]*\b(?:starch|flour|cornflour|ground rice|arrowroot|custard powder)\b[^.]*\bcold\b/i,
+  dissolve: /\b(?:dissolve|melt)s?\b/i,
+  infuse: /\b(?:infuse|steep)\b/i,
+  grind: /\b(?:grind|blend|mash|grate|chop|crush|pound|purée|puree)\b/i,
+  peel: /\b(?:peel|deseed)\b|\bcore (?:and|the|them|it)\b|\b(?:stone|pit) the\b/i,
+  wash: /\b(?:wash|rinse)\b/i,
+  rest: /\b(?:rest|stand|cool|leave|leaves? it)\b/i,
+  "serve apart": /\b(?:serve|served|hand)\b[^.]*\b(?:apart|on the side|separately|round)\b/i,
+  transfer: /\b(?:pour|transfer|tip|turn|scrape)\b[^.]*\b(?:into|out onto|bowls?|dish|tray|moulds?)\b/i,
+  mix: null,
+};
+/** Which of several things done in a step it is called by. */
+const RANK: readonly Operation[] = Object.keys(OF).filter((key): key is Operation => OPERATIONS.some((each) => each === key));
+
+const DURATION = /(\d+(?:\.\d+)?)(?:\s*(?:-|–|to)\s*(\d+(?:\.\d+)?))?\s*(hours?|hrs?|h|minutes?|mins?|min|seconds?|whistles?)\b/gi;
+const NIGHT: StepMinutes = { shortest: 360, usual: 480, longest: 720 };
+const SHARES: Readonly<Record<string, number>> = {
+  half: 0.5,
+  "½": 0.5,
+  "one half": 0.5,
+  "a third": 1 / 3,
+  "one third": 1 / 3,
+  "⅓": 1 / 3,
+  "two thirds": 2 / 3,
+  "⅔": 2 / 3,
+  "a quarter": 0.25,
+  "one quarter": 0.25,
+  "¼": 0.25,
+  "three quarters": 0.75,
+  "¾": 0.75,
+};
+const SHARE_WORDS = Object.keys(SHARES).join("|");
+const REDUCES = new RegExp(
+  `\\b(?:reduc\\w+|(?:boil|cook|simmer)\\w* (?:[a-z]+ ){0,6}down|boiled?|simmered|cook(?:ed)?)\\b[^.]*?\\b(to|by)\\s+(?:about\\s+)?(${SHARE_WORDS})\\b(?!\\s+an?\\s+(?:hour|minute))`,
+  "i",
+);
+/** Where the cue ends and the next thing to do begins. */
+const CUE_ENDS =
+  /,\s*(?:about\s*)?\d[^,]*$|,?\s+(?:and|then)\s+(?:then\s+)?(?:soak|tip|lift|chop|peel|mash|cook|pour|stir|add|take|put|let|leave|roast|fold|serve|shape|strain|drain|the)\b.*$|,\s*stirring\b.*$/i;
+const CUE = /\b(?:until|till)\s+([^.;:]+)/i;
+const TOOLS: readonly (readonly [string, RegExp])[] = [
+  ["heavy pan", /\bheavy\b[^.]*\bpan\b/i],
+  ["pan", /\bpan\b/i],
+  ["pot", /\bpot\b/i],
+  ["pressure cooker", /\bpressure\b|\bwhistles?\b/i],
+  ["mixer", /\b(?:mixer|blender|blend|grinder)\b/i],
+  ["cloth", /\b(?:cloth|muslin)\b/i],
+  ["sieve", /\bsieve\b/i],
+  ["grater", /\bgrate\b/i],
+  ["rolling pin", /\broll(?:ing pin| it out)\b/i],
+  ["moulds", /\bmoulds?\b/i],
+  ["tray", /\btray\b/i],
+  ["small bowls", /\bbowls\b/i],
+  ["steamer", /\bsteam(?:ed|ing|er)?\b(?! rises)/i],
+  ["oven", /\b(?:oven|bak(?:e|ing))\b/i],
+  ["fridge", /\b(?:fridge|chill|refrigerate)\b/i],
+];
+
+/** Reads what a step does from its sentences: operations, heat, times, attention, cue, tools. What was settled by hand goes before. */
+export function readStep(step: RecipeStep, constants: ProcessConstants): StepReading {
+  const { text, choice } = step;
+  const found = RANK.filter((operation) => OF[operation]?.test(text));
+  const operations: readonly Operation[] = choice.operation ? [choice.operation] : found.length > 0 ? byTime(found, text, constants.whistle) : ["mix"];
+  const operation = operations[0] ?? "mix";
+  const usual = constants.usual[operation] ?? { minutes: [2, 5, 10] as const, attention: "hands on" as const };
+  const [shortest, middle, longest] = usual.minutes;
+  const stated = choice.minutes ?? statedMinutes(text, constants.whistle);
+  const minutes = stated ?? { shortest, usual: middle, longest };
+  const cooking = statedCooking([text]);
+  const wet = cooking.open.length > 0 || cooking.coveredMinutes > 0 || operation === "simmer" || operation === "reduce";
+  const heat = choice.heat ?? cooking.open[0]?.heat ?? (wet ? "simmer" : null);
+  const covered = choice.covered ?? (cooking.open.length === 0 && cooking.coveredMinutes > 0);
+  const byHand = choice.minutes !== undefined || choice.heat !== undefined || choice.covered !== undefined || choice.operation !== undefined;
+  const cooks = byHand ? byHandCooking(operation, heat ?? "simmer", covered, choice.minutes ?? null, cooking) : cooking;
+  const reduces = text.match(REDUCES);
+  const share = SHARES[(reduces?.[2] ?? "").toLowerCase()];
+  return {
+    step,
+    operations,
+    operation,
+    heat,
+    covered,
+    minutes,
+    timed: stated !== null,
+    attention: choice.attention ?? attentionIn(text) ?? usual.attention,
+    cue: CUE.exec(text)?.[1]?.replace(CUE_ENDS, "").trim() ?? null,
+    equipment: toolsIn(text),
+    open: cooks.open,
+    coveredMinutes: cooks.coveredMinutes,
+    reducesTo:
+      share === undefined || (choice.operation && !["reduce", "simmer"].includes(choice.operation))
+        ? null
+        : reduces?.[1]?.toLowerCase() === "by"
+          ? 1 - share
+          : share,
+    setsAside: /\b(?:lift|take|scoop|fish)\b[^.]*\bout\b|\bset\b[^.]*\baside\b|\bkeep\b[^.]*\b(?:aside|apart|back)\b/i.test(text),
+  };
+}
+
+/** The main thing first: what the stated time belongs to, else by rank. */
+function byTime(found: readonly Operation[], text: string, whistle: number): readonly Operation[] {
+  let main: Operation | undefined;
+  let longest = 0;
+  for (const sentence of text.split(/[.;]\s+/)) {
+    const minutes = statedMinutes(sentence, whistle)?.usual ?? 0;
+    const does = found.find((operation) => OF[operation]?.test(sentence));
+    if (does && minutes > longest) [main, longest] = [does, minutes];
+  }
+  return main ? [main, ...found.filter((each) => each !== main)] : found;
+}
+
+function byHandCooking(
+  operation: Operation,
+  heat: Heat,
+  covered: boolean,
+  minutes: StepMinutes | null,
+  stated: ReturnType<typeof statedCooking>,
+): Pick<StepReading, "open" | "coveredMinutes"> {
+  if (operation !== "simmer" && operation !== "reduce" && operation !== "dissolve" && operation !== "mix") return { open: [], coveredMinutes: 0 };
+  const all = minutes?.usual ?? stated.coveredMinutes + stated.open.reduce((sum, part) => sum + part.minutes, 0);
+  if (all <= 0) return { open: [], coveredMinutes: 0 };
+  return covered ? { open: [], coveredMinutes: all } : { open: [{ heat, minutes: all }], coveredMinutes: 0 };
+}
+
+/** The minutes that a text states, all together; null where it states none. */
+function statedMinutes(text: string, whistle: number): StepMinutes | null {
+  let [shortest, usual, longest] = [0, 0, 0];
+  for (const [, from = "0", to, unit = ""] of text.matchAll(DURATION)) {
+    const word = unit.toLowerCase();
+    const times = word.startsWith("h") ? 60 : word.startsWith("s") ? 1 / 60 : word.startsWith("w") ? whistle : 1;
+    const [low, high] = [Number(from) * times, Number(to ?? from) * times];
+    shortest += low * (to ? 1 : 0.85);
+    usual += (low + high) / 2;
+    longest += high * (to ? 1 : 1.25);
+  }
+  if (/\bovernight\b/i.test(text)) [shortest, usual, longest] = [shortest + NIGHT.shortest, usual + NIGHT.usual, longest + NIGHT.longest];
+  return usual > 0 ? { shortest: rounded(shortest), usual: rounded(usual), longest: rounded(longest) } : null;
+}
+
+const rounded = (minutes: number) => (minutes < 10 ? Math.round(minutes * 2) / 2 : Math.round(minutes));
+
+function attentionIn(text: string): Attention | null {
+  if (/\b(?:now and then|from time to time|occasionally|once or twice)\b/i.test(text)) return "now and then";
+  if (/\b(?:stirring|whisking|without (?:a )?stop|all the while|constantly|keep stirring)\b/i.test(text)) return "hands on";
+  return null;
+}
+
+function toolsIn(text: string): string[] {
+  const found = TOOLS.filter(([, pattern]) => pattern.test(text)).map(([name]) => name);
+  return found.includes("heavy pan") ? found.filter((name) => name !== "pan") : found;
+}

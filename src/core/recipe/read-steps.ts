@@ -1,0 +1,182 @@
+import type { ProcessConstants } from "../food";
+import { measureAmounts } from "./measure-amount";
+import { mentionsOf, namesOfLine, type FindMentions } from "./mentions";
+import { readAmount } from "./read-amount";
+import type { LineReading, ReadingContext } from "./read-line";
+import { readStep, type StepReading } from "./read-step";
+import type { Recipe } from "./recipe";
+import type { Structure } from "./components";
+
+/** Something that goes in at a step. */
+export interface ReadTake {
+  readonly of: { readonly kind: "line"; readonly index: number } | { readonly kind: "component"; readonly id: string };
+  /** Above 0, at most 1: of the whole line or component. */
+  readonly share: number;
+  /** The text names it, the maker set it, or no step names it and this is where it must go in. */
+  readonly why: "named" | "by hand" | "not named";
+}
+
+export interface ReadStepWithTakes extends StepReading {
+  readonly takes: readonly ReadTake[];
+}
+
+type Key = `line ${number}` | `component ${string}`;
+
+const HALVES: Readonly<Record<string, number>> = {
+  half: 0.5,
+  "½": 0.5,
+  "a third": 1 / 3,
+  "one third": 1 / 3,
+  "⅓": 1 / 3,
+  "two thirds": 2 / 3,
+  "⅔": 2 / 3,
+  "a quarter": 0.25,
+  "¼": 0.25,
+  "three quarters": 0.75,
+  "¾": 0.75,
+  most: 0.85,
+  "a little": 0.05,
+};
+const SHARE_BEFORE = new RegExp(`\\b(${Object.keys(HALVES).join("|")})\\s+(?:of\\s+)?(?:the\\s+|your\\s+|this\\s+)?(?:[a-z-]+\\s+){0,2}$`, "i");
+const GLYPH_BEFORE = /([½⅓⅔¼¾])\s*(?:of\s+)?(?:the\s+)?(?:[a-z-]+\s+){0,1}$/i;
+const REST_BEFORE = /\b(?:rest|remaining|remainder|other half)\s+(?:of\s+)?(?:the\s+|your\s+)?(?:[a-z-]+\s+){0,2}$/i;
+const AMOUNT_BEFORE =
+  /((?:\d+(?:[.,]\d+)?|[½⅓⅔¼¾]|half a|half an|an?|one|two|three|four|a few)\s*(?:cups?|katoris?|tbsp|tablespoons?|tsp|teaspoons?|spoonfuls?|spoons?|ladles?|ladlefuls?|handfuls?|ml|millilitres?|g|grams?|l|litres?))\s+(?:of\s+)?(?:the\s+|your\s+)?(?:[a-z-]+\s+){0,2}$/i;
+
+/** Reads all steps: what each does, and what goes in at each. What is named in no step goes in where it must: its component's first step, a garnish at the end. */
+export function readSteps(
+  recipe: Recipe,
+  readings: readonly LineReading[],
+  structure: Structure,
+  context: ReadingContext,
+  constants: ProcessConstants,
+): ReadStepWithTakes[] {
+  const steps = recipe.steps.filter(({ text, choice }) => text.trim() !== "" || Object.keys(choice).length > 0).map((step) => readStep(step, constants));
+  const finders = new Map<string, FindMentions<Key>>();
+  const finderFor = (component: string | undefined) => {
+    const known = finders.get(component ?? "");
+    if (known) return known;
+    const fresh = finderOf(recipe, readings, structure, component);
+    finders.set(component ?? "", fresh);
+    return fresh;
+  };
+  const mentions = steps.map(({ step }) => finderFor(step.component)(step.text));
+  const lineById = new Map(recipe.lines.map(({ id }, index) => [id, index] as const));
+
+  const left = new Map<Key, number>();
+  const rest = (key: Key) => left.get(key) ?? 1;
+  const takes: ReadTake[][] = steps.map(() => []);
+  const put = (at: number, key: Key, share: number, why: ReadTake["why"]) => {
+    const of = key.startsWith("line ")
+      ? ({ kind: "line", index: Number(key.slice(5)) } as const)
+      : ({ kind: "component", id: key.slice("component ".length) } as const);
+    takes[at]?.push({ of, share, why });
+    left.set(key, rest(key) - share);
+  };
+  // What was settled by hand is taken off first, wherever it stands.
+  steps.forEach(({ step }, at) => {
+    for (const { of, share } of step.choice.takes ?? []) {
+      const line = lineById.get(of);
+      const key: Key = line === undefined ? `component ${of}` : `line ${line}`;
+      if (line !== undefined || structure.components.has(of)) put(at, key, share, "by hand");
+    }
+  });
+  const later = (at: number, key: Key) =>
+    mentions.findIndex((found, other) => other > at && !steps[other]?.step.choice.takes && found.some((each) => each.key === key));
+  const lastShared = new Map<Key, number>();
+  steps.forEach((reading, at) => {
+    if (reading.step.choice.takes) return;
+    for (const { key, at: place } of mentions[at] ?? []) {
+      if (rest(key) <= 1e-6 || (takes[at] ?? []).some((take) => keyOf(take) === key)) continue;
+      if (key.startsWith("line ") && readings[Number(key.slice(5))]?.kind !== "read") continue;
+      const whole = key.startsWith("component ") ? key.slice("component ".length) : null;
+      // What is served apart is named, and stays beside it, unless the maker says otherwise.
+      if (whole !== null && structure.components.get(whole)?.use.kind === "apart") continue;
+      if (whole !== null && !steps.some(({ step }) => step.component === whole)) {
+        // It has no steps of its own: its lines go in here, those that are named elsewhere apart.
+        recipe.lines.forEach(({ component }, index) => {
+          const line: Key = `line ${index}`;
+          const named = mentions.some((found) => found.some((each) => each.key === line));
+          if (component === whole && !named && readings[index]?.kind === "read" && rest(line) > 1e-6) put(at, line, rest(line), "named");
+        });
+        left.set(key, 0);
+        continue;
+      }
+      if (reading.setsAside && !staysIn(readings, key) && later(at, key) >= 0) continue;
+      const before = reading.step.text.slice(Math.max(0, place - 60), place);
+      const share = shareBefore(before, readings, key, context);
+      const taken = share === null ? rest(key) : Math.min(share, rest(key));
+      if (taken > 0) put(at, key, taken, "named");
+      if (share !== null) lastShared.set(key, at);
+    }
+  });
+  // A part that no step takes goes in with the last part; a line that none names where it must.
+  for (const [key, at] of lastShared) if (rest(key) > 1e-6) put(at, key, rest(key), "not named");
+  if (steps.length > 0) {
+    readings.forEach((reading, index) => {
+      const key: Key = `line ${index}`;
+      if (reading.kind === "read" && rest(key) > 1e-6) put(placeFor(steps, reading, recipe.lines[index]?.component), key, rest(key), "not named");
+    });
+    for (const component of structure.components.values()) {
+      const key: Key = `component ${component.id}`;
+      const at = lastOf(steps, structure.into.get(component.id));
+      // Where what it goes into has no step, the ledger brings them together at the end.
+      if (at >= 0 && steps.some(({ step }) => step.component === component.id) && rest(key) > 1e-6 && component.use.kind !== "apart")
+        put(at, key, rest(key), "not named");
+    }
+  }
+  return steps.map((step, at) => ({ ...step, takes: takes[at] ?? [] }));
+}
+
+/** What something is fried or soaked in stays in the pot when that is lifted out. */
+function staysIn(readings: readonly LineReading[], key: Key): boolean {
+  const reading = key.startsWith("line ") ? readings[Number(key.slice(5))] : undefined;
+  return reading !== undefined && "role" in reading && (reading.role === "richness" || reading.role === "liquid");
+}
+
+const keyOf = ({ of }: ReadTake): Key => (of.kind === "line" ? `line ${of.index}` : `component ${of.id}`);
+
+/** Finds lines and components in a step: what belongs to the step's own component is meant before others of the same name. */
+function finderOf(recipe: Recipe, readings: readonly LineReading[], structure: Structure, component: string | undefined): FindMentions<Key> {
+  const lines = readings.flatMap((reading, index) =>
+    reading.kind === "read"
+      ? [{ key: `line ${index}` as Key, own: recipe.lines[index]?.component === component, names: namesOfLine(reading.description, reading.food) }]
+      : [],
+  );
+  const parts = [...structure.components.values()]
+    .filter(({ id }) => id !== component)
+    .map(({ id, name }) => ({ key: `component ${id}` as Key, own: false, names: [name, name.trim().split(/\s+/).at(-1) ?? name] }));
+  return mentionsOf([...lines.filter(({ own }) => own), ...parts, ...lines.filter(({ own }) => !own)]);
+}
+
+/** What the words before a name say of how much of it: a share, or an amount held against the line's grams. Null where they say nothing, or "the rest". */
+function shareBefore(before: string, readings: readonly LineReading[], key: Key, context: ReadingContext): number | null {
+  if (REST_BEFORE.test(before)) return null;
+  const amount = AMOUNT_BEFORE.exec(before)?.[1];
+  const reading = key.startsWith("line ") ? readings[Number(key.slice(5))] : undefined;
+  if (amount !== undefined) {
+    if (reading?.kind !== "read") return null;
+    const words = amount
+      .replace(/\bhalf an?\b/i, "½")
+      .replace(/\ba few\b/i, "3")
+      .replace(/\b(?:spoonfuls?|spoons?)\b/i, "tbsp");
+    const { amounts } = readAmount(`${words} ${reading.description}`);
+    const measured = measureAmounts(amounts, reading.food, reading.description, context.familyDensity[reading.food.family] ?? null, context.measures);
+    return measured.kind === "weighed" && reading.grams.value > 0 ? Math.min(1, measured.grams.value / reading.grams.value) : null;
+  }
+  const share = SHARE_BEFORE.exec(before)?.[1] ?? GLYPH_BEFORE.exec(before)?.[1];
+  return share === undefined ? null : (HALVES[share.toLowerCase()] ?? null);
+}
+
+/** Where a line that no step names goes in. */
+function placeFor(steps: readonly StepReading[], reading: Extract<LineReading, { kind: "read" }>, component: string | undefined): number {
+  const own = component !== undefined && steps.some(({ step }) => step.component === component) ? component : undefined;
+  const places = steps.flatMap(({ step }, at) => (step.component === own ? [at] : []));
+  const late = ["aroma", "colour", "crunch"].includes(reading.role);
+  return (late ? places.at(-1) : places[0]) ?? (late ? steps.length - 1 : 0);
+}
+
+/** The last step of what a component goes into. */
+function lastOf(steps: readonly StepReading[], into: string | undefined): number {
+  return steps.findLastIndex(({ step }) => step.component === into);
+}

@@ -1,0 +1,187 @@
+import { cook, DRYING, dryOff, roast, soak, type Pot, type PotItem, type PotState } from "./pot";
+import { pressed } from "./pressing";
+import type { ReadStepWithTakes } from "./read-steps";
+import { hasSteps, potOf, putLine, roleOf, straightIn, type Walk } from "./walk";
+
+export interface LedgerMass {
+  readonly name: string;
+  readonly grams: number;
+}
+
+/** What one step does to the pot that it is done in. */
+export interface LedgerEntry {
+  /** Place among the read steps; null where a recipe has none. */
+  readonly step: number | null;
+  /** Id of the component made; null for the sweet itself. */
+  readonly component: string | null;
+  readonly went: readonly LedgerMass[];
+  /** Water driven off, g; below 0 where it is taken up. */
+  readonly driven: number;
+  /** How that is known; empty where nothing is driven off or taken up. */
+  readonly how: string;
+  /** What else leaves: peel, pulp, what stays on the tools. */
+  readonly away: readonly LedgerMass[];
+  readonly after: PotState;
+}
+
+/** What stays on a pan or jar that is rinsed into the pot, as a share of what would stay. */
+const RINSED = 0.3;
+
+/** What one step does: what goes in, what it does to it, what leaves, what the scale says. */
+export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): LedgerEntry {
+  const { component } = reading.step;
+  const { process } = walk.constants;
+  const table = process.value;
+  const pot = potOf(walk, component);
+  const before = pot.net;
+  const does = new Set(reading.operations);
+  const went: LedgerMass[] = [];
+  const away: LedgerMass[] = [];
+  const told: string[] = [];
+  const here: PotItem[] = [];
+  let joined = 0;
+
+  for (const { of, share } of reading.takes) {
+    if (of.kind === "component") {
+      const name = walk.structure.components.get(of.id)?.name ?? "";
+      const source = walk.pots.get(of.id);
+      // Before it is done nothing of it can go in: it does so at the end.
+      if (!source?.begun || walk.steps.some(({ step }, other) => other > at && step.component === of.id)) {
+        walk.problems.push({ kind: "not yet made", step: at, component: name });
+        continue;
+      }
+      const left = Math.max(0, 1 - (walk.poured.get(of.id) ?? 0));
+      countUse(walk, of.id, share, name, at);
+      if (source === pot || left <= 0) continue;
+      walk.poured.set(of.id, (walk.poured.get(of.id) ?? 0) + Math.min(share, left));
+      const { use } = walk.structure.components.get(of.id) ?? { use: { kind: "whole" } as const };
+      const came = pot.pour(source, Math.min(share, left) * (use.kind === "part" ? use.share : 1));
+      joined += came.net;
+      went.push({ name, grams: came.mass });
+      continue;
+    }
+    const line = walk.readings[of.index];
+    if (line?.kind !== "read") continue;
+    const own = walk.recipe.lines[of.index]?.component;
+    const straight = component === undefined && own !== undefined && !hasSteps(walk, own) ? straightIn(walk, own, pot) : { share: 1, pot };
+    const waste = does.has("peel") && !/\b(?:peeled|cored|pitted|stoned|deseeded)\b/i.test(line.description) ? (table.waste[line.food.id] ?? 0) : 0;
+    const { item, told: cooked } = putLine(walk, straight.pot, line, of.index, share * straight.share, waste);
+    countUse(walk, `line ${of.index}`, share, line.food.name, at);
+    // What is served beside the sweet is named here, and stays beside it.
+    if (straight.pot !== pot) continue;
+    here.push(item);
+    went.push({ name: line.food.name, grams: item.grams / (1 - waste) });
+    if (waste > 0) away.push({ name: `peel and core of ${line.food.name.toLowerCase()}`, grams: (item.grams * waste) / (1 - waste) });
+    told.push(cooked);
+    if (/\bsoaked\b/i.test(line.description)) told.push(soakHere(walk, pot, item));
+  }
+  const liquid = here.some(({ index, food }) => food.id === "water" || roleOf(walk, index) === "liquid");
+  if (does.has("soak") && !liquid) for (const item of here) told.push(soakHere(walk, pot, item));
+  if (does.has("roast")) {
+    const roasted = roast(pot, table.roastedMoisture);
+    told.push(roasted);
+    walk.known ||= roasted !== "";
+  }
+  const isPressed = does.has("press") && press(walk, pot, component, at, away);
+  const cooked = cook(pot, reading, walk.constants);
+  told.push(cooked.told);
+  walk.openMinutes += cooked.minutes;
+  walk.known ||= cooked.known;
+  if (cooked.tooMuch) walk.problems.push({ kind: "more water than there is", step: at, ...cooked.tooMuch });
+  for (const operation of DRYING)
+    if (does.has(operation)) {
+      told.push(dryOff(pot, operation, table.waterLost[operation]));
+      walk.known ||= operation !== "chill";
+    }
+  leftBehind(walk, pot, reading, here, away);
+  told.push(weighIn(walk, pot, reading.step.choice.weighed, at));
+  pot.begun = true;
+  return {
+    step: at,
+    component: component !== undefined && walk.structure.components.has(component) ? component : null,
+    went,
+    driven: isPressed ? pot.net : pot.net - before - joined,
+    how: told.filter(Boolean).join("; "),
+    away: away.filter(({ grams }) => grams > 0.05),
+    after: pot.state(),
+  };
+}
+
+function countUse(walk: Walk, key: string, share: number, name: string, step: number): void {
+  const before = walk.used.get(key) ?? 0;
+  walk.used.set(key, before + share);
+  if (before + share > 1.005 && before <= 1.005) walk.problems.push({ kind: "used twice", step, name, share: before + share });
+}
+
+function soakHere(walk: Walk, pot: Pot, item: PotItem): string {
+  const { gained, told } = soak(pot, item, walk.constants.process.value.uptake);
+  walk.takenUp += gained;
+  return told;
+}
+
+/** Presses what is in the pot; true where a milk took its place. */
+function press(walk: Walk, pot: Pot, component: string | undefined, step: number, away: LedgerMass[]): boolean {
+  const soaked = pot.items.reduce((sum, item) => sum + item.soaked, 0);
+  const lines = new Map<number, PotItem>();
+  for (const item of pot.items) lines.set(item.index, { ...item, grams: item.grams + (lines.get(item.index)?.grams ?? 0) });
+  const inPot = [...lines.values()];
+  const result = pressed(inPot, soaked > 0, walk.pantry);
+  if (result === null) return false;
+  const why = typeof result === "string" ? result : notWhole(walk, inPot, result.index);
+  if (typeof result === "string" || why !== null) {
+    walk.problems.push({ kind: "cannot be pressed", step, why: why ?? "" });
+    return false;
+  }
+  const { food, grams, sd } = result.milk;
+  away.push({ name: "pulp, and what stays on the cloth", grams: Math.max(0, pot.mass - grams) });
+  // What was taken up in soaking is in the milk's own water now.
+  walk.takenUp -= soaked;
+  pot.becomes(result.index, food, grams, sd);
+  walk.pressings.set(result.index, { ...result, until: step, component });
+  return true;
+}
+
+/** What keeps a pot from becoming a milk: some of the nut is meant for elsewhere. */
+function notWhole({ readings }: Walk, inPot: readonly PotItem[], index: number): string | null {
+  const line = readings[index];
+  const item = inPot.find((each) => each.index === index);
+  if (line?.kind === "read" && item && item.grams < 0.98 * line.grams.value)
+    return `Not all of the ${line.food.name.toLowerCase()} is in the pot when it is pressed. Give what is pressed a line of its own.`;
+  return null;
+}
+
+/** The steps that soak, grind and press a line: of a component all up to the pressing, else those that take it or press it. */
+export function pressingSteps({ steps }: Walk, index: number, until: number, component: string | undefined): number[] {
+  return steps.flatMap(({ step, takes }, at) => {
+    const mine = component !== undefined ? step.component === component : at === until || takes.some(({ of }) => of.kind === "line" && of.index === index);
+    return mine && at <= until ? [at] : [];
+  });
+}
+
+/** What stays on sieve, pan, hands and tools. */
+function leftBehind({ constants, readings }: Walk, pot: Pot, { operations, step }: ReadStepWithTakes, here: readonly PotItem[], away: LedgerMass[]): void {
+  const { filtered, caramelised, left } = constants.process.value;
+  const lose = (grams: number, name: string) => {
+    const lost = Math.min(grams, pot.mass);
+    pot.lose(lost);
+    away.push({ name, grams: lost });
+  };
+  const sugars = here.reduce((sum, { index, grams }) => sum + (roleOf({ readings }, index) === "sweetener" ? grams : 0), 0);
+  if (operations.includes("dissolve") && /\b(?:strain|filter|sieve)\b/i.test(step.text)) lose(filtered * sugars, "grit, and what the sieve holds");
+  if (operations.includes("caramelise")) lose(caramelised * sugars, "gone as the sugar browns");
+  if (operations.includes("shape")) lose(left.shape * pot.mass, "left on hands and tools");
+  else if (operations.includes("transfer")) lose((/\brins/i.test(step.text) ? RINSED : 1) * left.transfer * pot.mass, "left on pan and spoon");
+}
+
+function weighIn(walk: Walk, pot: Pot, weighed: number | undefined, step: number): string {
+  if (weighed === undefined) return "";
+  walk.known = true;
+  const dry = pot.mass - pot.water;
+  if (weighed > pot.mass * 1.005 + 0.5) walk.problems.push({ kind: "weighs more", step, weighed, there: pot.mass });
+  else if (weighed < dry - 0.5) walk.problems.push({ kind: "weighs less than dry", step, weighed, dry });
+  else {
+    pot.weigh(weighed);
+    return "weighed";
+  }
+  return "";
+}

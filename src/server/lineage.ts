@@ -1,0 +1,153 @@
+import {
+  differenceWords,
+  lineDifferences,
+  recipeInput,
+  type Compared,
+  type ComparedLine,
+  type LineageRevision,
+  type LineageVersion,
+  type Snapshot,
+} from "../core/adaptation";
+import { evaluate, type EvaluationInput } from "../core/evaluate";
+import { readRecipe, stepTexts, type Recipe } from "../core/recipe";
+import { beamReadings, insideCount, type DiningTable } from "../core/substitution";
+import { formatGrams } from "../core/units";
+import * as db from "../db";
+import { getDatabase } from "./database";
+import { getHousehold } from "./household";
+import { kitchenReference } from "./pantry";
+import { Refusal } from "./problem-details";
+import { reading } from "./reading";
+import { getAdaptation, requireRecipe } from "./recipes";
+
+export interface Lineage {
+  readonly title: string;
+  readonly recipe: Recipe;
+  readonly revision: number;
+  readonly versions: readonly LineageVersion[];
+  readonly revisions: readonly LineageRevision[];
+}
+
+const MOST_VERSIONS = 200;
+const MOST_REVISIONS = 50;
+
+/** The lines of a version, each paired with the recipe's line it stands for. Amounts are of its own servings. */
+const versionLines = ({ rows, recipe }: Snapshot, servings: number, own: number): ComparedLine[] =>
+  rows.flatMap(({ line, food, grams }) =>
+    food
+      ? [
+          {
+            key: line === null ? `new ${food.id}` : `line ${recipe.lines[line]?.id ?? line}`,
+            name: food.name,
+            foodId: food.id,
+            grams: (grams * servings) / own,
+          },
+        ]
+      : [],
+  );
+
+/** What is driven off, where that differs by more than a tenth. */
+function drivenOff(before: EvaluationInput, factor: number, after: EvaluationInput): string[] {
+  const [was, is] = [before.evaporation.value * factor, after.evaporation.value];
+  return Math.abs(is - was) > 0.1 * Math.max(10, Math.abs(was)) ? [`water driven off ${formatGrams(was)} g, now ${formatGrams(is)} g`] : [];
+}
+
+async function recipeLines(recipe: Recipe, factor: number): Promise<ComparedLine[]> {
+  const [reference, { document: household }] = await Promise.all([kitchenReference(), getHousehold()]);
+  return readRecipe(recipe, reading(reference, household.measures), reference.constants).lines.map(({ index, food, grams }) => ({
+    key: `line ${recipe.lines[index]?.id ?? index}`,
+    name: food.name,
+    foodId: food.id,
+    grams: grams * factor,
+  }));
+}
+
+/** Where a recipe's versions come from: each with what changed from its parent, why, when and for whom; and the recipe as it was before. */
+export async function lineageOf(id: string): Promise<Lineage> {
+  const { recipe, revision } = await requireRecipe(id);
+  const database = await getDatabase();
+  const [kept, revisions] = await Promise.all([db.latestVersions(database, id, MOST_VERSIONS), db.listRevisions(database, id, MOST_REVISIONS)]);
+  const { constants } = await kitchenReference();
+  const byId = new Map(kept.map((version) => [version.id, version.snapshot as Snapshot] as const));
+  const versions: LineageVersion[] = [];
+  for (const version of kept) {
+    const snapshot = version.snapshot as Snapshot;
+    const parent = version.parentId === null ? undefined : byId.get(version.parentId);
+    const { servings, limits, serve } = snapshot.table;
+    const before = parent ? versionLines(parent, servings, parent.table.servings) : await recipeLines(snapshot.recipe, servings / snapshot.recipe.servings);
+    versions.push({
+      id: version.id,
+      label: version.label,
+      kept: version.keptAt,
+      parentId: parent ? version.parentId : null,
+      why: version.why,
+      whom: version.whom,
+      servings,
+      ...insideCount(beamReadings(snapshot.asHandedDown.figures, snapshot.forThisTable.figures, limits, serve, constants)),
+      changes: [
+        ...lineDifferences(before, versionLines(snapshot, servings, servings)).map(differenceWords),
+        ...drivenOff(
+          (parent ?? snapshot)[parent ? "forThisTable" : "asHandedDown"].input,
+          servings / (parent?.table.servings ?? servings),
+          snapshot.forThisTable.input,
+        ),
+      ],
+    });
+  }
+  const now = await recipeLines(recipe, 1);
+  const was: LineageRevision[] = [];
+  for (const each of revisions) {
+    const changes = lineDifferences(await recipeLines(each.recipe, recipe.servings / each.recipe.servings), now).map(differenceWords);
+    if (each.recipe.title !== recipe.title) changes.unshift(`called “${each.recipe.title}”, now “${recipe.title}”`);
+    if (stepTexts(each.recipe).join("\n") !== stepTexts(recipe).join("\n")) changes.push("steps changed");
+    was.push({ revision: each.revision, until: each.replacedAt, recipe: each.recipe, changes });
+  }
+  return { title: recipe.title, recipe, revision, versions, revisions: was };
+}
+
+const HANDED_DOWN = "now";
+const MOST_COMPARED = 4;
+
+/** Two to four of a recipe and its versions, with all figures, amounts for the servings of the first. */
+export async function comparedOf(id: string, ids: readonly string[]): Promise<{ readonly table: DiningTable; readonly items: readonly Compared[] }> {
+  const { recipe } = await requireRecipe(id);
+  const chosen = [...new Set(ids)];
+  if (chosen.length < 2 || chosen.length > MOST_COMPARED)
+    throw new Refusal(422, `Choose two to ${MOST_COMPARED} to hold side by side; ${chosen.length} ${chosen.length === 1 ? "was" : "were"} chosen.`);
+  const {
+    table: { document: table },
+  } = await getAdaptation(id, recipe);
+  const [reference, { document: household }] = await Promise.all([kitchenReference(), getHousehold()]);
+  const versions = new Map((await db.findVersions(await getDatabase(), chosen)).map((version) => [version.id, version] as const));
+  const items: Compared[] = [];
+  for (const each of chosen) {
+    if (each === HANDED_DOWN) {
+      const read = readRecipe(recipe, reading(reference, household.measures), reference.constants);
+      const input = recipeInput(read, { ...table, servings: recipe.servings });
+      items.push({
+        id: each,
+        name: "As handed down",
+        about: `${recipe.servings} servings`,
+        servings: recipe.servings,
+        figures: evaluate(input, reference.constants).figures,
+        input,
+        lines: await recipeLines(recipe, 1),
+      });
+      continue;
+    }
+    const version = versions.get(each);
+    if (version?.recipeId !== id) throw new Refusal(404, "One of these versions is not there, or is of another recipe. It may have been deleted.");
+    const snapshot = version.snapshot as Snapshot;
+    const { servings } = snapshot.table;
+    items.push({
+      id: each,
+      name: version.label,
+      about: version.whom || version.why || `${servings} servings`,
+      servings,
+      figures: snapshot.forThisTable.figures,
+      input: snapshot.forThisTable.input,
+      lines: versionLines(snapshot, servings, servings),
+    });
+  }
+  return { table, items };
+}

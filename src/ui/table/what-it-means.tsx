@@ -1,0 +1,318 @@
+"use client";
+
+import { useState, type ReactNode } from "react";
+import type { Mistake, Caution, VesselFinding } from "../../core/cautions";
+import { describeProperty, type PropertyId } from "../../core/evaluate";
+import type { Finding, Rule } from "../../core/models/diet";
+import type { ReadRecipe } from "../../core/recipe";
+import { LIMIT_NAMES, type DiningTable, type Meeting, type StepFinding } from "../../core/substitution";
+import { Button } from "../parts/button";
+import { Cautions } from "../parts/cautions";
+import { WhyMark } from "../parts/marks";
+import { useHouseRulesDocument } from "../shell/house-rules";
+import { toast } from "../shell/messages";
+
+/** Whose rules these are, in brackets. */
+const ofWhom = (names: readonly string[]): string => (names.length > 0 ? ` (${names.join(", ")})` : "");
+const schoolWords = (school: string) => (school === "uk" ? "UK, stricter" : school === "who" ? "WHO" : school);
+
+/** The one set of rules that the table comes to: each with its school, and whose it is. */
+export function KeptHere({
+  table,
+  rules,
+  whose,
+  onRemove,
+}: {
+  readonly table: DiningTable;
+  readonly rules: readonly Rule[];
+  readonly whose: ReadonlyMap<string, readonly string[]>;
+  readonly onRemove: (rule: string) => void;
+}) {
+  if (rules.length + table.limits.length === 0) return null;
+  return (
+    <section aria-labelledby="kept-title">
+      <h2 id="kept-title" className="t-h2">
+        Kept at this table
+      </h2>
+      <ul className="rule-t mt-1 t-ledger">
+        {rules.map(({ id, name, school, traces }) => {
+          const names = whose.get(id) ?? [];
+          return (
+            <li key={id} className="border-b border-line py-1.5 flex gap-3 justify-between items-baseline">
+              <span>
+                <span className="font-[550]">{name}</span>
+                <span className="text-ink2">{names.length > 0 ? `: ${names.join(", ")}` : ": the table’s own"}</span>
+                {(school !== "usual" || traces) && (
+                  <span className="block t-small text-ink2">
+                    {[school === "usual" ? "" : school, traces === "avoided" ? "traces count" : traces === "as an ingredient" ? "traces do not matter" : ""]
+                      .filter(Boolean)
+                      .join("; ")}
+                  </span>
+                )}
+              </span>
+              {names.length === 0 && (
+                <button type="button" className="underline t-small min-h-11 md:min-h-8" onClick={() => onRemove(id)}>
+                  Take off<span className="sr-only"> {name}</span>
+                </button>
+              )}
+            </li>
+          );
+        })}
+        {table.limits.map((limit) => {
+          const { name, unit } = LIMIT_NAMES[limit.id];
+          const names = (table.seats ?? []).filter(({ limits }) => limits.some((each) => each.id === limit.id)).map((seat) => seat.name);
+          return (
+            <li key={limit.id} className="border-b border-line py-1.5">
+              <span className="font-[550]">
+                {name.charAt(0).toUpperCase() + name.slice(1)} at most {limit.most} {unit}
+              </span>
+              <span className="text-ink2"> a serving{names.length > 0 ? `: ${names.join(", ")}` : ""}</span>
+              {limit.id === "freeSugars" && <span className="block t-small text-ink2">{schoolWords(limit.school)}</span>}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+/** Rules of this table that get into each other's way. */
+export function Meetings({ meetings, whose }: { readonly meetings: readonly Meeting[]; readonly whose: ReadonlyMap<string, readonly string[]> }) {
+  if (meetings.length === 0) return null;
+  const called = ({ id, name }: Rule) => `${name}${ofWhom(whose.get(id) ?? [])}`;
+  return (
+    <section aria-labelledby="meet-title">
+      <h2 id="meet-title" className="t-h2">
+        Where wishes meet
+      </h2>
+      <ul className="rule-t mt-1 t-ledger">
+        {meetings.map((meeting, i) => (
+          <li key={i} className="border-b border-line py-2">
+            {meeting.kind === "schools" ? (
+              <>
+                <span className="font-[550]">{called(meeting.rule)}</span> is kept in two schools, {meeting.rule.school} and {meeting.other.school}
+                {ofWhom(whose.get(meeting.other.id) ?? [])}. Both hold: the stricter decides.
+              </>
+            ) : (
+              <>
+                <span className="font-[550]">
+                  {called(meeting.rule)} and {called(meeting.other)}
+                </span>
+                : of what could stand in for the {meeting.role}, {foodNames(meeting.taken)} {meeting.taken.length === 1 ? "is" : "are"} left out or asked about
+                too.{" "}
+                {meeting.left.length === 0 ? (
+                  <span className="text-rose">By all rules together nothing is left.</span>
+                ) : (
+                  <span className="text-ink2">Left: {foodNames(meeting.left)}.</span>
+                )}
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const FEW = 5;
+const foodNames = (foods: readonly { readonly name: string }[]): string => {
+  const names = foods.slice(0, FEW).map(({ name }) => name.toLowerCase());
+  return foods.length > FEW ? `${names.join(", ")} and ${foods.length - FEW} more` : names.join(", ");
+};
+
+/** Findings on the lines, and on what steps use beside them; a question can be answered once, for the household. */
+export function Findings({
+  found,
+  inSteps,
+  read,
+  whose,
+  today,
+}: {
+  readonly found: readonly Finding[];
+  readonly inSteps: readonly StepFinding[];
+  readonly read: ReadRecipe;
+  readonly whose: ReadonlyMap<string, readonly string[]>;
+  readonly today: string;
+}) {
+  const { recipe, structure } = read;
+  const told = [
+    ...found.map((finding) => {
+      const line = recipe.lines[finding.line];
+      const part = line?.component === undefined ? undefined : structure.components.get(line.component)?.name;
+      return { ...finding, key: `line ${finding.line}`, text: line?.text ?? "", where: part ? `, for the ${part.toLowerCase()}` : "" };
+    }),
+    ...inSteps.map((finding) => ({
+      ...finding,
+      key: `step ${finding.step}`,
+      text: read.steps[finding.step]?.step.text ?? "",
+      where: `, in step ${finding.step + 1}`,
+    })),
+  ];
+  const byPlace = [...new Set(told.map(({ key }) => key))].map((key) => told.filter((each) => each.key === key));
+  return (
+    <ul className="rule-t mt-2">
+      {byPlace.map((all) => {
+        const [first] = all;
+        // What could not be read is asked by every rule: said once.
+        const unread = all.filter(({ food, rule }) => food === undefined && !rule.startsWith("limit-"));
+        return (
+          <li key={first?.key} className="border-b border-line py-2 t-ledger">
+            <span className="font-[550]">{first?.text}</span>
+            <span className="t-small text-ink2">{first?.where}</span>
+            {unread.length > 0 && (
+              <Told verdict="ask">
+                It could not be read, so it is not known to be safe:{" "}
+                {unread.map(({ ruleName, rule }) => `${ruleName}${ofWhom(whose.get(rule) ?? [])}`).join(", ")}.
+              </Told>
+            )}
+            {all
+              .filter((each) => !unread.includes(each))
+              .map(({ rule, ruleName, verdict, reason, school, food }) => (
+                <Told key={`${rule} ${reason}`} verdict={verdict}>
+                  {ruleName}
+                  {ofWhom(whose.get(rule) ?? [])}: {reason}.{school !== "usual" && ` School: ${schoolWords(school)}.`}
+                  {verdict === "ask" && food !== undefined && <Answer rule={rule} reason={reason} food={food} today={today} />}
+                </Told>
+              ))}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+function Told({ verdict, children }: { readonly verdict: Finding["verdict"]; readonly children: ReactNode }) {
+  return (
+    <span className="flex gap-2 text-ink2">
+      <span className="pt-0.5">
+        <WhyMark kind={verdict === "ask" ? "ask" : "conflict"} />
+      </span>
+      <span className="min-w-0 flex-1">{children}</span>
+    </span>
+  );
+}
+
+/** What the household knows where a rule asks: answered once, with the day and how it is known. */
+function Answer({ rule, reason, food, today }: { readonly rule: string; readonly reason: string; readonly food: string; readonly today: string }) {
+  const { present, set, undo } = useHouseRulesDocument();
+  const [open, setOpen] = useState(false);
+  const [note, setNote] = useState("");
+  const question = reason.replace(/, and this is made ready in it$/, "");
+  const others = present.answers.filter((each) => !(each.rule === rule && each.food === food && each.question === question));
+  const take = (verdict: "allowed" | "avoid") => {
+    set({ ...present, answers: [...others, { rule, food, question, verdict, day: today, note: note.trim() }] });
+    setOpen(false);
+    toast(verdict === "allowed" ? "Remembered: it may be eaten. It is in the Household, under Rules of the house." : "Remembered: it is left out.", {
+      label: "Take it back",
+      run: () => undo?.(),
+    });
+  };
+  if (!open)
+    return (
+      <button type="button" className="underline t-small min-h-11 md:min-h-8" onClick={() => setOpen(true)}>
+        We know<span className="sr-only">: {question}</span>
+      </button>
+    );
+  return (
+    <span className="block mt-1 p-2 bg-pressed">
+      <label className="t-small text-ink2 block">
+        How you know
+        <input
+          value={note}
+          maxLength={300}
+          placeholder="read on the packet; asked the maker; our elders’ list"
+          onChange={(event) => setNote(event.target.value)}
+          className="block w-full border border-edge bg-sheet px-2 min-h-11 md:min-h-9 text-ink text-[16px]"
+        />
+      </label>
+      <span className="flex flex-wrap gap-2 mt-2">
+        <Button onClick={() => take("allowed")}>It may be eaten</Button>
+        <Button onClick={() => take("avoid")}>It is left out</Button>
+        <button type="button" className="underline t-small min-h-11 px-2" onClick={() => setOpen(false)}>
+          Not now
+        </button>
+      </span>
+    </span>
+  );
+}
+
+/** What vessels, look-alikes and the usual cautions have to say to this sweet at this table. */
+export function AlsoMind({
+  vessels,
+  mistaken,
+  cautions,
+  names,
+  whose,
+}: {
+  readonly vessels: readonly VesselFinding[];
+  readonly mistaken: readonly Mistake[];
+  readonly cautions: readonly Caution[];
+  readonly names: ReadonlyMap<string, string>;
+  readonly whose: ReadonlyMap<string, readonly string[]>;
+}) {
+  return (
+    <>
+      {vessels.length > 0 && (
+        <section aria-labelledby="vessels-title">
+          <h2 id="vessels-title" className="t-h2">
+            Pans and tools
+          </h2>
+          <ul className="rule-t mt-1 t-ledger">
+            {vessels.map(({ text, rule, verdict }) => (
+              <li key={`${text} ${rule}`} className="border-b border-line py-2 flex gap-2">
+                <span className="pt-0.5">
+                  <WhyMark kind={verdict === "avoid" ? "conflict" : "ask"} />
+                </span>
+                <span>
+                  {text}.{rule !== null && <span className="text-ink2"> {`${names.get(rule) ?? rule}${ofWhom(whose.get(rule) ?? [])}.`}</span>}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {mistaken.length > 0 && (
+        <section aria-labelledby="mistaken-title">
+          <h2 id="mistaken-title" className="t-h2">
+            Often mistaken
+          </h2>
+          <p className="t-small text-ink2">in the same weight, a serving</p>
+          <ul className="rule-t mt-1 t-ledger">
+            {mistaken.map(({ line, food, other, apart, changes, breaks }) => (
+              <li key={line} className="border-b border-line py-2">
+                <span className="font-[550]">
+                  {food.name}, not {other.name.toLowerCase()}
+                </span>
+                {breaks.length > 0 && (
+                  <span className="block text-rose">
+                    {other.name} breaks: {breaks.map(({ short }) => short).join(", ")}
+                  </span>
+                )}
+                {changes.length > 0 && (
+                  <span className="block">
+                    With it:{" "}
+                    {changes
+                      .map(({ property, before, after }) => `${lower(describeProperty(property).name)} ${told(property, before)} → ${told(property, after)}`)
+                      .join("; ")}
+                  </span>
+                )}
+                <span className="block t-small text-ink2">{apart}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <Cautions cautions={cautions}>
+        <li className="border-b border-line py-2 text-ink2">
+          For an allergy, wash the pan, the spoon and the grinder first, and read every packet: what is not known is never called safe.
+        </li>
+      </Cautions>
+    </>
+  );
+}
+
+const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
+const told = (property: PropertyId, value: number): string => {
+  const { unit } = describeProperty(property);
+  return `${Math.abs(value) < 10 ? value.toFixed(1) : Math.round(value)}${unit ? ` ${unit}` : ""}`;
+};
