@@ -16,29 +16,39 @@ const saved = (page: Page) => page.getByText("Saved", { exact: true }).waitFor()
 const RECIPE = "/recipes/demo-2/recipe";
 
 describe("what is done before the page hears", () => {
-  it("is done when it does: what was typed and what was pressed", async () => {
+  it.each([
+    ["all of its code", "demo-1"],
+    ["what the station needs beyond the first", "demo-3"],
+  ])("is done when it does, while it waits for %s", async (which, recipe) => {
     let release: () => void = () => undefined;
     const held = new Promise<void>((resolve) => (release = resolve));
-    let loaded = false;
-    session.page.on("load", () => (loaded = true));
-    // The code of the station is asked for once the page is there; here it is kept waiting.
+    let holds = which === "all of its code";
+    session.page.on("load", () => (holds = true));
     await session.page.route("**/*.js", async (route) => {
-      if (loaded) await held;
+      if (holds) await held;
       await route.continue();
     });
-    await session.page.goto(`${session.app.address}/recipes/demo-1/table`);
+    await session.page.goto(`${session.app.address}/recipes/${recipe}/table`, { waitUntil: holds ? "domcontentloaded" : "load" });
     const vegan = session.page.getByRole("checkbox", { name: /^Vegan/ });
+    const dairyFree = session.page.getByRole("checkbox", { name: /^Dairy-free/ });
+    const before = await Promise.all([vegan, dairyFree].map((box) => box.isChecked()));
     const servings = session.page.getByLabel("Servings for this table");
+    const other = String(Number(await servings.inputValue()) + 1);
     await session.page.getByText("Vegan", { exact: true }).click();
-    await servings.fill("9");
+    await servings.fill("7");
+    await servings.fill(other);
+    await dairyFree.focus();
+    for (const key of ["Space", "Space", "Space"]) await session.page.keyboard.press(key);
     await session.page.waitForTimeout(300);
-    expect(await vegan.isChecked()).toBe(false);
+    expect(await Promise.all([vegan, dairyFree].map((box) => box.isChecked()))).toEqual(before);
     release();
     await heard(session.page);
-    await expect.poll(() => vegan.isChecked()).toBe(true);
+    const after = before.map((checked) => !checked);
+    await expect.poll(() => Promise.all([vegan, dairyFree].map((box) => box.isChecked()))).toEqual(after);
     await saved(session.page);
-    await goto("/recipes/demo-1/table");
-    expect([await vegan.isChecked(), await servings.inputValue()]).toEqual([true, "9"]);
+    await goto(`/recipes/${recipe}/table`);
+    expect(await Promise.all([vegan, dairyFree].map((box) => box.isChecked()))).toEqual(after);
+    expect(await servings.inputValue()).toBe(other);
   });
 });
 

@@ -1,8 +1,9 @@
 "use client";
 
 import { usePathname } from "next/navigation";
-import type { ReactNode } from "react";
+import { useEffect, type ReactNode } from "react";
 import { ScaleMark } from "../parts/scale-mark";
+import { catchUp } from "./early";
 import { Go, OnTheWay } from "./go";
 import { HelpSheet } from "./help";
 import { PLACES, type PlaceId } from "./places";
@@ -55,6 +56,8 @@ export function Shell({ states, children }: { readonly states: Readonly<Record<P
 
 /** A page's head: name, a line under it, and what stands at its right (the thread, or an action). */
 export function PageHead({ title, line, children }: { readonly title: ReactNode; readonly line?: ReactNode; readonly children?: ReactNode }) {
+  // It stands on every page, and hears when the rest of its page does.
+  useEffect(() => void catchUp(), []);
   return (
     <header className="crease-b flex flex-wrap items-center gap-x-6 gap-y-2 px-4 md:px-5 py-2 min-h-[66px]">
       <div className="min-w-0 flex-1 basis-64">
