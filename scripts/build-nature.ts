@@ -1,9 +1,9 @@
-/** Writes src/data/foods/nature.json: what each shipped food is by nature, by the rules of scripts/foods/nature.ts. Run it when a food is added: npm run build:nature */
+/** Writes src/data/foods/nature.json: what each shipped food is by nature, by the rules of scripts/foods/nature.ts. The second step of: npm run build:foods */
 import { writeFileSync } from "node:fs";
-import { FOODS } from "../src/data/foods";
+import { makeFoods } from "../src/data/foods/make-foods";
 import { natureOf } from "./foods/nature";
 
-const rows = FOODS.map(({ id, family }) => {
+const rows = makeFoods().map(({ id, family }) => {
   const { botanical, form, processing, binding, acidity } = natureOf(id, family);
   return ` ${JSON.stringify(id)}: ${JSON.stringify([botanical, form, processing, binding, acidity])}`;
 });

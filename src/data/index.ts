@@ -2,7 +2,7 @@ import type { Food, Reference } from "../core/food";
 import { CONSTANTS } from "./constants";
 import { FOODS } from "./foods";
 
-export { completeTraits, FAMILY_DENSITY, TABLE_ENERGY } from "./foods";
+export { completeTraits, FAMILY_DENSITY } from "./foods";
 export { LOOK_ALIKES } from "./foods/look-alikes";
 export { DIETS, RULES } from "./diet-rules";
 export { SUBSTITUTION } from "./substitution";

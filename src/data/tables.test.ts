@@ -1,12 +1,17 @@
 import { describe, expect, it } from "vitest";
 import { checkRow, INDEX, MINERALS, NUTRIENTS } from "../core/food";
 import { context } from "../../tests/support/kitchen";
-import { REFERENCE, SUBSTITUTION, HANDLING, TABLE_ENERGY } from ".";
+import { REFERENCE, SUBSTITUTION, HANDLING } from ".";
+import { FOODS } from "./foods";
+import { makeFoods, TABLE_ENERGY } from "./foods/make-foods";
 
 const foods = [...REFERENCE.foods.values()];
 const findings = foods.flatMap((food) => checkRow(food, TABLE_ENERGY.get(food.id) ?? null, REFERENCE.constants.energyPerGram.value));
 
 describe("the food tables", () => {
+  it("are what their parts make; after a change of those: npm run build:foods", () => {
+    expect(FOODS).toEqual(makeFoods());
+  });
   it("hold some hundred foods, each with its source and a standard deviation beside each amount", () => {
     expect(foods.length).toBeGreaterThan(340);
     for (const food of foods) {

@@ -1,4 +1,4 @@
-import { clockTime, dayOf, fastingDays, riseOrSet, addDays, type DayAtPlace, type FastAhead, type FastingDay } from "../core/calendar";
+import { clockTime, dayOf, dayWords, fastingDays, riseOrSet, addDays, type DayAtPlace, type FastAhead, type FastingDay } from "../core/calendar";
 import type { Place } from "../core/units";
 import { getHousehold } from "./household";
 import { Refusal } from "./problem-details";
@@ -18,7 +18,12 @@ function fastsFrom(place: Place, from: string, days: number): readonly FastingDa
   return found;
 }
 
-const told = (place: Place, { ends, ...day }: FastingDay): FastAhead => ({ ...day, ends: ends && { what: ends.what, at: clockTime(ends.at, place) } });
+const told = (place: Place, { ends, ...fast }: FastingDay): FastAhead => ({
+  ...fast,
+  dayWords: dayWords(fast.day),
+  untilWords: fast.until && dayWords(fast.until),
+  ends: ends && { what: ends.what, at: clockTime(ends.at, place) },
+});
 
 /** The fasting days of the next weeks at the household's place; null while it has named none. */
 export async function fastsAhead(now: number): Promise<{ readonly today: string; readonly days: readonly FastAhead[] } | null> {
@@ -44,5 +49,6 @@ export async function dayAtPlace(day: string): Promise<DayAtPlace> {
   const falls = fastsFrom(place, addDays(day, -LONGEST_PERIOD), LONGEST_PERIOD + 1).filter(
     (each) => each.day === day || (each.until !== null && each.day <= day && day <= each.until),
   );
-  return { day, dawn: at("dawn"), sunrise: at("sunrise"), sunset: at("sunset"), moonrise: at("moonrise"), fasts: falls.map((each) => told(place, each)) };
+  const fasts = falls.map((each) => told(place, each));
+  return { day, dayWords: dayWords(day), dawn: at("dawn"), sunrise: at("sunrise"), sunset: at("sunset"), moonrise: at("moonrise"), fasts };
 }

@@ -18,14 +18,17 @@ export interface FastingDay {
   readonly ends: { readonly what: "moonrise" | "sunset"; readonly at: number } | null;
 }
 
-/** A fasting day as it is shown: clock times are the place's own. */
+/** A fasting day as it is shown: days in words, clock times the place's own. */
 export interface FastAhead extends Omit<FastingDay, "ends"> {
+  readonly dayWords: string;
+  readonly untilWords: string | null;
   readonly ends: { readonly what: "moonrise" | "sunset"; readonly at: string } | null;
 }
 
 /** One day at a place: sun, moon, and the fasts that fall on it. Clock times; null where one does not come that day. */
 export interface DayAtPlace {
   readonly day: Day;
+  readonly dayWords: string;
   readonly dawn: string | null;
   readonly sunrise: string | null;
   readonly sunset: string | null;

@@ -1,4 +1,4 @@
-export { addDays, checkedPlace, clockTime, dayOf, startOfDay } from "./place";
+export { addDays, checkedPlace, clockTime, dayOf, dayWords, startOfDay } from "./place";
 export { riseOrSet } from "./sun-moon";
 export { lunarDayAt, lunarDaySpan } from "./lunar-day";
 export { fastingDays, type DayAtPlace, type FastAhead, type FastingDay } from "./fasting-days";

@@ -71,3 +71,8 @@ export function startOfDay(day: Day, { timeZone }: Pick<Place, "timeZone">): num
   while (dayOf(time - 900_000, { timeZone }) === day) time -= 900_000;
   return time;
 }
+
+const DAY_WORDS = new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" });
+
+/** A day in words: "Thu 26 Nov" or "Thu, 26 Nov", as the platform writes it. */
+export const dayWords = (day: Day): string => DAY_WORDS.format(new Date(`${day}T12:00:00Z`));

@@ -46,12 +46,23 @@ interface Alias {
   readonly tokens: readonly string[];
 }
 
+const namedBy = new WeakMap<Food, readonly Alias[]>();
+
+/** The words of a food's name and synonyms; worked out once for each food, whichever kitchen it stands in. */
+function aliasesOf(food: Food): readonly Alias[] {
+  const known = namedBy.get(food);
+  if (known) return known;
+  const made = [food.name, ...food.synonyms].map((name) => ({ foodId: food.id, tokens: words(name) }));
+  namedBy.set(food, made);
+  return made;
+}
+
 const keyOf = (tokens: readonly string[]) => [...new Set(tokens)].sort().join(" ");
 
 /** Builds the index over names and synonyms once; a few milliseconds for some hundreds of foods. */
 export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
   const list = [...foods];
-  const aliases: Alias[] = list.flatMap((food) => [food.name, ...food.synonyms].map((name) => ({ foodId: food.id, tokens: words(name) })));
+  const aliases = list.flatMap(aliasesOf);
   const exact = new Map<string, string>();
   for (const alias of aliases) {
     const key = keyOf(alias.tokens);

@@ -1,7 +1,5 @@
-import { MICRONUTRIENTS, NUTRIENTS, type Family, type Food, type Role, type SugarClass } from "../../core/food";
-import { MICROS } from "./micros";
-import { lookAlikesOf } from "./look-alikes";
-import type { FoodRow, Traits } from "./row";
+import type { Family, Food, Role, SugarClass } from "../../core/food";
+import type { Traits } from "./row";
 
 const ROLE_OF: Readonly<Record<Family, Role>> = {
   cereal: "body", "pseudo-cereal": "body", pulse: "body", oilseed: "crunch", nut: "crunch", fruit: "bulk", vegetable: "bulk",
@@ -43,37 +41,5 @@ export function completeTraits(family: Family, traits: Traits): Omit<Food, "id" 
     pricePerGram: null,
     role: traits.role ?? ROLE_OF[family],
     note: traits.note ?? null,
-  };
-}
-
-/** Micronutrients vary more from one purchase to the next than the rest: at least this share (rule of thumb). */
-const LEAST_MICRO_SHARE = 0.15;
-
-/** A food of a row written by hand. `foods` are those already made, of which it may be computed. */
-export function completeRow(row: FoodRow, foods: ReadonlyMap<string, Food>): Food {
-  const { id, name, family, provenance, source, spread, per100g, micro = MICROS[row.id] ?? {}, madeOf = {}, ...traits } = row;
-  const amounts = NUTRIENTS.map((nutrient) => per100g[nutrient] ?? 0);
-  const parts = Object.entries(madeOf).map(([part, share]) => ({ micro: foods.get(part)?.micro ?? [], share }));
-  const micros = MICRONUTRIENTS.map((nutrient, n) => {
-    const given = micro[nutrient];
-    if (given !== undefined) return given;
-    if (parts.length === 0) return null;
-    let sum = 0;
-    for (const part of parts) {
-      const amount = part.micro[n];
-      if (amount === null || amount === undefined) return null;
-      sum += amount * part.share;
-    }
-    return sum;
-  });
-  return {
-    id, name, family, provenance, source, revision: 1,
-    per100g: amounts,
-    sd: amounts.map((amount) => amount * spread),
-    micro: micros,
-    microSd: micros.map((amount) => (amount === null ? null : amount * Math.max(spread, LEAST_MICRO_SHARE))),
-    unknown: [],
-    lookAlikes: lookAlikesOf(id),
-    ...completeTraits(family, traits),
   };
 }

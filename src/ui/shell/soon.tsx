@@ -1,12 +1,12 @@
 "use client";
 
-import { lazy, Suspense, type ComponentType } from "react";
+import { Activity, lazy, type ComponentType } from "react";
 import { letGo } from "./early";
 
 const ON_SERVER = typeof window === "undefined";
-/** What a person does first wakes the page at once; until then it waits for the browser to have nothing better to do. */
+/** What a person does first wakes the page at once; until then it lets the browser show what it has. */
 const FIRST_DEEDS = ["pointerdown", "keydown", "focusin"] as const;
-const LONGEST_WAIT_MS = 2000;
+const AFTER_LOAD_MS = 50;
 
 let rest: Promise<void> | null = null;
 
@@ -18,22 +18,23 @@ function afterRest(): Promise<void> {
     };
     if (window.threpsisEarly?.woken) return resolve();
     for (const deed of FIRST_DEEDS) window.addEventListener(deed, wake, true);
-    const idle = () => (typeof requestIdleCallback === "function" ? requestIdleCallback(wake, { timeout: LONGEST_WAIT_MS }) : setTimeout(wake, 200));
-    if (document.readyState === "complete") idle();
-    else window.addEventListener("load", idle, { once: true });
+    const soon = () => setTimeout(wake, AFTER_LOAD_MS);
+    if (document.readyState === "complete") soon();
+    else window.addEventListener("load", soon, { once: true });
   }));
 }
 
 /**
  * A page whose markup comes from the server and whose code comes after it: it is there to read at once, and hears a
  * moment later. Nothing done in that moment is lost (`early.ts`). `before` is evaluated
- * before it, piece by piece.
+ * before it, piece by piece, so that none of it holds the browser up for long. It hears by itself, after the house around it
+ * (`Activity`); in a boundary of `Suspense` its markup would come after the page and be put in its place by script, a
+ * third of a second after the first sight, since it is large.
  */
 export function soon<P extends object>(load: () => Promise<ComponentType<P>>, ...before: readonly (() => Promise<unknown>)[]): ComponentType<P> {
   const Later = lazy(async () => {
     if (!ON_SERVER) await afterRest();
     try {
-      // What it rests on first, each by itself, so that none of it holds the browser up for long.
       if (!ON_SERVER)
         for (const each of before) {
           await each();
@@ -48,9 +49,9 @@ export function soon<P extends object>(load: () => Promise<ComponentType<P>>, ..
   });
   return function Soon(props: P) {
     return (
-      <Suspense fallback={null}>
+      <Activity>
         <Later {...props} />
-      </Suspense>
+      </Activity>
     );
   };
 }

@@ -6,9 +6,6 @@ import { baseOf, type DiningTable } from "../../core/substitution";
 import { send, why as whyOf } from "../parts/send";
 import { Go } from "../shell/go";
 
-const FORMAT = new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" });
-const dayWords = (day: string) => FORMAT.format(new Date(`${day}T12:00:00Z`));
-
 /** When it is served, and what falls on that day: fasts with their reckoning, and whether the hour keeps them. */
 export function ServingDay({
   table,
@@ -78,7 +75,7 @@ export function ServingDay({
         </p>
       ) : (
         <Fasts
-          title={here ? `On ${dayWords(here.day)}` : "Fasting days ahead"}
+          title={here ? `On ${here.dayWords}` : "Fasting days ahead"}
           fasts={here ? here.fasts : ahead.days.slice(0, 8)}
           none={here ? "No fast of these traditions falls on it." : "None in the next weeks."}
           rules={table.rules}
@@ -140,11 +137,11 @@ function Fasts({
             <span className="t-ledger min-w-0">
               {onDay && (
                 <button type="button" className="underline min-h-8 mr-2" onClick={() => onDay(fast.day)}>
-                  {dayWords(fast.day)}
+                  {fast.dayWords}
                 </button>
               )}
               <span className="font-[550]">{fast.name}</span>
-              {fast.until && <span className="text-ink2"> until {dayWords(fast.until)}</span>}
+              {fast.untilWords && <span className="text-ink2"> until {fast.untilWords}</span>}
               <span className="block t-small text-ink2">
                 {fast.how}
                 {fast.ends && `; it ends with ${fast.ends.what}, ${fast.ends.at}`}
