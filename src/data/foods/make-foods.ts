@@ -82,7 +82,7 @@ function completeRow(row: FoodRow, foods: ReadonlyMap<string, Food>): Food {
 
 const COCONUT: Food["mayContain"][number] = { allergen: "coconut", why: "some lists count coconut as a tree nut" };
 
-/** All foods of the shipped tables, from the measured rows and those written by hand. `foods.json` holds what this makes, so that an app has only to read it. */
+/** All foods of the shipped tables, from the measured rows and those written by hand. `foods-1.json` and so on hold what this makes, so that an app has only to read it. */
 export function makeFoods(): Food[] {
   const foods = new Map(MEASURED.map((row) => [row.id, measuredFood(row)]));
   for (const row of [...SWEETENERS, ...MILKS, ...OTHERS, ...MORE]) foods.set(row.id, completeRow(row, foods));

@@ -1,20 +1,17 @@
-const rehearsal = () => import("./rehearse");
+/** A part of what is made ready before a page, small enough not to hold the browser up; it may come with parts of its own. */
+export type Piece = () => Promise<readonly (() => void)[] | object>;
 
-/**
- * What the pages compute with, made ready piece by piece before them, in this order: the tables, the code, and a first
- * use of it on a sample, which is where a browser compiles it. Each by itself, so that none holds the browser up for long.
- */
-export const PIECES: readonly (() => Promise<unknown>)[] = [
-  () => import("../../data/foods"),
-  () => import("parse-ingredient"),
-  () => import("../../core/recipe"),
-  () => import("../../data"),
-  () => import("."),
-  rehearsal,
-  async () => (await rehearsal()).names(),
-  async () => (await rehearsal()).search(),
-  async () => (await rehearsal()).text(),
-  async () => (await rehearsal()).reading(),
-  async () => (await rehearsal()).steps(),
-  async () => (await rehearsal()).figures(),
+/** The tables and the code that pages compute with: pieces of a row rest only on those of the rows before, and are fetched at once. */
+export const TABLES: readonly (readonly Piece[])[] = [
+  [
+    () => import("../../data/foods/foods-1.json"),
+    () => import("../../data/foods/foods-2.json"),
+    () => import("../../data/foods/foods-3.json"),
+    () => import("../../data/foods/foods-4.json"),
+    () => import("../../core/recipe"),
+  ],
+  [() => import(".")],
 ];
+
+/** For pages that read a recipe: that, and a first use of it. */
+export const READING: readonly (readonly Piece[])[] = [...TABLES, [async () => (await import("./rehearse")).REHEARSAL]];
