@@ -2,12 +2,13 @@
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import lighthouse, { desktopConfig, type Flags, type RunnerResult } from "lighthouse";
+import lighthouse, { desktopConfig, type Config, type Flags, type RunnerResult } from "lighthouse";
 import { chromium } from "playwright-core";
 import { CHROMIUM_ARGUMENTS, chromiumPath } from "../tests/support/browser";
 import { freePort } from "../tests/support/app";
 
 const RUNS = 5;
+const ATTEMPTS = 3;
 const CATEGORIES = ["performance", "accessibility", "best-practices"];
 /**
  * Lighthouse reckons a phone by slowing down, 4 times, what it measured on a desktop of benchmark index 1,600 or so; what a
@@ -59,18 +60,31 @@ export async function audit(address: string, views: readonly string[]): Promise<
   return audits;
 }
 
+interface Gathered {
+  readonly folder: string;
+  readonly file: string;
+  readonly artifacts: { readonly BenchmarkIndex: number; readonly settings: object; readonly PageLoadError?: { readonly message: string } | null };
+}
+
+/** Loads the view once; anew where the browser failed to show anything, which a busy machine makes it do now and then. */
+async function gather(url: string, folder: string, flags: Flags, config: Config | undefined): Promise<Gathered> {
+  const file = join(folder, "artifacts.json");
+  for (let attempt = 1; ; attempt++) {
+    await lighthouse(url, { ...flags, gatherMode: folder }, config);
+    const artifacts = JSON.parse(readFileSync(file, "utf8")) as Gathered["artifacts"];
+    if (!artifacts.PageLoadError) return { folder, file, artifacts };
+    if (attempt === ATTEMPTS) throw new Error(`${url}: ${artifacts.PageLoadError.message}`);
+  }
+}
+
 /** Gathers a view some times, and audits what was gathered as on one phone: by the median benchmark index of those times. */
 async function measured(url: string, port: number, device: "desktop" | "mobile"): Promise<RunnerResult[]> {
   const folders = Array.from({ length: RUNS }, () => mkdtempSync(join(tmpdir(), "lighthouse-")));
   const flags: Flags = { port, output: "json", logLevel: "silent", onlyCategories: CATEGORIES, ...(device === "mobile" ? { throttling: SLOW_4G } : {}) };
   const config = device === "desktop" ? desktopConfig : undefined;
   try {
-    for (const folder of folders) await lighthouse(url, { ...flags, gatherMode: folder }, config);
-    const gathered = folders.map((folder) => {
-      const file = join(folder, "artifacts.json");
-      const artifacts = JSON.parse(readFileSync(file, "utf8")) as { BenchmarkIndex: number; settings: { throttling: object } };
-      return { folder, file, artifacts };
-    });
+    const gathered = [];
+    for (const folder of folders) gathered.push(await gather(url, folder, flags, config));
     const cpuSlowdownMultiplier = Math.max(1, Math.min(4, median(gathered.map(({ artifacts }) => artifacts.BenchmarkIndex)) / PHONE_INDEX));
     const throttling = { ...SLOW_4G, cpuSlowdownMultiplier };
     const results: RunnerResult[] = [];
