@@ -7,5 +7,5 @@ export const anekLatin = localFont({
   style: "normal",
   declarations: [{ prop: "font-stretch", value: "75% 125%" }],
   variable: "--font-anek",
-  display: "swap",
+  display: "optional",
 });
