@@ -17,7 +17,7 @@ export default async function Page() {
         kind,
         asked,
         versionCount,
-        wishes: table ? wishNames(table.rules, table.limits.length) : [],
+        wishes: table ? wishNames(table.rules, table.limits) : [],
         servings: table?.servings ?? null,
         inside: bench,
         touched: dateWords(touchedAt),

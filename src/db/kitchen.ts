@@ -12,8 +12,8 @@ export interface OnTheGo {
   readonly touchedAt: string;
 }
 
-/** Recipes of which nothing was kept since they were last changed, the latest first; and how many there are of them. */
-export async function listOnTheGo(db: Connection, limit: number): Promise<{ readonly items: readonly OnTheGo[]; readonly total: number }> {
+/** Recipes that were worked on since a moment, and of which nothing was kept since then; the latest first, and how many there are of them. */
+export async function listOnTheGo(db: Connection, since: string, limit: number): Promise<{ readonly items: readonly OnTheGo[]; readonly total: number }> {
   const rows = await db.query<{
     id: string;
     document: Recipe;
@@ -32,13 +32,14 @@ export async function listOnTheGo(db: Connection, limit: number): Promise<{ read
        WHERE recipe.deleted_at IS NULL
        GROUP BY recipe.id, adaptation.recipe_id
      ), going AS (
-       SELECT id, touched_at, version_count, (count(*) OVER ())::int AS total FROM touched WHERE kept_at IS NULL OR kept_at < touched_at
+       SELECT id, touched_at, version_count, (count(*) OVER ())::int AS total FROM touched
+       WHERE touched_at >= $2 AND (kept_at IS NULL OR kept_at < touched_at)
        ORDER BY touched_at DESC, id LIMIT $1
      )
      SELECT going.id, document, dining_table, bench, version_count, touched_at, total
      FROM going JOIN recipe USING (id) LEFT JOIN adaptation ON adaptation.recipe_id = going.id
      ORDER BY touched_at DESC, going.id`,
-    [limit],
+    [limit, since],
   );
   return {
     items: rows.map(({ id, document, dining_table, bench, version_count, touched_at }) => ({

@@ -1,4 +1,5 @@
 import type { Recipe, RecipeSearch } from "../core/recipe";
+import type { Limit } from "../core/substitution";
 import type { Connection } from "./database";
 
 export interface StoredRecipe {
@@ -18,9 +19,9 @@ export interface RecipeSummary {
   /** From the first step to serving; null until it was looked through. */
   readonly minutes: number | null;
   readonly tags: readonly string[];
-  /** Ids of the rules its table is set for, and how many limits. */
+  /** Ids of the rules its table is set for, and its limits. */
   readonly rules: readonly string[];
-  readonly limitCount: number;
+  readonly limits: readonly Limit[];
   readonly versionCount: number;
   readonly updatedAt: string;
 }
@@ -87,14 +88,14 @@ export async function listRecipes(
     minutes: number | null;
     tags: readonly string[] | null;
     rules: readonly string[] | null;
-    limit_count: number | null;
+    limits: readonly Limit[] | null;
     version_count: number;
     updated_at: Date | string;
   }>(
     `SELECT id, title, (document->>'servings')::numeric::float8 AS servings, jsonb_array_length(document->'lines') AS line_count,
        jsonb_path_query_array(document, '$.lines[0 to 4].text') AS first_lines, updated_at, minutes, tags,
        (SELECT dining_table->'rules' FROM adaptation WHERE recipe_id = recipe.id) AS rules,
-       (SELECT jsonb_array_length(dining_table->'limits') FROM adaptation WHERE recipe_id = recipe.id) AS limit_count,
+       (SELECT dining_table->'limits' FROM adaptation WHERE recipe_id = recipe.id) AS limits,
        (SELECT count(*)::int FROM version WHERE recipe_id = recipe.id AND deleted_at IS NULL) AS version_count
      ${FOUND} ORDER BY updated_at DESC, id LIMIT $7 OFFSET $8`,
     [...parametersOf(search), limit, offset],
@@ -110,7 +111,7 @@ export async function listRecipes(
       minutes: row.minutes,
       tags: row.tags ?? [],
       rules: row.rules ?? [],
-      limitCount: row.limit_count ?? 0,
+      limits: row.limits ?? [],
       versionCount: row.version_count,
       updatedAt: new Date(row.updated_at).toISOString(),
     })),

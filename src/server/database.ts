@@ -24,10 +24,15 @@ export function getDatabase(): Promise<Database> {
 
 async function open(): Promise<Database> {
   const database = await openDatabase(dataFolder());
-  await forgetDeleted(database, new Date(Date.now() - DAYS_DELETED * 86_400_000).toISOString());
+  await forgetDeleted(database, new Date(Date.now() - DAYS_DELETED * DAY_MS).toISOString());
   if (process.env.THREPSIS_SEED === "demo") await seedOnce(database);
   return database;
 }
+
+const MINUTE_MS = 60_000;
+const DAY_MS = 86_400_000;
+const DEMO_LATEST = 4;
+const DEMO_DAYS_APART = 9;
 
 /** Puts the demo's recipes and pantry in, once in the life of a data folder: what was deleted stays deleted. */
 async function seedOnce(database: Database): Promise<void> {
@@ -38,7 +43,9 @@ async function seedOnce(database: Database): Promise<void> {
       const number = DEMO_RECIPES.length - i;
       const read = readRecipeText(text);
       if (!read.ok) throw new Error(`The demo's recipe ${i} cannot be read.`);
-      await insertRecipe(connection, `demo-${number}`, { ...read.value, tags }, new Date(now - 1000 * number).toISOString());
+      // A few were written down these days, the others in the months before.
+      const writtenAt = number <= DEMO_LATEST ? now - MINUTE_MS * number : now - DAY_MS * DEMO_DAYS_APART * number;
+      await insertRecipe(connection, `demo-${number}`, { ...read.value, tags }, new Date(writtenAt).toISOString());
     }
     await writeSetting(connection, "pantry", DEMO_PANTRY, 0);
     await writeSetting(

@@ -51,15 +51,19 @@ export interface Kitchen {
   readonly recipeTotal: number;
 }
 
+/** What nobody has touched for longer rests among the recipes. */
+const DAYS_ON_THE_GO = 21;
 const ON_THE_GO = 8;
 const ON_SHELF = 6;
+
+const since = () => new Date(Date.now() - DAYS_ON_THE_GO * 86_400_000).toISOString();
 
 /** What is on the go, what was kept last, each judged as it stands now. */
 export async function getKitchen(): Promise<Kitchen> {
   const database = await getDatabase();
   const [{ document: household }, reference] = await Promise.all([getHousehold(), kitchenReference()]);
   const [{ items, total }, kept, keptTotal, recipeTotal] = await Promise.all([
-    db.listOnTheGo(database, ON_THE_GO),
+    db.listOnTheGo(database, since(), ON_THE_GO),
     db.latestVersions(database, null, ON_SHELF),
     db.countVersions(database),
     db.countRecipes(database),
@@ -119,13 +123,13 @@ function onShelf(version: db.VersionSummary, { asHandedDown, forThisTable, table
 export async function placeStates(): Promise<Readonly<Record<"kitchen" | "recipes" | "pantry" | "household", string>>> {
   const database = await getDatabase();
   const [{ total: goingTotal }, total, { document: household }, { foods }] = await Promise.all([
-    db.listOnTheGo(database, 1),
+    db.listOnTheGo(database, since(), 1),
     db.countRecipes(database),
     getHousehold(),
     kitchenReference(),
   ]);
   return {
-    kitchen: total === 0 ? "nothing yet" : goingTotal === 0 ? "all kept" : `${formatNumber(goingTotal)} on the go`,
+    kitchen: total === 0 ? "nothing yet" : goingTotal === 0 ? "nothing on the go" : `${formatNumber(goingTotal)} on the go`,
     recipes: formatNumber(total),
     pantry: `${foods.size} foods`,
     household: household.measures.words === "millilitres" ? "ml" : household.measures.words,

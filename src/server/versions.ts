@@ -3,8 +3,8 @@ import { basisOf, foodsWith, snapshotOf, type Snapshot, type StoredBench } from 
 import { cautionsFor, type Caution } from "../core/cautions";
 import { MICRONUTRIENTS, type Reference } from "../core/food";
 import { readRecipe } from "../core/recipe";
-import { problemFor, type DiningTable, type Version } from "../core/substitution";
-import { USUAL_HOUSEHOLD, type HouseholdMeasures } from "../core/units";
+import { LIMIT_NAMES, problemFor, type DiningTable, type Limit, type Version } from "../core/substitution";
+import { formatNumber, USUAL_HOUSEHOLD, type HouseholdMeasures } from "../core/units";
 import { CAUTIONS, HANDLING, MODEL_VERSION, REFERENCE, SUBSTITUTION } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";
@@ -67,7 +67,7 @@ export async function keepVersion(recipeId: string, bench: StoredBench): Promise
       snapshot,
       parentId: bench.from ?? null,
       why: "",
-      whom: (await wishWords())(table.rules, 0).join(", "),
+      whom: (await wishWords())(table.rules).join(", "),
     },
     new Date().toISOString(),
   );
@@ -183,12 +183,12 @@ export async function versionsOf(recipeId: string | null, limit = 200): Promise<
   return db.listVersions(await getDatabase(), recipeId, limit);
 }
 
-/** How a table's wishes are called: its rules by name, and how many limits. */
-export async function wishWords(): Promise<(rules: readonly string[], limitCount: number) => string[]> {
+/** How a table's wishes are called: its rules by name, its limits with their amounts. */
+export async function wishWords(): Promise<(rules: readonly string[], limits?: readonly Limit[]) => string[]> {
   const rules = await kitchenRules();
-  return (ids, limitCount) => [
+  return (ids, limits = []) => [
     ...ids.map((id) => (rules.get(id)?.name ?? (id.startsWith("own-") ? "a rule set that is gone" : id)).toLowerCase()),
-    ...(limitCount > 0 ? [limitCount === 1 ? "a limit" : `${limitCount} limits`] : []),
+    ...limits.map(({ id, most }) => `${LIMIT_NAMES[id].name} at most ${formatNumber(most)} ${LIMIT_NAMES[id].unit}`.trim()),
   ];
 }
 

@@ -2,7 +2,18 @@ import { execFileSync } from "node:child_process";
 import { readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { afterEach, describe, expect, it } from "vitest";
-import { ALL_RECIPES, findRecipe, FolderInUse, insertRecipe, listRecipes, openDatabase, updateRecipe, type Database } from "../../src/db";
+import {
+  ALL_RECIPES,
+  findRecipe,
+  FolderInUse,
+  insertRecipe,
+  insertVersion,
+  listOnTheGo,
+  listRecipes,
+  openDatabase,
+  updateRecipe,
+  type Database,
+} from "../../src/db";
 import type { Recipe } from "../../src/core/recipe";
 import { newFolder, removeFolder } from "../support/app";
 
@@ -55,6 +66,29 @@ describe("the data folder", () => {
         }),
       ).rejects.toThrow("stop");
       expect(await findRecipe(database, "x")).toBeNull();
+    });
+  });
+
+  it("knows what is on the go: worked on of late, and nothing kept since", async () => {
+    const [old, since, lately, today] = ["2026-10-01", "2026-11-04", "2026-11-20", "2026-11-25"].map((day) => `${day}T10:00:00.000Z`) as [
+      string,
+      string,
+      string,
+      string,
+    ];
+    await withDatabase(fresh(), async (database) => {
+      const going = async () => {
+        const { items, total } = await listOnTheGo(database, since, 5);
+        expect(total).toBe(items.length);
+        return items.map(({ id }) => id);
+      };
+      await insertRecipe(database, "rests", recipe("A"), old);
+      await insertRecipe(database, "new", recipe("B"), lately);
+      expect(await going()).toEqual(["new"]);
+      await insertVersion(database, { id: "v", recipeId: "new", title: "B", label: "Closest", snapshot: {}, parentId: null, why: "", whom: "" }, today);
+      expect(await going()).toEqual([]);
+      await updateRecipe(database, "rests", recipe("A again"), 1, lately);
+      expect(await going()).toEqual(["rests"]);
     });
   });
 

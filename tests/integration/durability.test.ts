@@ -195,7 +195,7 @@ describe("the journal", () => {
     await using(folder, async (database) => {
       await db.insertRecipe(database, "a", recipe("A"), AT);
       const before = size(folder);
-      expect((await db.listOnTheGo(database, 5)).total).toBe(1);
+      expect((await db.listOnTheGo(database, "2020-01-01T00:00:00Z", 5)).total).toBe(1);
       await database.transaction(async (connection) => {
         await connection.query("WITH every AS (SELECT id FROM recipe) SELECT id FROM every");
         await connection.query("UPDATE recipe SET title = 'B' WHERE id = 'nobody'");

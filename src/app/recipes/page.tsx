@@ -27,10 +27,10 @@ export default async function Page({ searchParams }: Props) {
   return (
     <RecipesPage
       key={`${JSON.stringify(search)} ${page}`}
-      recipes={recipes.map(({ updatedAt, rules, limitCount, ...recipe }) => ({
+      recipes={recipes.map(({ updatedAt, rules, limits, ...recipe }) => ({
         ...recipe,
         updated: dateWords(updatedAt),
-        wishes: wishNames(rules, limitCount),
+        wishes: wishNames(rules, limits),
       }))}
       total={total}
       page={page}

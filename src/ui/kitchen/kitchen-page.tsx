@@ -86,11 +86,11 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
             </section>
           ) : (
             <section aria-label="Next" className="max-w-[62ch]">
-              <h2 className="t-h1">{recipeTotal === 0 ? "Start with a recipe" : "Everything is kept"}</h2>
+              <h2 className="t-h1">{recipeTotal === 0 ? "Start with a recipe" : "Nothing is waiting"}</h2>
               <p className="mt-2">
                 {recipeTotal === 0
                   ? "Copy one from a notebook or a message and paste it as it is: a title, ingredient lines in cups and spoons, steps. Then say who eats, and see the version for them."
-                  : "Of each recipe, a version was kept since it was last changed. Open one to work on it again, or paste another."}
+                  : "Whatever was worked on in the last three weeks has its version kept. Open a recipe to work on it again, or paste another."}
               </p>
               <p className="mt-4 flex flex-wrap gap-3">
                 <Go href="/recipes/new" className={buttonClass("primary")}>

@@ -23,7 +23,7 @@ export default async function Page({ params }: Props) {
       snapshot={snapshot}
       movedOn={movedOn}
       cautions={cautions}
-      ruleNames={(await wishWords())(snapshot.table.rules, 0)}
+      ruleNames={(await wishWords())(snapshot.table.rules)}
       constants={versionConstants()}
     />
   );
