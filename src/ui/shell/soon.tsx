@@ -21,8 +21,8 @@ function once(piece: Piece): Promise<void> {
     (async () => {
       const parts = await piece();
       await breath();
-      for (const part of Array.isArray(parts) ? (parts as readonly (() => void)[]) : []) {
-        part();
+      for (const part of Array.isArray(parts) ? (parts as readonly (() => void | Promise<void>)[]) : []) {
+        await part();
         await breath();
       }
     })();

@@ -1,5 +1,5 @@
 /** A part of what is made ready before a page, small enough not to hold the browser up; it may come with parts of its own. */
-export type Piece = () => Promise<readonly (() => void)[] | object>;
+export type Piece = () => Promise<readonly (() => void | Promise<void>)[] | object>;
 
 /** The tables and the code that pages compute with: pieces of a row rest only on those of the rows before, and are fetched at once. */
 export const TABLES: readonly (readonly Piece[])[] = [
