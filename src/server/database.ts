@@ -31,7 +31,7 @@ async function open(): Promise<Database> {
 
 const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;
-const DEMO_LATEST = 4;
+const DEMO_LATEST = 6;
 const DEMO_DAYS_APART = 9;
 
 /** Puts the demo's recipes and pantry in, once in the life of a data folder: what was deleted stays deleted. */

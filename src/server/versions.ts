@@ -188,7 +188,7 @@ export async function wishWords(): Promise<(rules: readonly string[], limits?: r
   const rules = await kitchenRules();
   return (ids, limits = []) => [
     ...ids.map((id) => (rules.get(id)?.name ?? (id.startsWith("own-") ? "a rule set that is gone" : id)).toLowerCase()),
-    ...limits.map(({ id, most }) => `${LIMIT_NAMES[id].name} at most ${formatNumber(most)} ${LIMIT_NAMES[id].unit}`.trim()),
+    ...limits.map(({ id, most }) => `${LIMIT_NAMES[id].name} at most ${formatNumber(most)}\u00a0${LIMIT_NAMES[id].unit}`.trim()),
   ];
 }
 

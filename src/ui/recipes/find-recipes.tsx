@@ -60,7 +60,7 @@ export function FindRecipes({
       }}
     >
       <div className="flex flex-wrap gap-2">
-        <span className="flex gap-2 flex-1 min-w-64 max-w-[30rem]">
+        <span className="flex gap-2 flex-1 min-w-64">
           <input
             aria-label="Find a recipe by its name or a food in it"
             placeholder="Name, or a food in it"
@@ -71,7 +71,7 @@ export function FindRecipes({
           />
           <button className={buttonClass("plain")}>Find</button>
         </span>
-        <select aria-label="Already fit for" value={search.diets[0] ?? ""} onChange={(event) => go("diet", event.target.value)} className={select}>
+        <select aria-label="Already fit for" value={search.diets[0] ?? ""} onChange={(event) => go("diet", event.target.value)} className={`${select} sm:w-40`}>
           <option value="">any diet</option>
           {choices.diets.map(({ id, name }) => (
             <option key={id} value={id}>

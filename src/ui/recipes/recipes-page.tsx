@@ -152,7 +152,7 @@ function RecipeRow({ recipe }: { readonly recipe: RecipeRowData }) {
           {recipe.minutes !== null && recipe.minutes > 0 && <> · {timeWords(recipe.minutes)}</>}
           {recipe.tags.length > 0 && <> · {recipe.tags.join(", ")}</>} · changed {recipe.updated}
           {recipe.wishes.length > 0 && <> · for a table: {recipe.wishes.join(", ")}</>}
-          {recipe.versionCount > 0 && <> · {recipe.versionCount} kept</>}
+          {recipe.versionCount > 0 && ` · ${recipe.versionCount}\u00a0kept`}
         </span>
       </Go>
       <span className="flex gap-1 items-center no-print">
