@@ -35,12 +35,13 @@ import { PageHead } from "../shell/shell";
 import { stationsOf } from "../shell/stations";
 import { StationThread } from "../shell/thread";
 import { useDocument } from "../shell/use-document";
+import { AlsoMind } from "./also-mind";
 import { Besides } from "./besides";
 import { ServingDay } from "./fasting-days";
 import { LimitWishes, Wish } from "./limit-wishes";
 import { groupsOf, RuleWishes, usualRule } from "./rule-wishes";
 import { Seats } from "./seats";
-import { AlsoMind, Findings, KeptHere, Meetings } from "./what-it-means";
+import { Findings, KeptHere, Meetings } from "./what-it-means";
 
 const MOST_MISTAKEN = 4;
 
