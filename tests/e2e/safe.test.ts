@@ -74,6 +74,13 @@ describe("what is not saved yet", () => {
     expect(await title(other).inputValue()).toBe("Phirni of the reload");
   });
 
+  it("is seen on another page of the recipe, though that is asked for by its address at once", async () => {
+    await goto("/recipes/demo-4/recipe");
+    await title(session.page).fill("Sweet of the typed address");
+    await goto("/recipes/demo-4/table");
+    await session.page.getByRole("heading", { name: "Sweet of the typed address" }).waitFor();
+  });
+
   it("is told of on other pages too, and a link waits for what was typed", async () => {
     await goto(RECIPE);
     await title(session.page).fill("Phirni on the way");

@@ -22,6 +22,8 @@ const isZone = (timeZone: string): boolean => {
 /** Where the household lives: by it sun, moon and fasting days are reckoned. What cannot be stays as typed, with its reason, and changes nothing. */
 export function PlaceSection({ place, onPlace }: { readonly place: Place | null; readonly onPlace: (place: Place | null) => void }) {
   const [draft, setDraft] = useState<Draft | null>(null);
+  // Some four hundred, so only once they are wanted.
+  const [zones, setZones] = useState<readonly string[]>([]);
   const shown: Draft = draft ?? {
     latitude: place ? String(place.latitude) : "",
     longitude: place ? String(place.longitude) : "",
@@ -31,7 +33,8 @@ export function PlaceSection({ place, onPlace }: { readonly place: Place | null;
   const why = {
     latitude: latitude === null ? "Degrees, such as 21.5; south is below 0." : Math.abs(latitude) > 90 ? "Between −90 and 90." : null,
     longitude: longitude === null ? "Degrees, such as 78.5; west is below 0." : Math.abs(longitude) > 180 ? "Between −180 and 180." : null,
-    timeZone: isZone(shown.timeZone) ? null : "A time zone, such as Asia/Kolkata.",
+    // Making a date format takes a browser long: one that is kept was looked at when it was typed.
+    timeZone: draft === null || isZone(shown.timeZone) ? null : "A time zone, such as Asia/Kolkata.",
   };
   const change = (part: Partial<Draft>) => {
     const next = { ...shown, ...part };
@@ -51,6 +54,7 @@ export function PlaceSection({ place, onPlace }: { readonly place: Place | null;
           inputMode={key === "timeZone" ? "text" : "decimal"}
           list={key === "timeZone" ? "time-zones" : undefined}
           aria-invalid={wrong}
+          onFocus={() => key === "timeZone" && zones.length === 0 && setZones(Intl.supportedValuesOf("timeZone"))}
           onChange={(event) => change({ [key]: event.target.value })}
           className={`block ${width} border bg-sheet px-2 min-h-11 md:min-h-9 text-ink text-[16px] ${wrong ? "border-rose" : "border-edge"}`}
         />
@@ -71,7 +75,9 @@ export function PlaceSection({ place, onPlace }: { readonly place: Place | null;
         {field("longitude", "Longitude", "w-28")}
         {field("timeZone", "Time zone", "w-52")}
         <datalist id="time-zones">
-          {typeof Intl.supportedValuesOf === "function" && Intl.supportedValuesOf("timeZone").map((zone) => <option key={zone} value={zone} />)}
+          {zones.map((zone) => (
+            <option key={zone} value={zone} />
+          ))}
         </datalist>
         <span className="flex flex-wrap gap-4 self-end">
           <button

@@ -38,11 +38,16 @@ export function PantryPage({ search, family: givenFamily }: { readonly search: s
   const [last, setLast] = useState<readonly Food[]>([]);
   // Built while nothing else is to be done, so that the first letter does not wait for it.
   useEffect(() => {
+    let here = true;
     const timer = setTimeout(() => {
-      foodMatcher(knowledge).search("a", 1);
-      setLast((now) => (now.length > 0 ? now : sorted.slice(0, FEW)));
+      void foodMatcher(knowledge)
+        .prepare()
+        .then(() => here && startTransition(() => setLast((now) => (now.length > 0 ? now : sorted.slice(0, FEW)))));
     }, 600);
-    return () => clearTimeout(timer);
+    return () => {
+      here = false;
+      clearTimeout(timer);
+    };
   }, [knowledge, sorted]);
   const families = useMemo(() => FAMILY_ORDER.filter((each) => [...foods.values()].some((food) => food.family === each)), [foods]);
   const following = useRef<ReturnType<typeof setTimeout>>(undefined);

@@ -1,35 +1,49 @@
 "use client";
 
-import { Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
+import { lazy, Suspense, useState } from "react";
 import { Chevron } from "./marks";
+import type { RowMenuProps } from "./row-menu-box";
 
-export interface MenuAction {
-  readonly label: string;
-  readonly run: () => void;
-  /** Something that takes away: shown in rose, last. */
-  readonly takesAway?: boolean;
-}
+const BUTTON = "inline-flex items-center gap-1.5 min-h-11 px-2 text-ink2 hover:bg-pressed data-open:bg-pressed";
 
-/** What else can be done with a row, behind one button. */
-export function RowMenu({ label, actions }: { readonly label: string; readonly actions: readonly MenuAction[] }) {
+const load = () => import("./row-menu-box").then(({ RowMenuBox }) => ({ default: RowMenuBox }));
+const RowMenuBox = lazy(load);
+const soon = () => void load().catch(() => undefined);
+
+/** What else can be done with a row, behind one button. A list has many: the menu is made when one is first opened. */
+export function RowMenu({ label, actions }: RowMenuProps) {
+  const [wanted, setWanted] = useState(false);
+  const mark = (
+    <>
+      More <Chevron open={false} />
+    </>
+  );
+  const button = (
+    <button
+      type="button"
+      aria-label={label}
+      aria-haspopup="menu"
+      aria-expanded={false}
+      aria-busy={wanted}
+      className={BUTTON}
+      onPointerEnter={soon}
+      onFocus={soon}
+      onClick={() => setWanted(true)}
+      onKeyDown={(event) => {
+        if (event.key !== "ArrowDown" && event.key !== "ArrowUp") return;
+        event.preventDefault();
+        setWanted(true);
+      }}
+    >
+      {mark}
+    </button>
+  );
+  if (!wanted) return button;
   return (
-    <Menu as="div" className="relative">
-      <MenuButton aria-label={label} className="inline-flex items-center gap-1.5 min-h-11 px-2 text-ink2 hover:bg-pressed data-open:bg-pressed">
-        More <Chevron open={false} />
-      </MenuButton>
-      <MenuItems modal={false} className="absolute right-0 top-full z-20 min-w-52 bg-sheet border border-ink focus:outline-none">
-        {actions.map((action) => (
-          <MenuItem key={action.label}>
-            <button
-              type="button"
-              onClick={action.run}
-              className={`block w-full text-left px-4 min-h-11 t-ledger border-b border-line last:border-b-0 data-focus:bg-pressed ${action.takesAway ? "text-rose" : ""}`}
-            >
-              {action.label}
-            </button>
-          </MenuItem>
-        ))}
-      </MenuItems>
-    </Menu>
+    <Suspense fallback={button}>
+      <RowMenuBox label={label} actions={actions} className={BUTTON}>
+        {mark}
+      </RowMenuBox>
+    </Suspense>
   );
 }

@@ -48,7 +48,7 @@ export function LineRow({ reading, context, components, ratios, proposal, onText
           onChange={(event) => onText(event.target.value)}
           className={`max-md:col-span-2 t-ledger bg-transparent border-b border-transparent hover:border-edge focus:border-edge min-h-8 w-full ${reading.kind === "left out" ? "line-through text-ink3" : ""}`}
         />
-        <div className={`min-w-0 max-md:row-start-2 max-md:row-span-2 ${asks ? "max-md:col-span-3" : ""}`}>
+        <div className={`min-w-0 max-md:row-start-2 max-md:row-span-2 max-md:col-start-1 ${asks ? "max-md:col-span-3" : ""}`}>
           {reading.kind === "read" && (
             <button
               type="button"

@@ -4,6 +4,7 @@ import { createContext, useCallback, useContext, useEffect, useMemo, useRef, use
 import { why } from "../parts/send";
 import { Conflict } from "./documents";
 import { failed, withdraw } from "./messages";
+import { noteLeft } from "./use-fresh";
 
 type SaveState = { readonly kind: "saved" } | { readonly kind: "saving" } | { readonly kind: "refused"; readonly why: string };
 
@@ -87,7 +88,9 @@ export function SavingProvider({ children }: { readonly children: ReactNode }) {
       if (document.visibilityState === "hidden" && planned.current.size > 0) void flush();
     };
     const onLeave = () => {
-      if (planned.current.size > 0) void flush();
+      if (planned.current.size === 0) return;
+      noteLeft();
+      void flush();
     };
     document.addEventListener("visibilitychange", onHide);
     window.addEventListener("pagehide", onLeave);

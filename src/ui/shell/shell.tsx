@@ -7,6 +7,7 @@ import { catchUp } from "./early";
 import { Go, OnTheWay } from "./go";
 import { HelpSheet } from "./help";
 import { PLACES, type PlaceId } from "./places";
+import { useWhatWasLeft } from "./use-fresh";
 
 /** The house: the cloth spine with its places (a bar under the thumb on a phone), and the page beside it. */
 export function Shell({ states, children }: { readonly states: Readonly<Record<PlaceId, string>>; readonly children: ReactNode }) {
@@ -58,6 +59,7 @@ export function Shell({ states, children }: { readonly states: Readonly<Record<P
 export function PageHead({ title, line, children }: { readonly title: ReactNode; readonly line?: ReactNode; readonly children?: ReactNode }) {
   // It stands on every page, and hears when the rest of its page does.
   useEffect(() => void catchUp(), []);
+  useWhatWasLeft();
   return (
     <header className="crease-b flex flex-wrap items-center gap-x-6 gap-y-2 px-4 md:px-5 py-2 min-h-[66px]">
       <div className="min-w-0 flex-1 basis-64">

@@ -11,3 +11,28 @@ export function useFresh(at: number): void {
     if (savedAt() > at) router.refresh();
   }, [router, at]);
 }
+
+const LEFT = "threpsis.left";
+
+/** Takes note that this page is left, by an address typed or a reload, with something still on its way. */
+export function noteLeft(): void {
+  try {
+    sessionStorage.setItem(LEFT, "yes");
+  } catch {
+    /* where nothing can be stored, the next page may be older than what was sent last */
+  }
+}
+
+/** Asks for the page again where the one before it was left like that: what it sent arrived as this one was put together. */
+export function useWhatWasLeft(): void {
+  const router = useRouter();
+  useEffect(() => {
+    try {
+      if (sessionStorage.getItem(LEFT) === null) return;
+      sessionStorage.removeItem(LEFT);
+    } catch {
+      return;
+    }
+    router.refresh();
+  }, [router]);
+}
