@@ -76,9 +76,10 @@ describe("what is not saved yet", () => {
 
   it("is seen on another page of the recipe, though that is asked for by its address at once", async () => {
     await goto("/recipes/demo-4/recipe");
-    await title(session.page).fill("Sweet of the typed address");
+    const name = `Sweet of ${Date.now()}`;
+    await title(session.page).fill(name);
     await goto("/recipes/demo-4/table");
-    await session.page.getByRole("heading", { name: "Sweet of the typed address" }).waitFor();
+    await session.page.getByRole("heading", { name }).waitFor();
   });
 
   it("is told of on other pages too, and a link waits for what was typed", async () => {

@@ -89,7 +89,7 @@ export function HouseholdPage({ theme, canGoBack, eaters, shown, constants }: Ho
     <>
       <PageHead title="Household" line="Who eats, what a cup is here, how figures are shown, and where you are." />
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
-        <div className="p-4 md:p-5 grid gap-7 content-start min-w-0">
+        <div className="p-4 md:p-5 grid gap-7 content-start min-w-0 grid-cols-[minmax(0,1fr)]">
           <nav aria-label="On this page" className="flex flex-wrap gap-x-5 t-ledger no-print -mb-3">
             {PARTS.map(([id, name]) => (
               <a key={id} href={`#${id}`} className="underline min-h-11 md:min-h-8 inline-flex items-center">

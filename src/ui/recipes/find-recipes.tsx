@@ -49,7 +49,7 @@ export function FindRecipes({
     if (value) next.set(name, value);
     router.push(next.size ? `/recipes?${next}` : "/recipes");
   };
-  const select = "border border-edge bg-sheet px-2 min-h-11 t-ledger max-w-full";
+  const select = "border border-edge bg-sheet px-2 min-h-11 t-ledger max-w-full max-sm:flex-1";
   return (
     <form
       role="search"
