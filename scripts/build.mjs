@@ -1,4 +1,4 @@
-/** Builds what `next build` does not: the solver's worker thread, and the solver's files for the browser; then the app. */
+/** Builds what `next build` does not: the solver's worker thread, and the solver's files for the browser; then the app, whose code it marks. */
 import { spawnSync } from "node:child_process";
 import { copyFileSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { createRequire } from "node:module";

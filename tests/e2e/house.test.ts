@@ -94,10 +94,18 @@ describe("a newcomer with the keyboard alone", () => {
     await goto("/recipes");
     const row = session.page.locator("main").getByRole("link", { name: /^Short lived/ });
     await row.waitFor();
+    const more = button("More of Short lived");
+    const choice = session.page.getByRole("menuitem", { name: "Delete" });
+    await more.focus();
+    await press("ArrowDown");
+    await choice.waitFor();
+    await press("Escape");
+    await choice.waitFor({ state: "detached" });
+    expect(await focused()).toBe("More of Short lived");
     const remove = async () => {
-      await button("More of Short lived").focus();
+      await more.focus();
       await press("Enter");
-      await session.page.getByRole("menuitem", { name: "Delete" }).waitFor();
+      await choice.waitFor();
       expect(await axe(session.page)).toEqual([]);
       await press("End", "Enter");
       await row.waitFor({ state: "detached" });
