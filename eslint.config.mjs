@@ -1,5 +1,6 @@
 import next from "eslint-config-next/core-web-vitals";
 import prettier from "eslint-config-prettier";
+import * as regexp from "eslint-plugin-regexp";
 import tseslint from "typescript-eslint";
 
 const PLATFORM = ["window", "document", "navigator", "localStorage", "fetch", "process", "console", "performance", "setTimeout", "setInterval", "Date", "crypto", "Buffer", "globalThis"];
@@ -15,6 +16,14 @@ export default tseslint.config(
       "@typescript-eslint/no-confusing-void-expression": "off",
       "@typescript-eslint/no-unused-vars": ["error", { argsIgnorePattern: "^_", varsIgnorePattern: "^_" }],
       "@typescript-eslint/require-await": "off",
+    },
+  },
+  {
+    // What comes from outside is read in linear time: no pattern may try the same characters again and again.
+    plugins: { regexp },
+    rules: {
+      "regexp/no-super-linear-backtracking": ["error", { report: "potential" }],
+      "regexp/no-super-linear-move": ["error", { report: "certain", ignoreSticky: false }],
     },
   },
   {

@@ -2,6 +2,7 @@
  * Builds src/data/foods/ifct.json from the composition package: the plant, milk, egg and fat rows of IFCT 2017, with the
  * table's standard errors and energy, and what scripts/foods/annotations.ts adds. The first step of: npm run build:foods
  */
+import Papa from "papaparse";
 import { readFileSync, writeFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { INDEX, MICRONUTRIENTS, NUTRIENTS, SUGAR_INDICES, type Family, type Micronutrient, type Nutrient } from "../src/core/food";
@@ -101,13 +102,9 @@ const ZERO_IS_UNKNOWN: Readonly<Partial<Record<Micronutrient, (group: string) =>
 };
 
 function readCsv(text: string): Record<string, string>[] {
-  const [head = [], ...rows] = text.trim().split("\n").map(cells);
+  const [head = [], ...rows] = Papa.parse<string[]>(text.trim()).data;
   const keys = head.map((cell) => cell.split("; ")[1] ?? cell);
   return rows.map((row) => Object.fromEntries(keys.map((key, i) => [key, row[i] ?? ""])));
-}
-
-function cells(line: string): string[] {
-  return [...line.matchAll(/("([^"]*)"|[^,]*)(,|\r?$)/g)].map((match) => match[2] ?? match[1] ?? "");
 }
 
 /** Dried fruit: the analysed sugars fall short of carbohydrate by up to 9 g, and the rest is sugar too. */

@@ -11,16 +11,20 @@ const highs = dirname(createRequire(import.meta.url).resolve("highs/runtime"));
 mkdirSync(join(root, "public", "solver"), { recursive: true });
 copyFileSync(join(highs, "highs.wasm"), join(root, "public", "solver", "highs.wasm"));
 
-await build({
-  entryPoints: [join(root, "src/workers/solver.thread.ts")],
-  outfile: join(root, ".build/solver.thread.mjs"),
-  bundle: true,
-  platform: "node",
-  format: "esm",
-  target: "node20",
-  external: ["highs"],
-  logLevel: "warning",
-});
+/** What runs in Node beside the framework's own bundle. */
+const forNode = (entry, outfile, external) =>
+  build({
+    entryPoints: [join(root, entry)],
+    outfile: join(root, ".build", outfile),
+    bundle: true,
+    platform: "node",
+    format: "esm",
+    target: "node20",
+    external,
+    logLevel: "warning",
+  });
+await forNode("src/workers/solver.thread.ts", "solver.thread.mjs", ["highs"]);
+await forNode("src/server/serve.ts", "serve.mjs", ["next"]);
 
 /**
  * Asks the browser to compile a page's code whole, off its main thread, as it comes in, rather than function by function

@@ -18,6 +18,8 @@ export function settings(environment = process.env) {
   return { host, port, address: `http://${host.includes(":") ? `[${host}]` : host}:${port}` };
 }
 
+const TELL_MS = 20_000;
+
 const portIsFree = (port, host) =>
   new Promise((resolve) => {
     const probe = createServer();
@@ -28,17 +30,19 @@ const portIsFree = (port, host) =>
 /** Starts the server and resolves once it answers; rejects if it ends before. */
 export async function serve(environment = process.env) {
   const { host, port, address } = settings(environment);
-  if (!existsSync(join(root, ".next", "BUILD_ID"))) throw new Error("The app is not built yet. Run: npm run build");
+  if (!existsSync(join(root, ".next", "BUILD_ID")) || !existsSync(join(root, ".build", "serve.mjs")))
+    throw new Error("The app is not built yet. Run: npm run build");
   if (!(await portIsFree(port, host))) throw new Error(`Port ${port} is in use on ${host}. Stop what uses it, or set PORT to another.`);
-  const child = spawn(process.execPath, [join(root, "node_modules/next/dist/bin/next"), "start", "-H", host, "-p", String(port)], {
+  const child = spawn(process.execPath, [join(root, ".build/serve.mjs")], {
     cwd: root,
-    env: { ...environment, PORT: String(port), NEXT_TELEMETRY_DISABLED: "1" },
+    env: { ...environment, NODE_ENV: "production", HOST: host, PORT: String(port), NEXT_TELEMETRY_DISABLED: "1" },
     stdio: ["ignore", "pipe", "inherit"],
   });
   child.stdout.on("data", (chunk) => environment.THREPSIS_VERBOSE && process.stdout.write(chunk));
   for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => child.kill(signal));
   const ended = new Promise((resolve) => child.once("exit", (code) => resolve(code ?? 1)));
   const started = Date.now();
+  let told = started;
   for (;;) {
     if ((await Promise.race([ended, new Promise((resolve) => setTimeout(() => resolve(null), 100))])) !== null)
       throw new Error("The server ended before it answered; see above.");
@@ -47,9 +51,10 @@ export async function serve(environment = process.env) {
       () => false,
     );
     if (up) return { address, child, ended, milliseconds: Date.now() - started };
-    if (Date.now() - started > 60_000) {
-      child.kill();
-      throw new Error("The server did not answer within a minute.");
+    // A large database takes its time to be built again: it is waited for as long as the process works on it.
+    if (Date.now() - told > TELL_MS) {
+      told = Date.now();
+      console.log(`Still starting, after ${Math.round((told - started) / 1000)} s. Ctrl+C ends it; nothing is lost by that.`);
     }
   }
 }

@@ -8,12 +8,27 @@ const FILES = /^\/(?:_next\/|solver\/|icon\.svg)/;
 export function proxy(request: NextRequest): Response {
   const { headers, method } = request;
   const id = crypto.randomUUID();
-  const turned = turnAway(
-    { method, host: headers.get("host"), origin: headers.get("origin"), site: headers.get("sec-fetch-site"), mode: headers.get("sec-fetch-mode") },
-    process.env.PORT ?? "3000",
-  );
+  const head = {
+    method,
+    path: `${request.nextUrl.pathname}${request.nextUrl.search}`,
+    host: headers.get("host"),
+    origin: headers.get("origin"),
+    site: headers.get("sec-fetch-site"),
+    mode: headers.get("sec-fetch-mode"),
+  };
+  const turned = turnAway(head, process.env.PORT ?? "3000");
   if (turned) {
-    log.warn({ id, method, path: request.nextUrl.pathname, status: turned.status, host: headers.get("host"), origin: headers.get("origin") }, turned.why);
+    log.warn(
+      {
+        id,
+        method,
+        path: request.nextUrl.pathname.slice(0, 200),
+        status: turned.status,
+        host: headers.get("host")?.slice(0, 80),
+        origin: headers.get("origin")?.slice(0, 80),
+      },
+      turned.why,
+    );
     return Response.json(
       { type: "about:blank", title: turned.why, status: turned.status },
       { status: turned.status, headers: { "content-type": "application/problem+json", "x-request-id": id, ...FIXED_HEADERS } },

@@ -1,6 +1,17 @@
 /** What a statement takes; documents go in as JSON text. Plain, so that the journal can hold it. */
 export type Parameter = string | number | boolean | null;
 
+/** A statement was refused. Holds neither the statement nor its values. */
+export class DatabaseError extends Error {
+  constructor(
+    /** SQLSTATE, PostgreSQL's appendix A; empty where there is none. */
+    readonly code: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
 /** The little of a PostgreSQL connection that queries need; PGlite stands behind it here, a server can. */
 export interface Connection {
   query<Row>(sql: string, parameters?: readonly Parameter[]): Promise<readonly Row[]>;

@@ -1,12 +1,12 @@
 import { createHash } from "node:crypto";
 import { fail, succeed, type Result } from "../core/numeric";
-import type { Connection } from "./database";
+import type { Connection, Database } from "./database";
 
 /** All tables that hold what people made, those that others point to first. */
 export const TABLES = [
   ["recipe", "id"],
   ["adaptation", "recipe_id"],
-  ["version", "kept_at, id"],
+  ["version", "id"],
   ["recipe_revision", "recipe_id, revision"],
   ["setting", "key"],
 ] as const;
@@ -33,8 +33,18 @@ export async function dumpRows(connection: Connection, made: string): Promise<Du
   return { schema: schema?.number ?? 0, made, rows };
 }
 
+/** Rows that go in with one statement. */
+const AT_ONCE = 100;
+
 /** Puts the rows of a dump in the place of all that is there. The dump must be of the connection's own schema. */
 export async function loadRows(connection: Connection, dump: Dump): Promise<void> {
+  await deleteAll(connection);
+  for (const [table] of TABLES)
+    for (const rows of batches(inOrder(table, dump)))
+      await connection.query(`INSERT INTO ${table} SELECT * FROM jsonb_populate_recordset(NULL::${table}, $1::jsonb)`, [`[${rows.join(",")}]`]);
+}
+
+async function deleteAll(connection: Connection): Promise<void> {
   // A dump of an earlier schema lacks tables that came later.
   const there = new Set(
     (await connection.query<{ name: string }>("SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public'")).map(
@@ -42,28 +52,79 @@ export async function loadRows(connection: Connection, dump: Dump): Promise<void
     ),
   );
   for (const [table] of [...TABLES].reverse()) if (there.has(table)) await connection.query(`DELETE FROM ${table}`);
-  for (const { table, row } of dump.rows) await connection.query(`INSERT INTO ${table} SELECT * FROM jsonb_populate_record(NULL::${table}, $1::jsonb)`, [row]);
 }
 
-const REVISIONS: Readonly<Record<TableName, readonly string[]>> = {
-  recipe: ["revision"],
-  adaptation: ["table_revision", "bench_revision"],
-  version: [],
-  recipe_revision: [],
-  setting: ["revision"],
-};
-const REVISION_COLUMNS = TABLES.flatMap(([table]) => REVISIONS[table].map((column) => [table, column] as const));
+function* batches<T>(items: readonly T[]): Generator<readonly T[]> {
+  for (let from = 0; from < items.length; from += AT_ONCE) yield items.slice(from, from + AT_ONCE);
+}
+
+/** The rows of a table, each after the one that it points to: clocks may have been set back between the two. */
+function inOrder(table: TableName, dump: Dump): readonly string[] {
+  const rows = dump.rows.filter((row) => row.table === table).map(({ row }) => row);
+  if (table !== "version") return rows;
+  const read = rows.map((row) => ({ row, ...(JSON.parse(row) as { readonly id: string; readonly parent_id?: string | null }) }));
+  const byId = new Map(read.map((each) => [each.id, each] as const));
+  const placed = new Set<string>();
+  const ordered: string[] = [];
+  for (const each of read) {
+    const line: (typeof read)[number][] = [];
+    const seen = new Set<string>();
+    for (let at: (typeof read)[number] | undefined = each; at && !placed.has(at.id) && !seen.has(at.id); at = byId.get(at.parent_id ?? "")) {
+      seen.add(at.id);
+      line.push(at);
+    }
+    for (const { id, row } of line.reverse()) {
+      placed.add(id);
+      ordered.push(row);
+    }
+  }
+  // A double id is left for the database to refuse.
+  return ordered.length === rows.length ? ordered : rows;
+}
+
+/** Lays the rows of a dump beside all that is there, a few at a time, so that others read in between. */
+export async function stageRows(database: Database, dump: Dump, onRows: (done: number) => void): Promise<void> {
+  await database.query("DROP TABLE IF EXISTS pg_temp.staged");
+  await database.query("CREATE TEMPORARY TABLE staged (number serial PRIMARY KEY, table_name text NOT NULL, row jsonb NOT NULL)");
+  let done = 0;
+  for (const [table] of TABLES)
+    for (const rows of batches(inOrder(table, dump))) {
+      await database.query("INSERT INTO staged (table_name, row) SELECT $1, value FROM jsonb_array_elements($2::jsonb)", [table, `[${rows.join(",")}]`]);
+      onRows((done += rows.length));
+      await new Promise((resolve) => setImmediate(resolve));
+    }
+}
+
+/** Puts the staged rows in the place of all that is there, each under a revision that no open window may take for its own. */
+export async function loadStaged(connection: Connection): Promise<void> {
+  const before = await highestRevision(connection);
+  await deleteAll(connection);
+  for (const [table] of TABLES)
+    await connection.query(
+      `INSERT INTO ${table} SELECT filled.* FROM staged CROSS JOIN LATERAL jsonb_populate_record(NULL::${table}, staged.row) AS filled
+       WHERE table_name = $1 ORDER BY number`,
+      [table],
+    );
+  await connection.query("DROP TABLE pg_temp.staged");
+  const next = Math.max(before, await highestRevision(connection)) + 1;
+  for (const [table, column] of REVISION_COLUMNS) await connection.query(`UPDATE ${table} SET ${column} = $1 WHERE ${column} > 0`, [next]);
+}
+
+/** The counters that windows hold a thing by; 0 is what was never saved. The past (recipe_revision) keeps its own. */
+const REVISION_COLUMNS = [
+  ["recipe", "revision"],
+  ["adaptation", "table_revision"],
+  ["adaptation", "bench_revision"],
+  ["setting", "revision"],
+] as const;
 
 /** The highest revision of anything that is there; 0 where there is nothing. */
-export async function highestRevision(connection: Connection): Promise<number> {
-  const all = REVISION_COLUMNS.map(([table, column]) => `SELECT max(${column}) AS revision FROM ${table}`).join(" UNION ALL ");
+async function highestRevision(connection: Connection): Promise<number> {
+  const all = [...REVISION_COLUMNS, ["recipe_revision", "revision"] as const]
+    .map(([table, column]) => `SELECT max(${column}) AS revision FROM ${table}`)
+    .join(" UNION ALL ");
   const [row] = await connection.query<{ highest: number | null }>(`SELECT max(revision) AS highest FROM (${all}) AS revisions`);
   return row?.highest ?? 0;
-}
-
-/** Raises every revision that was ever saved, so that no window may take one of before for one of now. */
-export async function raiseRevisions(connection: Connection, by: number): Promise<void> {
-  for (const [table, column] of REVISION_COLUMNS) await connection.query(`UPDATE ${table} SET ${column} = ${column} + $1 WHERE ${column} > 0`, [by]);
 }
 
 const FORMAT = "threpsis-backup";

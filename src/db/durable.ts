@@ -2,41 +2,73 @@ import { existsSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { bootMark } from "./boot";
 import type { Connection, Database } from "./database";
+import { dumpRows, loadStaged, stageRows, type Dump } from "./dump";
 import { syncTree, writeDurably } from "./durable-files";
-import { openJournal, readJournal, type Journal, type Statement } from "./journal";
+import { checkpointPath, journalPath, lastCheckpoint } from "./history";
+import { openJournal, type Statement } from "./journal";
 import { takeFolder } from "./lock";
-import { latestSchema, migrate } from "./migrate";
-import { openPglite } from "./pglite";
-import { journalPath, lastCheckpoint, readPosition, rebuild, replay, setPosition, writeCheckpoint } from "./recovery";
+import { addNotices } from "./notices";
+import { recover, setPosition, writeCheckpoint } from "./recovery";
 
 const MOST_JOURNAL_BYTES = 16 * 1024 * 1024;
 const READS = /^\s*select\b/i;
 
+export interface OpenOptions {
+  /** A journal longer than this is followed by a new checkpoint. */
+  readonly mostJournalBytes?: number;
+  /** Goes on with what can be read where something cannot. */
+  readonly salvage?: boolean;
+}
+
+/** A database in a folder, which can also be replaced whole. */
+export interface DurableDatabase extends Database {
+  /**
+   * Puts the rows of a dump in the place of all that is there. They are laid beside first, a few at a time, so that reads
+   * go on; what is told of it are rows. `keep` gets what was there, and runs before anything counts; it returns what takes
+   * that back, which runs where the dump is refused.
+   */
+  replaceAll(dump: Dump, options: { readonly keep: (before: Dump) => () => void; readonly onRows?: (done: number) => void }): Promise<void>;
+}
+
 /**
  * Opens the data of a folder for this process alone. PGlite never calls fsync, whatever its settings say (found with
  * strace), so its files survive the process being killed but not the power. Therefore each transaction that writes is
- * first put on the disk in a journal, and only then committed and acknowledged. At start: after a kill PGlite recovers by
- * itself and the journal adds what it lacks; after a power cut (the machine has started anew since the folder was opened,
- * and it was not closed) the database is built again from the last checkpoint and the journal.
+ * first put on the disk in a journal, and only then committed and acknowledged. At start `recover` brings database and
+ * journal together.
  */
-export async function openDatabase(folder: string, mostJournalBytes = MOST_JOURNAL_BYTES): Promise<Database> {
+export async function openDatabase(folder: string, { mostJournalBytes = MOST_JOURNAL_BYTES, salvage = false }: OpenOptions = {}): Promise<DurableDatabase> {
   const release = takeFolder(folder);
   try {
-    const opened = await recover(folder);
-    const { pg } = opened;
-    let { position, journal } = opened;
+    const mark = join(folder, "opened");
+    const powerLost = existsSync(mark) && readFileSync(mark, "utf8") !== bootMark();
+    // Closed in good order its files are on the disk; from now on they may not be.
+    if (!powerLost) writeDurably(mark, bootMark());
+    const recovered = await recover(folder, { powerLost, salvage });
+    const { pg } = recovered;
+    let { position } = recovered;
+    if (recovered.checkpoint || lastCheckpoint(folder) === null) await writeCheckpoint(folder, pg, position);
+    let journal = openJournal(journalPath(folder, lastCheckpoint(folder) ?? position));
+    writeDurably(mark, bootMark());
+    for (const text of recovered.told) console.error(`Threpsis data: ${text}`);
+    addNotices(folder, recovered.told, new Date().toISOString());
     let broken: unknown = null;
+    const stillWhole = () => {
+      if (broken !== null) throw new Error("The database stopped after a failed write; start Threpsis again.", { cause: broken });
+    };
 
+    const followedBy = (number: number) => {
+      const next = openJournal(journalPath(folder, number));
+      journal.close();
+      journal = next;
+    };
     // Within a transaction, so that no write comes between the rows and their number.
     const checkpoint = () =>
       pg.transaction(async (inner) => {
         await writeCheckpoint(folder, inner, position);
-        const next = openJournal(journalPath(folder, position));
-        journal.close();
-        journal = next;
+        followedBy(position);
       });
     const transaction = async <T>(work: (connection: Connection) => Promise<T>): Promise<T> => {
-      if (broken !== null) throw new Error("The database stopped after a failed write; start Threpsis again.", { cause: broken });
+      stillWhole();
       const written: { number: number | null } = { number: null };
       let result: T;
       try {
@@ -59,22 +91,48 @@ export async function openDatabase(folder: string, mostJournalBytes = MOST_JOURN
         if (written.number !== null) {
           // In the journal but not committed: taken out of it again, so that a refused write does not come back.
           broken = error;
-          journal.append({ number: written.number, statements: [], void: true });
+          journal.takeBack();
         }
         throw error;
       }
       // The write is safe already; a checkpoint that fails is tried again after the next one.
-      if (written.number !== null && journal.bytes() > mostJournalBytes) await checkpoint().catch((error: unknown) => console.error("No checkpoint:", error));
+      if (written.number !== null && journal.bytes() > mostJournalBytes)
+        await checkpoint().catch((error: unknown) =>
+          console.error("Threpsis data: no checkpoint could be made:", error instanceof Error ? error.message : error),
+        );
       return result;
+    };
+    const replaceAll: DurableDatabase["replaceAll"] = async (dump, { keep, onRows }) => {
+      stillWhole();
+      await stageRows(pg, dump, onRows ?? (() => undefined));
+      const number = position + 1;
+      let takeBack = () => undefined as unknown;
+      try {
+        await pg.transaction(async (inner) => {
+          takeBack = keep(await dumpRows(inner, new Date().toISOString()));
+          await loadStaged(inner);
+          await setPosition(inner, number);
+          // All that is there stands in the checkpoint: it takes the place of an entry in the journal.
+          await writeCheckpoint(folder, inner, number);
+          position = number;
+        });
+      } catch (error) {
+        takeBack();
+        rmSync(checkpointPath(folder, number), { force: true });
+        if (position === number) broken = error;
+        throw error;
+      }
+      followedBy(number);
     };
     return {
       query: (sql, parameters) => (READS.test(sql) ? pg.query(sql, parameters) : transaction((connection) => connection.query(sql, parameters))),
       transaction,
+      replaceAll,
       close: async () => {
         await pg.close();
         journal.close();
         syncTree(join(folder, "postgres"));
-        rmSync(join(folder, "opened"), { force: true });
+        rmSync(mark, { force: true });
         release();
       },
     };
@@ -88,48 +146,4 @@ export async function openDatabase(folder: string, mostJournalBytes = MOST_JOURN
 async function hasWritten(connection: Connection): Promise<boolean> {
   const [row] = await connection.query<{ wrote: boolean }>("SELECT pg_current_xact_id_if_assigned() IS NOT NULL AS wrote");
   return row?.wrote !== false;
-}
-
-interface Opened {
-  readonly pg: Database;
-  readonly position: number;
-  readonly journal: Journal;
-}
-
-async function recover(folder: string): Promise<Opened> {
-  const path = join(folder, "postgres");
-  const mark = join(folder, "opened");
-  const last = lastCheckpoint(folder);
-  const powerLost = existsSync(mark) && readFileSync(mark, "utf8") !== bootMark();
-  // Until all is well again, a start that is cut short counts as a power cut.
-  writeDurably(mark, "recovering");
-  const reopened = last !== null && !powerLost && existsSync(path) ? await reopen(path, folder, last) : null;
-  if (last !== null && !reopened) rmSync(path, { recursive: true, force: true });
-  const pg = reopened?.pg ?? (await openPglite(path));
-  // Without a checkpoint the folder is new, or was written before there was a journal: what is there counts.
-  let position = reopened?.position ?? (last === null ? 0 : await rebuild(pg, folder));
-  const migrated = await migrate(pg);
-  if (last === null) position = await readPosition(pg);
-  if (last === null || !reopened || migrated > 0) await writeCheckpoint(folder, pg, position);
-  const number = lastCheckpoint(folder) ?? position;
-  const journal = openJournal(journalPath(folder, number));
-  writeDurably(mark, bootMark());
-  return { pg, position, journal };
-}
-
-/** PGlite as it was left, with what the journal has beyond it; null where its files cannot be relied on. */
-async function reopen(path: string, folder: string, last: number): Promise<{ readonly pg: Database; readonly position: number } | null> {
-  const { entries } = readJournal(journalPath(folder, last));
-  let pg: Database;
-  try {
-    pg = await openPglite(path);
-  } catch {
-    return null;
-  }
-  const [schema] = await pg.query<{ number: number }>("SELECT max(number) AS number FROM migration").catch(() => []);
-  if ((schema?.number ?? 0) > latestSchema()) await migrate(pg);
-  const position = await readPosition(pg).catch(() => null);
-  if (position !== null && position >= last && position <= (entries.at(-1)?.number ?? last)) return { pg, position: await replay(pg, entries, position) };
-  await pg.close();
-  return null;
 }

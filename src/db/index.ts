@@ -1,10 +1,12 @@
 export type { Database } from "./database";
-export { openDatabase } from "./durable";
-export { openCopy, upgradeDump } from "./recovery";
-export { decodeDump, dumpRows, encodeDump, highestRevision, loadRows, raiseRevisions, TABLES, type Dump, type TableName } from "./dump";
+export { openDatabase, type DurableDatabase } from "./durable";
+export { CannotRecover, openCopy, upgradeDump } from "./recovery";
+export { forgetSetAside, setAside } from "./history";
+export { listNotices, readNotice, type Notice } from "./notices";
+export { decodeDump, dumpRows, encodeDump, loadRows, TABLES, type Dump, type TableName } from "./dump";
 export { latestSchema } from "./migrate";
 export { writeDurably } from "./durable-files";
-export { FolderInUse } from "./lock";
+export { FolderInUse, FolderNotWritable } from "./lock";
 export * from "./recipes";
 export * from "./adaptations";
 export * from "./versions";

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
+import { accessSync, chmodSync, constants, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 
 /** Who holds a data folder. */
@@ -8,6 +8,9 @@ interface Holder {
   /** When that process started, as the system tells it; null where it does not. A number used again is not the holder. */
   readonly started: string | null;
 }
+
+/** Nothing can be written to a data folder; why stands in the message. */
+export class FolderNotWritable extends Error {}
 
 export class FolderInUse extends Error {
   constructor(
@@ -20,17 +23,41 @@ export class FolderInUse extends Error {
 
 const TRIES = 5;
 
+/** Makes the folder, for its owner alone. Throws FolderNotWritable where nothing can be written to it. */
+function ownFolder(folder: string): void {
+  try {
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
+    accessSync(folder, constants.W_OK | constants.X_OK);
+    const trial = join(folder, `.writable-${process.pid}`);
+    writeFileSync(trial, "", { mode: 0o600 });
+    rmSync(trial, { force: true });
+  } catch (error) {
+    const code = (error as NodeJS.ErrnoException).code ?? "";
+    if (code === "ENOSPC" || code === "EDQUOT")
+      throw new FolderNotWritable(`The disk that holds ${folder} is full. Make room on it, then start again; nothing was changed.`);
+    throw new FolderNotWritable(
+      `Nothing can be written to the data folder ${folder} (${code}): it is read-only, or belongs to another user. Make it writable, or set THREPSIS_DATA to another folder.`,
+    );
+  }
+  // What was made by an earlier version may be open to others.
+  try {
+    chmodSync(folder, 0o700);
+  } catch {
+    // It belongs to somebody else, who lets us write: their own matter.
+  }
+}
+
 /**
  * Takes a data folder for this process alone, by a lock file made exclusively. A lock whose process is gone, or whose
  * number belongs to a later process, is stale and taken over. Returns the release. Throws FolderInUse.
  */
 export function takeFolder(folder: string): () => void {
-  mkdirSync(folder, { recursive: true });
+  ownFolder(folder);
   const path = join(folder, "lock");
   const own: Holder = { pid: process.pid, started: startOf(process.pid) };
   for (let attempt = 0; attempt < TRIES; attempt++) {
     try {
-      writeFileSync(path, JSON.stringify(own), { flag: "wx" });
+      writeFileSync(path, JSON.stringify(own), { flag: "wx", mode: 0o600 });
       return () => {
         if (readHolder(path)?.pid === process.pid) rmSync(path, { force: true });
       };
@@ -54,7 +81,7 @@ export function takeFolder(folder: string): () => void {
 function readHolder(path: string): Holder | null {
   try {
     const read: unknown = JSON.parse(readFileSync(path, "utf8"));
-    return typeof read === "object" && read !== null && "pid" in read && typeof read.pid === "number"
+    return typeof read === "object" && read !== null && "pid" in read && typeof read.pid === "number" && Number.isInteger(read.pid) && read.pid > 0
       ? { pid: read.pid, started: "started" in read && typeof read.started === "string" ? read.started : null }
       : null;
   } catch {

@@ -1,14 +1,26 @@
 import { mkdirSync } from "node:fs";
 import { PGlite } from "@electric-sql/pglite";
-import type { Connection, Database, Parameter } from "./database";
+import { DatabaseError, type Connection, type Database, type Parameter } from "./database";
+
+/** What went wrong, without the statement and its values: they are somebody's recipes, and errors end in a log. */
+const plain = (error: unknown): Error => {
+  const code = error instanceof Error && "code" in error ? String(error.code) : "";
+  return new DatabaseError(code, error instanceof Error ? error.message : String(error));
+};
 
 const face = (of: { query: PGlite["query"] }): Connection => ({
-  query: async <Row>(sql: string, parameters: readonly Parameter[] = []) => (await of.query<Row>(sql, [...parameters])).rows,
+  query: async <Row>(sql: string, parameters: readonly Parameter[] = []) => {
+    try {
+      return (await of.query<Row>(sql, [...parameters])).rows;
+    } catch (error) {
+      throw plain(error);
+    }
+  },
 });
 
 /** PGlite in a folder, or in memory where that is null. By itself it never reaches the disk's platter; see durable.ts. */
 export async function openPglite(path: string | null): Promise<Database> {
-  if (path !== null) mkdirSync(path, { recursive: true });
+  if (path !== null) mkdirSync(path, { recursive: true, mode: 0o700 });
   const pg = await PGlite.create(path === null ? {} : { dataDir: path, relaxedDurability: false });
   return {
     ...face(pg),

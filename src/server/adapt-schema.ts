@@ -1,6 +1,6 @@
 import { ALLERGENS, SERVING_TEMPERATURES } from "../core/food";
 import { RULES } from "../data";
-import { ajv } from "./door";
+import { ajvThorough } from "./door";
 
 /** Diets that are limits: their ids, and the limit that they set unless another is given, a serving. */
 export const LIMIT_DIETS = { "low-free-sugars": 5, "blood-sugar-aware": 10, "low-saturated-fat": 5 } as const;
@@ -75,7 +75,7 @@ export const adaptRequestSchema = {
   },
 } as const;
 
-export const validateAdapt = ajv.compile<AdaptRequest>(adaptRequestSchema);
+export const validateAdapt = ajvThorough.compile<AdaptRequest>(adaptRequestSchema);
 
 const figure = { $ref: "#/components/schemas/Figure" };
 const text = { type: "string" };
@@ -179,7 +179,7 @@ export const openApi = {
             content: { "application/json": { schema: { $ref: "#/components/schemas/AdaptResponse" } } },
           },
           400: problem("Not JSON."),
-          413: problem("Over 256 kB."),
+          413: problem("Over 2 MB."),
           415: problem("Not sent as JSON."),
           422: problem("Does not fit, or nothing could be read."),
           503: problem("The solver's queue is full."),

@@ -25,9 +25,11 @@ import { reading } from "./reading";
 import { proposeOnServer } from "./solver-queue";
 
 const DEFAULT_PROPOSALS = 3;
+/** The longest recipe fits, in any script. */
+export const MOST_ADAPT_BYTES = 2 * 1024 ** 2;
 
 /** Answers one request of the open interface: read, judge, work out versions, all from what was sent. */
-export async function adapt(body: unknown): Promise<object> {
+export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
   const request = checked(validateAdapt, body);
   const parsed = readJsonLd(request.recipe);
   if (!parsed.ok)
@@ -45,7 +47,7 @@ export async function adapt(body: unknown): Promise<object> {
     );
   const table = tableOf(request, read);
   const problem = problemFor(read, table, REFERENCE, SUBSTITUTION, RULES, request.maxProposals ?? DEFAULT_PROPOSALS);
-  const ending = await proposeOnServer(problem);
+  const ending = await proposeOnServer(problem, left);
 
   const found = [...findings(judgedLines(read), problem.rules), ...limitFindings(problem)].sort((a, b) => a.line - b.line);
   return {

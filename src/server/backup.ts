@@ -1,14 +1,15 @@
 import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from "node:fs";
 import { join } from "node:path";
-import type { Snapshot } from "../core/adaptation";
-import type { Recipe } from "../core/recipe";
+import type { ValidateFunction } from "ajv";
+import { overLimits, type Recipe } from "../core/recipe";
 import * as db from "../db";
 import { dataFolder, getDatabase } from "./database";
-import { ajv, schemaErrors } from "./door";
+import { ajv, MOST_REVISION, schemaErrors } from "./door";
 import { Refusal } from "./problem-details";
 import { validatePantry } from "./pantry-schema";
 import { validateEaters, validateHousehold, validateHouseRules } from "./household-schema";
-import { validateRecipe } from "./schemas";
+import { validateBench, validateRecipe, validateTable, VERSION_LIMITS } from "./schemas";
+import { validateSnapshot } from "./snapshot";
 
 /** The largest backup that is taken in by a browser, bytes; `npm run restore` takes any. */
 export const MOST_BACKUP_BYTES = 64 * 1024 * 1024;
@@ -31,16 +32,38 @@ export interface Restored {
   readonly made: string;
 }
 
-/** Puts a backup in the place of all that is there; refused whole where it does not fit. What was there is kept beside, to go back to. */
+/** How far a restore is, for whoever waits for it. */
+export interface RestoreProgress {
+  readonly stage: "reading" | "checking" | "laying beside" | "none";
+  /** Rows, of so many. */
+  readonly done: number;
+  readonly of: number;
+}
+const NO_RESTORE: RestoreProgress = { stage: "none", done: 0, of: 0 };
+const shared = globalThis as { threpsisRestore?: RestoreProgress };
+export const restoreProgress = (): RestoreProgress => shared.threpsisRestore ?? NO_RESTORE;
+
+/** Puts a backup in the place of all that is there; refused whole where it does not fit. What was there is kept beside, to go back to. One at a time. */
 export async function restoreBackup(text: string): Promise<Restored> {
-  return putInPlace(await getDatabase(), await readBackup(text), dataFolder());
+  if (shared.threpsisRestore) throw new Refusal(409, "A copy is being put in place already. Wait until it is.");
+  const told = (progress: RestoreProgress) => (shared.threpsisRestore = progress);
+  told({ stage: "reading", done: 0, of: 0 });
+  try {
+    return await putInPlace(await getDatabase(), await readBackup(text, told), dataFolder(), told);
+  } finally {
+    delete shared.threpsisRestore;
+  }
 }
 
 /** How many states from before a restore are kept. */
 const MOST_KEPT = 5;
 const keptFolder = (folder: string): string => join(folder, "before-restore");
-/** The states from before a restore, by name, which is by time. */
-const keptIn = (folder: string): string[] => (existsSync(keptFolder(folder)) ? readdirSync(keptFolder(folder)).sort() : []);
+const numberOf = (name: string): number => Number(/^before-(\d{1,9})-/.exec(name)?.[1] ?? 0);
+/** The states from before a restore, by their number; those of earlier versions, by time, before them. */
+const keptIn = (folder: string): string[] =>
+  (existsSync(keptFolder(folder)) ? readdirSync(keptFolder(folder)).filter((name) => name.endsWith(".jsonl")) : []).sort(
+    (a, b) => numberOf(a) - numberOf(b) || (a < b ? -1 : 1),
+  );
 const lastKept = (): string | undefined => keptIn(dataFolder()).at(-1);
 
 /** Whether there is something from before a restore to go back to. */
@@ -53,8 +76,11 @@ export async function undoRestore(): Promise<Restored> {
   return restoreBackup(readFileSync(join(keptFolder(dataFolder()), last), "utf8"));
 }
 
+/** Between so many rows others come in. */
+const CHECKED_AT_ONCE = 50;
+
 /** Reads a backup, brings it up to this schema, and checks every row. Throws a Refusal that says where it does not fit. */
-export async function readBackup(text: string): Promise<db.Dump> {
+export async function readBackup(text: string, told: (progress: RestoreProgress) => unknown = () => undefined): Promise<db.Dump> {
   const read = db.decodeDump(text);
   if (!read.ok)
     throw new Refusal(422, `This file cannot be put in place. Line ${read.error.line}: ${read.error.why}`, [
@@ -64,39 +90,63 @@ export async function readBackup(text: string): Promise<db.Dump> {
   if (dump.schema > db.latestSchema())
     throw new Refusal(422, `The backup is of a newer Threpsis (schema ${dump.schema}, this one has ${db.latestSchema()}). Update Threpsis first.`);
   const current = dump.schema === db.latestSchema() ? dump : await db.upgradeDump(dump, dump.made).catch(refuseRows);
+  const refuse = (i: number, table: string, pointer: string, detail: string): never => {
+    throw new Refusal(422, `A ${table} of the backup does not fit. Nothing was changed.`, [{ pointer: `line ${i + 2} ${pointer}`.trim(), detail }]);
+  };
   for (const [i, { table, row }] of current.rows.entries()) {
+    if (i % CHECKED_AT_ONCE === 0) {
+      told({ stage: "checking", done: i, of: current.rows.length });
+      await new Promise((resolve) => setImmediate(resolve));
+    }
     const validate = ROWS[table];
-    if (!validate(JSON.parse(row))) {
+    const read: unknown = JSON.parse(row);
+    if (!validate(read)) {
       const [error] = schemaErrors(validate);
-      throw new Refusal(422, `A ${table} of the backup does not fit. Nothing was changed.`, [
-        { pointer: `line ${i + 2} ${error?.pointer ?? ""}`.trim(), detail: error?.detail ?? "It does not fit." },
-      ]);
+      refuse(i, table, error?.pointer ?? "", error?.detail ?? "It does not fit.");
+    }
+    if (table === "recipe" || table === "recipe_revision") {
+      const [over] = overLimits((read as { readonly document: Recipe }).document);
+      if (over) refuse(i, table, `/document${over.pointer}`, over.detail);
     }
   }
   return current;
 }
 
-/** Replaces all rows in one transaction, after writing down what was there. */
-export async function putInPlace(database: db.Database, dump: db.Dump, folder: string): Promise<Restored> {
+/** Replaces all rows at once, after writing down what was there. */
+export async function putInPlace(
+  database: db.DurableDatabase,
+  dump: db.Dump,
+  folder: string,
+  told: (progress: RestoreProgress) => unknown = () => undefined,
+): Promise<Restored> {
   const now = new Date().toISOString();
+  const kept = await withMarks(database, dump);
   await database
-    .transaction(async (connection) => {
-      const before = await db.dumpRows(connection, now);
-      if (before.rows.length > 0) keep(folder, now, db.encodeDump(before));
-      const highest = await db.highestRevision(connection);
-      await db.loadRows(connection, dump);
-      await db.raiseRevisions(connection, highest);
+    .replaceAll(kept, {
+      keep: (before) => (before.rows.length > 0 ? keep(folder, now, db.encodeDump(before)) : () => undefined),
+      onRows: (done) => told({ stage: "laying beside", done, of: kept.rows.length }),
     })
     .catch(refuseRows);
   const count = (table: db.TableName) => dump.rows.filter((row) => row.table === table).length;
   return { recipes: count("recipe"), versions: count("version"), made: dump.made };
 }
 
-/** Writes down what was there before a restore, and lets go of the oldest of such files. */
-function keep(folder: string, now: string, text: string): void {
-  mkdirSync(keptFolder(folder), { recursive: true });
-  db.writeDurably(join(keptFolder(folder), backupName(now).replace(now.slice(0, 10), now.replaceAll(":", "-"))), text);
+/** What says of this folder, not of its contents, that the demo was put in once: a backup without it must not bring it on again. */
+async function withMarks(database: db.Database, dump: db.Dump): Promise<db.Dump> {
+  const seeded = await db.readSetting(database, "seeded");
+  const has = dump.rows.some(({ table, row }) => table === "setting" && (JSON.parse(row) as { readonly key: string }).key === "seeded");
+  if (!seeded.value || has) return dump;
+  return { ...dump, rows: [...dump.rows, { table: "setting", row: JSON.stringify({ key: "seeded", value: true, revision: 1 }) }] };
+}
+
+/** Writes down what was there before a restore, and lets go of the oldest of such files; what comes back takes it away again. */
+function keep(folder: string, now: string, text: string): () => void {
+  mkdirSync(keptFolder(folder), { recursive: true, mode: 0o700 });
+  const number = 1 + Math.max(0, ...keptIn(folder).map(numberOf));
+  const path = join(keptFolder(folder), `before-${String(number).padStart(6, "0")}-${now.slice(0, 19).replaceAll(":", "-")}.jsonl`);
+  db.writeDurably(path, text);
   for (const name of keptIn(folder).slice(0, -MOST_KEPT)) rmSync(join(keptFolder(folder), name), { force: true });
+  return () => rmSync(path, { force: true });
 }
 
 function refuseRows(error: unknown): never {
@@ -107,45 +157,44 @@ function refuseRows(error: unknown): never {
 }
 
 const text = { type: "string", minLength: 1, maxLength: 200 } as const;
-const time = { type: "string", pattern: "^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}" } as const;
+const time = { type: "string", pattern: "^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d{1,9})?(Z|[+-]\\d{2}(:?\\d{2}){0,2})$" } as const;
 const timeOrNull = { anyOf: [time, { type: "null" }] } as const;
-const revision = { type: "integer", minimum: 0 } as const;
+const revision = { type: "integer", minimum: 0, maximum: MOST_REVISION } as const;
+const counted = { ...revision, minimum: 1 } as const;
 const row = (properties: Record<string, object>) => ({ type: "object", additionalProperties: false, required: Object.keys(properties), properties });
-const side = { type: "object", required: ["input", "figures"], properties: { input: { type: "object", required: ["lines"] }, figures: { type: "object" } } };
+const orNull = (schema: unknown) => ({ anyOf: [schema as object, { type: "null" }] });
 
-const ROWS: Readonly<Record<db.TableName, ReturnType<typeof ajv.compile>>> = {
-  recipe: ajv.compile<{ document: Recipe }>(
-    row({ id: text, title: text, document: validateRecipe.schema as object, revision, created_at: time, updated_at: time, deleted_at: timeOrNull }),
+const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
+  recipe: ajv.compile(
+    row({ id: text, title: text, document: validateRecipe.schema as object, revision: counted, created_at: time, updated_at: time, deleted_at: timeOrNull }),
   ),
-  adaptation: ajv.compile(row({ recipe_id: text, dining_table: {}, table_revision: revision, bench: {}, bench_revision: revision, updated_at: time })),
-  version: ajv.compile<{ snapshot: Snapshot }>(
+  adaptation: ajv.compile(
     row({
-      id: text,
-      recipe_id: { anyOf: [text, { type: "null" }] },
-      title: text,
-      label: { type: "string", maxLength: 200 },
-      snapshot: {
-        type: "object",
-        required: ["schema", "modelVersion", "label", "recipe", "table", "rows", "steps", "notes", "asHandedDown", "forThisTable"],
-        properties: {
-          schema: { const: 1 },
-          rows: { type: "array" },
-          steps: { type: "array" },
-          notes: { type: "array" },
-          asHandedDown: side,
-          forThisTable: side,
-        },
-      },
-      kept_at: time,
-      deleted_at: timeOrNull,
-      parent_id: { anyOf: [text, { type: "null" }] },
-      why: { type: "string", maxLength: 1000 },
-      whom: { type: "string", maxLength: 300 },
+      recipe_id: text,
+      dining_table: orNull(validateTable.schema),
+      table_revision: revision,
+      bench: orNull(validateBench.schema),
+      bench_revision: revision,
+      updated_at: time,
     }),
   ),
-  recipe_revision: ajv.compile<{ document: Recipe }>(row({ recipe_id: text, revision, document: validateRecipe.schema as object, replaced_at: time })),
+  version: ajv.compile(
+    row({
+      id: text,
+      recipe_id: orNull(text),
+      title: text,
+      label: { type: "string", maxLength: 200 },
+      snapshot: validateSnapshot.schema as object,
+      kept_at: time,
+      deleted_at: timeOrNull,
+      parent_id: orNull(text),
+      why: { type: "string", maxLength: VERSION_LIMITS.why },
+      whom: { type: "string", maxLength: VERSION_LIMITS.whom },
+    }),
+  ),
+  recipe_revision: ajv.compile(row({ recipe_id: text, revision: counted, document: validateRecipe.schema as object, replaced_at: time })),
   setting: ajv.compile({
-    ...row({ key: text, value: {}, revision }),
+    ...row({ key: text, value: {}, revision: counted }),
     allOf: Object.entries({ household: validateHousehold, pantry: validatePantry, eaters: validateEaters, "house-rules": validateHouseRules }).map(
       ([key, { schema }]) => ({
         if: { type: "object", properties: { key: { const: key } } },

@@ -2,7 +2,7 @@ import { join } from "node:path";
 import { DEMO_CURRENCY, DEMO_EATERS, DEMO_EQUIPMENT, DEMO_PANTRY, DEMO_PLACE, DEMO_RECIPES } from "../data";
 import { readRecipeText } from "../core/recipe";
 import { USUAL_HOUSEHOLD } from "../core/units";
-import { forgetDeleted, insertRecipe, openDatabase, readSetting, writeSetting, type Database } from "../db";
+import { countRecipes, forgetDeleted, forgetSetAside, insertRecipe, openDatabase, readSetting, writeSetting, type Database, type DurableDatabase } from "../db";
 
 /** Where the data live: THREPSIS_DATA, else a folder beside the code. */
 export const dataFolder = (): string => process.env.THREPSIS_DATA ?? join(process.cwd(), ".data");
@@ -11,10 +11,10 @@ export const dataFolder = (): string => process.env.THREPSIS_DATA ?? join(proces
 export const DAYS_DELETED = 30;
 
 // The framework can bundle this module more than once, so the one instance hangs on the process.
-const shared = globalThis as typeof globalThis & { threpsisDatabase?: Promise<Database> };
+const shared = globalThis as typeof globalThis & { threpsisDatabase?: Promise<DurableDatabase> };
 
 /** The one database of this process, opened (and migrated, and seeded when asked to) on first use. */
-export function getDatabase(): Promise<Database> {
+export function getDatabase(): Promise<DurableDatabase> {
   shared.threpsisDatabase ??= open().catch((error: unknown) => {
     shared.threpsisDatabase = undefined;
     throw error;
@@ -22,12 +22,34 @@ export function getDatabase(): Promise<Database> {
   return shared.threpsisDatabase;
 }
 
-async function open(): Promise<Database> {
+async function open(): Promise<DurableDatabase> {
   const database = await openDatabase(dataFolder());
-  await forgetDeleted(database, new Date(Date.now() - DAYS_DELETED * DAY_MS).toISOString());
+  await forgetOld(database);
   if (process.env.THREPSIS_SEED === "demo") await seedOnce(database);
   return database;
 }
+
+/**
+ * Forgets what was deleted, and what was set aside, long ago: by the clock, and by the days on which the app was seen to
+ * run since. A clock that jumps ahead is one such day more, and empties nothing.
+ */
+async function forgetOld(database: Database): Promise<void> {
+  const now = new Date();
+  const today = now.toISOString().slice(0, 10);
+  await database.transaction(async (connection) => {
+    const { value, revision } = await readSetting(connection, "days seen");
+    const seen = Array.isArray(value) ? value.filter((day): day is string => typeof day === "string") : [];
+    const days = seen.at(-1) === today ? seen : [...seen, today].slice(-MOST_DAYS_SEEN);
+    if (days !== seen) await writeSetting(connection, "days seen", days, revision);
+    const since = (count: number) => days.filter((day) => day !== today).at(-count);
+    const longAgo = since(DAYS_DELETED);
+    if (longAgo !== undefined) await forgetDeleted(connection, new Date(Math.min(now.getTime() - DAYS_DELETED * DAY_MS, Date.parse(longAgo))).toISOString());
+    const weekAgo = since(DAYS_SET_ASIDE);
+    if (weekAgo !== undefined) forgetSetAside(dataFolder(), Math.min(now.getTime() - DAYS_SET_ASIDE * DAY_MS, Date.parse(weekAgo)));
+  });
+}
+const DAYS_SET_ASIDE = 7;
+const MOST_DAYS_SEEN = 60;
 
 const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;
@@ -39,6 +61,8 @@ async function seedOnce(database: Database): Promise<void> {
   const now = Date.now();
   await database.transaction(async (connection) => {
     if ((await readSetting(connection, "seeded")).value) return;
+    // Data of somebody's own are left alone, marked or not.
+    if ((await countRecipes(connection)) > 0 || (await readSetting(connection, "household")).value) return;
     for (const [i, { text, tags }] of [...DEMO_RECIPES].reverse().entries()) {
       const number = DEMO_RECIPES.length - i;
       const read = readRecipeText(text);

@@ -1,6 +1,6 @@
 import { ownFileKind, upgraded, readCsv, writeCsv, writeJsonLd, writeOwnFile } from "../core/exchange";
 import { readJsonLd, readRecipe, readRecipeText, type Recipe } from "../core/recipe";
-import { checked, readText, schemaErrors } from "./door";
+import { checked, parseJson, readText, schemaErrors } from "./door";
 import { getHousehold } from "./household";
 import { kitchenReference } from "./pantry";
 import { Refusal, type ProblemError } from "./problem-details";
@@ -31,7 +31,7 @@ export async function readFile(request: Request): Promise<FileReading> {
   const name = new URL(request.url).searchParams.get("name") ?? "";
   const read = readAny(text, name.toLowerCase());
   if (read.recipes.length > MOST_RECIPES) refuse(`There are ${read.recipes.length} recipes in it; at most ${MOST_RECIPES} at a time.`);
-  return { ...read, recipes: read.recipes.map((recipe) => ({ ...recipe, title: recipe.title.slice(0, 200) || "Untitled sweet" })) };
+  return read;
 }
 
 function readAny(text: string, name: string): FileReading {
@@ -44,12 +44,7 @@ function readAny(text: string, name: string): FileReading {
 }
 
 function readJson(text: string): FileReading {
-  let document: unknown;
-  try {
-    document = JSON.parse(text);
-  } catch (error) {
-    return refuse(`It begins like JSON but cannot be read as such: ${error instanceof Error ? error.message : "not valid"}.`);
-  }
+  const document = parsedOr(text, (why) => refuse(`It begins like JSON but cannot be read as such: ${why}`));
   const kind = ownFileKind(document);
   if (kind === "newer") return refuse("It was made by a newer Threpsis. Bring this one up to date first.");
   if (kind === "ours") {
@@ -71,6 +66,16 @@ function readJson(text: string): FileReading {
   return { format: "JSON-LD", recipes: [readLinked(document)] };
 }
 
+/** A document, or what is made of the reason why it is none. */
+function parsedOr<T>(text: string, otherwise: (why: string) => T): unknown {
+  try {
+    return parseJson(text);
+  } catch (error) {
+    if (error instanceof Refusal) return otherwise(error.errors[0]?.detail ?? error.title);
+    throw error;
+  }
+}
+
 function readLinked(document: unknown): Recipe {
   const read = readJsonLd(document);
   return read.ok ? read.value : refuse(`The recipe in it cannot be read. ${read.error[0]?.detail ?? ""}`, read.error);
@@ -79,13 +84,7 @@ function readLinked(document: unknown): Recipe {
 function readPage(html: string): FileReading {
   const { jsonLd, text } = readHtml(html);
   for (const block of jsonLd) {
-    let document: unknown;
-    try {
-      document = JSON.parse(block);
-    } catch {
-      continue;
-    }
-    const read = readJsonLd(document);
+    const read = readJsonLd(parsedOr(block, () => null));
     if (read.ok) return { format: "a web page", recipes: [read.value] };
   }
   const read = readRecipeText(text);
@@ -120,7 +119,7 @@ const EXPORTS = {
   csv: { type: "text/csv", ending: "csv" },
   threpsis: { type: "application/json", ending: "threpsis.json" },
 } as const;
-const isExportFormat = (word: string): word is keyof typeof EXPORTS => word in EXPORTS;
+const isExportFormat = (word: string): word is keyof typeof EXPORTS => Object.hasOwn(EXPORTS, word);
 
 /** A recipe as a file to keep or send. */
 export async function exportRecipe(id: string, format: string): Promise<Response> {

@@ -11,6 +11,7 @@ import { getHousehold } from "./household";
 import { kitchenReference } from "./pantry";
 import { reading } from "./reading";
 import { validateBench, validateTable } from "./schemas";
+import { readSnapshot } from "./snapshot";
 
 /** How many of its edged beams a version keeps inside. */
 export interface Inside {
@@ -38,9 +39,8 @@ export interface OnShelf {
   readonly title: string;
   readonly label: string;
   readonly keptAt: string;
-  readonly kind: Archetype;
-  readonly inside: Inside;
-  readonly servings: number;
+  /** Null where what is stored of it cannot be read. */
+  readonly whole: { readonly kind: Archetype; readonly inside: Inside; readonly servings: number } | null;
 }
 
 export interface Kitchen {
@@ -71,7 +71,7 @@ export async function getKitchen(): Promise<Kitchen> {
   return {
     going: items.map((item) => going(item, reference, household.measures)),
     goingTotal: total,
-    kept: kept.map(({ snapshot, ...version }) => onShelf(version, snapshot as Snapshot)),
+    kept: kept.map(({ snapshot, ...version }) => onShelf(version, readSnapshot(snapshot))),
     keptTotal,
     recipeTotal,
   };
@@ -106,16 +106,21 @@ function going({ id, recipe, table: storedTable, bench, versionCount, touchedAt 
   };
 }
 
-function onShelf(version: db.VersionSummary, { asHandedDown, forThisTable, table, recipe }: Snapshot): OnShelf {
+function onShelf(version: db.VersionSummary, snapshot: Snapshot | null): OnShelf {
+  const { id, title, label, keptAt } = version;
+  if (snapshot === null) return { id, title, label, keptAt, whole: null };
+  const { asHandedDown, forThisTable, table, recipe } = snapshot;
   const { constants } = REFERENCE;
   return {
-    id: version.id,
-    title: version.title,
-    label: version.label,
-    keptAt: version.keptAt,
-    kind: recipe.archetype ?? guessArchetype(asHandedDown.input.lines).archetype,
-    inside: insideCount(beamReadings(asHandedDown.figures, forThisTable.figures, table.limits, table.serve, constants)),
-    servings: table.servings,
+    id,
+    title,
+    label,
+    keptAt,
+    whole: {
+      kind: recipe.archetype ?? guessArchetype(asHandedDown.input.lines).archetype,
+      inside: insideCount(beamReadings(asHandedDown.figures, forThisTable.figures, table.limits, table.serve, constants)),
+      servings: table.servings,
+    },
   };
 }
 

@@ -19,6 +19,8 @@ import { kitchenReference } from "./pantry";
 import { Refusal } from "./problem-details";
 import { reading } from "./reading";
 import { getAdaptation, requireRecipe } from "./recipes";
+import { readSnapshot } from "./snapshot";
+import { UNREADABLE } from "./versions";
 
 export interface Lineage {
   readonly title: string;
@@ -68,10 +70,31 @@ export async function lineageOf(id: string): Promise<Lineage> {
   const database = await getDatabase();
   const [kept, revisions] = await Promise.all([db.latestVersions(database, id, MOST_VERSIONS), db.listRevisions(database, id, MOST_REVISIONS)]);
   const { constants } = await kitchenReference();
-  const byId = new Map(kept.map((version) => [version.id, version.snapshot as Snapshot] as const));
+  const byId = new Map(
+    kept.flatMap((version) => {
+      const snapshot = readSnapshot(version.snapshot);
+      return snapshot ? [[version.id, snapshot] as const] : [];
+    }),
+  );
   const versions: LineageVersion[] = [];
   for (const version of kept) {
-    const snapshot = version.snapshot as Snapshot;
+    const snapshot = byId.get(version.id);
+    if (!snapshot) {
+      const { id: versionId, label, keptAt, parentId, why, whom } = version;
+      versions.push({
+        id: versionId,
+        label,
+        kept: keptAt,
+        parentId: byId.has(parentId ?? "") ? parentId : null,
+        why,
+        whom,
+        servings: null,
+        inside: 0,
+        of: 0,
+        changes: [UNREADABLE],
+      });
+      continue;
+    }
     const parent = version.parentId === null ? undefined : byId.get(version.parentId);
     const { servings, limits, serve } = snapshot.table;
     const before = parent ? versionLines(parent, servings, parent.table.servings) : await recipeLines(snapshot.recipe, servings / snapshot.recipe.servings);
@@ -137,7 +160,8 @@ export async function comparedOf(id: string, ids: readonly string[]): Promise<{ 
     }
     const version = versions.get(each);
     if (version?.recipeId !== id) throw new Refusal(404, "One of these versions is not there, or is of another recipe. It may have been deleted.");
-    const snapshot = version.snapshot as Snapshot;
+    const snapshot = readSnapshot(version.snapshot);
+    if (!snapshot) throw new Refusal(409, `“${version.label}”: ${UNREADABLE}`);
     const { servings } = snapshot.table;
     items.push({
       id: each,

@@ -55,7 +55,7 @@ export async function recipeNutrition(id: string): Promise<NutritionView | null>
 /** Of a kept version, from its own foods and figures. */
 export async function versionNutrition(id: string): Promise<NutritionView | null> {
   const version = await getVersion(id);
-  if (!version) return null;
+  if (!version?.snapshot) return null;
   const { asHandedDown, forThisTable, label } = version.snapshot;
   return viewOf(version.title, label, asHandedDown.input, forThisTable.input, 0, `/versions/${id}`);
 }

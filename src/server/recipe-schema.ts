@@ -4,7 +4,7 @@ import {
   ARCHETYPES,
   ATTENTIONS,
   HEATS,
-  MOST_LINES,
+  RECIPE_LIMITS,
   OPERATIONS,
   type Archetype,
   type ComponentUse,
@@ -37,7 +37,7 @@ const lineChoice: JSONSchemaType<LineChoice> = {
       required: ["times", "of"],
       properties: {
         times: { type: "number", exclusiveMinimum: 0, maximum: 100 },
-        of: { type: "array", minItems: 1, maxItems: MOST_LINES, uniqueItems: true, items: id },
+        of: { type: "array", minItems: 1, maxItems: RECIPE_LIMITS.lines, uniqueItems: true, items: id },
       },
     },
   },
@@ -47,7 +47,7 @@ const line: JSONSchemaType<RecipeLine> = {
   type: "object",
   additionalProperties: false,
   required: ["id", "text", "choice"],
-  properties: { id, text: { type: "string", maxLength: 2000 }, choice: lineChoice, component: { ...id, nullable: true } },
+  properties: { id, text: { type: "string", maxLength: RECIPE_LIMITS.lineCharacters }, choice: lineChoice, component: { ...id, nullable: true } },
 };
 
 const use = {
@@ -63,7 +63,7 @@ const component: JSONSchemaType<RecipeComponent> = {
   type: "object",
   additionalProperties: false,
   required: ["id", "name", "use"],
-  properties: { id, name: { type: "string", minLength: 1, maxLength: 100 }, use, into: { ...id, nullable: true } },
+  properties: { id, name: { type: "string", minLength: 1, maxLength: RECIPE_LIMITS.componentCharacters }, use, into: { ...id, nullable: true } },
 };
 
 const stepChoice: JSONSchemaType<StepChoice> = {
@@ -85,7 +85,7 @@ const stepChoice: JSONSchemaType<StepChoice> = {
     takes: {
       type: "array",
       nullable: true,
-      maxItems: 2 * MOST_LINES,
+      maxItems: 2 * RECIPE_LIMITS.lines,
       items: { type: "object", additionalProperties: false, required: ["of", "share"], properties: { of: id, share } },
     },
     weighed: { ...grams, nullable: true },
@@ -96,23 +96,29 @@ const step: JSONSchemaType<RecipeStep> = {
   type: "object",
   additionalProperties: false,
   required: ["id", "text", "choice"],
-  properties: { id, text: { type: "string", maxLength: 5000 }, choice: stepChoice, component: { ...id, nullable: true } },
+  properties: { id, text: { type: "string", maxLength: RECIPE_LIMITS.stepCharacters }, choice: stepChoice, component: { ...id, nullable: true } },
 };
 
 /** A recipe as it is stored and sent. */
 export const recipe: JSONSchemaType<Recipe> = {
   type: "object",
   additionalProperties: false,
-  required: ["title", "servings", "lines", "steps"],
+  required: ["title", "servings", "lines", "steps", "evaporation", "archetype"],
   properties: {
-    title: { type: "string", minLength: 1, maxLength: 200 },
-    servings: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
-    lines: { type: "array", maxItems: MOST_LINES, items: line },
-    steps: { type: "array", maxItems: 400, items: step },
-    components: { type: "array", nullable: true, maxItems: 30, items: component },
+    title: { type: "string", minLength: 1, maxLength: RECIPE_LIMITS.titleCharacters },
+    servings: { type: "number", exclusiveMinimum: 0, maximum: RECIPE_LIMITS.servings },
+    lines: { type: "array", maxItems: RECIPE_LIMITS.lines, items: line },
+    steps: { type: "array", maxItems: RECIPE_LIMITS.steps, items: step },
+    components: { type: "array", nullable: true, maxItems: RECIPE_LIMITS.components, items: component },
     cup: { type: "number", minimum: 50, maximum: 1000, nullable: true } as never,
-    tags: { type: "array", nullable: true, maxItems: 30, uniqueItems: true, items: { type: "string", minLength: 1, maxLength: 40 } },
-    notes: { type: "string", maxLength: 20_000, nullable: true },
+    tags: {
+      type: "array",
+      nullable: true,
+      maxItems: RECIPE_LIMITS.tags,
+      uniqueItems: true,
+      items: { type: "string", minLength: 1, maxLength: RECIPE_LIMITS.tagCharacters },
+    },
+    notes: { type: "string", maxLength: RECIPE_LIMITS.notesCharacters, nullable: true },
     evaporation: { type: "number", minimum: 0, maximum: 1_000_000, nullable: true } as never,
     archetype: { type: "string", enum: [...ARCHETYPES, null] as Archetype[], nullable: true } as never,
   },

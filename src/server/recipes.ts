@@ -1,7 +1,7 @@
 import { formatNumber } from "../core/units";
 import { randomUUID } from "node:crypto";
 import type { StoredBench } from "../core/adaptation";
-import { readRecipeText, type PasteProblem, type Recipe, type RecipeSearch } from "../core/recipe";
+import { overLimits, readRecipeText, type PasteProblem, type Recipe, type RecipeSearch } from "../core/recipe";
 import type { DiningTable } from "../core/substitution";
 import * as db from "../db";
 import { getDatabase } from "./database";
@@ -24,6 +24,8 @@ export function pasteProblemWords(problem: PasteProblem): string {
       return `That is ${formatNumber(problem.lines)} lines; a recipe here has at most ${problem.most}. Paste one recipe at a time.`;
     case "long line":
       return `Line ${problem.line} is ${formatNumber(problem.characters)} characters long; at most ${formatNumber(problem.most)}. Give each ingredient and each step a line of its own.`;
+    case "over limits":
+      return `The recipe is larger than one may be here. ${problem.over.map(({ detail }) => detail).join(" ")}`;
     case "no ingredients":
       return 'No ingredient lines were found. Give each ingredient a line of its own, such as "1 cup fine semolina".';
   }
@@ -33,11 +35,23 @@ export function pasteProblemWords(problem: PasteProblem): string {
 export async function createRecipe(text: string): Promise<string> {
   const read = readRecipeText(text);
   if (!read.ok) throw new Refusal(422, pasteProblemWords(read.error), [{ pointer: "/text", detail: pasteProblemWords(read.error) }]);
-  return addRecipes([{ ...read.value, title: read.value.title.slice(0, 200) }]).then(([id = ""]) => id);
+  return addRecipes([read.value]).then(([id = ""]) => id);
+}
+
+/** Checks that a recipe is no larger than one may be; 422 with what is, at the pointer that is given. */
+export function checkLimits(recipe: Recipe, pointer: string): void {
+  const over = overLimits(recipe);
+  if (over.length > 0)
+    throw new Refusal(
+      422,
+      `The recipe is larger than one may be here. ${over[0]?.detail ?? ""}`,
+      over.map((each) => ({ ...each, pointer: `${pointer}${each.pointer}` })),
+    );
 }
 
 /** Puts recipes in, all of them or none; their new ids, in order. */
 export async function addRecipes(recipes: readonly Recipe[]): Promise<readonly string[]> {
+  recipes.forEach((recipe, i) => checkLimits(recipe, `/recipes/${i}`));
   const at = now();
   const ids = recipes.map(() => randomUUID());
   const database = await getDatabase();
@@ -58,6 +72,7 @@ export async function getRecipe(id: string): Promise<db.StoredRecipe | null> {
 
 export async function saveRecipe(id: string, body: unknown): Promise<number> {
   const sent = checkedRevised(validateRecipe, body);
+  checkLimits(sent.document, "/document");
   const connection = await getDatabase();
   const writeFacts = await factsFor(sent.document);
   return saveRevised(
@@ -90,6 +105,14 @@ export async function readSearch(parameters: Readonly<Record<string, string | st
     tag: one("tag") || null,
     minutes: minutes > 0 && minutes < 100_000 ? minutes : null,
   };
+}
+
+const MOST_PAGES = 1_000_000;
+
+/** The page that an address asks for; the first where it asks for none that can be. */
+export function pageNumber(asked: string | string[] | undefined): number {
+  const page = Math.floor(Number([asked].flat()[0]));
+  return page >= 1 && page <= MOST_PAGES ? page : 1;
 }
 
 const LEAST_LETTERS = 3;

@@ -1,7 +1,7 @@
 import type { JSONSchemaType } from "ajv";
 import type { StoredBench } from "../core/adaptation";
 import { ROLES, SERVING_TEMPERATURES } from "../core/food";
-import { MOST_LINES, type Recipe } from "../core/recipe";
+import { RECIPE_LIMITS, type Recipe } from "../core/recipe";
 import type { DiningTable } from "../core/substitution";
 import { ajv } from "./door";
 import { isoDay, tableParts } from "./household-schema";
@@ -32,13 +32,13 @@ const bench: JSONSchemaType<StoredBench> = {
     label: { type: "string", maxLength: 100 },
     rows: {
       type: "array",
-      maxItems: 2 * MOST_LINES,
+      maxItems: 2 * RECIPE_LIMITS.lines,
       items: {
         type: "object",
         additionalProperties: false,
         required: ["line", "foodId", "grams", "role", "change", "why"],
         properties: {
-          line: { type: ["integer", "null"], minimum: 0, maximum: MOST_LINES } as never,
+          line: { type: ["integer", "null"], minimum: 0, maximum: RECIPE_LIMITS.lines } as never,
           foodId: { type: ["string", "null"], maxLength: 100 } as never,
           grams,
           role: { type: "string", enum: [...ROLES] },
@@ -59,7 +59,7 @@ export const validatePaste = ajv.compile<{ text: string }>({
   type: "object",
   additionalProperties: false,
   required: ["text"],
-  properties: { text: { type: "string", maxLength: 200_000 } },
+  properties: { text: { type: "string", maxLength: RECIPE_LIMITS.characters } },
 });
 export const validateImport = ajv.compile<{ recipes: Recipe[] }>({
   type: "object",
@@ -73,13 +73,15 @@ export const validateKeep = ajv.compile<{ recipeId: string; bench: StoredBench }
   required: ["recipeId", "bench"],
   properties: { recipeId: { type: "string", maxLength: 60 }, bench },
 });
+/** Characters of what is told of a kept version. */
+export const VERSION_LIMITS = { label: 100, why: 1000, whom: 2000 } as const;
 export const validateDescription = ajv.compile<{ label: string; why: string; whom: string }>({
   type: "object",
   additionalProperties: false,
   required: ["label", "why", "whom"],
   properties: {
-    label: { type: "string", minLength: 1, maxLength: 100 },
-    why: { type: "string", maxLength: 1000 },
-    whom: { type: "string", maxLength: 300 },
+    label: { type: "string", minLength: 1, maxLength: VERSION_LIMITS.label },
+    why: { type: "string", maxLength: VERSION_LIMITS.why },
+    whom: { type: "string", maxLength: VERSION_LIMITS.whom },
   },
 });

@@ -24,17 +24,28 @@ function spawn({ onReply, onCrash }: { onReply: (reply: SolverReply) => void; on
   return { post: (request: unknown) => worker.postMessage(request), terminate: () => void worker.terminate() };
 }
 
-/** Works out versions on the server's worker thread, in turn; 503 when too many wait. */
-export async function proposeOnServer(problem: AdaptationProblem): Promise<Ending> {
+/** Works out versions on the server's worker thread, in turn; 503 when too many wait. Whoever leaves gives the place back. */
+export async function proposeOnServer(problem: AdaptationProblem, left: AbortSignal): Promise<Ending> {
   const queue = (shared.threpsisSolver ??= { client: null, waiting: 0, last: Promise.resolve() });
   if (queue.waiting > MOST_WAITING) throw new Refusal(503, "The solver is busy; try again in a few seconds.", [], { headers: { "retry-after": "5" } });
   queue.waiting++;
   const client = (queue.client ??= createSolverClient(spawn));
-  const run = queue.last.then(() => client.propose(problem, { signal: AbortSignal.timeout(MOST_SECONDS * 1000), onProgress: () => undefined }));
+  // The place is free as soon as the one who had it has gone, whether it was their turn or not.
+  let held = true;
+  const giveBack = () => {
+    if (held) queue.waiting--;
+    held = false;
+  };
+  left.addEventListener("abort", giveBack, { once: true });
+  const run = queue.last.then(() => {
+    if (left.aborted) throw new Refusal(499, "The one who asked has left.");
+    return client.propose(problem, { signal: AbortSignal.any([left, AbortSignal.timeout(MOST_SECONDS * 1000)]), onProgress: () => undefined });
+  });
   queue.last = run.catch(() => undefined);
   try {
     return await run;
   } finally {
-    queue.waiting--;
+    left.removeEventListener("abort", giveBack);
+    giveBack();
   }
 }

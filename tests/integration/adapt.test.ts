@@ -168,12 +168,12 @@ describe("POST /api/v1/adapt", () => {
     expect((json as { errors: { pointer: string; detail: string }[] }).errors.map((error) => error.pointer)).toContain(pointer);
   });
 
-  it("refuses what is not JSON (400), not sent as JSON (415), and over 256 kB (413)", async () => {
+  it("refuses what is not JSON (400), not sent as JSON (415), and over 2 MB (413)", async () => {
     const post = (body: string, type: string) => fetch(`${app.address}/api/v1/adapt`, { method: "POST", headers: { "content-type": type }, body });
     const statuses = [
       await post("{not json", "application/json"),
       await post("{}", "text/plain"),
-      await post(JSON.stringify({ recipe, padding: "x".repeat(300_000) }), "application/json"),
+      await post(JSON.stringify({ recipe, padding: "x".repeat(2_100_000) }), "application/json"),
     ];
     expect(statuses.map((response) => response.status)).toEqual([400, 415, 413]);
     for (const response of statuses) expect(response.headers.get("content-type")).toBe("application/problem+json");

@@ -4,7 +4,7 @@ import { turnAway } from "../../src/server/guard";
 import { newFolder, removeFolder, startApp, type RunningApp } from "../support/app";
 
 const head = (parts: Partial<Parameters<typeof turnAway>[0]>) =>
-  turnAway({ method: "GET", host: "127.0.0.1:3000", origin: null, site: null, mode: null, ...parts }, "3000");
+  turnAway({ method: "GET", path: "/", host: "127.0.0.1:3000", origin: null, site: null, mode: null, ...parts }, "3000");
 
 describe("who is let in", () => {
   it.each(["127.0.0.1:3000", "localhost:3000", "LOCALHOST:3000", "[::1]:3000", "127.1.2.3:3000"])(

@@ -33,8 +33,17 @@ export async function startApp(
   if (!existsSync(".next/BUILD_ID")) throw new Error("The app is not built: run npm run build first.");
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
-  const child: ChildProcess = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)], {
-    env: { ...process.env, NODE_ENV: "production", THREPSIS_DATA: folder, THREPSIS_SEED: "demo", NEXT_TELEMETRY_DISABLED: "1", ...environment },
+  const child: ChildProcess = spawn(process.execPath, [".build/serve.mjs"], {
+    env: {
+      ...process.env,
+      NODE_ENV: "production",
+      HOST: "127.0.0.1",
+      PORT: String(port),
+      THREPSIS_DATA: folder,
+      THREPSIS_SEED: "demo",
+      NEXT_TELEMETRY_DISABLED: "1",
+      ...environment,
+    },
     stdio: ["ignore", "ignore", "pipe"],
   });
   let errors = "";

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { findingChoices } from "@/server/facts";
 import { findFood } from "@/server/pantry";
-import { recipesPage, readSearch } from "@/server/recipes";
+import { pageNumber, recipesPage, readSearch } from "@/server/recipes";
 import { versionsOf, wishWords } from "@/server/versions";
 import { RecipesPage } from "@/ui/recipes/recipes-page";
 import { dateWords, versionRow } from "../words";
@@ -16,7 +16,7 @@ export default async function Page({ searchParams }: Props) {
   const at = new Date().getTime();
   const parameters = await searchParams;
   const search = await readSearch(parameters);
-  const page = Math.max(1, Math.floor(Number([parameters.page].flat()[0])) || 1);
+  const page = pageNumber(parameters.page);
   const [{ recipes, total, pages }, versions, choices, wishNames, food] = await Promise.all([
     recipesPage(search, page),
     versionsOf(null, 8),

@@ -57,7 +57,8 @@ export interface LineageVersion {
   readonly parentId: string | null;
   readonly why: string;
   readonly whom: string;
-  readonly servings: number;
+  /** Null where what is stored of it cannot be read. */
+  readonly servings: number | null;
   /** Of its beams that have an edge, those within it. */
   readonly inside: number;
   readonly of: number;

@@ -1,7 +1,17 @@
 import Papa from "papaparse";
 import { ROLES, type Role } from "../food";
 import { fail, succeed, type Result } from "../numeric";
-import { MOST_LINES, readServings, type ComponentUse, type LineReading, type Recipe, type RecipeComponent, type RecipeLine, type RecipeStep } from "../recipe";
+import {
+  overLimits,
+  RECIPE_LIMITS,
+  readServings,
+  type ComponentUse,
+  type LineReading,
+  type Recipe,
+  type RecipeComponent,
+  type RecipeLine,
+  type RecipeStep,
+} from "../recipe";
 
 export interface CsvProblem {
   /** Row of the file, its head being 1; null for the whole. */
@@ -20,8 +30,8 @@ const KINDS = ["part", "line", "left out", "step"] as const;
 type Kind = (typeof KINDS)[number];
 
 /** What a spreadsheet would run as a formula begins so; such a cell is written with an apostrophe before it. */
-const RUNS = /^[=+\-@\t\r]/;
-const NEUTRALISED = /^'(?=[=+\-@\t\r'])/;
+const RUNS = /^[=+\-@＝＋－＠\t\r\n]/;
+const NEUTRALISED = /^'(?=[=+\-@＝＋－＠\t\r\n'])/;
 const NO_READING = ["", "", "", ""] as const;
 const neutral = (cell: string) => (RUNS.test(cell) || cell.startsWith("'") ? `'${cell}` : cell);
 const natural = (cell: string) => cell.replace(NEUTRALISED, "");
@@ -56,21 +66,23 @@ function readAs({ choice }: RecipeLine, reading: LineReading | undefined): reado
  * beside it). Rows of one recipe name are one recipe, in order. Fails whole, with each row that is wrong.
  */
 export function readCsv(text: string): Result<readonly Recipe[], readonly CsvProblem[]> {
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ""), {
-    header: true,
-    skipEmptyLines: "greedy",
-    transformHeader: (name) => name.trim().toLowerCase(),
-  });
-  const columns = parsed.meta.fields ?? [];
+  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ""), { skipEmptyLines: "greedy" });
+  const [head = [], ...rows] = parsed.data;
+  if (head.length > MOST_COLUMNS) return fail([{ row: 1, detail: `There are ${head.length} columns; at most ${MOST_COLUMNS} are read.` }]);
+  if (rows.length > MOST_ROWS) return fail([{ row: null, detail: `There are ${rows.length} rows; at most ${MOST_ROWS} at a time.` }]);
+  const columns = head.map((name) => name.trim().toLowerCase());
+  // Of two columns of one name the first counts.
+  const placeOf = new Map([...columns.entries()].reverse().map(([at, name]) => [name, at] as const));
   const textColumn = ["text", "line", "ingredient", "ingredients"].find((name) => columns.includes(name));
   if (textColumn === undefined)
     return fail([{ row: 1, detail: `A column “text” (or “ingredient”) is missing. The columns are: ${columns.slice(0, 12).join(", ") || "none"}.` }]);
   const problems: CsvProblem[] = parsed.errors
     .filter(({ type }) => type !== "Delimiter")
-    .map(({ row, message }) => ({ row: row === undefined ? null : row + 2, detail: message }));
+    .map(({ row, message }) => ({ row: row === undefined ? null : row + 1, detail: message }));
   const recipes = new Map<string, Draft>();
-  for (const [i, cells] of parsed.data.entries()) {
-    const cell = (name: string) => natural((cells[name] ?? "").trim());
+  for (const [i, cells] of rows.entries()) {
+    if (problems.length >= MOST_PROBLEMS) break;
+    const cell = (name: string) => natural((cells[placeOf.get(name) ?? -1] ?? "").trim());
     const body =
       textColumn === "text" || textColumn === "line"
         ? cell(textColumn)
@@ -78,24 +90,27 @@ export function readCsv(text: string): Result<readonly Recipe[], readonly CsvPro
     const why = takeRow(recipes, cell, body);
     if (why !== null) problems.push({ row: i + 2, detail: why });
   }
+  const read: readonly Recipe[] = [...recipes.values()].map(({ title, servings, lines, steps, components }) => ({
+    title,
+    servings: servings ?? 6,
+    lines,
+    steps,
+    ...(components.length > 0 ? { components } : {}),
+    evaporation: null,
+    archetype: null,
+  }));
+  for (const recipe of read) for (const { detail } of overLimits(recipe)) problems.push({ row: null, detail: `“${recipe.title.slice(0, 60)}”. ${detail}` });
   for (const { title, lines } of recipes.values()) {
     if (lines.length === 0) problems.push({ row: null, detail: `“${title}” has no ingredient line.` });
-    if (lines.length > MOST_LINES) problems.push({ row: null, detail: `“${title}” has ${lines.length} lines; at most ${MOST_LINES}.` });
   }
   if (recipes.size === 0) problems.push({ row: null, detail: "There is no row below the head." });
-  if (problems.length > 0) return fail(problems.slice(0, 20));
-  return succeed(
-    [...recipes.values()].map(({ title, servings, lines, steps, components }) => ({
-      title,
-      servings: servings ?? 6,
-      lines,
-      steps,
-      ...(components.length > 0 ? { components } : {}),
-      evaporation: null,
-      archetype: null,
-    })),
-  );
+  if (problems.length > 0) return fail(problems.slice(0, MOST_PROBLEMS));
+  return succeed(read);
 }
+
+const MOST_COLUMNS = 200;
+const MOST_ROWS = 50_000;
+const MOST_PROBLEMS = 20;
 
 interface Draft {
   readonly title: string;
@@ -107,7 +122,7 @@ interface Draft {
 
 /** Takes one row into its recipe; says what is wrong with it. */
 function takeRow(recipes: Map<string, Draft>, cell: (name: string) => string, body: string): string | null {
-  const title = (cell("recipe") || cell("title") || "Untitled sweet").slice(0, 200);
+  const title = cell("recipe") || cell("title") || "Untitled sweet";
   const recipe = recipes.get(title) ?? { title, servings: null, lines: [], steps: [], components: [] };
   recipes.set(title, recipe);
   const stated = cell("servings");
@@ -117,23 +132,24 @@ function takeRow(recipes: Map<string, Draft>, cell: (name: string) => string, bo
   if (body === "") return null;
   const kind = cell("kind") || "line";
   const part = partOf(recipe, cell("part"));
+  if (recipe.components.length > RECIPE_LIMITS.components) return `“${title}” has more than ${RECIPE_LIMITS.components} parts.`;
   if (kind === "part") {
     const use = readUse(cell("use"));
     if (use === null) return `“${cell("use")}” is no use of a part: whole, apart, or a share such as 0.5.`;
     const known = recipe.components.findIndex(({ name }) => name === body);
     const component = {
       id: recipe.components[known]?.id ?? `c${recipe.components.length + 1}`,
-      name: body.slice(0, 100),
+      name: body,
       use,
       ...(part === undefined ? {} : { into: part }),
     };
     recipe.components.splice(known < 0 ? recipe.components.length : known, known < 0 ? 0 : 1, component);
   } else if (kind === "step")
-    recipe.steps.push({ id: `s${recipe.steps.length + 1}`, text: body.slice(0, 5000), choice: {}, ...(part === undefined ? {} : { component: part }) });
+    recipe.steps.push({ id: `s${recipe.steps.length + 1}`, text: body, choice: {}, ...(part === undefined ? {} : { component: part }) });
   else if (kind === "line" || kind === "left out") {
     const choice = choiceOf(cell, kind === "left out");
     if (typeof choice === "string") return choice;
-    recipe.lines.push({ id: `l${recipe.lines.length + 1}`, text: body.slice(0, 2000), choice, ...(part === undefined ? {} : { component: part }) });
+    recipe.lines.push({ id: `l${recipe.lines.length + 1}`, text: body, choice, ...(part === undefined ? {} : { component: part }) });
   } else return `“${kind}” is no kind of row: ${KINDS.join(", ")}.`;
   return null;
 }

@@ -18,8 +18,13 @@ export function ownFileKind(document: unknown): "ours" | "newer" | "other" {
   return "version" in document && typeof document.version === "number" && document.version > VERSION ? "newer" : "ours";
 }
 
-/** A recipe of a file as it is written today: in version 1 a step was a plain sentence. */
+/** A recipe of a file as it is written today: in version 1 a step was a plain sentence; what the recipe leaves to be worked out may be left out. */
 export function upgraded(recipe: unknown): unknown {
   if (typeof recipe !== "object" || recipe === null || !("steps" in recipe) || !Array.isArray(recipe.steps)) return recipe;
-  return { ...recipe, steps: recipe.steps.map((step: unknown, i) => (typeof step === "string" ? { id: `s${i + 1}`, text: step, choice: {} } : step)) };
+  return {
+    evaporation: null,
+    archetype: null,
+    ...recipe,
+    steps: recipe.steps.map((step: unknown, i) => (typeof step === "string" ? { id: `s${i + 1}`, text: step, choice: {} } : step)),
+  };
 }

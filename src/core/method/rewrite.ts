@@ -119,11 +119,7 @@ function amountWords(row: VersionRow, measures: HouseholdMeasures): string {
   return `${shortName(row.food)} (${measure ? `${measure.text}, ` : ""}${formatGrams(row.grams)} g)`;
 }
 
-const shortName = (food: Food) =>
-  food.name
-    .toLowerCase()
-    .replace(/,.*$/, "")
-    .replace(/\s*\(.*\)/, "");
+const shortName = (food: Food) => (food.name.toLowerCase().split(/,| ?\(/)[0] ?? "").trim();
 
 const fill = (template: string, grams: number) =>
   template.replace(/\{grams(?:\*([\d.]+))?\}/g, (_, factor?: string) => formatGrams(grams * Number(factor ?? 1)));

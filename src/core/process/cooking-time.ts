@@ -6,7 +6,7 @@ export interface StatedCooking {
   readonly coveredMinutes: number;
 }
 
-const DURATION = /(\d+(?:\.\d+)?)(?:\s*(?:-|–|to)\s*(\d+(?:\.\d+)?))?\s*(hours?|hrs?|h|minutes?|mins?|min)\b/gi;
+const DURATION = /(?<![\d.])(\d{1,5}(?:\.\d{1,3})?)(?: ?(?:-|–|to) ?(\d{1,5}(?:\.\d{1,3})?))? ?(hours?|hrs?|h|minutes?|mins?|min)\b/gi;
 const WET_HEAT = /\b(simmer|boil|cook|reduce|thicken|bubble|stir)/i;
 const NO_WET_HEAT = /\b(roast|toast|fry|bake|soak|chill|rest|cool|set|refrigerat|fridge|stand|knead|oven)/i;
 const COVERED = /\b(cover|covered|lid|steam|pressure|whistles?)\b/i;
@@ -16,7 +16,7 @@ export function statedCooking(steps: readonly string[]): StatedCooking {
   const open: { heat: Heat; minutes: number; step: number }[] = [];
   let coveredMinutes = 0;
   steps.forEach((step, index) => {
-    for (const sentence of step.split(/[.;]\s+/)) {
+    for (const sentence of step.replace(/\s+/g, " ").split(/[.;] /)) {
       if (!WET_HEAT.test(sentence) || NO_WET_HEAT.test(sentence)) continue;
       for (const [, from = "0", to, unit = "min"] of sentence.matchAll(DURATION)) {
         const middle = to ? (Number(from) + Number(to)) / 2 : Number(from);

@@ -1,14 +1,15 @@
 import type { ComponentUse, RecipeComponent } from "./recipe";
 
-const HEADING = /^(?:ingredients\s+)?(?:for\s+(?:the\s+|a\s+)?|the\s+)?(.{2,40}?)\s*:$/i;
-const FOR = /^(?:ingredients\s+)?for\s+(?:the|a)\s+(.{2,40})$/i;
+const MOST_HEADING = 80;
+const HEADING = /^(?:ingredients )?(?:for (?:the |a )?|the )?(.{2,40}?) ?:$/i;
+const FOR = /^(?:ingredients )?for (?:the|a) (.{2,40})$/i;
 /** Headings of the sweet itself, not of a part of it. */
 const WHOLE = /\b(?:main|base sweet|sweet|together|assembl\w*|finish\w*|everything|rest)\b/i;
 const BESIDE = /\bto serve\b|\bfor serving\b|\bserving\b|\bon the side\b|\bserved? apart\b/i;
 
-/** The name of the part that a line heads ("For the syrup:"), or null where it is no heading. */
+/** The name of the part that a plain line heads ("For the syrup:"), or null where it is no heading. */
 export function headingIn(plain: string): string | null {
-  if (/\d/.test(plain)) return null;
+  if (plain.length > MOST_HEADING || /\d/.test(plain)) return null;
   const name = (HEADING.exec(plain)?.[1] ?? FOR.exec(plain)?.[1])?.replace(/^the\s+/i, "").trim();
   return name && name.split(" ").length <= 5 ? name : null;
 }

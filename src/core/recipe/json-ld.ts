@@ -1,6 +1,8 @@
 import { type Result, fail, succeed } from "../numeric";
-import { MOST_LINES, readServings } from "./read-text";
+import { overLimits, RECIPE_LIMITS } from "./limits";
+import { readServings } from "./read-text";
 import { headingIn, Parts } from "./headings";
+import { singleSpaced, withoutTags } from "./plain-text";
 import { type Recipe, type RecipeStep } from "./recipe";
 
 /** What is wrong with a schema.org Recipe, and where (JSON pointer below the recipe). */
@@ -9,7 +11,6 @@ export interface JsonLdProblem {
   readonly detail: string;
 }
 
-const MOST_TEXT = 2_000;
 const DEFAULT_SERVINGS = 6;
 
 type Json = Readonly<Record<string, unknown>>;
@@ -28,20 +29,21 @@ export function readJsonLd(document: unknown): Result<Recipe, readonly JsonLdPro
   const problems: JsonLdProblem[] = [];
   const ingredients = [recipe.recipeIngredient].flat().filter((line) => line !== undefined);
   if (ingredients.length === 0) problems.push({ pointer: `${pointer}/recipeIngredient`, detail: "Give at least one ingredient line." });
-  if (ingredients.length > MOST_LINES)
-    problems.push({ pointer: `${pointer}/recipeIngredient`, detail: `At most ${MOST_LINES} lines; there are ${ingredients.length}.` });
+  if (ingredients.length > RECIPE_LIMITS.lines)
+    problems.push({ pointer: `${pointer}/recipeIngredient`, detail: `At most ${RECIPE_LIMITS.lines} lines; there are ${ingredients.length}.` });
   ingredients.forEach((line, i) => {
     if (typeof line !== "string" || line.trim() === "")
       problems.push({ pointer: `${pointer}/recipeIngredient/${i}`, detail: "An ingredient line must be text." });
-    else if (line.length > MOST_TEXT) problems.push({ pointer: `${pointer}/recipeIngredient/${i}`, detail: `At most ${MOST_TEXT} characters in a line.` });
+    else if (line.length > RECIPE_LIMITS.lineCharacters)
+      problems.push({ pointer: `${pointer}/recipeIngredient/${i}`, detail: `At most ${RECIPE_LIMITS.lineCharacters} characters in a line.` });
   });
-  const title = typeof recipe.name === "string" && recipe.name.trim() ? recipe.name.trim().slice(0, 200) : "Untitled sweet";
+  const title = typeof recipe.name === "string" && recipe.name.trim() ? recipe.name.trim().slice(0, RECIPE_LIMITS.titleCharacters) : "Untitled sweet";
   const parts = new Parts();
   const servings = yieldOf(recipe.recipeYield);
   if (recipe.recipeYield !== undefined && servings !== null && servings <= 0)
     problems.push({ pointer: `${pointer}/recipeYield`, detail: "The yield must be above 0." });
   if (problems.length > 0) return fail(problems);
-  return succeed({
+  const read: Recipe = {
     title,
     servings: servings ?? DEFAULT_SERVINGS,
     lines: linesOf(ingredients, parts, title),
@@ -49,8 +51,17 @@ export function readJsonLd(document: unknown): Result<Recipe, readonly JsonLdPro
     ...(parts.found.length > 0 ? { components: parts.found } : {}),
     evaporation: null,
     archetype: null,
-  });
+  };
+  const over = overLimits(read);
+  return over.length > 0 ? fail(over.map((each) => ({ pointer: pointerOf(each.pointer, pointer), detail: each.detail }))) : succeed(read);
 }
+
+/** Where in the sent recipe it stands: as a schema.org Recipe names its members. */
+const pointerOf = (own: string, base: string): string =>
+  `${base}${own
+    .replace("/servings", "/recipeYield")
+    .replace(/^\/(lines|steps)(?=$|\/)/, (_, list: string) => (list === "lines" ? "/recipeIngredient" : "/recipeInstructions"))
+    .replace(/\/text$/, "")}`;
 
 function findRecipe(document: unknown): { recipe: Json; pointer: string } | null {
   if (isRecipe(document)) return { recipe: document, pointer: "" };
@@ -81,7 +92,8 @@ function linesOf(ingredients: readonly unknown[], parts: Parts, title: string): 
   let component: string | undefined;
   return ingredients.flatMap((line, i) => {
     const text = typeof line === "string" ? line : "";
-    const heading = /:\s*$/.test(text) ? headingIn(text.trim()) : null;
+    const trimmed = singleSpaced(text);
+    const heading = trimmed.endsWith(":") ? headingIn(trimmed) : null;
     if (heading !== null) {
       component = parts.named(heading, title);
       return [];
@@ -101,14 +113,18 @@ function stepsOf(value: unknown, parts: Parts, title: string): RecipeStep[] {
     .map(({ text, component }, i) => ({ id: `s${i + 1}`, text, choice: {}, ...(component === undefined ? {} : { component }) }));
 }
 
-function instructions(value: unknown): string[] {
+/** Sections within sections are followed this far. */
+const MOST_DEPTH = 8;
+
+function instructions(value: unknown, depth = 0): string[] {
+  if (depth > MOST_DEPTH) return [];
   if (typeof value === "string")
     return value
-      .split(/\r?\n+/)
-      .map((step) => step.replace(/<[^>]*>/g, " ").trim())
+      .split("\n")
+      .map((step) => withoutTags(step).trim())
       .filter(Boolean);
-  if (Array.isArray(value)) return value.flatMap(instructions);
+  if (Array.isArray(value)) return value.flatMap((each) => instructions(each, depth + 1));
   if (!isObject(value)) return [];
-  if (value.itemListElement !== undefined) return instructions(value.itemListElement);
-  return typeof value.text === "string" ? instructions(value.text) : typeof value.name === "string" ? instructions(value.name) : [];
+  if (value.itemListElement !== undefined) return instructions(value.itemListElement, depth + 1);
+  return typeof value.text === "string" ? instructions(value.text, depth) : typeof value.name === "string" ? instructions(value.name, depth) : [];
 }

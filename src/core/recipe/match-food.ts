@@ -13,6 +13,9 @@ export interface FoodMatcher {
   prepare(): Promise<void>;
 }
 
+/** What is not known is looked for by its first words. */
+const MOST_SEARCH_WORDS = 8;
+const MOST_SEARCH_CHARACTERS = 240;
 /** Foods indexed without a pause: a millisecond or two. */
 const PREPARED_AT_ONCE = 60;
 
@@ -44,6 +47,7 @@ const words = (text: string) =>
     .split(/[^a-z0-9%]+/)
     .filter(Boolean)
     .map(stem);
+const firstWords = (text: string) => [...new Set(words(text.slice(0, MOST_SEARCH_CHARACTERS)))].slice(0, MOST_SEARCH_WORDS).join(" ");
 const STEMMED_DESCRIPTORS = new Set([...DESCRIPTORS].map(stem));
 
 interface Alias {
@@ -93,7 +97,7 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
   /** What is called just so comes first. */
   const search = (text: string, limit: number): readonly string[] => {
     const found = indexed()
-      .search(text, {
+      .search(firstWords(text), {
         prefix: true,
         fuzzy: (term) => (term.length > 3 ? 0.2 : false),
         boost: { synonyms: 1.2 },
@@ -119,8 +123,9 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
   function coveringAlias(tokens: readonly string[]): string | undefined {
     let best: Alias | undefined;
     let tied = false;
+    const stated = new Set(tokens);
     for (const alias of aliases) {
-      if (!alias.tokens.every((token) => tokens.includes(token))) continue;
+      if (!alias.tokens.every((token) => stated.has(token))) continue;
       if (!tokens.every((token) => alias.tokens.includes(token) || STEMMED_DESCRIPTORS.has(token))) continue;
       if (!best || alias.tokens.length > best.tokens.length) [best, tied] = [alias, false];
       else if (alias.tokens.length === best.tokens.length && alias.foodId !== best.foodId) tied = true;

@@ -67,13 +67,50 @@ export function mentionsOf<Key>(named: readonly Named<Key>[]): FindMentions<Key>
   const aliases = [...found].map(([words, key]) => ({ words: singular(words), key })).sort((a, b) => b.words.length - a.words.length);
   if (aliases.length === 0) return () => [];
   const keys = new Map(aliases.toReversed().map(({ words, key }) => [words, key] as const));
-  const pattern = new RegExp(`\\b(${aliases.map(({ words }) => escape(words)).join("|")})(?:e?s)?\\b`, "gi");
-  return (text) =>
-    [...text.matchAll(pattern)].flatMap((match) => {
-      const key = keys.get((match[1] ?? "").toLowerCase());
-      return key === undefined ? [] : [{ key, words: match[0], at: match.index }];
-    });
+  const byFirstWord = new Map<string, string[]>();
+  for (const { words } of aliases) {
+    const [first = ""] = WORD.exec(words) ?? [];
+    const others = byFirstWord.get(first);
+    if (others) others.push(words);
+    else byFirstWord.set(first, [words]);
+  }
+  return (text) => {
+    const lower = lowered(text);
+    const mentions: Mention<Key>[] = [];
+    let after = 0;
+    for (const { 0: word, index: at } of lower.matchAll(WORDS)) {
+      if (at < after) continue;
+      // The longest name that stands here, in the singular or the plural.
+      const standing = [word, word.replace(/s$/, ""), word.replace(/es$/, "")]
+        .flatMap((first) => byFirstWord.get(first) ?? [])
+        .sort((a, b) => b.length - a.length)
+        .map((name) => ({ name, end: endOf(name, lower, at) }))
+        .find(({ end }) => end !== null);
+      const key = standing && keys.get(standing.name);
+      if (!standing || standing.end === null || key === undefined) continue;
+      mentions.push({ key, words: text.slice(at, standing.end), at });
+      after = standing.end;
+    }
+    return mentions;
+  };
 }
 
 const singular = (words: string) => words.replace(/([^s])s$/, "$1");
-const escape = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
+const WORD = /\w+/;
+const WORDS = /\w+/g;
+
+/** A text in small letters, place for place: the few letters that would grow stay as they are. */
+const lowered = (text: string): string => {
+  const lower = text.toLowerCase();
+  return lower.length === text.length ? lower : [...text].map((sign) => (sign.toLowerCase().length === sign.length ? sign.toLowerCase() : sign)).join("");
+};
+
+/** Where a name that stands at this place ends, with the ending of its plural; null where it does not stand there. */
+function endOf(name: string, text: string, at: number): number | null {
+  if (!text.startsWith(name, at)) return null;
+  for (const ending of ["es", "s", ""]) {
+    const end = at + name.length + ending.length;
+    if (text.startsWith(ending, at + name.length) && !(/\w/.test(text.charAt(end - 1)) && /\w/.test(text.charAt(end)))) return end;
+  }
+  return null;
+}

@@ -1,28 +1,30 @@
 import type { Food } from "../food";
 import type { FoodMatcher } from "./match-food";
+import { singleSpaced } from "./plain-text";
 
 interface Context {
   readonly matcher: FoodMatcher;
   readonly foods: ReadonlyMap<string, Food>;
 }
 
-const THEN = String.raw`\s+(?:in|with)\s+((?:(?!\b(?:and|until|then|for|till)\b)[^,;.()])+)`;
+const THEN = String.raw` (?:in|with) ([^,;.()]{1,80})`;
 /** In a line: what was done to it before ("roasted in ghee"). */
 const PREPARED = new RegExp(
-  String.raw`\b(?:roasted|toasted|fried|browned|sautéed|sauteed|soaked|steeped|cooked|simmered|boiled|plumped|coated|rubbed|kneaded|mixed|blended|ground|moistened|brushed|poached)\b(?:\s+(?!in\b|with\b)[a-z]+){0,2}${THEN}`,
+  String.raw`\b(?:roasted|toasted|fried|browned|sautéed|sauteed|soaked|steeped|cooked|simmered|boiled|plumped|coated|rubbed|kneaded|mixed|blended|ground|moistened|brushed|poached)\b(?: (?!in\b|with\b)[a-z]{1,20}){0,2}${THEN}`,
   "giu",
 );
 /** In a step: what is put on or under it beside the list ("grease a tray with ghee"). */
 const USED = new RegExp(
-  String.raw`\b(?:grease|oil|brush|dust|coat|rub|line|roll|drizzle|sprinkle|top|garnish|decorate|finish|serve|fry|roast|toast|soak|moisten|wet)\b(?:\s+(?!in\b|with\b)[a-z]+){0,6}${THEN}`,
+  String.raw`\b(?:grease|oil|brush|dust|coat|rub|line|roll|drizzle|sprinkle|top|garnish|decorate|finish|serve|fry|roast|toast|soak|moisten|wet)\b(?: (?!in\b|with\b)[a-z]{1,20}){0,6}${THEN}`,
   "giu",
 );
-const ASIDE = /^(?:a|an|the|some|little|warm|hot|cold|melted|bit|of|more|splash|spoon|spoonful|drop|few|your)\s+/i;
+const ASIDE = /^(?:a|an|the|some|little|warm|hot|cold|melted|bit|of|more|splash|spoon|spoonful|drop|few|your) /i;
 
 function foodsAfter(pattern: RegExp, text: string, { matcher, foods }: Context): readonly Food[] {
   const found = new Map<string, Food>();
-  for (const [, words = ""] of text.matchAll(pattern)) {
-    let phrase = words.trim();
+  for (const [, words = ""] of singleSpaced(text).matchAll(pattern)) {
+    let phrase = (words.split(/\b(?:and|until|then|for|till)\b/i)[0] ?? "").trim();
+    if (!phrase) continue;
     while (ASIDE.test(phrase)) phrase = phrase.replace(ASIDE, "");
     const match = matcher.match(phrase);
     const food = match.kind === "known" ? foods.get(match.foodId) : undefined;

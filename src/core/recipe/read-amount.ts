@@ -1,5 +1,6 @@
-import { parseIngredient } from "parse-ingredient";
 import { fillingIn, type Filling } from "../units";
+import { piecesBetween, plainLine, singleSpaced, trimmedOf } from "./plain-text";
+import { FRACTION_GLYPHS, scanAmount } from "./scan-amount";
 
 /** The amount a line states, before it is known what food it is of. */
 export interface StatedAmount {
@@ -27,23 +28,6 @@ export interface LineParts {
   readonly optional: boolean;
 }
 
-const unit = (short: string, plural: string, alternates: string[] = []) => ({ short, plural, alternates, type: "other" as const });
-const OWN_UNITS = {
-  handful: unit("handful", "handfuls", ["fistful", "fistfuls"]),
-  strand: unit("strand", "strands", ["thread", "threads"]),
-  pod: unit("pod", "pods"),
-  sheet: unit("sheet", "sheets", ["leaves of"]),
-  knob: unit("knob", "knobs"),
-  tin: unit("tin", "tins"),
-  katori: unit("katori", "katoris"),
-  ladle: unit("ladle", "ladles", ["ladleful", "ladlefuls"]),
-  liter: { short: "l", plural: "liters", alternates: ["litre", "litres", "L", "ltr"], type: "volume" as const },
-  milliliter: { short: "ml", plural: "milliliters", alternates: ["millilitre", "millilitres", "mL", "ML"], type: "volume" as const },
-  gram: { short: "g", plural: "grams", alternates: ["gm", "gms", "gr", "gramme", "grammes"], type: "mass" as const },
-  kilogram: { short: "kg", plural: "kilograms", alternates: ["kgs", "kilo", "kilos"], type: "mass" as const },
-};
-const SAME_UNIT: Readonly<Record<string, string>> = { tin: "can", fluidounce: "fluidounce", "fluid ounce": "fluidounce" };
-
 const WORD_NUMBERS: Readonly<Record<string, string>> = {
   a: "1",
   an: "1",
@@ -60,137 +44,147 @@ const WORD_NUMBERS: Readonly<Record<string, string>> = {
   twelve: "12",
   half: "1/2",
 };
-const ABOUT = /^(?:about|approx(?:imately)?|around|roughly|generous|heaped|heaping|rounded|scant|level|levelled|packed|loosely packed|loose)\s+/i;
+const FILLED_WORDS = "generous|heaped|heaping|rounded|scant|level|levelled|packed|loosely packed|loose";
+const ABOUT = new RegExp(`^(?:about|approx(?:imately)?|around|roughly|${FILLED_WORDS}) `, "i");
 /** "a quarter cup", "three quarters of a cup", "half a cup", "a dozen": counts in words, the first that fits. */
 const COUNTS_IN_WORDS: readonly (readonly [RegExp, string])[] = [
-  [/^(?:three|3) quarters?\s+(?:of\s+)?(?:an?\s+)?/i, "3/4 "],
-  [/^(?:an?\s+|one\s+)?quarter\s+(?:of\s+)?(?:an?\s+)?/i, "1/4 "],
-  [/^(?:an?\s+|one\s+)?third\s+(?:of\s+)?(?:an?\s+)?/i, "1/3 "],
-  [/^two thirds\s+(?:of\s+)?(?:an?\s+)?/i, "2/3 "],
-  [/^half\s+(?:an?\s+)?dozen\s+(?:of\s+)?/i, "6 "],
-  [/^(?:an?\s+|one\s+|1\s+)?dozen\s+(?:of\s+)?/i, "12 "],
-  [/^two dozen\s+(?:of\s+)?/i, "24 "],
-  [/^half an?\s+/i, "1/2 "],
+  [/^(?:three|3) quarters? (?:of )?(?:an? )?/i, "3/4 "],
+  [/^(?:an? |one )?quarter (?:of )?(?:an? )?/i, "1/4 "],
+  [/^(?:an? |one )?third (?:of )?(?:an? )?/i, "1/3 "],
+  [/^two thirds (?:of )?(?:an? )?/i, "2/3 "],
+  [/^half (?:an? )?dozen (?:of )?/i, "6 "],
+  [/^(?:an? |one |1 )?dozen (?:of )?/i, "12 "],
+  [/^two dozen (?:of )?/i, "24 "],
+  [/^half an? /i, "1/2 "],
 ];
 const OPEN =
   /\b(as (?:needed|required|desired)|to taste|as per taste|for (?:frying|greasing|garnish(?:ing)?|serving|decoration)|(?:a (?:little|few|bit)|some|enough)(?: more)?|^more(?= \w)|(?:enough )?to (?:bind|the colou?r you like)|till it binds)\b/i;
 const OPTIONAL = /\boptional\b/i;
-const FILLED =
-  /^(?:[\d\s./¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞-]+|an?\s+|one\s+|two\s+|three\s+|half an?\s+|about\s+)*\s*(generous|heaped|heaping|rounded|level|levelled|scant|packed|loosely packed|loose)\s/i;
-const FRACTION_GLYPHS = "¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞";
 /** "1. 1 cup sugar", "2) a pinch of salt": the number of the line in its list. */
-const LIST_NUMBER = new RegExp(`^\\d{1,2}[.)]\\s+(?=[\\d${FRACTION_GLYPHS}]|an?\\b|half\\b)`, "i");
+const LIST_NUMBER = new RegExp(`^\\d{1,2}[.)] (?=[\\d${FRACTION_GLYPHS}]|an?\\b|half\\b)`, "i");
 const SLASHED = new RegExp(
-  `^([\\d.${FRACTION_GLYPHS}][\\d\\s.${FRACTION_GLYPHS}]*\\p{L}+)\\s*/\\s*([\\d.${FRACTION_GLYPHS}][\\d\\s.${FRACTION_GLYPHS}]*\\p{L}+)\\s+`,
+  `^([\\d.${FRACTION_GLYPHS}][\\d .${FRACTION_GLYPHS}]*\\p{L}+) ?/ ?([\\d.${FRACTION_GLYPHS}][\\d .${FRACTION_GLYPHS}]*\\p{L}+) `,
   "u",
 );
-const AMOUNT_LAST = new RegExp(`^(\\p{L}[\\p{L}\\s()'’-]*?)\\s*[-–—:,]\\s*((?:an?|half|one|two|three|[\\d${FRACTION_GLYPHS}]).*)$`, "iu");
-
-/** A line without markup, bullets and pictographs; words and figures stay as they were typed. */
-export function plainLine(text: string): string {
-  return text
-    .replace(/<[^>]*>/g, " ")
-    .replace(/&nbsp;/g, " ")
-    .replace(/&amp;/g, "&")
-    .replace(/[\p{Extended_Pictographic}\uFE0F\u200D]/gu, " ")
-    .replace(/^[\s•·*▢□◦‣⁃–—-]+(?=\s|[\d\p{L}¼½¾⅓⅔⅛])(?!\d)/u, "")
-    .replace(/\s+/g, " ")
-    .trim();
-}
+const FOOD_FIRST = /^\p{L}[\p{L} ()'’]*/u;
+const AMOUNT_LAST = new RegExp(`^ ?[-–—:,] ?(?=(?:an?|half|one|two|three|[\\d${FRACTION_GLYPHS}]))`, "iu");
+const OVER_ZERO = /(?<!\d)\d{1,9} ?\/ ?0(?!\d)/;
+const BELOW_ZERO = /^[-−–] ?(?=[\d¼½¾])/;
 
 /** "Salt, a pinch" and "Ghee – ½ cup" with the amount first; other lines as they are. */
 function otherWay(line: string): string {
-  const [, food, amount] = line.match(AMOUNT_LAST) ?? [];
-  if (food === undefined || amount === undefined) return line;
-  // All of the tail is an amount where nothing is left of it but what it is of.
-  const [read] = parse(`${wordsToNumbers(amount)} of it`);
-  return read?.quantity != null && /^(?:of )?it$/.test(read.description.trim()) ? `${amount} ${food}` : line;
+  const words = FOOD_FIRST.exec(line)?.[0] ?? "";
+  if (!words) return line;
+  // The sign between may be a hyphen within the food's own name: the first one with an amount behind it counts.
+  for (let at = words.trimEnd().length; at < line.length; at++) {
+    const sign = AMOUNT_LAST.exec(line.slice(at, at + 16))?.[0];
+    if (sign !== undefined) {
+      const amount = line.slice(at + sign.length);
+      // All of the tail is an amount where nothing is left of it but what it is of.
+      const { quantity, rest } = scanAmount(`${wordsToNumbers(amount)} of it`);
+      return quantity !== null && rest === "it" ? `${amount} ${line.slice(0, at)}` : line;
+    }
+    if (!/[\p{L} ()'’-]/u.test(line.charAt(at))) return line;
+  }
+  return line;
+}
+
+/** Takes out what stands in brackets; the first measure in them is the size of what is counted. */
+function withoutBrackets(line: string): { readonly line: string; readonly size: StatedAmount["size"] } {
+  let size: StatedAmount["size"] = null;
+  const told = piecesBetween(line, "(", ")").map(({ text, inside }) => {
+    if (!inside) return text;
+    const { quantity, unit } = scanAmount(`${text} of it`);
+    if (!size && quantity && unit) size = { quantity, unit };
+    return " ";
+  });
+  return { line: singleSpaced(told.join("")), size };
+}
+
+/** The two amounts of "1 cup + 2 tbsp sugar", the second with all that follows it; null where the line is no such sum. */
+function summed(line: string): readonly [string, string] | null {
+  const first = scanAmount(line);
+  if (first.quantity === null || first.unit === null) return null;
+  const sign = /^(?:\+|plus |and ) ?/i.exec(first.rest)?.[0];
+  const second = sign === undefined ? "" : first.rest.slice(sign.length);
+  if (sign === undefined || !new RegExp(`^[\\d${FRACTION_GLYPHS}]`).test(second)) return null;
+  return [line.slice(0, line.length - first.rest.length), second];
+}
+
+const COUNT_WORDS = new Set(["a", "an", "one", "two", "three", "half", "about"]);
+const FILLED = new RegExp(`^(?:${FILLED_WORDS}) `, "i");
+const A_COUNT = new RegExp(`^[\\d./${FRACTION_GLYPHS}-]+$`);
+/** How the measure is filled, where the line says so before it: "1 heaped tbsp". After the measure the word belongs to the food. */
+function fillingBefore(line: string): Filling | null {
+  let at = 0;
+  for (let end = line.indexOf(" "); end > 0; end = line.indexOf(" ", at)) {
+    const found = FILLED.exec(line.slice(at, at + 20))?.[0];
+    if (found !== undefined) return fillingIn(found);
+    const word = line.slice(at, end);
+    if (!COUNT_WORDS.has(word.toLowerCase()) && !A_COUNT.test(word)) return null;
+    at = end + 1;
+  }
+  return null;
 }
 
 /** Splits one ingredient line into its amount, what is wrong with it, and the description of the food. */
 export function readAmount(text: string): LineParts {
   const plain = plainLine(text);
   const optional = OPTIONAL.test(plain);
-  let line = otherWay(
-    plain
-      .replace(/\(?\s*optional\s*\)?\s*:?/gi, " ")
-      .replace(/^[-–—−]\s+/, "")
-      .replace(LIST_NUMBER, "")
-      // "0,5 l" is a half; "1,000 g" a thousand.
-      .replace(/(\d),(\d{3})(?!\d)/g, "$1$2")
-      .replace(/(\d),(\d{1,2})(?!\d)/g, "$1.$2")
-      // "100 g / 3.5 oz": one amount in two measures.
-      .replace(SLASHED, "$1 ($2) ")
-      .trim(),
+  const bare = singleSpaced(plain.replace(/\(? ?\boptional\b ?\)? ?:?/gi, " "))
+    .replace(/^[-–—−] /, "")
+    .replace(LIST_NUMBER, "")
+    // "0,5 l" is a half; "1,000 g" a thousand.
+    .replace(/(?<=\d),(?=\d{3}(?!\d))/g, "")
+    .replace(/(?<=\d),(?=\d{1,2}(?!\d))/g, ".")
+    // "100 g / 3.5 oz": one amount in two measures.
+    .replace(SLASHED, "$1 ($2) ");
+  const stated = otherWay(bare);
+
+  if (BELOW_ZERO.test(stated))
+    return { amounts: [], problem: { kind: "not positive", words: stated }, description: foodWords(stated.replace(BELOW_ZERO, "")), optional };
+  const overZero = OVER_ZERO.exec(stated)?.[0];
+  if (overZero !== undefined)
+    return { amounts: [], problem: { kind: "impossible", words: overZero }, description: foodWords(stated.replace(OVER_ZERO, "1")), optional };
+
+  const { line: unbracketed, size } = withoutBrackets(stated);
+  const multiplied = unbracketed.replace(
+    /^(\d{1,4}) ?[x×] ?(\d{1,6}) ?(g|ml|kg|l)\b/i,
+    (_, count: string, amount: string, of: string) => `${Number(count) * Number(amount)} ${of}`,
   );
+  const filling = fillingBefore(multiplied);
+  const line = wordsToNumbers(multiplied);
 
-  if (/^[-−–]\s*[\d¼½¾]/.test(line))
-    return { amounts: [], problem: { kind: "not positive", words: line }, description: foodWords(line.replace(/^[-−–]\s*/, "")), optional };
-  if (/\d+\s*\/\s*0(?!\d)/.test(line))
-    return {
-      amounts: [],
-      problem: { kind: "impossible", words: line.match(/\d+\s*\/\s*0/)?.[0] ?? line },
-      description: foodWords(line.replace(/\d+\s*\/\s*0/, "1")),
-      optional,
-    };
-
-  let size: StatedAmount["size"] = null;
-  line = line
-    .replace(/\(([^)]*)\)/g, (_, inner: string) => {
-      const [first] = parse(`${inner} of it`);
-      if (!size && first?.quantity && first.unitOfMeasureID) size = { quantity: first.quantity, unit: ownUnit(first.unitOfMeasureID) };
-      return " ";
-    })
-    .replace(/\s+/g, " ")
-    .trim();
-  line = line.replace(/^(\d+)\s*[x×]\s*(\d+)\s*(g|ml|kg|l)\b/i, (_, count: string, amount: string, of: string) => `${Number(count) * Number(amount)} ${of}`);
-  // "1 heaped tbsp", "heaped tbsp": the word stands before the measure; after it it belongs to the food.
-  const filling = fillingIn(line.match(FILLED)?.[1] ?? "");
-  line = wordsToNumbers(line);
-
-  const sum = line.match(new RegExp(`^([\\d\\s./${FRACTION_GLYPHS}]+\\p{L}+)\\s*(?:\\+|plus|and)\\s+([\\d${FRACTION_GLYPHS}].*)$`, "iu"));
-  const parts = sum ? [`${sum[1]} of`, sum[2] ?? ""] : [line];
   const amounts: StatedAmount[] = [];
   let description = "";
-  for (const part of parts) {
-    const [read] = parse(part);
-    if (!read) continue;
-    description = read.description;
-    if (read.quantity === null) continue;
-    amounts.push({ quantity: read.quantity, upper: read.quantity2, unit: read.unitOfMeasureID ? ownUnit(read.unitOfMeasureID) : null, size, filling });
+  for (const part of summed(line) ?? [line]) {
+    const { quantity, upper, unit, rest } = scanAmount(part);
+    description = rest;
+    if (quantity !== null) amounts.push({ quantity, upper, unit, size, filling });
   }
   if (!description) description = line;
-  const open = line.match(OPEN);
+  const open = OPEN.exec(line)?.[0];
   if (amounts.length === 0)
-    return { amounts, problem: open ? { kind: "open", words: open[0] } : { kind: "none" }, description: describe(description), optional };
+    return { amounts, problem: open === undefined ? { kind: "none" } : { kind: "open", words: open }, description: describe(description), optional };
   if (amounts.some((amount) => amount.quantity <= 0))
     return { amounts: [], problem: { kind: "not positive", words: plain }, description: describe(description), optional };
   return { amounts, problem: null, description: describe(description), optional };
 }
 
-const parse = (text: string) =>
-  parseIngredient(text, { normalizeUOM: true, additionalUOMs: OWN_UNITS, ignoreUOMs: ["ear", "head", "large", "medium", "small", "stick", "clove", "piece"] });
-const foodWords = (text: string) => describe(parse(text)[0]?.description ?? text);
-const ownUnit = (id: string) => SAME_UNIT[id] ?? id;
+const foodWords = (text: string) => describe(scanAmount(text).rest);
 const OPEN_EVERYWHERE = new RegExp(OPEN.source, "gi");
-const describe = (text: string) =>
-  text
-    .replace(OPEN_EVERYWHERE, " ")
-    .replace(/^\s*(of|x)\s+/i, "")
-    .replace(/\s+/g, " ")
-    .replace(/^[\s,:–-]+|[\s,:–-]+$/g, "");
+const describe = (text: string) => trimmedOf(singleSpaced(text.replace(OPEN_EVERYWHERE, " ")).replace(/^(?:of|x) /i, ""), " ,:–-");
+
+const NUMBER_WORD = new RegExp(`^(${Object.keys(WORD_NUMBERS).join("|")}) (?!little\\b|few\\b|bit\\b)`, "i");
+const AND_A_HALF = /^([a-z0-9]{1,9}) and (?:a|one) half\b/i;
+const SIZED = new RegExp(`^(?:generous|big|small|large|${FILLED_WORDS}) (?=(?:handful|pinch|cup|katori|tbsp|tsp|tablespoon|teaspoon|ladle))`, "i");
 
 function wordsToNumbers(text: string): string {
   const bare = text.replace(ABOUT, "");
   const [pattern, count] = COUNTS_IN_WORDS.find(([each]) => each.test(bare)) ?? [];
-  return (pattern && count !== undefined ? bare.replace(pattern, count) : bare)
-    .replace(/^(\w+) and (?:a|one) half\b/i, (all, word: string) => (WORD_NUMBERS[word.toLowerCase()] ? `${WORD_NUMBERS[word.toLowerCase()]} 1/2` : all))
-    .replace(
-      /^(an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|half)\s+(?!little\b|few\b|bit\b)/i,
-      (_, word: string) => `${WORD_NUMBERS[word.toLowerCase()]} `,
-    )
-    .replace(
-      /^([\d\s./¼½¾⅓⅔⅛]+?)\s+(?:generous|big|small|large|heaped|heaping|rounded|level|levelled|scant|packed|loosely packed|loose)\s+(handful|pinch|cup|katori|tbsp|tsp|tablespoon|teaspoon|ladle)/i,
-      "$1 $2",
-    );
+  const counted = (pattern && count !== undefined ? bare.replace(pattern, count) : bare)
+    .replace(AND_A_HALF, (all, word: string) => (WORD_NUMBERS[word.toLowerCase()] ? `${WORD_NUMBERS[word.toLowerCase()]} 1/2` : all))
+    .replace(NUMBER_WORD, (_, word: string) => `${WORD_NUMBERS[word.toLowerCase()]} `);
+  const number = /^[\d ./¼½¾⅓⅔⅛]+/.exec(counted)?.[0] ?? "";
+  return number.endsWith(" ") ? number + counted.slice(number.length).replace(SIZED, "") : counted;
 }

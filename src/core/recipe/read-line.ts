@@ -1,10 +1,11 @@
 import type { Estimate } from "../numeric";
-import { formatGrams, type HouseholdMeasures } from "../units";
+import { formatGrams, formatNumber, type HouseholdMeasures } from "../units";
 import type { Food, Role } from "../food";
 import type { PantryTables } from "../pantry";
 import type { FoodMatcher } from "./match-food";
 import { measureAmounts } from "./measure-amount";
 import { preparedWith } from "./prepared-with";
+import { RECIPE_LIMITS } from "./limits";
 import { readAmount, type LineParts } from "./read-amount";
 import type { RecipeLine } from "./recipe";
 
@@ -58,6 +59,14 @@ const WEIGHED_SHARE_SD = 0.015;
 /** Reads one line into a food and grams, honouring what the maker settled by hand. */
 export function readLine(line: RecipeLine, context: ReadingContext): LineReading {
   if (line.choice.leftOut) return { kind: "left out", line };
+  if (line.text.length > RECIPE_LIMITS.lineCharacters)
+    return {
+      kind: "food unknown",
+      line,
+      guesses: [],
+      description: "",
+      why: `The line is longer than ${formatNumber(RECIPE_LIMITS.lineCharacters)} characters`,
+    };
   const parts = readAmount(line.text);
   const matched = line.choice.foodId ? context.foods.get(line.choice.foodId) : knownFood(parts, context);
   const choices = matched && line.choice.foodId !== undefined ? [] : alternatives(parts.description, context);
@@ -101,10 +110,12 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
   };
 }
 
+const MOST_ALTERNATIVES = 8;
+
 /** The foods of "milk or water": each side must be a food by itself. */
 function alternatives(description: string, context: ReadingContext): Food[] {
-  const sides = description.split(/\s+or\s+/i);
-  if (sides.length < 2) return [];
+  const sides = description.split(/ or /i);
+  if (sides.length < 2 || sides.length > MOST_ALTERNATIVES) return [];
   const foods = sides.flatMap((side) => {
     const match = context.matcher.match(side);
     return match.kind === "known" ? (context.foods.get(match.foodId) ?? []) : [];

@@ -1,6 +1,8 @@
 import type { ProcessConstants } from "../food";
 import { statedCooking, type Heat } from "../process";
 import { OPERATIONS, type Attention, type Operation, type StepMinutes } from "./operations";
+import { RECIPE_LIMITS } from "./limits";
+import { inOrder, singleSpaced } from "./plain-text";
 import type { RecipeStep } from "./recipe";
 
 /** What a step was read as, before it is known what goes in. */
@@ -28,35 +30,56 @@ export interface StepReading {
   readonly setsAside: boolean;
 }
 
-const OF: Readonly<Record<Operation, RegExp | null>> = {
-  pressure: /\bpressure|\bwhistles?\b/i,
-  bake: /\bbak(?:e|es|ing)\b|\boven\b/i,
-  steam: /\bsteam(?:ed|ing|er)?\b(?! rises)/i,
-  reduce: /\breduc(?:e|es|ed|ing)\b|\b(?:boil|cook|simmer)(?:ed)? (?:[a-z]+ ){0,6}down\b/i,
-  caramelise: /\bcarameli[sz]|\bmelt the sugar\b[^.]*\b(?:amber|gold|brown)/i,
-  roast: /\b(?:roast|toast)(?:s|ing)?\b/i,
-  fry: /\b(?:fry|fries|frying|sauté|saute)\b/i,
-  simmer: /\b(?:simmer|boil|bubble|cook|poach)(?:s|es|ing)?\b|\bthickens?\b/i,
-  press: /\b(?:strain|squeeze|wring|press)\b[^.]*\b(?:cloth|muslin|sieve|pulp|milk)\b/i,
-  soak: /\bsoak(?:s|ing)?\b/i,
-  chill: /\b(?:chill|refrigerate|fridge)\b/i,
-  shape: /\b(?:shape|roll|mould|unmould)\b|\bform\b[^.]*\bballs?\b|\bcut (?:it |them )?into\b|\bballs? of\b|\bpress\b[^.]*\b(?:tray|tin|mould)\b|\bmake \d+\b/i,
-  temper: /\btemper\b[^.]*\begg|\begg[^.]*\btemper\b/i,
-  slake: /\b(?:slake|slurry)\b|\b(?:stir|mix|whisk|blend)\b[^.]*\b(?:starch|flour|cornflour|ground rice|arrowroot|custard powder)\b[^.]*\bcold\b/i,
-  dissolve: /\b(?:dissolve|melt)s?\b/i,
-  infuse: /\b(?:infuse|steep)\b/i,
-  grind: /\b(?:grind|blend|mash|grate|chop|crush|pound|purée|puree)\b/i,
-  peel: /\b(?:peel|deseed)\b|\bcore (?:and|the|them|it)\b|\b(?:stone|pit) the\b/i,
-  wash: /\b(?:wash|rinse)\b/i,
-  rest: /\b(?:rest|stand|cool|leave|leaves? it)\b/i,
-  "serve apart": /\b(?:serve|served|hand)\b[^.]*\b(?:apart|on the side|separately|round)\b/i,
-  transfer: /\b(?:pour|transfer|tip|turn|scrape)\b[^.]*\b(?:into|out onto|bowls?|dish|tray|moulds?)\b/i,
+type Tells = (text: string) => boolean;
+const has =
+  (pattern: RegExp): Tells =>
+  (text) =>
+    pattern.test(text);
+const either =
+  (...tells: readonly Tells[]): Tells =>
+  (text) =>
+    tells.some((each) => each(text));
+const STARCHES = /\b(?:starch|flour|cornflour|ground rice|arrowroot|custard powder)\b/i;
+
+/** What tells that an operation is done; mixing is what is left. */
+const OF: Readonly<Record<Operation, Tells | null>> = {
+  pressure: has(/\bpressure|\bwhistles?\b/i),
+  bake: has(/\bbak(?:e|es|ing)\b|\boven\b/i),
+  steam: has(/\bsteam(?:ed|ing|er)?\b(?! rises)/i),
+  reduce: either(has(/\breduc(?:e|es|ed|ing)\b/i), has(/\b(?:boil|cook|simmer)(?:ed)? (?:[a-z]{1,20} ){0,6}down\b/i)),
+  caramelise: either(has(/\bcarameli[sz]/i), inOrder(/\bmelt the sugar\b/i, /\b(?:amber|gold|brown)/i)),
+  roast: has(/\b(?:roast|toast)(?:s|ing)?\b/i),
+  fry: has(/\b(?:fry|fries|frying|sauté|saute)\b/i),
+  simmer: has(/\b(?:simmer|boil|bubble|cook|poach)(?:s|es|ing)?\b|\bthickens?\b/i),
+  press: inOrder(/\b(?:strain|squeeze|wring|press)\b/i, /\b(?:cloth|muslin|sieve|pulp|milk)\b/i),
+  soak: has(/\bsoak(?:s|ing)?\b/i),
+  chill: has(/\b(?:chill|refrigerate|fridge)\b/i),
+  shape: either(
+    has(/\b(?:shape|roll|mould|unmould)\b|\bcut (?:it |them )?into\b|\bballs? of\b|\bmake \d/i),
+    inOrder(/\bform\b/i, /\bballs?\b/i),
+    inOrder(/\bpress\b/i, /\b(?:tray|tin|mould)\b/i),
+  ),
+  temper: either(inOrder(/\btemper\b/i, /\begg/i), inOrder(/\begg/i, /\btemper\b/i)),
+  slake: either(has(/\b(?:slake|slurry)\b/i), inOrder(/\b(?:stir|mix|whisk|blend)\b/i, STARCHES, /\bcold\b/i)),
+  dissolve: has(/\b(?:dissolve|melt)s?\b/i),
+  infuse: has(/\b(?:infuse|steep)\b/i),
+  grind: has(/\b(?:grind|blend|mash|grate|chop|crush|pound|purée|puree)\b/i),
+  peel: has(/\b(?:peel|deseed)\b|\bcore (?:and|the|them|it)\b|\b(?:stone|pit) the\b/i),
+  wash: has(/\b(?:wash|rinse)\b/i),
+  rest: has(/\b(?:rest|stand|cool|leave|leaves? it)\b/i),
+  "serve apart": inOrder(/\b(?:serve|served|hand)\b/i, /\b(?:apart|on the side|separately|round)\b/i),
+  transfer: inOrder(/\b(?:pour|transfer|tip|turn|scrape)\b/i, /\b(?:into|out onto|bowls?|dish|tray|moulds?)\b/i),
   mix: null,
 };
+const SETS_ASIDE = either(
+  inOrder(/\b(?:lift|take|scoop|fish)\b/i, /\bout\b/i),
+  inOrder(/\bset\b/i, /\baside\b/i),
+  inOrder(/\bkeep\b/i, /\b(?:aside|apart|back)\b/i),
+);
 /** Which of several things done in a step it is called by. */
 const RANK: readonly Operation[] = Object.keys(OF).filter((key): key is Operation => OPERATIONS.some((each) => each === key));
 
-const DURATION = /(\d+(?:\.\d+)?)(?:\s*(?:-|–|to)\s*(\d+(?:\.\d+)?))?\s*(hours?|hrs?|h|minutes?|mins?|min|seconds?|whistles?)\b/gi;
+const DURATION = /(?<![\d.])(\d{1,5}(?:\.\d{1,3})?)(?: ?(?:-|–|to) ?(\d{1,5}(?:\.\d{1,3})?))? ?(hours?|hrs?|h|minutes?|mins?|min|seconds?|whistles?)\b/gi;
 const NIGHT: StepMinutes = { shortest: 360, usual: 480, longest: 720 };
 const SHARES: Readonly<Record<string, number>> = {
   half: 0.5,
@@ -74,36 +97,35 @@ const SHARES: Readonly<Record<string, number>> = {
   "¾": 0.75,
 };
 const SHARE_WORDS = Object.keys(SHARES).join("|");
-const REDUCES = new RegExp(
-  `\\b(?:reduc\\w+|(?:boil|cook|simmer)\\w* (?:[a-z]+ ){0,6}down|boiled?|simmered|cook(?:ed)?)\\b[^.]*?\\b(to|by)\\s+(?:about\\s+)?(${SHARE_WORDS})\\b(?!\\s+an?\\s+(?:hour|minute))`,
-  "i",
-);
+const BOILS_DOWN = /\b(?:reduc[a-z]+|(?:boil|cook|simmer)[a-z]{0,4} (?:[a-z]{1,20} ){0,6}down|boiled|simmered|cook(?:ed)?)\b/i;
+const TO_A_SHARE = new RegExp(`\\b(to|by) (?:about )?(${SHARE_WORDS})(?!\\w)(?! an? (?:hour|minute))`, "i");
 /** Where the cue ends and the next thing to do begins. */
 const CUE_ENDS =
-  /,\s*(?:about\s*)?\d[^,]*$|,?\s+(?:and|then)\s+(?:then\s+)?(?:soak|tip|lift|chop|peel|mash|cook|pour|stir|add|take|put|let|leave|roast|fold|serve|shape|strain|drain|the)\b.*$|,\s*stirring\b.*$/i;
-const CUE = /\b(?:until|till)\s+([^.;:]+)/i;
-const TOOLS: readonly (readonly [string, RegExp])[] = [
-  ["heavy pan", /\bheavy\b[^.]*\bpan\b/i],
-  ["pan", /\bpan\b/i],
-  ["pot", /\bpot\b/i],
-  ["pressure cooker", /\bpressure\b|\bwhistles?\b/i],
-  ["mixer", /\b(?:mixer|blender|blend|grinder)\b/i],
-  ["cloth", /\b(?:cloth|muslin)\b/i],
-  ["sieve", /\bsieve\b/i],
-  ["grater", /\bgrate\b/i],
-  ["rolling pin", /\broll(?:ing pin| it out)\b/i],
-  ["moulds", /\bmoulds?\b/i],
-  ["tray", /\btray\b/i],
-  ["small bowls", /\bbowls\b/i],
-  ["steamer", /\bsteam(?:ed|ing|er)?\b(?! rises)/i],
-  ["oven", /\b(?:oven|bak(?:e|ing))\b/i],
-  ["fridge", /\b(?:fridge|chill|refrigerate)\b/i],
+  /, ?(?:about ?)?\d[^,]*$|,? (?:and|then) (?:then )?(?:soak|tip|lift|chop|peel|mash|cook|pour|stir|add|take|put|let|leave|roast|fold|serve|shape|strain|drain|the)\b.*$|, ?stirring\b.*$/i;
+const CUE = /\b(?:until|till) ([^.;:]+)/i;
+const TOOLS: readonly (readonly [string, Tells])[] = [
+  ["heavy pan", inOrder(/\bheavy\b/i, /\bpan\b/i)],
+  ["pan", has(/\bpan\b/i)],
+  ["pot", has(/\bpot\b/i)],
+  ["pressure cooker", has(/\bpressure\b|\bwhistles?\b/i)],
+  ["mixer", has(/\b(?:mixer|blender|blend|grinder)\b/i)],
+  ["cloth", has(/\b(?:cloth|muslin)\b/i)],
+  ["sieve", has(/\bsieve\b/i)],
+  ["grater", has(/\bgrate\b/i)],
+  ["rolling pin", has(/\broll(?:ing pin| it out)\b/i)],
+  ["moulds", has(/\bmoulds?\b/i)],
+  ["tray", has(/\btray\b/i)],
+  ["small bowls", has(/\bbowls\b/i)],
+  ["steamer", has(/\bsteam(?:ed|ing|er)?\b(?! rises)/i)],
+  ["oven", has(/\b(?:oven|bak(?:e|ing))\b/i)],
+  ["fridge", has(/\b(?:fridge|chill|refrigerate)\b/i)],
 ];
 
 /** Reads what a step does from its sentences: operations, heat, times, attention, cue, tools. What was settled by hand goes before. */
 export function readStep(step: RecipeStep, constants: ProcessConstants): StepReading {
-  const { text, choice } = step;
-  const found = RANK.filter((operation) => OF[operation]?.test(text));
+  const { choice } = step;
+  const text = step.text.length > RECIPE_LIMITS.stepCharacters ? "" : singleSpaced(step.text);
+  const found = RANK.filter((operation) => OF[operation]?.(text));
   const operations: readonly Operation[] = choice.operation ? [choice.operation] : found.length > 0 ? byTime(found, text, constants.whistle) : ["mix"];
   const operation = operations[0] ?? "mix";
   const usual = constants.usual[operation] ?? { minutes: [2, 5, 10] as const, attention: "hands on" as const };
@@ -116,8 +138,8 @@ export function readStep(step: RecipeStep, constants: ProcessConstants): StepRea
   const covered = choice.covered ?? (cooking.open.length === 0 && cooking.coveredMinutes > 0);
   const byHand = choice.minutes !== undefined || choice.heat !== undefined || choice.covered !== undefined || choice.operation !== undefined;
   const cooks = byHand ? byHandCooking(operation, heat ?? "simmer", covered, choice.minutes ?? null, cooking) : cooking;
-  const reduces = text.match(REDUCES);
-  const share = SHARES[(reduces?.[2] ?? "").toLowerCase()];
+  const [, way, shareWords = ""] = boiledDownTo(text) ?? [];
+  const share = SHARES[shareWords.toLowerCase()];
   return {
     step,
     operations,
@@ -132,22 +154,28 @@ export function readStep(step: RecipeStep, constants: ProcessConstants): StepRea
     open: cooks.open,
     coveredMinutes: cooks.coveredMinutes,
     reducesTo:
-      share === undefined || (choice.operation && !["reduce", "simmer"].includes(choice.operation))
-        ? null
-        : reduces?.[1]?.toLowerCase() === "by"
-          ? 1 - share
-          : share,
-    setsAside: /\b(?:lift|take|scoop|fish)\b[^.]*\bout\b|\bset\b[^.]*\baside\b|\bkeep\b[^.]*\b(?:aside|apart|back)\b/i.test(text),
+      share === undefined || (choice.operation && !["reduce", "simmer"].includes(choice.operation)) ? null : way?.toLowerCase() === "by" ? 1 - share : share,
+    setsAside: SETS_ASIDE(text),
   };
+}
+
+/** "to half" or "by a third" after a word for boiling down, in the first sentence that has both. */
+function boiledDownTo(text: string): RegExpExecArray | null {
+  for (const sentence of text.split(".")) {
+    const found = BOILS_DOWN.exec(sentence);
+    const share = found && TO_A_SHARE.exec(sentence.slice(found.index + found[0].length));
+    if (share) return share;
+  }
+  return null;
 }
 
 /** The main thing first: what the stated time belongs to, else by rank. */
 function byTime(found: readonly Operation[], text: string, whistle: number): readonly Operation[] {
   let main: Operation | undefined;
   let longest = 0;
-  for (const sentence of text.split(/[.;]\s+/)) {
+  for (const sentence of text.split(/[.;] /)) {
     const minutes = statedMinutes(sentence, whistle)?.usual ?? 0;
-    const does = found.find((operation) => OF[operation]?.test(sentence));
+    const does = found.find((operation) => OF[operation]?.(sentence));
     if (does && minutes > longest) [main, longest] = [does, minutes];
   }
   return main ? [main, ...found.filter((each) => each !== main)] : found;
@@ -190,6 +218,6 @@ function attentionIn(text: string): Attention | null {
 }
 
 function toolsIn(text: string): string[] {
-  const found = TOOLS.filter(([, pattern]) => pattern.test(text)).map(([name]) => name);
+  const found = TOOLS.filter(([, tells]) => tells(text)).map(([name]) => name);
   return found.includes("heavy pan") ? found.filter((name) => name !== "pan") : found;
 }

@@ -1,6 +1,7 @@
 import type { ProcessConstants } from "../food";
 import { measureAmounts } from "./measure-amount";
 import { mentionsOf, namesOfLine, type FindMentions } from "./mentions";
+import { RECIPE_LIMITS } from "./limits";
 import { readAmount } from "./read-amount";
 import type { LineReading, ReadingContext } from "./read-line";
 import { readStep, type StepReading } from "./read-step";
@@ -37,11 +38,11 @@ const HALVES: Readonly<Record<string, number>> = {
   most: 0.85,
   "a little": 0.05,
 };
-const SHARE_BEFORE = new RegExp(`\\b(${Object.keys(HALVES).join("|")})\\s+(?:of\\s+)?(?:the\\s+|your\\s+|this\\s+)?(?:[a-z-]+\\s+){0,2}$`, "i");
-const GLYPH_BEFORE = /([½⅓⅔¼¾])\s*(?:of\s+)?(?:the\s+)?(?:[a-z-]+\s+){0,1}$/i;
-const REST_BEFORE = /\b(?:rest|remaining|remainder|other half)\s+(?:of\s+)?(?:the\s+|your\s+)?(?:[a-z-]+\s+){0,2}$/i;
+const SHARE_BEFORE = new RegExp(`\\b(${Object.keys(HALVES).join("|")}) (?:of )?(?:the |your |this )?(?:[a-z-]{1,30} ){0,2}$`, "i");
+const GLYPH_BEFORE = /([½⅓⅔¼¾]) ?(?:of )?(?:the )?(?:[a-z-]{1,30} )?$/i;
+const REST_BEFORE = /\b(?:rest|remaining|remainder|other half) (?:of )?(?:the |your )?(?:[a-z-]{1,30} ){0,2}$/i;
 const AMOUNT_BEFORE =
-  /((?:\d+(?:[.,]\d+)?|[½⅓⅔¼¾]|half a|half an|an?|one|two|three|four|a few)\s*(?:cups?|katoris?|tbsp|tablespoons?|tsp|teaspoons?|spoonfuls?|spoons?|ladles?|ladlefuls?|handfuls?|ml|millilitres?|g|grams?|l|litres?))\s+(?:of\s+)?(?:the\s+|your\s+)?(?:[a-z-]+\s+){0,2}$/i;
+  /((?:(?<![\d.,])\d{1,6}(?:[.,]\d{1,4})?|[½⅓⅔¼¾]|half a|half an|an?|one|two|three|four|a few) ?(?:cups?|katoris?|tbsp|tablespoons?|tsp|teaspoons?|spoonfuls?|spoons?|ladles?|ladlefuls?|handfuls?|ml|millilitres?|g|grams?|l|litres?)) (?:of )?(?:the |your )?(?:[a-z-]{1,30} ){0,2}$/i;
 
 /** Reads all steps: what each does, and what goes in at each. What is named in no step goes in where it must: its component's first step, a garnish at the end. */
 export function readSteps(
@@ -60,7 +61,12 @@ export function readSteps(
     finders.set(component ?? "", fresh);
     return fresh;
   };
-  const mentions = steps.map(({ step }) => finderFor(step.component)(step.text));
+  // Of a step that names one thing again and again the first time counts.
+  const mentions = steps.map(({ step }) => {
+    const named = new Set<Key>();
+    return finderFor(step.component)(step.text.slice(0, RECIPE_LIMITS.stepCharacters)).filter(({ key }) => !named.has(key) && named.add(key));
+  });
+  const mentioned = new Set(mentions.flatMap((found) => found.map(({ key }) => key)));
   const lineById = new Map(recipe.lines.map(({ id }, index) => [id, index] as const));
 
   const left = new Map<Key, number>();
@@ -96,14 +102,13 @@ export function readSteps(
         // It has no steps of its own: its lines go in here, those that are named elsewhere apart.
         recipe.lines.forEach(({ component }, index) => {
           const line: Key = `line ${index}`;
-          const named = mentions.some((found) => found.some((each) => each.key === line));
-          if (component === whole && !named && readings[index]?.kind === "read" && rest(line) > 1e-6) put(at, line, rest(line), "named");
+          if (component === whole && !mentioned.has(line) && readings[index]?.kind === "read" && rest(line) > 1e-6) put(at, line, rest(line), "named");
         });
         left.set(key, 0);
         continue;
       }
       if (reading.setsAside && !staysIn(readings, key) && later(at, key) >= 0) continue;
-      const before = reading.step.text.slice(Math.max(0, place - 60), place);
+      const before = reading.step.text.slice(Math.max(0, place - 60), place).replace(/\s+/g, " ");
       const share = shareBefore(before, readings, key, context);
       const taken = share === null ? rest(key) : Math.min(share, rest(key));
       if (taken > 0) put(at, key, taken, "named");

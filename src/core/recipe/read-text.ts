@@ -1,5 +1,7 @@
 import { type Result, fail, succeed } from "../numeric";
-import { plainLine, readAmount } from "./read-amount";
+import { overLimits, RECIPE_LIMITS, type OverLimit } from "./limits";
+import { plainLine } from "./plain-text";
+import { readAmount } from "./read-amount";
 import { headingIn, Parts } from "./headings";
 import { type Recipe } from "./recipe";
 
@@ -7,33 +9,32 @@ export type PasteProblem =
   | { readonly kind: "empty" }
   | { readonly kind: "too long"; readonly lines: number; readonly most: number }
   | { readonly kind: "long line"; readonly line: number; readonly characters: number; readonly most: number }
-  | { readonly kind: "no ingredients" };
+  | { readonly kind: "no ingredients" }
+  | { readonly kind: "over limits"; readonly over: readonly OverLimit[] };
 
-export const MOST_LINES = 100;
 const MOST_TEXT_LINES = 400;
-const MOST_CHARACTERS = 2000;
 const DEFAULT_SERVINGS = 6;
 
-const INGREDIENTS_HEAD = /^(?:ingredients?|you (?:will )?need|what you need)\b[^.:]*(?::\s*(.*))?$/i;
-const STEPS_HEAD = /^(?:method|steps?|directions?|instructions?|preparation|how to make[^.:]*|procedure)\s*(?::\s*(.*))?$/i;
-const NOTE = /^(?:notes?|tips?|good to know)\b\s*[:.-]\s*(.+)$/i;
+const INGREDIENTS_HEAD = /^(?:ingredients?|you (?:will )?need|what you need)\b[^.:]*(?::(.*))?$/i;
+const STEPS_HEAD = /^(?:method|steps?|directions?|instructions?|preparation|how to make\b[^.:]*|procedure) ?(?::(.*))?$/i;
+const NOTE = /^(?:notes?|tips?|good to know)\b ?[:.-](.+)$/i;
 const COUNTED = "people|persons?|servings?|portions?|bowls?|cups|pieces?|helpings?|slices?|balls?|ladoos?|squares?|glasses|cakes?|tarts?";
 const IN_WORDS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, twelve: 12 };
-const NUMBER = `\\d+|${Object.keys(IN_WORDS).join("|")}`;
+const NUMBER = `\\d{1,6}|${Object.keys(IN_WORDS).join("|")}`;
 const YIELD = new RegExp(
-  `^\\(?(?:[^:\\d]{1,20}:\\s*)?(?:(?:serves?|servings?|makes?|yields?|portions?|for)\\b\\s*:?\\s*(?:about\\s*)?(${NUMBER})(?:\\s*(?:-|–|to)\\s*(?:${NUMBER}))?(?:\\s*(?:small|large|big)?\\s*(?:${COUNTED}))?|(${NUMBER})\\s*(?:servings?|portions?|bowls?|helpings?))\\s*\\)?\\.?$`,
+  `^\\(?(?:[^:\\d]{1,20}: ?)?(?:(?:serves?|servings?|makes?|yields?|portions?|for)\\b ?:? ?(?:about )?(${NUMBER})(?: ?(?:-|–|to) ?(?:${NUMBER}))?(?: ?(?:small |large |big )?(?:${COUNTED}))?|(${NUMBER}) ?(?:servings?|portions?|bowls?|helpings?)) ?\\)?\\.?$`,
   "i",
 );
-const NUMBERED = /^(?:step\s*)?\d+\s*[.):]\s+(?=\S)/i;
+const NUMBERED = /^(?:step ?)?\d{1,3} ?[.):] (?=\S)/i;
 const ANY_NUMBER = /\d/;
-const LISTED = /[,;]\s*(?=[\d¼½¾⅓⅔⅛]|an?\s|half\s)/i;
+const LISTED = /[,;] ?(?=[\d¼½¾⅓⅔⅛]|an? |half )/i;
 
 /** The servings a yield states ("Serves 6", "6 servings", 6), or null. */
 export function readServings(text: string): number | null {
-  const trimmed = text.trim();
-  if (/^\d+(\.\d+)?$/.test(trimmed)) return Number(trimmed);
-  const match = trimmed.match(YIELD);
-  const found = match?.[1] ?? match?.[2] ?? trimmed.match(/(\d+)\s*(?:servings?|portions?|bowls?|people|persons?)/i)?.[1];
+  const trimmed = plainLine(text.slice(0, RECIPE_LIMITS.lineCharacters));
+  if (/^\d{1,6}(?:\.\d{1,6})?$/.test(trimmed)) return Number(trimmed);
+  const match = YIELD.exec(trimmed);
+  const found = match?.[1] ?? match?.[2] ?? /(?<!\d)(\d{1,6}) ?(?:servings?|portions?|bowls?|people|persons?)/i.exec(trimmed)?.[1];
   return found ? (IN_WORDS[found.toLowerCase()] ?? Number(found)) : null;
 }
 
@@ -42,16 +43,18 @@ export function readServings(text: string): number | null {
  * a line is a step where it is numbered or long, or comes after the steps began. Fails with what is wrong and how much.
  */
 export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
-  const rows = text
-    .split(/\r?\n/)
-    .map((row) => row.replace(/<br\s*\/?>/gi, " "))
+  // How much there is is looked at before what it says.
+  const written = text.split(/\r?\n/).map((row) => row.trim());
+  const filled = written.filter(Boolean);
+  if (filled.length === 0) return fail({ kind: "empty" });
+  if (filled.length > MOST_TEXT_LINES) return fail({ kind: "too long", lines: filled.length, most: MOST_TEXT_LINES });
+  const long = written.findIndex((row) => row.length > RECIPE_LIMITS.stepCharacters);
+  if (long >= 0) return fail({ kind: "long line", line: long + 1, characters: written[long]?.length ?? 0, most: RECIPE_LIMITS.stepCharacters });
+  const rows = filled
+    .map((row) => row.replace(/<br ?\/?>/gi, " "))
     .map((row) => ({ raw: row.trim(), plain: plainLine(row) }))
     .filter((row) => row.plain);
   if (rows.length === 0) return fail({ kind: "empty" });
-  if (rows.length > MOST_TEXT_LINES) return fail({ kind: "too long", lines: rows.length, most: MOST_TEXT_LINES });
-
-  const long = rows.findIndex((row) => row.raw.length > MOST_CHARACTERS);
-  if (long >= 0) return fail({ kind: "long line", line: long + 1, characters: rows[long]?.raw.length ?? 0, most: MOST_CHARACTERS });
 
   let title: string | null = null;
   let servings: number | null = null;
@@ -68,19 +71,19 @@ export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
       section = "ingredients";
       component = heading !== null && /\bfor\b/i.test(headed) ? parts.named(heading, title ?? "") : undefined;
       // A list in one line: each item begins with its amount.
-      if (listed) ingredients.push(...listed.split(LISTED).map((text) => ({ text, component })));
+      if (listed?.trim()) ingredients.push(...listed.split(LISTED).map((text) => ({ text: text.trim(), component })));
       continue;
     }
     const [toldHow, first] = plain.match(STEPS_HEAD) ?? [];
     if (toldHow !== undefined && !NUMBERED.test(plain)) {
       section = "steps";
       component = undefined;
-      if (first) steps.push({ text: first, component });
+      if (first?.trim()) steps.push({ text: first.trim(), component });
       continue;
     }
     const note = plain.match(NOTE)?.[1];
     if (note !== undefined) {
-      notes.push(note);
+      notes.push(note.trim());
       continue;
     }
     const stated = YIELD.test(plain) ? readServings(plain) : null;
@@ -105,9 +108,20 @@ export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
     ingredients.push({ text: raw, component });
   }
   if (ingredients.length === 0) return fail({ kind: "no ingredients" });
-  if (ingredients.length > MOST_LINES) return fail({ kind: "too long", lines: ingredients.length, most: MOST_LINES });
-  return succeed({
-    title: title ?? "Untitled sweet",
+  const longest = ingredients.find(({ text }) => text.length > RECIPE_LIMITS.lineCharacters);
+  if (longest)
+    return fail({
+      kind: "long line",
+      line: written.findIndex((row) => row.includes(longest.text)) + 1,
+      characters: longest.text.length,
+      most: RECIPE_LIMITS.lineCharacters,
+    });
+  if (ingredients.length > RECIPE_LIMITS.lines) return fail({ kind: "too long", lines: ingredients.length, most: RECIPE_LIMITS.lines });
+  const told = title ?? "Untitled sweet";
+  // A first line that is longer than a title may be stays whole among the notes.
+  if (told.length > RECIPE_LIMITS.titleCharacters) notes.unshift(told);
+  const recipe: Recipe = {
+    title: told.slice(0, RECIPE_LIMITS.titleCharacters),
     servings: servings && servings > 0 ? servings : DEFAULT_SERVINGS,
     lines: ingredients.map((line, i) => ({ id: `l${i + 1}`, text: line.text, choice: {}, ...inPart(line.component) })),
     steps: steps.map((step, i) => ({ id: `s${i + 1}`, text: step.text, choice: {}, ...inPart(step.component) })),
@@ -115,7 +129,9 @@ export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
     notes: notes.join("\n"),
     evaporation: null,
     archetype: null,
-  });
+  };
+  const over = overLimits(recipe);
+  return over.length > 0 ? fail({ kind: "over limits", over }) : succeed(recipe);
 }
 
 const inPart = (component: string | undefined) => (component === undefined ? {} : { component });

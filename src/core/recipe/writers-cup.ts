@@ -1,4 +1,4 @@
-import { plainLine } from "./read-amount";
+import { plainLine } from "./plain-text";
 import type { RecipeLine } from "./recipe";
 
 export interface WritersCup {
@@ -8,9 +8,9 @@ export interface WritersCup {
 }
 
 const FRACTIONS: Readonly<Record<string, number>> = { "¼": 0.25, "½": 0.5, "¾": 0.75, "⅓": 1 / 3, "⅔": 2 / 3, "⅛": 0.125 };
-const COUNT = "(\\d+(?:[.,]\\d+)?(?:\\s*[¼½¾⅓⅔⅛]|\\s+\\d+/\\d+)?|[¼½¾⅓⅔⅛]|\\d+/\\d+)";
-const CUPS = new RegExp(`${COUNT}\\s*(?:us\\s+|metric\\s+)?cups?\\b`, "i");
-const VOLUME = new RegExp(`${COUNT}\\s*(ml|millilit(?:er|re)s?|l|lit(?:er|re)s?)\\b`, "i");
+const COUNT = "((?<!\\d)\\d{1,6}(?:[.,]\\d{1,6})?(?: ?[¼½¾⅓⅔⅛]| \\d{1,3}/\\d{1,3})?|[¼½¾⅓⅔⅛]|(?<!\\d)\\d{1,3}/\\d{1,3})";
+const CUPS = new RegExp(`${COUNT} ?(?:us |metric )?cups?\\b`, "i");
+const VOLUME = new RegExp(`${COUNT} ?(ml|millilit(?:er|re)s?|l|lit(?:er|re)s?)\\b`, "i");
 /** Readings of one cup may differ by this much: writers round. */
 const AGREE = 0.06;
 
@@ -35,7 +35,8 @@ function numberOf(words: string): number {
   return words
     .replace(/([¼½¾⅓⅔⅛])/g, " $1")
     .trim()
-    .split(/\s+/)
+    .split(" ")
+    .filter(Boolean)
     .reduce((sum, part) => {
       const [top, under] = part.split("/");
       return sum + (FRACTIONS[part] ?? (under === undefined ? Number(part.replace(",", ".")) : Number(top) / Number(under)));

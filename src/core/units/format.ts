@@ -32,6 +32,9 @@ const trimZero = (text: string) => text.replace(/\.0$/, "");
 
 function groupThousands(text: string): string {
   const [whole = "", fraction] = text.split(".");
-  const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, ",");
+  const digits = whole.replace("-", "");
+  const groups: string[] = [];
+  for (let end = digits.length; end > 0; end -= 3) groups.unshift(digits.slice(Math.max(0, end - 3), end));
+  const grouped = `${whole.startsWith("-") ? "-" : ""}${groups.join(",")}`;
   return fraction ? `${grouped}.${fraction}` : grouped;
 }

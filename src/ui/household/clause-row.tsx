@@ -243,7 +243,7 @@ export function plantNames(foods: Iterable<Food>): ReadonlyMap<string, string> {
   for (const { name, nature, parts } of foods) {
     const botanical = nature?.botanical;
     if (!botanical || parts.length > 0) continue;
-    const plain = name.replace(/,.*$/, "").toLowerCase();
+    const plain = (name.split(",")[0] ?? name).toLowerCase();
     const known = found.get(botanical);
     const whole = nature.form === "whole";
     if (!known || (whole && !known.whole) || (whole === known.whole && plain.length < known.name.length)) found.set(botanical, { name: plain, whole });

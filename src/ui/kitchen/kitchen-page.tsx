@@ -24,10 +24,9 @@ export interface ShelfData {
   readonly id: string;
   readonly title: string;
   readonly label: string;
-  readonly kind: Archetype;
   readonly kept: string;
-  readonly servings: number;
-  readonly inside: { readonly inside: number; readonly of: number };
+  /** Null where what is stored of it cannot be read. */
+  readonly whole: { readonly kind: Archetype; readonly servings: number; readonly inside: { readonly inside: number; readonly of: number } } | null;
 }
 
 interface KitchenPageProps {
@@ -141,9 +140,9 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
                   href={`/versions/${version.id}`}
                   title={version.title}
                   line={`${version.label}, ${version.kept}`}
-                  word={`${version.servings} servings`}
-                  figure={`${version.inside.inside} of ${version.inside.of} inside`}
-                  vessel={<Vessel kind={version.kind} fill={0.9} />}
+                  word={version.whole ? `${version.whole.servings} servings` : "Damaged"}
+                  figure={version.whole ? `${version.whole.inside.inside} of ${version.whole.inside.of} inside` : "cannot be read"}
+                  vessel={<Vessel kind={version.whole?.kind ?? "pudding"} fill={version.whole ? 0.9 : 0} />}
                 />
               ))}
             </Shelf>

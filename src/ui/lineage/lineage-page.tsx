@@ -53,7 +53,8 @@ export function LineagePage({ id, title, servings, revision, versions, revisions
                 </Go>
                 <p className="t-small text-ink2">
                   kept {version.kept}
-                  {version.whom && <>, for {version.whom}</>}; {version.servings} servings, {version.inside} of {version.of} inside
+                  {version.whom && <>, for {version.whom}</>}
+                  {version.servings !== null && `; ${version.servings} servings, ${version.inside} of ${version.of} inside`}
                 </p>
                 {version.why && <p className="t-ledger">{version.why}</p>}
                 <Changes changes={version.changes} from={version.parentId === null ? "as handed down" : "what it came from"} />

@@ -10,7 +10,7 @@ export function readTyped(text: string, least: number, most = MOST_GRAMS): { rea
   const trimmed = text.trim().replace(",", ".");
   if (trimmed === "") return { why: "Give an amount." };
   const value = Number(trimmed);
-  if (!/^[-−]?\d*\.?\d+$/.test(trimmed) || !Number.isFinite(value)) return { why: "Only digits, such as 12.5." };
+  if (!/^[-−]?(?:\d{1,12}(?:\.\d{1,12})?|\.\d{1,12})$/.test(trimmed) || !Number.isFinite(value)) return { why: "Only digits, such as 12.5." };
   if (value < least || (least === 0 && value < 0)) return { why: least > 0 ? `At least ${least}.` : "Not below 0." };
   if (value > most) return { why: `At most ${formatNumber(most)}.` };
   return { value };

@@ -1,5 +1,6 @@
 import { notFound } from "next/navigation";
 import { getVersion, versionConstants, wishWords } from "@/server/versions";
+import { UnreadableVersion } from "@/ui/version/unreadable-version";
 import { VersionPage } from "@/ui/version/version-page";
 import { dateWords } from "../../words";
 
@@ -12,7 +13,9 @@ export const generateMetadata = async ({ params }: Props) => ({ title: `${(await
 export default async function Page({ params }: Props) {
   const version = await getVersion((await params).id);
   if (!version) notFound();
-  const { id, title, label, why, whom, recipeId, keptAt, snapshot, movedOn, cautions } = version;
+  if (!version.snapshot) return <UnreadableVersion title={version.title} label={version.label} recipeId={version.recipeId} />;
+  const { id, title, label, why, whom, recipeId, keptAt, movedOn, cautions } = version;
+  const { snapshot } = version;
   return (
     <VersionPage
       id={id}

@@ -1,6 +1,6 @@
-import { adapt } from "@/server/adapt";
+import { adapt, MOST_ADAPT_BYTES } from "@/server/adapt";
 import { answer, readJson } from "@/server/door";
 
 export const dynamic = "force-dynamic";
 
-export const POST = (request: Request) => answer(request, async () => Response.json(await adapt(await readJson(request))));
+export const POST = (request: Request) => answer(request, async () => Response.json(await adapt(await readJson(request, MOST_ADAPT_BYTES), request.signal)));
