@@ -24,7 +24,7 @@ const below = {
 const roomsOf = {
   data: ["data", "core"],
   db: ["db", "core"],
-  server: ["server", "core", "data", "db", "workers/solver", "workers/protocol"],
+  server: ["server", "core", "data", "db", "workers/solver", "workers/protocol", "workers/worker-client", "workers/serve"],
   workers: ["workers", "core", "data"],
   ui: ["ui", "core", "workers/client", "workers/protocol"],
   app: ["app", "server", "ui", "core"],

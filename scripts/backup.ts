@@ -1,21 +1,50 @@
 /**
  * npm run backup [-- file]: everything of the data folder as one file, as of the last write; a server may be running.
- * npm run restore -- file: puts a backup in the place of all that is there; the server must be stopped.
+ * npm run restore -- file: puts a backup in the place of all that is there; the server must be stopped. Where what is there
+ * cannot be opened, it is moved to set-aside whole.
+ * npm run restore -- --salvage: goes on with what can be read of a damaged folder, and says what could not.
  * THREPSIS_DATA names the data folder (else the demo's).
  */
-import { existsSync, readFileSync } from "node:fs";
-import { resolve } from "node:path";
+import { existsSync, readFileSync, readdirSync } from "node:fs";
+import { join, resolve } from "node:path";
 import * as db from "../src/db";
 import { backupName, putInPlace, readBackup } from "../src/server/backup";
 import { Refusal } from "../src/server/problem-details";
 
 const folder = resolve(process.env.THREPSIS_DATA ?? ".data/demo");
 const [task, file] = process.argv.slice(2);
+/** What stays where it is when all else is moved aside. */
+const STAYS = new Set(["lock", "set-aside", "before-restore", "notices.json", "demo"]);
+
+/** The data of the folder, or an empty folder where they cannot be opened and were moved aside. */
+async function openOrAnew(): Promise<db.DurableDatabase> {
+  try {
+    return await db.openDatabase(folder);
+  } catch (error) {
+    if (!(error instanceof db.CannotRecover)) throw error;
+    const release = db.takeFolder(folder);
+    const aside = db.setAside(
+      folder,
+      readdirSync(folder)
+        .filter((name) => !STAYS.has(name))
+        .map((name) => join(folder, name)),
+    );
+    release();
+    console.log(`What was there could not be opened. It was moved whole to ${aside ?? "set-aside"}.`);
+    return db.openDatabase(folder, { anew: true });
+  }
+}
+
 try {
-  if (task === "restore") {
+  if (task === "restore" && file === "--salvage") {
+    const database = await db.openDatabase(folder, { salvage: true });
+    await database.close();
+    const told = db.listNotices(folder).filter(({ read }) => !read);
+    console.log([`${folder} can be opened again.`, ...told.map(({ text }) => text)].join("\n"));
+  } else if (task === "restore") {
     if (!file || !existsSync(file)) throw new Refusal(400, file ? `There is no file ${file}.` : "Name the backup: npm run restore -- file.jsonl");
     const dump = await readBackup(readFileSync(file, "utf8"));
-    const database = await db.openDatabase(folder);
+    const database = await openOrAnew();
     try {
       const { recipes, versions, made } = await putInPlace(database, dump, folder);
       console.log(`Restored ${recipes} recipes and ${versions} kept versions, as of ${made}, to ${folder}. What was there is kept in before-restore.`);
@@ -34,7 +63,7 @@ try {
     console.log(`Backed up ${folder} to ${path}.`);
   }
 } catch (error) {
-  if (!(error instanceof Refusal || error instanceof db.FolderInUse)) throw error;
+  if (!(error instanceof Refusal || error instanceof db.FolderInUse || error instanceof db.FolderNotWritable || error instanceof db.CannotRecover)) throw error;
   const [first] = error instanceof Refusal ? error.errors : [];
   console.error(
     `${error.message}${first && !error.message.includes(first.detail) ? ` (${first.pointer}: ${first.detail})` : ""}${error instanceof db.FolderInUse ? " Or restore from the Household place of the running app." : ""}`,

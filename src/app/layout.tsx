@@ -4,6 +4,7 @@ import type { ReactNode } from "react";
 import { getHousehold } from "@/server/household";
 import { getPantry } from "@/server/pantry";
 import { placeStates } from "@/server/kitchen";
+import { unreadNotices } from "@/server/notices";
 import { getHouseRules } from "@/server/house-rules";
 import { EARLY_SCRIPT } from "@/ui/shell/early";
 import { HouseholdProvider } from "@/ui/shell/household";
@@ -14,6 +15,7 @@ import { Shell } from "@/ui/shell/shell";
 import { THEME_COOKIE, themeOf } from "@/ui/shell/theme";
 import { Toasts } from "@/ui/shell/toasts";
 import { anekLatin } from "./font";
+import { dateWords } from "./words";
 import "./globals.css";
 
 export const metadata: Metadata = {
@@ -24,11 +26,12 @@ export const viewport: Viewport = { width: "device-width", initialScale: 1, them
 export const dynamic = "force-dynamic";
 
 export default async function Layout({ children }: { readonly children: ReactNode }) {
-  const [household, pantry, houseRules, states, jar, asked] = await Promise.all([
+  const [household, pantry, houseRules, states, notices, jar, asked] = await Promise.all([
     getHousehold(),
     getPantry(),
     getHouseRules(),
     placeStates(),
+    unreadNotices(),
     cookies(),
     headers(),
   ]);
@@ -44,7 +47,9 @@ export default async function Layout({ children }: { readonly children: ReactNod
           <HouseholdProvider given={household}>
             <PantryProvider given={pantry}>
               <HouseRulesProvider given={houseRules}>
-                <Shell states={states}>{children}</Shell>
+                <Shell states={states} notices={notices.map(({ id, text, at }) => ({ id, text, when: dateWords(at) }))}>
+                  {children}
+                </Shell>
               </HouseRulesProvider>
             </PantryProvider>
           </HouseholdProvider>

@@ -18,6 +18,8 @@ export interface OpenOptions {
   readonly mostJournalBytes?: number;
   /** Goes on with what can be read where something cannot. */
   readonly salvage?: boolean;
+  /** Begins a new database although an earlier one was set aside. */
+  readonly anew?: boolean;
 }
 
 /** A database in a folder, which can also be replaced whole. */
@@ -36,14 +38,17 @@ export interface DurableDatabase extends Database {
  * first put on the disk in a journal, and only then committed and acknowledged. At start `recover` brings database and
  * journal together.
  */
-export async function openDatabase(folder: string, { mostJournalBytes = MOST_JOURNAL_BYTES, salvage = false }: OpenOptions = {}): Promise<DurableDatabase> {
+export async function openDatabase(
+  folder: string,
+  { mostJournalBytes = MOST_JOURNAL_BYTES, salvage = false, anew = false }: OpenOptions = {},
+): Promise<DurableDatabase> {
   const release = takeFolder(folder);
   try {
     const mark = join(folder, "opened");
     const powerLost = existsSync(mark) && readFileSync(mark, "utf8") !== bootMark();
     // Closed in good order its files are on the disk; from now on they may not be.
     if (!powerLost) writeDurably(mark, bootMark());
-    const recovered = await recover(folder, { powerLost, salvage });
+    const recovered = await recover(folder, { powerLost, salvage, anew });
     const { pg } = recovered;
     let { position } = recovered;
     if (recovered.checkpoint || lastCheckpoint(folder) === null) await writeCheckpoint(folder, pg, position);

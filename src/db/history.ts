@@ -52,6 +52,8 @@ export interface History {
   /** The number that checkpoint and entries lead to; 0 where there is no checkpoint. */
   readonly reaches: number;
   readonly damage: readonly Damage[];
+  /** Whether nothing is missing up to the last change, whatever is damaged: a checkpoint can be done without where the one before it leads there. */
+  readonly complete: boolean;
 }
 
 /** Reads checkpoints and journals of a folder: from the newest checkpoint that is whole, as far as the journals go without a gap. */
@@ -59,6 +61,8 @@ export function readHistory(folder: string): History {
   const damage: Damage[] = [];
   let from: number | null = null;
   let dump: Dump | null = null;
+  /** The number of the newest checkpoint that was passed over. */
+  let passed = 0;
   for (const number of numbersOf(folder, "checkpoint").reverse()) {
     const read = decodeDump(readFileSync(checkpointPath(folder, number), "utf8"));
     if (read.ok) {
@@ -66,13 +70,16 @@ export function readHistory(folder: string): History {
       break;
     }
     damage.push({ path: checkpointPath(folder, number), why: read.error.why });
+    passed = Math.max(passed, number);
   }
+  let gaps = false;
   const readable: JournalEntry[] = [];
   for (const number of numbersOf(folder, "journal")) {
     if (from !== null && number < from) continue;
     const { entries, damaged } = readJournal(journalPath(folder, number));
     readable.push(...entries);
     if (damaged.length > 0) damage.push({ path: journalPath(folder, number), why: `line ${damaged.join(", ")} cannot be read` });
+    gaps ||= damaged.length > 0;
   }
   const entries: JournalEntry[] = [];
   let reaches = from ?? 0;
@@ -82,9 +89,9 @@ export function readHistory(folder: string): History {
     reaches = entry.number;
   }
   const beyond = readable.filter(({ number }) => number > reaches);
-  if (from !== null && beyond.length > 0 && damage.length === 0)
+  if (from !== null && beyond.length > 0 && !gaps)
     damage.push({ path: journalPath(folder, from), why: `change ${reaches + 1} is missing, with ${beyond.length} after it` });
-  return { from, dump, entries, reaches, damage };
+  return { from, dump, entries, reaches, damage, complete: from !== null && !gaps && beyond.length === 0 && reaches >= passed };
 }
 
 const asideFolder = (folder: string) => join(folder, "set-aside");

@@ -6,7 +6,7 @@ export { listNotices, readNotice, type Notice } from "./notices";
 export { decodeDump, dumpRows, encodeDump, loadRows, TABLES, type Dump, type TableName } from "./dump";
 export { latestSchema } from "./migrate";
 export { writeDurably } from "./durable-files";
-export { FolderInUse, FolderNotWritable } from "./lock";
+export { FolderInUse, FolderNotWritable, takeFolder } from "./lock";
 export * from "./recipes";
 export * from "./adaptations";
 export * from "./versions";

@@ -89,10 +89,10 @@ async function openFound(path: string, thorough: boolean): Promise<Found> {
     return { kind: "unreadable", why: error instanceof Error ? error.message : String(error) };
   }
   try {
-    const [schema] = await pg.query<{ number: number }>("SELECT max(number) AS number FROM migration").catch(() => []);
+    const [schema] = await pg.query<{ number: number | null }>("SELECT max(number) AS number FROM migration").catch(() => []);
     // Says that the data are of a newer version; nothing is touched.
     if ((schema?.number ?? 0) > latestSchema()) await migrate(pg);
-    const position = schema === undefined || schema.number === null || schema.number < FIRST_WITH_JOURNAL ? 0 : await readPosition(pg);
+    const position = (schema?.number ?? 0) < FIRST_WITH_JOURNAL ? 0 : await readPosition(pg);
     if (thorough) await readAll(pg);
     return { kind: "open", pg, position };
   } catch (error) {
@@ -115,7 +115,7 @@ export interface Survey {
   readonly database: { readonly kind: "none" | "unreadable" } | { readonly kind: "open"; readonly position: number };
   /** Whether the power was lost while the folder was open: what PGlite wrote last may be on the disk in part. */
   readonly powerLost: boolean;
-  readonly history: Pick<History, "from" | "reaches" | "damage">;
+  readonly history: Pick<History, "from" | "reaches" | "damage" | "complete">;
   /** Whether there is a checkpoint or a journal at all, and whether something was set aside. */
   readonly hasHistory: boolean;
   readonly hasAside: boolean;
@@ -131,7 +131,7 @@ const named = (damage: History["damage"]) => damage.map(({ path, why }) => `${ba
  * nothing is touched.
  */
 export function planFor({ database, powerLost, history, hasHistory, hasAside, salvage }: Survey): Plan {
-  const { from, reaches, damage } = history;
+  const { from, reaches, damage, complete } = history;
   const whole = damage.length === 0;
   if (!hasHistory) {
     if (database.kind === "open") return { kind: "reopen", told: [], checkpoint: true };
@@ -158,15 +158,14 @@ export function planFor({ database, powerLost, history, hasHistory, hasAside, sa
       return { kind: "reopen", told: [...damaged, ahead], checkpoint: true };
     }
     const believed = !powerLost && position >= from;
-    if (believed && whole) return { kind: "reopen", told: [], checkpoint: false };
-    if (whole) return { kind: "rebuild", told: [], checkpoint: false };
+    if (complete) return { kind: believed ? "reopen" : "rebuild", told: whole ? [] : [...damaged, "Nothing is missing by that."], checkpoint: !whole };
     if (believed)
       return { kind: "reopen", told: [...damaged, "The database is whole and counts. If the last thing you did is missing, do it again."], checkpoint: true };
     return { kind: "rebuild", told: [...damaged, `What was built again goes up to change ${reaches}; later ones could not be read.`], checkpoint: true };
   }
   const missing = database.kind === "none" ? "The database was not there" : "The database could not be opened";
-  if (from !== null && whole)
-    return { kind: "rebuild", told: [`${missing}; it was built again from checkpoint and journal, up to the last change.`], checkpoint: false };
+  if (complete)
+    return { kind: "rebuild", told: [...damaged, `${missing}; it was built again from checkpoint and journal, up to the last change.`], checkpoint: !whole };
   if (from !== null && salvage)
     return { kind: "rebuild", told: [...damaged, `${missing}; it was built again up to change ${reaches}. Later ones could not be read.`], checkpoint: true };
   return {
@@ -196,7 +195,10 @@ export interface Recovered {
 }
 
 /** Opens the data of a folder as `planFor` decides. Throws CannotRecover, with nothing changed, where they cannot be opened without loss. */
-export async function recover(folder: string, { powerLost, salvage }: { readonly powerLost: boolean; readonly salvage: boolean }): Promise<Recovered> {
+export async function recover(
+  folder: string,
+  { powerLost, salvage, anew }: { readonly powerLost: boolean; readonly salvage: boolean; readonly anew: boolean },
+): Promise<Recovered> {
   const path = join(folder, "postgres");
   const building = join(folder, "postgres-new");
   // Left by a start that was cut short: it never counted.
@@ -204,7 +206,7 @@ export async function recover(folder: string, { powerLost, salvage }: { readonly
   const history = readHistory(folder);
   const hasHistory = lastCheckpoint(folder) !== null || numbersOf(folder, "journal").length > 0;
   const found = await openFound(path, powerLost || history.damage.length > 0);
-  const plan = planFor({ database: found, powerLost, history, hasHistory, hasAside: hasSetAside(folder), salvage });
+  const plan = planFor({ database: found, powerLost, history, hasHistory, hasAside: hasSetAside(folder) && !anew, salvage });
   const damaged = history.damage.map((each) => each.path);
   switch (plan.kind) {
     case "refuse":

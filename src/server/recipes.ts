@@ -1,7 +1,6 @@
-import { formatNumber } from "../core/units";
 import { randomUUID } from "node:crypto";
 import type { StoredBench } from "../core/adaptation";
-import { overLimits, readRecipeText, type PasteProblem, type Recipe, type RecipeSearch } from "../core/recipe";
+import { overLimits, type Recipe, type RecipeSearch } from "../core/recipe";
 import type { DiningTable } from "../core/substitution";
 import * as db from "../db";
 import { getDatabase } from "./database";
@@ -10,32 +9,16 @@ import { checkedRevised } from "./door";
 import { factsFor } from "./facts";
 import { checkRules, kitchenRules } from "./house-rules";
 import { kitchenReference } from "./pantry";
+import { readBeside } from "./reading-thread";
 import { saveRevised, type Revised } from "./revised";
 import { validateBench, validateRecipe, validateTable } from "./schemas";
 
 const now = () => new Date().toISOString();
 const NOT_FOUND = new Refusal(404, "There is no such recipe. It may have been deleted.");
 
-export function pasteProblemWords(problem: PasteProblem): string {
-  switch (problem.kind) {
-    case "empty":
-      return "There is nothing to read yet. Paste a recipe: a title, ingredient lines, steps.";
-    case "too long":
-      return `That is ${formatNumber(problem.lines)} lines; a recipe here has at most ${problem.most}. Paste one recipe at a time.`;
-    case "long line":
-      return `Line ${problem.line} is ${formatNumber(problem.characters)} characters long; at most ${formatNumber(problem.most)}. Give each ingredient and each step a line of its own.`;
-    case "over limits":
-      return `The recipe is larger than one may be here. ${problem.over.map(({ detail }) => detail).join(" ")}`;
-    case "no ingredients":
-      return 'No ingredient lines were found. Give each ingredient a line of its own, such as "1 cup fine semolina".';
-  }
-}
-
 /** Makes a recipe of pasted text; refused with a plain message where nothing can be read. */
-export async function createRecipe(text: string): Promise<string> {
-  const read = readRecipeText(text);
-  if (!read.ok) throw new Refusal(422, pasteProblemWords(read.error), [{ pointer: "/text", detail: pasteProblemWords(read.error) }]);
-  return addRecipes([read.value]).then(([id = ""]) => id);
+export async function createRecipe(text: string, left: AbortSignal): Promise<string> {
+  return addRecipes([await readBeside({ kind: "paste", text }, left)]).then(([id = ""]) => id);
 }
 
 /** Checks that a recipe is no larger than one may be; 422 with what is, at the pointer that is given. */

@@ -59,7 +59,7 @@ export const validatePaste = ajv.compile<{ text: string }>({
   type: "object",
   additionalProperties: false,
   required: ["text"],
-  properties: { text: { type: "string", maxLength: RECIPE_LIMITS.characters } },
+  properties: { text: { type: "string", maxLength: 2 * RECIPE_LIMITS.characters } },
 });
 export const validateImport = ajv.compile<{ recipes: Recipe[] }>({
   type: "object",

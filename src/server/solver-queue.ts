@@ -1,35 +1,25 @@
-import { join } from "node:path";
-import { Worker } from "node:worker_threads";
-import type { AdaptationProblem, Ending } from "../core/substitution";
-import { createSolverClient, type SolverClient } from "../workers/solver/solver-client";
-import type { SolverReply } from "../workers/protocol";
+import type { AdaptationProblem, Ending, Progress } from "../core/substitution";
+import { createWorkerClient, type WorkerClient } from "../workers/worker-client";
 import { Refusal } from "./problem-details";
+import { threadOf } from "./thread";
 
 /** One solve at a time on the worker thread; this many more may wait before the door says 503. */
 const MOST_WAITING = 8;
 const MOST_SECONDS = 60;
 
 interface Queue {
-  client: SolverClient | null;
+  client: WorkerClient<AdaptationProblem, Progress, Ending> | null;
   waiting: number;
   last: Promise<unknown>;
 }
 const shared = globalThis as typeof globalThis & { threpsisSolver?: Queue };
-
-function spawn({ onReply, onCrash }: { onReply: (reply: SolverReply) => void; onCrash: (why: string) => void }) {
-  const worker = new Worker(join(process.cwd(), ".build", "solver.thread.mjs"));
-  worker.unref();
-  worker.on("message", (reply: SolverReply) => onReply(reply));
-  worker.on("error", (error) => onCrash(error.message));
-  return { post: (request: unknown) => worker.postMessage(request), terminate: () => void worker.terminate() };
-}
 
 /** Works out versions on the server's worker thread, in turn; 503 when too many wait. Whoever leaves gives the place back. */
 export async function proposeOnServer(problem: AdaptationProblem, left: AbortSignal): Promise<Ending> {
   const queue = (shared.threpsisSolver ??= { client: null, waiting: 0, last: Promise.resolve() });
   if (queue.waiting > MOST_WAITING) throw new Refusal(503, "The solver is busy; try again in a few seconds.", [], { headers: { "retry-after": "5" } });
   queue.waiting++;
-  const client = (queue.client ??= createSolverClient(spawn));
+  const client = (queue.client ??= createWorkerClient(threadOf("solver.thread.mjs")));
   // The place is free as soon as the one who had it has gone, whether it was their turn or not.
   let held = true;
   const giveBack = () => {
@@ -39,7 +29,7 @@ export async function proposeOnServer(problem: AdaptationProblem, left: AbortSig
   left.addEventListener("abort", giveBack, { once: true });
   const run = queue.last.then(() => {
     if (left.aborted) throw new Refusal(499, "The one who asked has left.");
-    return client.propose(problem, { signal: AbortSignal.any([left, AbortSignal.timeout(MOST_SECONDS * 1000)]), onProgress: () => undefined });
+    return client.ask(problem, { signal: AbortSignal.any([left, AbortSignal.timeout(MOST_SECONDS * 1000)]) });
   });
   queue.last = run.catch(() => undefined);
   try {

@@ -1,14 +1,50 @@
+import type { HouseRules } from "../core/models/diet";
+import type { PantryDocument } from "../core/pantry";
+import type { Archetype, Recipe } from "../core/recipe";
 import type { AdaptationProblem, Ending, Progress } from "../core/substitution";
+import type { Household } from "../core/units";
 
-/** What the page or the server asks of a solver worker. The problem is complete and can be cloned. */
-export interface SolverRequest {
-  readonly kind: "propose";
+/** What is asked of a worker; it can be cloned. */
+export interface Asked<Question> {
   readonly id: number;
-  readonly problem: AdaptationProblem;
+  readonly question: Question;
 }
 
-/** What the worker answers: any number of progress messages, then one ending or failure. Cancelling ends the worker. */
-export type SolverReply =
-  | { readonly kind: "progress"; readonly id: number; readonly progress: Progress }
-  | { readonly kind: "ended"; readonly id: number; readonly ending: Ending }
+/** What a worker answers: any number of progress messages, then one answer or failure. Cancelling ends the worker. */
+export type Reply<Step, Answer> =
+  | { readonly kind: "progress"; readonly id: number; readonly progress: Step }
+  | { readonly kind: "ended"; readonly id: number; readonly answer: Answer }
   | { readonly kind: "failed"; readonly id: number; readonly why: string };
+
+/** The solver: a whole problem in, its ending out. */
+export type SolverAsked = Asked<AdaptationProblem>;
+export type SolverReply = Reply<Progress, Ending>;
+
+/** Reading before anything is kept: a text as it is typed, or recipes of a file, in one kitchen. */
+export interface ReadingQuestion {
+  readonly of: { readonly kind: "text"; readonly text: string } | { readonly kind: "recipes"; readonly recipes: readonly Recipe[] };
+  readonly pantry: PantryDocument;
+  readonly household: Household;
+  readonly rules: HouseRules;
+}
+export interface UnderstoodLine {
+  readonly text: string;
+  /** The food it was read as; null where none is known. */
+  readonly food: string | null;
+  /** Grams, and how they were reached; null where that is asked about, for the reason in `why`. */
+  readonly grams: number | null;
+  readonly how: string;
+  readonly leftOut: boolean;
+  readonly why: string;
+}
+export interface UnderstoodRecipe {
+  readonly title: string;
+  readonly servings: number;
+  readonly archetype: Archetype;
+  readonly lines: readonly UnderstoodLine[];
+  readonly steps: number;
+  readonly asked: number;
+  readonly notes: string;
+}
+/** Nothing where no recipe can be seen in a text yet. */
+export type ReadingAnswer = readonly UnderstoodRecipe[];

@@ -1,10 +1,10 @@
 import { parentPort } from "node:worker_threads";
 import load from "highs";
-import type { SolverRequest } from "./protocol";
+import type { SolverAsked } from "./protocol";
 import { serveSolver } from "./solver/serve";
 
 const handle = serveSolver(
   () => load(),
   (message) => parentPort?.postMessage(message),
 );
-parentPort?.on("message", (request: SolverRequest) => handle(request));
+parentPort?.on("message", (asked: SolverAsked) => handle(asked));

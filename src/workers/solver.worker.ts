@@ -1,5 +1,5 @@
 import load from "highs";
-import type { SolverReply, SolverRequest } from "./protocol";
+import type { SolverAsked, SolverReply } from "./protocol";
 import { serveSolver } from "./solver/serve";
 
 declare const self: DedicatedWorkerGlobalScope;
@@ -8,4 +8,4 @@ const handle = serveSolver(
   () => load({ locateFile: (file: string) => new URL(`/solver/${file}`, self.location.origin).href }),
   (message: SolverReply) => self.postMessage(message),
 );
-self.onmessage = (event: MessageEvent<SolverRequest>) => handle(event.data);
+self.onmessage = (event: MessageEvent<SolverAsked>) => handle(event.data);

@@ -102,7 +102,7 @@ const WORDS = /\w+/g;
 /** A text in small letters, place for place: the few letters that would grow stay as they are. */
 const lowered = (text: string): string => {
   const lower = text.toLowerCase();
-  return lower.length === text.length ? lower : [...text].map((sign) => (sign.toLowerCase().length === sign.length ? sign.toLowerCase() : sign)).join("");
+  return lower.length === text.length ? lower : Array.from(text, (sign) => (sign.toLowerCase().length === sign.length ? sign.toLowerCase() : sign)).join("");
 };
 
 /** Where a name that stands at this place ends, with the ending of its plural; null where it does not stand there. */

@@ -14,6 +14,8 @@ export type PasteProblem =
 
 const MOST_TEXT_LINES = 400;
 const DEFAULT_SERVINGS = 6;
+/** Blank lines and indents are no part of the recipe, but of its text. */
+const MOST_TYPED = 2 * RECIPE_LIMITS.characters;
 
 const INGREDIENTS_HEAD = /^(?:ingredients?|you (?:will )?need|what you need)\b[^.:]*(?::(.*))?$/i;
 const STEPS_HEAD = /^(?:method|steps?|directions?|instructions?|preparation|how to make\b[^.:]*|procedure) ?(?::(.*))?$/i;
@@ -44,6 +46,8 @@ export function readServings(text: string): number | null {
  */
 export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
   // How much there is is looked at before what it says.
+  if (text.length > MOST_TYPED)
+    return fail({ kind: "over limits", over: [{ pointer: "", detail: `Characters in all: ${text.length}; at most ${MOST_TYPED}.` }] });
   const written = text.split(/\r?\n/).map((row) => row.trim());
   const filled = written.filter(Boolean);
   if (filled.length === 0) return fail({ kind: "empty" });

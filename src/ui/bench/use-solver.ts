@@ -27,7 +27,7 @@ export function useSolver(): { readonly state: SolverState; readonly start: (pro
     client.current ??= createBrowserSolver();
     const mine = () => running.current === controller;
     client.current
-      .propose(problem, {
+      .ask(problem, {
         signal: controller.signal,
         onProgress: (progress) => {
           if (mine()) setState({ kind: "working", progress });

@@ -11,7 +11,10 @@ import { toast } from "../shell/messages";
 const Confirm = lazy(() => import("../parts/confirm"));
 const DONE = "threpsis.restored";
 type State =
-  { readonly kind: "ready" } | { readonly kind: "asked"; readonly file: File } | { readonly kind: "busy" } | { readonly kind: "refused"; readonly why: string };
+  | { readonly kind: "ready" }
+  | { readonly kind: "asked"; readonly file: File }
+  | { readonly kind: "busy"; readonly words: string }
+  | { readonly kind: "refused"; readonly why: string };
 
 /** Everything as one file, out and in. A file that does not fit is refused whole, and what was replaced can be had back. */
 export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
@@ -25,9 +28,18 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
   }, []);
 
   const put = async (work: () => Promise<unknown>) => {
-    setState({ kind: "busy" });
+    const busy = (words: string) => setState((now) => (now.kind === "busy" && now.words === words ? now : { kind: "busy", words }));
+    setState({ kind: "busy", words: "Saving what was typed" });
+    const asking = setInterval(() => {
+      // Where nothing is told of it, the words stay as they are.
+      void send("GET", "/api/backup/progress").then(
+        (told) => busy(progressWords(told)),
+        () => undefined,
+      );
+    }, ASK_MS);
     try {
       await flush();
+      busy("Sending the copy");
       const { recipes, versions, made } = (await work()) as { recipes: number; versions: number; made: string };
       letGo();
       const day = new Date(made).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" });
@@ -35,6 +47,7 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
       // Everything was replaced beneath the page: it starts anew.
       window.location.reload();
     } catch (error) {
+      clearInterval(asking);
       setState({ kind: "refused", why: why(error, "It could not be put in place.") });
     }
   };
@@ -65,7 +78,7 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
             Save a copy
           </a>
           <Button onClick={() => field.current?.click()} disabled={state.kind === "busy"}>
-            {state.kind === "busy" ? "Putting it in place" : "Put a copy in place"}
+            Put a copy in place
           </Button>
           <input
             ref={field}
@@ -86,6 +99,9 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
             </button>
           )}
         </div>
+        <p role="status" className="t-ledger">
+          {state.kind === "busy" && `${state.words}. You can go on reading meanwhile; what is changed now would be replaced.`}
+        </p>
         {state.kind === "refused" && (
           <p role="alert" className="bg-rose-wash text-rose px-3 py-2 t-ledger">
             {state.why}
@@ -112,6 +128,16 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
       )}
     </section>
   );
+}
+
+const ASK_MS = 500;
+const STAGES: Readonly<Record<string, string>> = { reading: "Reading the copy", checking: "Checking it", "laying beside": "Laying it beside what is here" };
+
+/** How far it is, as the server tells it: "Checking it, 1,250 of 5,000". */
+function progressWords(told: unknown): string {
+  const { stage, done, of } = told as { readonly stage: string; readonly done: number; readonly of: number };
+  const words = STAGES[stage] ?? "Putting it in place";
+  return of > 0 && done < of ? `${words}, ${formatNumber(done)} of ${formatNumber(of)}` : words;
 }
 
 const count = (number: number, word: string) => `${formatNumber(number)} ${word}${number === 1 ? "" : "s"}`;

@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useMemo } from "react";
 import { toast } from "../shell/messages";
+import { forget as forgetKept, keep, takeLeft } from "./kept";
 import { useHistory, type Undoable } from "./use-history";
 
 interface Draft<T> extends Undoable<T> {
@@ -15,34 +16,21 @@ interface Draft<T> extends Undoable<T> {
  */
 export function useDraft<T>(key: string, initial: () => T, fits: (found: unknown) => found is T): Draft<T> {
   const { present, set, undo, redo } = useHistory<T>(initial);
-  const place = `threpsis.draft ${key}`;
+  const place = `draft ${key}`;
   const untouched = undo === null && redo === null;
+  useEffect(
+    () =>
+      takeLeft(place, (found) => {
+        if (!fits(found)) return;
+        keep(place, found);
+        set(found);
+        toast("What was typed here last time is back.");
+      }),
+    [place, fits, set],
+  );
   useEffect(() => {
-    const found = read(place);
-    if (!fits(found)) return;
-    set(found);
-    toast("What was typed here last time is back.");
-  }, [place, fits, set]);
-  useEffect(() => {
-    if (!untouched) write(place, present);
+    if (!untouched) keep(place, present);
   }, [place, present, untouched]);
-  const forget = useCallback(() => write(place, null), [place]);
+  const forget = useCallback(() => forgetKept(place), [place]);
   return useMemo(() => ({ present, set, undo, redo, forget }), [present, set, undo, redo, forget]);
-}
-
-function read(place: string): unknown {
-  try {
-    return JSON.parse(window.localStorage.getItem(place) ?? "null") as unknown;
-  } catch {
-    return null;
-  }
-}
-
-function write(place: string, value: unknown): void {
-  try {
-    if (value === null) window.localStorage.removeItem(place);
-    else window.localStorage.setItem(place, JSON.stringify(value));
-  } catch {
-    // A browser that keeps nothing: the form still works, only not over a reload.
-  }
 }

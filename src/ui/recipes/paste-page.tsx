@@ -11,7 +11,7 @@ import { toast } from "../shell/messages";
 import { PageHead } from "../shell/shell";
 
 const UnderstoodText = lazy(() => import("./understood").then((page) => ({ default: page.UnderstoodText })));
-const Understood = lazy(() => import("./understood").then((page) => ({ default: page.Understood })));
+const UnderstoodRecipes = lazy(() => import("./understood").then((page) => ({ default: page.UnderstoodRecipes })));
 
 const DRAFT = "threpsis.paste";
 const EXAMPLE = `Rice and milk
@@ -53,14 +53,16 @@ export function PastePage() {
   }, []);
 
   const change = (next: string) => {
-    setText(next);
-    setOpened(null);
-    setWhy(null);
+    // Kept before it is read.
+    let warning: string | null = null;
     try {
       sessionStorage.setItem(DRAFT, next);
     } catch {
-      /* a full or blocked store only loses the draft over a reload */
+      warning = "This browser's store is full: what you type here is lost if the page goes before it is kept.";
     }
+    setText(next);
+    setWhy(warning);
+    setOpened(null);
   };
   /** Runs it with the button waiting; what the server refuses is told, and all stays as it is. */
   const doing = async (work: () => Promise<void>) => {
@@ -180,9 +182,10 @@ export function PastePage() {
                 <Button onClick={() => setOpened(null)}>Leave it</Button>
               </div>
               <Suspense fallback={null}>
-                {opened.recipes.map((recipe, i) => (
-                  <div key={i} className="mb-4">
-                    {opened.recipes.length > 1 && (
+                <UnderstoodRecipes
+                  recipes={opened.recipes}
+                  before={(i) =>
+                    opened.recipes.length > 1 && (
                       <label className="flex gap-2 items-center min-h-9 t-ledger">
                         <input
                           type="checkbox"
@@ -190,12 +193,11 @@ export function PastePage() {
                           onChange={() => setLeft((now) => new Set(now.has(i) ? [...now].filter((each) => each !== i) : [...now, i]))}
                           className="size-5 accent-ink"
                         />
-                        keep {recipe.title}
+                        keep {opened.recipes[i]?.title}
                       </label>
-                    )}
-                    <Understood recipe={recipe} />
-                  </div>
-                ))}
+                    )
+                  }
+                />
               </Suspense>
             </section>
           ) : shown.trim() ? (

@@ -1,62 +1,108 @@
 "use client";
 
-import { useMemo } from "react";
-import { readRecipe, readRecipeText, type LineReading, type Recipe } from "../../core/recipe";
+import { useEffect, useMemo, useState } from "react";
+import type { Recipe } from "../../core/recipe";
 import { formatGrams } from "../../core/units";
-import { readingContext } from "../../workers/client";
+import type { UnderstoodLine, UnderstoodRecipe } from "../../workers/protocol";
 import { WhyMark } from "../parts/marks";
-import { useKnowledge } from "../parts/use-knowledge";
-import { useHousehold } from "../shell/household";
+import { useReading, type Reading } from "./use-reading";
 
 /** What pasted text is understood as, while it is written; nothing where no recipe can be seen in it yet. */
 export function UnderstoodText({ text }: { readonly text: string }) {
-  const parsed = useMemo(() => readRecipeText(text), [text]);
-  return parsed.ok ? <Understood recipe={parsed.value} /> : <p className="rule-t mt-1 pt-2 t-ledger text-ink2">No ingredient line is seen in it yet.</p>;
+  const reading = useReading(useMemo(() => ({ kind: "text", text }), [text]));
+  const [recipe] = reading.answer ?? [];
+  return (
+    <>
+      <HowFar reading={reading} />
+      {recipe ? <Understood recipe={recipe} /> : reading.answer && <p className="rule-t mt-1 pt-2 t-ledger text-ink2">No ingredient line is seen in it yet.</p>}
+    </>
+  );
+}
+
+/** What the recipes of a file are understood as, each below what stands before it. */
+export function UnderstoodRecipes({ recipes, before }: { readonly recipes: readonly Recipe[]; readonly before: (at: number) => React.ReactNode }) {
+  const reading = useReading(useMemo(() => ({ kind: "recipes", recipes }), [recipes]));
+  return (
+    <>
+      <HowFar reading={reading} />
+      {recipes.map((recipe, i) => {
+        const understood = reading.answer?.[i];
+        return (
+          <div key={i} className="mb-4">
+            {before(i)}
+            {understood ? <Understood recipe={understood} /> : <p className="rule-t mt-1 pt-1.5 t-new">{recipe.title}</p>}
+          </div>
+        );
+      })}
+    </>
+  );
+}
+
+const LONG_MS = 800;
+
+/** Reading that takes a moment says so, and can be stopped; what is typed stays either way. */
+function HowFar({ reading: { state, stop } }: { readonly reading: Reading }) {
+  const [long, setLong] = useState(false);
+  useEffect(() => {
+    if (state !== "reading") return;
+    const timer = setTimeout(() => setLong(true), LONG_MS);
+    return () => {
+      clearTimeout(timer);
+      setLong(false);
+    };
+  }, [state]);
+  return (
+    <p role="status" className="t-small text-ink2">
+      {state === "reading" && long && (
+        <>
+          Reading takes long.{" "}
+          <button type="button" className="underline min-h-6" onClick={stop}>
+            Stop reading
+          </button>
+        </>
+      )}
+      {state === "stopped" && "Reading was stopped; what you typed is kept. It is read again once you change it."}
+      {state === "failed" && "What is understood cannot be shown. You can keep the recipe all the same."}
+    </p>
+  );
 }
 
 /** A recipe before it is kept: its lines as they would be read, what would be asked, its steps. */
-export function Understood({ recipe }: { readonly recipe: Recipe }) {
-  const knowledge = useKnowledge();
-  const { measures } = useHousehold();
-  const { readings, unresolved, archetype } = useMemo(
-    () => readRecipe(recipe, readingContext(knowledge, measures), knowledge.reference.constants),
-    [recipe, knowledge, measures],
-  );
-  const asked = unresolved.length;
+function Understood({ recipe }: { readonly recipe: UnderstoodRecipe }) {
+  const { title, servings, archetype, lines, steps, asked, notes } = recipe;
   return (
     <div>
-      <p className="rule-t mt-1 pt-1.5 t-new">{recipe.title}</p>
+      <p className="rule-t mt-1 pt-1.5 t-new">{title}</p>
       <p className="t-small text-ink2">
-        {recipe.servings} servings, read as a {archetype}; {recipe.lines.length} {recipe.lines.length === 1 ? "line" : "lines"}, {recipe.steps.length}{" "}
-        {recipe.steps.length === 1 ? "step" : "steps"}
+        {servings} servings, read as a {archetype}; {lines.length} {lines.length === 1 ? "line" : "lines"}, {steps} {steps === 1 ? "step" : "steps"}
         {asked > 0 && `; ${asked} will be asked about`}
       </p>
       <ul className="border-t border-line mt-1">
-        {readings.map((reading) => (
-          <li key={reading.line.id} className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 border-b border-line py-1 items-baseline">
+        {lines.map((line, i) => (
+          <li key={i} className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-3 border-b border-line py-1 items-baseline">
             <span className="min-w-0">
-              <span className="t-ledger">{"food" in reading ? reading.food.name : reading.line.text}</span>
-              <span className="block t-small text-ink2">{"food" in reading ? reading.line.text : "not found in the pantry"}</span>
+              <span className="t-ledger break-words">{line.food ?? line.text}</span>
+              <span className="block t-small text-ink2 break-words">{line.food === null ? "not found in the pantry" : line.text}</span>
             </span>
-            <Amount reading={reading} />
+            <Amount line={line} />
           </li>
         ))}
       </ul>
-      {recipe.notes && <p className="t-small text-ink2 mt-2">Noted apart, for you alone: {recipe.notes.split("\n").join("; ")}</p>}
+      {notes && <p className="t-small text-ink2 mt-2 break-words">Noted apart, for you alone: {notes.split("\n").join("; ")}</p>}
     </div>
   );
 }
 
-function Amount({ reading }: { readonly reading: LineReading }) {
-  if (reading.kind === "read")
+function Amount({ line: { grams, how, leftOut, why } }: { readonly line: UnderstoodLine }) {
+  if (grams !== null)
     return (
-      <span className="t-figure whitespace-nowrap" title={reading.how}>
-        {formatGrams(reading.grams.value)} g
+      <span className="t-figure whitespace-nowrap" title={how}>
+        {formatGrams(grams)} g
       </span>
     );
-  if (reading.kind === "left out") return <span className="t-small text-ink2">left out</span>;
+  if (leftOut) return <span className="t-small text-ink2">left out</span>;
   return (
-    <span className="t-small text-saffron inline-flex gap-1 items-baseline" title={reading.why}>
+    <span className="t-small text-saffron inline-flex gap-1 items-baseline" title={why}>
       <WhyMark kind="ask" />
       asked
     </span>

@@ -41,12 +41,24 @@ beforeEach(async () => {
 });
 afterEach(() => vi.unstubAllGlobals());
 
+/** Shows a document; what an earlier window left of it that is shown in its place, and what is offered beside. */
+let offered: Documents.Revised<unknown>[];
+function show(given: Documents.Revised<unknown>, url = URL): Documents.Revised<unknown> | null {
+  let unsaved: Documents.Revised<unknown> | null = null;
+  offered = [];
+  documents.show(url, given, (left, settled) => {
+    if (settled) offered.push(left);
+    else unsaved = left;
+  });
+  return unsaved;
+}
+
 const saved = (revision: number) => () => ({ status: 200, json: { revision } });
 const refused = (document: unknown, revision: number) => () => ({ status: 409, json: { title: "Changed.", current: { document, revision } } });
 
 describe("a document that is edited", () => {
   it("is held in the store until it is saved, over the revision it was made on", async () => {
-    documents.show(URL, { document: { title: "One" }, revision: 3 });
+    show({ document: { title: "One" }, revision: 3 });
     expect(documents.edit(URL, { title: "One" })).toBe(false);
     expect(documents.edit(URL, { title: "Two" })).toBe(true);
     expect(stored.size).toBe(1);
@@ -60,7 +72,7 @@ describe("a document that is edited", () => {
   });
 
   it("goes on being unsaved where it was edited again while it was sent", async () => {
-    documents.show(URL, { document: 1, revision: 1 });
+    show({ document: 1, revision: 1 });
     documents.edit(URL, 2);
     answers = [
       () => {
@@ -77,22 +89,60 @@ describe("a document that is edited", () => {
   });
 
   it("comes back in a new window where the server did not answer, unless it is there already", async () => {
-    documents.show(URL, { document: { title: "One" }, revision: 1 });
+    show({ document: { title: "One" }, revision: 1 });
     documents.edit(URL, { title: "Two" });
     await expect(documents.deliver(URL)).rejects.toThrow(/does not answer/);
     await newWindow();
-    expect(documents.show(URL, { document: { title: "One" }, revision: 1 }).unsaved).toEqual({ document: { title: "Two" }, revision: 1 });
+    expect(show({ document: { title: "One" }, revision: 1 })).toEqual({ document: { title: "Two" }, revision: 1 });
     await newWindow();
-    expect(documents.show(URL, { document: { title: "Two" }, revision: 2 }).unsaved).toBeNull();
+    expect(show({ document: { title: "Two" }, revision: 2 })).toBeNull();
     expect(stored.size).toBe(0);
   });
 
+  it("has a place of its own in each window: nothing of either is lost where both are closed unsaved", async () => {
+    show({ document: "base", revision: 1 });
+    documents.edit(URL, "of the first");
+    await newWindow();
+    // The second window came up while the first was open: it does not look into its place.
+    stored = new Map([...stored].map(([place, text]) => [place.replace("unsaved", "hidden"), text]));
+    show({ document: "base", revision: 1 });
+    documents.edit(URL, "of the second");
+    stored = new Map([...stored].map(([place, text]) => [place.replace("hidden", "unsaved"), text]));
+    expect([...stored.values()].map((text) => (JSON.parse(text) as { document: string }).document)).toEqual(["of the first", "of the second"]);
+    await newWindow();
+    expect(show({ document: "base", revision: 1 })?.document).toBe("of the first");
+    expect(offered.map(({ document }) => document)).toEqual(["of the second"]);
+    // Kept until it is settled, for the window after this one too.
+    await newWindow();
+    show({ document: "base", revision: 1 });
+    expect(offered.map(({ document }) => document)).toEqual(["of the second"]);
+  });
+
+  it("says so where the browser's store takes nothing more, and is sent all the same", async () => {
+    const messages = await import("./messages");
+    const told: string[] = [];
+    messages.hear(({ text }) => told.push(text));
+    vi.stubGlobal("localStorage", {
+      setItem: () => {
+        throw new DOMException("full", "QuotaExceededError");
+      },
+      removeItem: () => undefined,
+      getItem: () => null,
+    });
+    show({ document: 1, revision: 1 });
+    documents.edit(URL, 2);
+    expect(told.join()).toMatch(/store is full/);
+    answers = [saved(2)];
+    await documents.deliver(URL);
+    expect(sent.at(-1)).toEqual({ document: 2, revision: 1 });
+  });
+
   it("is not in its own way where it arrived after the page that left it", async () => {
-    documents.show(URL, { document: "one", revision: 1 });
+    show({ document: "one", revision: 1 });
     documents.edit(URL, "two");
     await newWindow();
     // The page came before the save of the page before it arrived, and was edited before that was known.
-    expect(documents.show(URL, { document: "one", revision: 1 }).unsaved?.document).toBe("two");
+    expect(show({ document: "one", revision: 1 })?.document).toBe("two");
     documents.edit(URL, "three");
     answers = [refused("two", 2), saved(3)];
     await documents.deliver(URL);
@@ -109,19 +159,19 @@ describe("a document that is edited", () => {
 
   it("is not brought back from a store that holds nonsense, nor after everything was replaced", async () => {
     stored.set(`threpsis.unsaved ${URL}`, "{nonsense");
-    expect(documents.show(URL, { document: 1, revision: 1 }).unsaved).toBeNull();
+    expect(show({ document: 1, revision: 1 })).toBeNull();
     stored.set("threpsis.unsaved /api/recipes/b", JSON.stringify({ document: 2, revision: 1 }));
     stored.set("another", "stays");
     documents.letGo();
     expect([...stored.keys()]).toEqual(["another"]);
     await newWindow();
-    expect(documents.show("/api/recipes/b", { document: 1, revision: 1 }).unsaved).toBeNull();
+    expect(show({ document: 1, revision: 1 }, "/api/recipes/b")).toBeNull();
   });
 });
 
 describe("where another save came between", () => {
   beforeEach(async () => {
-    documents.show(URL, { document: "base", revision: 1 });
+    show({ document: "base", revision: 1 });
     documents.edit(URL, "mine");
     answers = [refused("theirs", 2)];
     await expect(documents.deliver(URL)).rejects.toBeInstanceOf(documents.Conflict);

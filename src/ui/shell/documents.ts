@@ -1,4 +1,5 @@
 import equal from "fast-deep-equal";
+import { forget, forgetAll, keep, takeLeft } from "../parts/kept";
 import { Refused, send } from "../parts/send";
 
 /** Something that is edited, and the revision it stands at on the server; 0 where it was never saved. */
@@ -17,7 +18,7 @@ export interface Held extends Revised<unknown> {
 /** A save that was refused because another came between; the document's own notice asks what to do. */
 export class Conflict extends Error {}
 
-const UNSAVED = "threpsis.unsaved ";
+const UNSAVED = "unsaved ";
 const held = new Map<string, Held>();
 const shown = new Map<string, number>();
 /** What an earlier page of this window left unsaved: it may have been on its way, and have arrived since. */
@@ -54,35 +55,46 @@ export function latest<T>(url: string, given: Revised<T>): Revised<T> {
   return known && (known.unsaved || known.revision > given.revision) ? { document: known.document as T, revision: known.revision } : given;
 }
 
-/** Takes note that a page shows a document. Gives what an earlier page left unsaved, if it is not the same. */
-export function show(url: string, given: Revised<unknown>): { readonly leave: () => void; readonly unsaved: Revised<unknown> | null } {
+/**
+ * Takes note that a page shows a document; what comes back ends that. What an earlier page left unsaved is handed over, if
+ * it is not the same: the first to be shown, others (of other windows) to be offered, until they are settled.
+ */
+export function show(url: string, given: Revised<unknown>, onLeft: (left: Revised<unknown>, settled: (() => void) | null) => void): () => void {
   shown.set(url, (shown.get(url) ?? 0) + 1);
-  const leave = () => void shown.set(url, (shown.get(url) ?? 1) - 1);
   const known = held.get(url);
-  if (known && (known.unsaved || known.revision > given.revision)) return { leave, unsaved: null };
-  put(url, { ...given, unsaved: false, theirs: null });
-  const left = known ? null : readLeft(url);
-  if (!left) return { leave, unsaved: null };
-  if (equal(left.document, given.document)) {
-    forget(url);
-    return { leave, unsaved: null };
-  }
-  put(url, { document: given.document, revision: left.revision, unsaved: false, theirs: null });
-  onItsWay.set(url, left.document);
-  return { leave, unsaved: left };
+  const newer = known !== undefined && (known.unsaved || known.revision > given.revision);
+  if (!newer) put(url, { ...given, unsaved: false, theirs: null });
+  const end = takeLeft(UNSAVED + url, (value) => {
+    const left = revisedIn(value);
+    const now = held.get(url);
+    if (!left || !now || equal(left.document, now.document)) return;
+    // Kept again until it is saved or thrown away, whatever is done with it.
+    if (now.unsaved || onItsWay.has(url)) {
+      const offer = `${UNSAVED}${url} #${offers++}`;
+      keep(offer, left);
+      onLeft(left, () => forget(offer));
+      return;
+    }
+    put(url, { document: now.document, revision: left.revision, unsaved: false, theirs: null });
+    onItsWay.set(url, left.document);
+    keep(UNSAVED + url, left);
+    onLeft(left, null);
+  });
+  return () => {
+    end();
+    shown.set(url, (shown.get(url) ?? 1) - 1);
+  };
 }
+let offers = 1;
 
 /** Holds an edit until it is saved, over a reload too. False where it is just what is held already. */
 export function edit(url: string, document: unknown): boolean {
   const known = held.get(url);
   if (!known || equal(known.document, document)) return false;
   const { revision } = known;
+  // Kept before anything is made of it.
+  keep(UNSAVED + url, { document, revision });
   put(url, { ...known, document, unsaved: true });
-  try {
-    localStorage.setItem(UNSAVED + url, JSON.stringify({ document, revision }));
-  } catch {
-    /* a full or blocked store only loses what is unsaved over a reload */
-  }
   return true;
 }
 
@@ -115,7 +127,7 @@ function acknowledge(url: string, document: unknown, revision: number): void {
   const now = held.get(url);
   const still = now !== undefined && now.document !== document;
   put(url, { document: still ? now.document : document, revision, unsaved: still, theirs: null });
-  if (!still) forget(url);
+  if (!still) forget(UNSAVED + url);
   channel?.postMessage({ url, document, revision });
 }
 
@@ -130,7 +142,7 @@ export function takeTheirs(url: string): unknown {
   const theirs = held.get(url)?.theirs;
   if (!theirs) return undefined;
   put(url, { document: theirs.document, revision: theirs.revision, unsaved: false, theirs: null });
-  forget(url);
+  forget(UNSAVED + url);
   return theirs.document;
 }
 
@@ -138,28 +150,11 @@ export function takeTheirs(url: string): unknown {
 export function letGo(): void {
   held.clear();
   onItsWay.clear();
-  try {
-    for (const key of Object.keys(localStorage)) if (key.startsWith(UNSAVED)) localStorage.removeItem(key);
-  } catch {
-    /* nothing was stored where nothing can be */
-  }
+  forgetAll(UNSAVED);
 }
 
-function readLeft(url: string): Revised<unknown> | null {
-  try {
-    const left: unknown = JSON.parse(localStorage.getItem(UNSAVED + url) ?? "null");
-    return typeof left === "object" && left !== null && "document" in left && "revision" in left && typeof left.revision === "number"
-      ? { document: left.document, revision: left.revision }
-      : null;
-  } catch {
-    return null;
-  }
-}
-
-function forget(url: string): void {
-  try {
-    localStorage.removeItem(UNSAVED + url);
-  } catch {
-    /* nothing was stored where nothing can be */
-  }
+function revisedIn(left: unknown): Revised<unknown> | null {
+  return typeof left === "object" && left !== null && "document" in left && "revision" in left && typeof left.revision === "number"
+    ? { document: left.document, revision: left.revision }
+    : null;
 }

@@ -44,6 +44,9 @@ export const toast = (text: string, action?: Message["action"]): void => say({ t
 export const failed = (text: string, again?: () => void, key?: string): void =>
   say({ text, action: { label: again ? "Try again" : "Close", run: () => again?.() }, stays: true, ...(key ? { key } : {}) });
 
+/** Offers something that can be done; it stays until it is, or is dismissed. */
+export const ask = (text: string, label: string, run: () => void): void => say({ text, action: { label, run }, stays: true });
+
 /** Takes a message away that no longer holds. */
 export const withdraw = (key: string): void => {
   if (any) say({ text: "", stays: false, key });

@@ -1,9 +1,9 @@
 "use client";
 
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
-import { why } from "../parts/send";
+import { Refused, why } from "../parts/send";
 import { Conflict } from "./documents";
-import { failed, withdraw } from "./messages";
+import { failed, toast, withdraw } from "./messages";
 import { noteLeft } from "./use-fresh";
 
 type SaveState = { readonly kind: "saved" } | { readonly kind: "saving" } | { readonly kind: "refused"; readonly why: string };
@@ -25,6 +25,10 @@ const SAVED: SaveState = { kind: "saved" };
 const SENDING: SaveState = { kind: "saving" };
 const SaveStateContext = createContext<SaveState>(SAVED);
 const PAUSE_MS = 350;
+/** What could not be sent is sent again after so long, ms, the last of them again and again. */
+const AGAIN_MS = [2000, 5000, 10_000, 30_000];
+/** Whether it may go through later just as it is: there was no answer, or the fault was the server's. */
+const mayPass = (error: unknown) => !(error instanceof Refused) || error.status >= 500;
 /** Key of the message that something is not saved: there is one at a time, and none once it is. */
 const NOT_SAVED = "not-saved";
 
@@ -35,6 +39,9 @@ export function SavingProvider({ children }: { readonly children: ReactNode }) {
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const running = useRef<Promise<void>>(Promise.resolve());
   const notices = useRef(0);
+  /** How often sending failed in a row for want of a server; null where nothing waits for one. */
+  const failures = useRef<number | null>(null);
+  const again = useRef<ReturnType<typeof setTimeout> | null>(null);
 
   const flush = useCallback(function flushed(): Promise<void> {
     if (timer.current) clearTimeout(timer.current);
@@ -42,6 +49,8 @@ export function SavingProvider({ children }: { readonly children: ReactNode }) {
     running.current = running.current.then(async () => {
       const all = [...planned.current];
       planned.current.clear();
+      if (again.current) clearTimeout(again.current);
+      let waits = false;
       for (const [key, send] of all) {
         try {
           await send();
@@ -58,8 +67,17 @@ export function SavingProvider({ children }: { readonly children: ReactNode }) {
           if (!planned.current.has(key)) planned.current.set(key, send);
           const told = why(error, "It could not be saved.");
           setState({ kind: "refused", why: told });
+          waits ||= mayPass(error);
           if (notices.current === 0) failed(`Not saved: ${told}`, () => void flushed(), NOT_SAVED);
         }
+      }
+      if (waits) {
+        const wait = AGAIN_MS[Math.min(failures.current ?? 0, AGAIN_MS.length - 1)];
+        failures.current = (failures.current ?? 0) + 1;
+        again.current = setTimeout(() => void flushed(), wait);
+      } else if (failures.current !== null && planned.current.size === 0) {
+        failures.current = null;
+        toast("Saved: what had waited was sent by itself.");
       }
     });
     return running.current;
@@ -92,9 +110,14 @@ export function SavingProvider({ children }: { readonly children: ReactNode }) {
       noteLeft();
       void flush();
     };
+    const onNetwork = () => {
+      if (failures.current !== null) void flush();
+    };
+    window.addEventListener("online", onNetwork);
     document.addEventListener("visibilitychange", onHide);
     window.addEventListener("pagehide", onLeave);
     return () => {
+      window.removeEventListener("online", onNetwork);
       document.removeEventListener("visibilitychange", onHide);
       window.removeEventListener("pagehide", onLeave);
     };

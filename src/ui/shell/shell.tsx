@@ -6,11 +6,18 @@ import { ScaleMark } from "../parts/scale-mark";
 import { catchUp } from "./early";
 import { Go, OnTheWay } from "./go";
 import { HelpSheet } from "./help";
+import { Notices, type NoticeData } from "./notices";
 import { PLACES, type PlaceId } from "./places";
 import { useWhatWasLeft } from "./use-fresh";
 
+interface ShellProps {
+  readonly states: Readonly<Record<PlaceId, string>>;
+  readonly notices: readonly NoticeData[];
+  readonly children: ReactNode;
+}
+
 /** The house: the cloth spine with its places (a bar under the thumb on a phone), and the page beside it. */
-export function Shell({ states, children }: { readonly states: Readonly<Record<PlaceId, string>>; readonly children: ReactNode }) {
+export function Shell({ states, notices, children }: ShellProps) {
   const path = usePathname();
   return (
     <div className="min-h-dvh md:pl-[76px] lg:pl-[88px] pb-[50px] md:pb-0 print:p-0">
@@ -50,6 +57,7 @@ export function Shell({ states, children }: { readonly states: Readonly<Record<P
           <HelpSheet keys className="h-11 w-full text-left pl-3 text-[14px] font-[540] [font-stretch:92%]" />
         </div>
       </nav>
+      <Notices notices={notices} />
       {children}
     </div>
   );

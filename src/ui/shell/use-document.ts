@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useSyncExternalStore } from "react";
 import { useHistory, type Undoable } from "../parts/use-history";
 import { deliver, edit, heldAt, keepMine, latest, show, subscribe, takeTheirs, type Held, type Revised } from "./documents";
 import { useSaving } from "./saving";
-import { toast } from "./messages";
+import { ask, toast } from "./messages";
 
 export interface Document<T> extends Undoable<T> {
   readonly url: string;
@@ -30,11 +30,16 @@ export function useDocument<S, T>(url: string, given: Revised<S>, open: (stored:
   );
 
   useEffect(() => {
-    const { leave, unsaved } = show(url, given);
-    if (unsaved) {
-      set(open(unsaved.document as S));
+    const leave = show(url, given, (left, settled) => {
+      const bring = () => {
+        set(open(left.document as S));
+        settled?.();
+      };
+      if (settled) return ask("There is another state of this that was not saved, from a window that was closed.", "Show it", bring);
+      bring();
       toast("What was not saved here last time is back.");
-    } else if (heldAt(url)?.unsaved) save(url, () => deliver(url));
+    });
+    if (heldAt(url)?.unsaved) save(url, () => deliver(url));
     return leave;
     // Only where the page comes up: later renders of it bring nothing that was left unsaved.
     // eslint-disable-next-line react-hooks/exhaustive-deps

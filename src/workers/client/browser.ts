@@ -1,12 +1,24 @@
-import type { SolverReply } from "../protocol";
-import { createSolverClient, type SolverClient } from "../solver/solver-client";
+import type { AdaptationProblem, Ending, Progress } from "../../core/substitution";
+import type { ReadingAnswer, ReadingQuestion, Reply } from "../protocol";
+import { createWorkerClient, type WorkerClient, type WorkerListeners } from "../worker-client";
+
+export type SolverClient = WorkerClient<AdaptationProblem, Progress, Ending>;
+export type ReadingClient = WorkerClient<ReadingQuestion, never, ReadingAnswer>;
+
+function handleOf<Step, Answer>(worker: Worker, { onReply, onCrash }: WorkerListeners<Step, Answer>, lost: string) {
+  worker.onmessage = (event: MessageEvent<Reply<Step, Answer>>) => onReply(event.data);
+  worker.onerror = (event) => onCrash(event.message || lost);
+  return { post: (asked: object) => worker.postMessage(asked), terminate: () => worker.terminate() };
+}
 
 /** The bench's solver: a web worker, loaded only when a version is first asked for. */
-export function createBrowserSolver(): SolverClient {
-  return createSolverClient(({ onReply, onCrash }) => {
-    const worker = new Worker(new URL("../solver.worker.ts", import.meta.url), { type: "module" });
-    worker.onmessage = (event: MessageEvent<SolverReply>) => onReply(event.data);
-    worker.onerror = (event) => onCrash(event.message || "The solver could not be loaded.");
-    return { post: (request) => worker.postMessage(request), terminate: () => worker.terminate() };
-  });
-}
+export const createBrowserSolver = (): SolverClient =>
+  createWorkerClient((listeners) =>
+    handleOf(new Worker(new URL("../solver.worker.ts", import.meta.url), { type: "module" }), listeners, "The solver could not be loaded."),
+  );
+
+/** Reading beside the page: a text that takes long can be stopped, and typing goes on meanwhile. */
+export const createBrowserReader = (): ReadingClient =>
+  createWorkerClient((listeners) =>
+    handleOf(new Worker(new URL("../reading.worker.ts", import.meta.url), { type: "module" }), listeners, "What reads could not be loaded."),
+  );

@@ -1,3 +1,3 @@
-export { createBrowserSolver } from "./browser";
-export { Cancelled, type SolverClient } from "../solver/solver-client";
+export { createBrowserReader, createBrowserSolver, type ReadingClient, type SolverClient } from "./browser";
+export { Cancelled } from "../worker-client";
 export { foodMatcher, knowledgeOf, readingContext, type Knowledge } from "./knowledge";

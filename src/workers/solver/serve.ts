@@ -1,29 +1,19 @@
 import type { Highs } from "highs";
 import { propose } from "../../core/substitution";
-import type { SolverReply, SolverRequest } from "../protocol";
+import type { SolverAsked, SolverReply } from "../protocol";
+import { serveQuestions } from "../serve";
 import { createHighsPort } from "./highs-port";
 
-/** Answers requests one after the other; the same in a web worker and in a worker thread. */
-export function serveSolver(load: () => Promise<Highs>, reply: (message: SolverReply) => void): (request: SolverRequest) => void {
+/** Works out versions; the solver is loaded with the first problem, and anew where loading failed. */
+export function serveSolver(load: () => Promise<Highs>, reply: (message: SolverReply) => void): (asked: SolverAsked) => void {
   let highs: Promise<Highs> | null = null;
-  let last: Promise<void> = Promise.resolve();
-  return (request) => {
-    last = last.then(async () => {
-      const { id, problem } = request;
-      try {
-        highs ??= load();
-        const port = createHighsPort(await highs);
-        const ending = await propose(
-          problem,
-          port,
-          () => performance.now(),
-          (progress) => reply({ kind: "progress", id, progress }),
-        );
-        reply({ kind: "ended", id, ending });
-      } catch (error) {
-        highs = null;
-        reply({ kind: "failed", id, why: error instanceof Error ? error.message : String(error) });
-      }
-    });
-  };
+  return serveQuestions(async (problem, onProgress) => {
+    try {
+      highs ??= load();
+      return await propose(problem, createHighsPort(await highs), () => performance.now(), onProgress);
+    } catch (error) {
+      highs = null;
+      throw error;
+    }
+  }, reply);
 }

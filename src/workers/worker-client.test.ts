@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { halwa, problem } from "../../../tests/support/kitchen";
-import type { Ending } from "../../core/substitution";
-import type { SolverRequest } from "../protocol";
-import { Cancelled, createSolverClient, type SolverListeners } from "./solver-client";
+import { halwa, problem } from "../../tests/support/kitchen";
+import type { Ending } from "../core/substitution";
+import type { AdaptationProblem, Progress } from "../core/substitution";
+import type { SolverAsked } from "./protocol";
+import { Cancelled, createWorkerClient, type WorkerListeners } from "./worker-client";
 
 const of = problem(halwa(), { rules: ["vegan"] });
 const ending = { kind: "time-ran-out" } as Ending;
@@ -10,54 +11,54 @@ const never = () => new AbortController().signal;
 
 /** A worker that answers only when told to. */
 function bench() {
-  const workers: { posted: SolverRequest[]; terminated: boolean; listeners: SolverListeners }[] = [];
-  const client = createSolverClient((listeners) => {
-    const worker = { posted: [] as SolverRequest[], terminated: false, listeners };
+  const workers: { posted: SolverAsked[]; terminated: boolean; listeners: WorkerListeners<Progress, Ending> }[] = [];
+  const client = createWorkerClient<AdaptationProblem, Progress, Ending>((listeners) => {
+    const worker = { posted: [] as SolverAsked[], terminated: false, listeners };
     workers.push(worker);
     return { post: (request) => worker.posted.push(request), terminate: () => (worker.terminated = true) };
   });
   return { client, workers };
 }
 
-describe("the solver's client", () => {
+describe("a worker's client", () => {
   it("starts a worker only when asked, passes progress on, and gives the ending", async () => {
     const { client, workers } = bench();
     expect(workers).toHaveLength(0);
     const seen: string[] = [];
-    const run = client.propose(of, { signal: never(), onProgress: ({ doing }) => seen.push(doing) });
+    const run = client.ask(of, { signal: never(), onProgress: ({ doing }) => seen.push(doing) });
     const [worker] = workers;
     const id = worker?.posted[0]?.id ?? 0;
     worker?.listeners.onReply({ kind: "progress", id, progress: { done: 0, of: 2, doing: "Closest" } });
     worker?.listeners.onReply({ kind: "progress", id: id + 5, progress: { done: 0, of: 2, doing: "not ours" } });
-    worker?.listeners.onReply({ kind: "ended", id, ending });
+    worker?.listeners.onReply({ kind: "ended", id, answer: ending });
     await expect(run).resolves.toBe(ending);
     expect(seen).toEqual(["Closest"]);
-    worker?.listeners.onReply({ kind: "ended", id, ending });
+    worker?.listeners.onReply({ kind: "ended", id, answer: ending });
   });
 
   it("ends the worker on cancel, and starts another for the next request", async () => {
     const { client, workers } = bench();
     const controller = new AbortController();
-    const run = client.propose(of, { signal: controller.signal, onProgress: () => undefined });
+    const run = client.ask(of, { signal: controller.signal, onProgress: () => undefined });
     controller.abort();
     await expect(run).rejects.toBeInstanceOf(Cancelled);
     expect(workers[0]?.terminated).toBe(true);
-    const again = client.propose(of, { signal: never(), onProgress: () => undefined });
+    const again = client.ask(of, { signal: never(), onProgress: () => undefined });
     expect(workers).toHaveLength(2);
-    workers[1]?.listeners.onReply({ kind: "ended", id: workers[1].posted[0]?.id ?? 0, ending });
+    workers[1]?.listeners.onReply({ kind: "ended", id: workers[1].posted[0]?.id ?? 0, answer: ending });
     await expect(again).resolves.toBe(ending);
     expect(workers[1]?.terminated).toBe(false);
   });
 
   it("does not start at all for what was cancelled before", async () => {
     const { client, workers } = bench();
-    await expect(client.propose(of, { signal: AbortSignal.abort(), onProgress: () => undefined })).rejects.toBeInstanceOf(Cancelled);
+    await expect(client.ask(of, { signal: AbortSignal.abort(), onProgress: () => undefined })).rejects.toBeInstanceOf(Cancelled);
     expect(workers).toHaveLength(0);
   });
 
   it("tells every waiting request when the worker crashes, and one when it alone failed", async () => {
     const { client, workers } = bench();
-    const both = [0, 1].map(() => client.propose(of, { signal: never(), onProgress: () => undefined }));
+    const both = [0, 1].map(() => client.ask(of, { signal: never(), onProgress: () => undefined }));
     const [first, second] = workers[0]?.posted ?? [];
     workers[0]?.listeners.onReply({ kind: "failed", id: first?.id ?? 0, why: "bad model" });
     await expect(both[0]).rejects.toThrow("bad model");
@@ -69,15 +70,15 @@ describe("the solver's client", () => {
 
   it("lets go of its worker when closed", async () => {
     const { client, workers } = bench();
-    const run = client.propose(of, { signal: never(), onProgress: () => undefined });
+    const run = client.ask(of, { signal: never(), onProgress: () => undefined });
     client.close();
     await expect(run).rejects.toBeInstanceOf(Cancelled);
     expect(workers[0]?.terminated).toBe(true);
   });
 
   it("sends a problem that survives being cloned, as a worker gets it", () => {
-    const clone = structuredClone({ kind: "propose", id: 1, problem: of } satisfies SolverRequest);
-    expect(clone.problem.reference.foods.get("ghee")).toEqual(of.reference.foods.get("ghee"));
-    expect(clone.problem.tables.candidates.length).toBe(of.tables.candidates.length);
+    const clone = structuredClone({ id: 1, question: of } satisfies SolverAsked);
+    expect(clone.question.reference.foods.get("ghee")).toEqual(of.reference.foods.get("ghee"));
+    expect(clone.question.tables.candidates.length).toBe(of.tables.candidates.length);
   });
 });

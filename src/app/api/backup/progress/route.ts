@@ -1,0 +1,7 @@
+import { restoreProgress } from "@/server/backup";
+import { answer } from "@/server/door";
+
+export const dynamic = "force-dynamic";
+
+/** How far the restore is that runs now. */
+export const GET = (request: Request) => answer(request, async () => Response.json(restoreProgress(), { headers: { "cache-control": "no-store" } }));

@@ -1,0 +1,12 @@
+import { answer } from "@/server/door";
+import { markNoticeRead } from "@/server/notices";
+
+interface Context {
+  readonly params: Promise<{ readonly id: string }>;
+}
+
+export const POST = (request: Request, { params }: Context) =>
+  answer(request, async () => {
+    markNoticeRead((await params).id);
+    return new Response(null, { status: 204 });
+  });

@@ -1,0 +1,33 @@
+import { readRecipe, readRecipeText, type LineReading, type Recipe } from "../../core/recipe";
+import { knowledgeOf, readingContext, type Knowledge } from "../client/knowledge";
+import type { ReadingAnswer, ReadingQuestion, UnderstoodLine, UnderstoodRecipe } from "../protocol";
+
+/** What a text, or each recipe of a file, would be read as in this kitchen. */
+export function understand({ of, pantry, household, rules }: ReadingQuestion): ReadingAnswer {
+  const knowledge = knowledgeOf(pantry, household, rules);
+  if (of.kind === "recipes") return of.recipes.map((recipe) => understoodOf(recipe, knowledge, household.measures));
+  const read = readRecipeText(of.text);
+  return read.ok ? [understoodOf(read.value, knowledge, household.measures)] : [];
+}
+
+function understoodOf(recipe: Recipe, knowledge: Knowledge, measures: ReadingQuestion["household"]["measures"]): UnderstoodRecipe {
+  const { readings, unresolved, archetype } = readRecipe(recipe, readingContext(knowledge, measures), knowledge.reference.constants);
+  return {
+    title: recipe.title,
+    servings: recipe.servings,
+    archetype,
+    lines: readings.map(lineOf),
+    steps: recipe.steps.length,
+    asked: unresolved.length,
+    notes: recipe.notes ?? "",
+  };
+}
+
+const lineOf = (reading: LineReading): UnderstoodLine => ({
+  text: reading.line.text,
+  food: "food" in reading ? reading.food.name : null,
+  grams: reading.kind === "read" ? reading.grams.value : null,
+  how: reading.kind === "read" ? reading.how : "",
+  leftOut: reading.kind === "left out",
+  why: "why" in reading ? reading.why : "",
+});
