@@ -8,6 +8,7 @@ import { nutritionProfile } from "../src/core/nutrition";
 import { propose } from "../src/core/substitution";
 import { createHighsPort } from "../src/workers/solver/highs-port";
 import { library, reading } from "./bench-library";
+import { faults } from "./faults";
 import { audit } from "./lighthouse";
 import { newFolder, removeFolder, save, startApp } from "../tests/support/app";
 import { openBrowser } from "../tests/support/browser";
@@ -249,7 +250,7 @@ async function pages() {
   }
 }
 
-const PARTS = { computing, solving, library: () => library(rows, timed, spread), pages, views };
+const PARTS = { computing, solving, library: () => library(rows, timed, spread), pages, views, faults: () => faults(rows) };
 // All of them, or those that are named: npm run bench -- computing pages
 const named = process.argv.slice(2);
 for (const [name, part] of Object.entries(PARTS)) if (named.length === 0 || named.includes(name)) await part();

@@ -24,8 +24,8 @@ const forNode = (entry, outfile, external) =>
     logLevel: "warning",
   });
 await forNode("src/workers/solver.thread.ts", "solver.thread.mjs", ["highs"]);
-await forNode("src/server/serve.ts", "serve.mjs", ["next"]);
-await forNode("src/server/reading.thread.ts", "reading.thread.mjs", []);
+await forNode("src/server/serve.ts", "serve.mjs", ["next", "pino"]);
+await forNode("src/server/reading.thread.ts", "reading.thread.mjs", ["pino"]);
 
 /**
  * Asks the browser to compile a page's code whole, off its main thread, as it comes in, rather than function by function

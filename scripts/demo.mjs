@@ -60,7 +60,7 @@ if (process.argv[1] === new URL(import.meta.url).pathname) {
       const holder = existsSync(lock) ? JSON.parse(readFileSync(lock, "utf8")).pid : null;
       let running = false;
       try {
-        running = holder !== null && process.kill(holder, 0);
+        running = Number.isInteger(holder) && holder > 0 && process.kill(holder, 0);
       } catch {
         running = false;
       }

@@ -106,6 +106,8 @@ export async function loadStaged(connection: Connection): Promise<void> {
       [table],
     );
   await connection.query("DROP TABLE pg_temp.staged");
+  // Where nothing was, no window holds anything.
+  if (before === 0) return;
   const next = Math.max(before, await highestRevision(connection)) + 1;
   for (const [table, column] of REVISION_COLUMNS) await connection.query(`UPDATE ${table} SET ${column} = $1 WHERE ${column} > 0`, [next]);
 }

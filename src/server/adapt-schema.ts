@@ -1,6 +1,6 @@
 import { ALLERGENS, SERVING_TEMPERATURES } from "../core/food";
 import { RULES } from "../data";
-import { ajvThorough } from "./door";
+import { ajv } from "./door";
 
 /** Diets that are limits: their ids, and the limit that they set unless another is given, a serving. */
 export const LIMIT_DIETS = { "low-free-sugars": 5, "blood-sugar-aware": 10, "low-saturated-fat": 5 } as const;
@@ -75,7 +75,7 @@ export const adaptRequestSchema = {
   },
 } as const;
 
-export const validateAdapt = ajvThorough.compile<AdaptRequest>(adaptRequestSchema);
+export const validateAdapt = ajv.compile<AdaptRequest>(adaptRequestSchema);
 
 const figure = { $ref: "#/components/schemas/Figure" };
 const text = { type: "string" };

@@ -101,7 +101,7 @@ export async function readBackup(text: string, told: (progress: RestoreProgress)
     const validate = ROWS[table];
     const read: unknown = JSON.parse(row);
     if (!validate(read)) {
-      const [error] = schemaErrors(validate);
+      const [error] = schemaErrors(validate, read);
       refuse(i, table, error?.pointer ?? "", error?.detail ?? "It does not fit.");
     }
     if (table === "recipe" || table === "recipe_revision") {
@@ -127,6 +127,7 @@ export async function putInPlace(
       onRows: (done) => told({ stage: "laying beside", done, of: kept.rows.length }),
     })
     .catch(refuseRows);
+  for (const name of keptIn(folder).slice(0, -MOST_KEPT)) rmSync(join(keptFolder(folder), name), { force: true });
   const count = (table: db.TableName) => dump.rows.filter((row) => row.table === table).length;
   return { recipes: count("recipe"), versions: count("version"), made: dump.made };
 }
@@ -139,13 +140,12 @@ async function withMarks(database: db.Database, dump: db.Dump): Promise<db.Dump>
   return { ...dump, rows: [...dump.rows, { table: "setting", row: JSON.stringify({ key: "seeded", value: true, revision: 1 }) }] };
 }
 
-/** Writes down what was there before a restore, and lets go of the oldest of such files; what comes back takes it away again. */
+/** Writes down what was there before a restore; what comes back takes it away again, where the restore is refused. */
 function keep(folder: string, now: string, text: string): () => void {
   mkdirSync(keptFolder(folder), { recursive: true, mode: 0o700 });
   const number = 1 + Math.max(0, ...keptIn(folder).map(numberOf));
   const path = join(keptFolder(folder), `before-${String(number).padStart(6, "0")}-${now.slice(0, 19).replaceAll(":", "-")}.jsonl`);
   db.writeDurably(path, text);
-  for (const name of keptIn(folder).slice(0, -MOST_KEPT)) rmSync(join(keptFolder(folder), name), { force: true });
   return () => rmSync(path, { force: true });
 }
 

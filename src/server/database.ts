@@ -22,8 +22,14 @@ export function getDatabase(): Promise<DurableDatabase> {
   return shared.threpsisDatabase;
 }
 
+/** THREPSIS_JOURNAL_BYTES: a journal longer than this is followed by a new checkpoint. */
+function journalBytes(): { readonly mostJournalBytes?: number } {
+  const bytes = Number(process.env.THREPSIS_JOURNAL_BYTES);
+  return Number.isInteger(bytes) && bytes > 0 ? { mostJournalBytes: bytes } : {};
+}
+
 async function open(): Promise<DurableDatabase> {
-  const database = await openDatabase(dataFolder());
+  const database = await openDatabase(dataFolder(), journalBytes());
   await forgetOld(database);
   if (process.env.THREPSIS_SEED === "demo") await seedOnce(database);
   return database;

@@ -6,8 +6,7 @@ import type { Revised } from "./revised";
 
 /** Stops at the first thing that does not fit: a large document full of misses must not fill the memory with them. */
 export const ajv = new Ajv({ allowUnionTypes: true });
-/** Names all that does not fit; for requests that are small by their own limit. */
-export const ajvThorough = new Ajv({ allErrors: true, allowUnionTypes: true });
+const ajvThorough = new Ajv({ allErrors: true, allowUnionTypes: true });
 /** The largest document that is saved whole: 2,000 foods of one's own fit, and the longest recipe. */
 const MOST_DOCUMENT_BYTES = 16 * 1024 ** 2;
 
@@ -99,7 +98,7 @@ export async function readText(request: Request, most: number): Promise<string> 
 /** Checks a body against a schema; 422 with a pointer and a sentence for each miss. */
 export function checked<T>(validate: ValidateFunction<T>, body: unknown): T {
   if (validate(body)) return body;
-  throw new Refusal(422, "The request does not fit.", schemaErrors(validate));
+  throw new Refusal(422, "The request does not fit.", schemaErrors(validate, body));
 }
 
 /** Far above what saving a thing ever reaches, and below what the database can count. */
@@ -119,12 +118,25 @@ export function checkedRevised<T>(validate: ValidateFunction<T>, body: unknown):
   throw new Refusal(
     422,
     "The request does not fit.",
-    schemaErrors(validate).map((error) => ({ ...error, pointer: `/document${error.pointer}` })),
+    schemaErrors(validate, document).map((error) => ({ ...error, pointer: `/document${error.pointer}` })),
   );
 }
 
-export function schemaErrors(validate: ValidateFunction): ProblemError[] {
-  return (validate.errors ?? []).slice(0, 20).map((error) => {
+const MOST_ERRORS = 20;
+/** A document no larger than this has all its misses named, characters; of a larger one the first. */
+const MOST_THOROUGH = 256 * 1024;
+const thorough = new WeakMap<ValidateFunction, ValidateFunction>();
+
+/** What of a value does not fit, after `validate` has said that something does not. */
+export function schemaErrors(validate: ValidateFunction, value: unknown): ProblemError[] {
+  let { errors } = validate;
+  if (JSON.stringify(value).length <= MOST_THOROUGH) {
+    const all = thorough.get(validate) ?? ajvThorough.compile(validate.schema);
+    thorough.set(validate, all);
+    all(value);
+    errors = all.errors ?? errors;
+  }
+  return (errors ?? []).slice(0, MOST_ERRORS).map((error) => {
     const allowed = error.keyword === "enum" ? `: ${(error.params.allowedValues as unknown[]).join(", ")}` : "";
     const extra = error.keyword === "additionalProperties" ? ` ("${String(error.params.additionalProperty)}")` : "";
     return { pointer: error.instancePath, detail: `${(error.message ?? "does not fit").replace(/^./, (letter) => letter.toUpperCase())}${allowed}${extra}.` };

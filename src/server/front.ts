@@ -1,6 +1,8 @@
+import { randomUUID } from "node:crypto";
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from "node:http";
 import type { Duplex } from "node:stream";
-import { turnAwayMalformed } from "./guard";
+import { FIXED_HEADERS, turnAwayMalformed } from "./guard";
+import { log } from "./log";
 
 type Handle = (request: IncomingMessage, response: ServerResponse) => Promise<void>;
 
@@ -24,7 +26,9 @@ export function createFront(handle: Handle): Server {
     );
     if (turned) {
       // What is still coming in is not wanted.
-      response.writeHead(turned.status, { "content-type": "application/problem+json", "x-content-type-options": "nosniff", connection: "close" });
+      const id = randomUUID();
+      log.warn({ id, method: request.method, path: request.url?.slice(0, 200), status: turned.status }, turned.why);
+      response.writeHead(turned.status, { "content-type": "application/problem+json", ...FIXED_HEADERS, "x-request-id": id, connection: "close" });
       response.end(problem(turned.status, turned.why));
       return;
     }

@@ -56,7 +56,7 @@ function readJson(text: string): FileReading {
           ? recipe
           : refuse(
               `Recipe ${i + 1} of the file does not fit.`,
-              schemaErrors(validateRecipe).map((error) => ({ ...error, pointer: `/recipes/${i}${error.pointer}` })),
+              schemaErrors(validateRecipe, recipe).map((error) => ({ ...error, pointer: `/recipes/${i}${error.pointer}` })),
             ),
       ),
     };

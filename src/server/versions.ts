@@ -63,11 +63,12 @@ export async function keepVersion(recipeId: string, bench: StoredBench): Promise
   const problem = problemFor(read, table, reference, SUBSTITUTION, rules, 1);
   const snapshot = snapshotOf(read, problem, versionOf(bench, recipe.lines.length, foodsWith(read, reference.foods)), table, bench.label, HANDLING);
   // What could not be read again, or put back from a backup, is not kept.
-  if (!validateSnapshot(JSON.parse(JSON.stringify(snapshot))))
+  const asStored: unknown = JSON.parse(JSON.stringify(snapshot));
+  if (!validateSnapshot(asStored))
     throw new Refusal(
       422,
       "The figures of this version cannot be computed, so that it cannot be kept. Look for an amount that is far too large or too small.",
-      schemaErrors(validateSnapshot),
+      schemaErrors(validateSnapshot, asStored),
     );
   const id = randomUUID();
   await db.insertVersion(

@@ -74,6 +74,41 @@ describe("what is not saved yet", () => {
     expect(await title(other).inputValue()).toBe("Phirni of the reload");
   });
 
+  it("is sent by itself once the server answers again, with a word that it was", async () => {
+    await goto(RECIPE);
+    await session.page.route("**/api/recipes/**", (route) => route.abort());
+    await title(session.page).fill("Phirni that waited");
+    await session.page.getByRole("alert").getByText("Not saved").waitFor();
+    await session.page.unroute("**/api/recipes/**");
+    await session.page.getByText("Saved: what had waited was sent by itself.").waitFor({ timeout: 20_000 });
+    await saved(session.page);
+  });
+
+  it("of two windows is kept apart: both closed unsaved, one comes back and the other is offered", async () => {
+    const [first, second] = [await session.beside(), await session.beside()];
+    for (const [window, name] of [
+      [first, "Named in the first"],
+      [second, "Named in the second"],
+    ] as const) {
+      await at(window, "/recipes/demo-5/recipe");
+      await window.route("**/api/recipes/**", (route) => route.abort());
+      await title(window).fill(name);
+      await window.getByRole("alert").getByText("Not saved").waitFor();
+    }
+    await first.close();
+    await second.close();
+    await session.page.route("**/api/recipes/**", (route) => route.abort());
+    await goto("/recipes/demo-5/recipe");
+    await session.page.getByText("What was not saved here last time is back.").waitFor();
+    const back = await title(session.page).inputValue();
+    expect(["Named in the first", "Named in the second"]).toContain(back);
+    await session.page.getByText("There is another state of this that was not saved").waitFor();
+    await button("Show it").click();
+    expect([back, await title(session.page).inputValue()].sort()).toEqual(["Named in the first", "Named in the second"]);
+    await session.page.unroute("**/api/recipes/**");
+    await session.page.getByText("Saved: what had waited was sent by itself.").waitFor({ timeout: 20_000 });
+  });
+
   it("is seen on another page of the recipe, though that is asked for by its address at once", async () => {
     await goto("/recipes/demo-4/recipe");
     const name = `Sweet of ${Date.now()}`;
@@ -91,6 +126,36 @@ describe("what is not saved yet", () => {
       .getByRole("link", { name: /^Phirni on the way/ })
       .first()
       .waitFor();
+  });
+});
+
+describe("what has to be known of the data", () => {
+  it("stands above every page until it is read", async () => {
+    writeFileSync(
+      join(session.app.folder, "notices.json"),
+      JSON.stringify([{ id: 1, at: new Date().toISOString(), text: "The journal was emptied; the database counts.", read: false }]),
+    );
+    await goto("/recipes");
+    const told = session.page.getByRole("region", { name: "About your data" });
+    await told.getByText("The journal was emptied").waitFor();
+    expect(await axe(session.page)).toEqual([]);
+    await told.getByRole("button", { name: "I have read it" }).click();
+    await told.waitFor({ state: "detached" });
+    await goto("/pantry");
+    expect(await session.page.getByText("The journal was emptied").count()).toBe(0);
+  });
+});
+
+describe("a text that is hostile", () => {
+  it("does not stop the page: typing goes on, and it can be kept", async () => {
+    await goto("/recipes/new");
+    const field = session.page.getByLabel("The recipe, as it is written");
+    await field.fill(`Odd sweet\n${"-".repeat(40)}\n1 cup ${"a".repeat(28)}!\n1 cup sugar\n${"1".repeat(40)}`);
+    await session.page.getByRole("region", { name: "Understood so far" }).getByText("will be asked about").waitFor();
+    await field.press("End");
+    await session.page.keyboard.type("2");
+    await button("Read it").click();
+    await session.page.getByRole("heading", { name: "Odd sweet" }).waitFor();
   });
 });
 

@@ -7,6 +7,7 @@ import { join } from "node:path";
 export interface RunningApp {
   readonly address: string;
   readonly folder: string;
+  readonly pid: number;
   /** Asks it to end, or kills it outright. */
   stop(signal?: "SIGTERM" | "SIGKILL"): Promise<void>;
 }
@@ -64,7 +65,7 @@ export async function startApp(
         () => false,
       )
     )
-      return { address, folder, stop };
+      return { address, folder, pid: child.pid ?? 0, stop };
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
   await stop("SIGKILL");

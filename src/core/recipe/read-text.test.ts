@@ -9,6 +9,11 @@ describe("pasted text", () => {
     expect(recipe).toMatchObject({ title: "My kheer", servings: 8, steps: [{ text: "Wash the rice." }, { text: "Simmer it for 40 minutes." }] });
     expect(recipe.lines.map((line) => line.text)).toEqual(["1 litre milk", "½ cup rice"]);
   });
+  it("takes a line of dashes or stars for what parts a recipe, not for an ingredient", () => {
+    const { recipe } = read(`My kheer\n${"-".repeat(40)}\n1 litre milk\n***\n½ cup rice\n====\nMethod\n________\nSimmer it.`);
+    expect(recipe.lines.map((line) => line.text)).toEqual(["1 litre milk", "½ cup rice"]);
+    expect(recipe.steps.map((step) => step.text)).toEqual(["Simmer it."]);
+  });
   it("tells steps from ingredients without headings", () => {
     const { recipe } = read("Rice thing\n1 litre milk\n½ cup rice\nBring the milk to the boil and add the rice, stirring all the time.\nServe.");
     expect(recipe.lines).toHaveLength(2);

@@ -29,6 +29,7 @@ const YIELD = new RegExp(
 );
 const NUMBERED = /^(?:step ?)?\d{1,3} ?[.):] (?=\S)/i;
 const ANY_NUMBER = /\d/;
+const WORD_OR_FIGURE = /[\p{L}\p{N}]/u;
 const LISTED = /[,;] ?(?=[\d¼½¾⅓⅔⅛]|an? |half )/i;
 
 /** The servings a yield states ("Serves 6", "6 servings", 6), or null. */
@@ -57,7 +58,8 @@ export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
   const rows = filled
     .map((row) => row.replace(/<br ?\/?>/gi, " "))
     .map((row) => ({ raw: row.trim(), plain: plainLine(row) }))
-    .filter((row) => row.plain);
+    // A line of dashes or stars only parts what is above it from what is below.
+    .filter((row) => WORD_OR_FIGURE.test(row.plain));
   if (rows.length === 0) return fail({ kind: "empty" });
 
   let title: string | null = null;
