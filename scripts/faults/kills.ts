@@ -15,8 +15,9 @@ export async function kills(rows: [string, string, string][]): Promise<void> {
   let killed = 0;
   let withinCheckpoint = 0;
   let app: RunningApp = await startApp(folder, { environment });
-  while (acknowledged.size < WRITES || killed < KILLS) {
+  for (; killed < KILLS; killed++) {
     let stop = false;
+    const enough = ((killed + 1) * WRITES) / KILLS;
     const writers = Array.from({ length: 4 }, async () => {
       while (!stop) {
         const name = `W${Math.floor(random() * 1e12)}`;
@@ -28,13 +29,13 @@ export async function kills(rows: [string, string, string][]): Promise<void> {
         }
       }
     });
+    for (let i = 0; i < 600 && acknowledged.size < enough; i++) await new Promise((resolve) => setTimeout(resolve, 50));
     // Every fourth kill waits for a checkpoint that is just being written.
     if (killed % 4 === 3) {
       for (let i = 0; i < 4000 && !readdirSync(folder).some((name) => name.endsWith(".part")); i++) await new Promise((resolve) => setTimeout(resolve, 2));
       if (readdirSync(folder).some((name) => name.endsWith(".part"))) withinCheckpoint++;
-    } else await new Promise((resolve) => setTimeout(resolve, 200 + random() * 900));
+    } else await new Promise((resolve) => setTimeout(resolve, random() * 400));
     await app.stop("SIGKILL");
-    killed++;
     stop = true;
     await Promise.all(writers);
     app = await startApp(folder, { environment });

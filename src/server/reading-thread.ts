@@ -1,3 +1,5 @@
+import { join } from "node:path";
+import { Worker } from "node:worker_threads";
 import type { Recipe } from "../core/recipe";
 import { Cancelled, createWorkerClient, type WorkerClient } from "../workers/worker-client";
 import { Refusal, type ProblemError } from "./problem-details";
@@ -22,7 +24,11 @@ export function readBeside(text: Extract<TextToRead, { kind: "paste" }>, left: A
 export function readBeside(text: Extract<TextToRead, { kind: "file" }>, left: AbortSignal): Promise<FileReading>;
 /** Reads what somebody else wrote on a thread of its own, in turn: what takes too long is stopped, and holds up nobody but its own sender. */
 export async function readBeside(text: TextToRead, left: AbortSignal): Promise<Recipe | FileReading> {
-  const reader = (shared.threpsisReader ??= { client: createWorkerClient(threadOf("reading.thread.mjs")), waiting: 0, last: Promise.resolve() });
+  const reader = (shared.threpsisReader ??= {
+    client: createWorkerClient(threadOf(() => new Worker(join(process.cwd(), ".build", "reading.thread.mjs")))),
+    waiting: 0,
+    last: Promise.resolve(),
+  });
   if (reader.waiting > MOST_WAITING)
     throw new Refusal(503, "Others are reading just now; try again in a few seconds.", [], { headers: { "retry-after": "5" } });
   reader.waiting++;

@@ -1,3 +1,5 @@
+import { join } from "node:path";
+import { Worker } from "node:worker_threads";
 import type { AdaptationProblem, Ending, Progress } from "../core/substitution";
 import { createWorkerClient, type WorkerClient } from "../workers/worker-client";
 import { Refusal } from "./problem-details";
@@ -19,7 +21,7 @@ export async function proposeOnServer(problem: AdaptationProblem, left: AbortSig
   const queue = (shared.threpsisSolver ??= { client: null, waiting: 0, last: Promise.resolve() });
   if (queue.waiting > MOST_WAITING) throw new Refusal(503, "The solver is busy; try again in a few seconds.", [], { headers: { "retry-after": "5" } });
   queue.waiting++;
-  const client = (queue.client ??= createWorkerClient(threadOf("solver.thread.mjs")));
+  const client = (queue.client ??= createWorkerClient(threadOf(() => new Worker(join(process.cwd(), ".build", "solver.thread.mjs")))));
   // The place is free as soon as the one who had it has gone, whether it was their turn or not.
   let held = true;
   const giveBack = () => {

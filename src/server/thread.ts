@@ -1,13 +1,12 @@
-import { join } from "node:path";
-import { Worker } from "node:worker_threads";
+import type { Worker } from "node:worker_threads";
 import type { Reply } from "../workers/protocol";
 import type { SpawnWorker } from "../workers/worker-client";
 
-/** A worker thread of the built app, by the name of its file. It does not keep the process alive. */
+/** A worker thread behind its client. Started by the caller, by a literal path: the bundler has to see which file it is. It does not keep the process alive. */
 export const threadOf =
-  <Question, Step, Answer>(file: string): SpawnWorker<Question, Step, Answer> =>
+  <Question, Step, Answer>(start: () => Worker): SpawnWorker<Question, Step, Answer> =>
   ({ onReply, onCrash }) => {
-    const worker = new Worker(join(process.cwd(), ".build", file));
+    const worker = start();
     worker.unref();
     worker.on("message", (reply: Reply<Step, Answer>) => onReply(reply));
     worker.on("error", (error) => onCrash(error.message));
