@@ -133,7 +133,7 @@ export function schemaErrors(validate: ValidateFunction, value: unknown): Proble
   if (JSON.stringify(value).length <= MOST_THOROUGH) {
     const all = thorough.get(validate) ?? ajvThorough.compile(validate.schema);
     thorough.set(validate, all);
-    all(value);
+    void all(value);
     errors = all.errors ?? errors;
   }
   return (errors ?? []).slice(0, MOST_ERRORS).map((error) => {

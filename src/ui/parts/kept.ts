@@ -17,12 +17,16 @@ const locks = typeof navigator === "undefined" ? undefined : (navigator as { rea
 // Held for as long as this window lives: by it others tell that what stands under its name is not left behind.
 void locks?.request(aliveLock(WINDOW), () => new Promise(() => undefined)).catch(() => undefined);
 
+let full = false;
+
 /** Keeps a value under a name until it is forgotten, over a reload too. Where the store takes nothing more, that is told. */
 export function keep(name: string, value: unknown): void {
   try {
     localStorage.setItem(placeOf(name), JSON.stringify(value));
-    withdraw(FULL);
+    if (full) withdraw(FULL);
+    full = false;
   } catch {
+    full = true;
     failed(
       "This browser's store is full, or closed to this page: what you type here is lost if the page goes before it is saved. Leave it open until it says “Saved”.",
       undefined,

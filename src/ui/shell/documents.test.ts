@@ -118,6 +118,40 @@ describe("a document that is edited", () => {
     expect(offered.map(({ document }) => document)).toEqual(["of the second"]);
   });
 
+  it("of windows that are gone is told from that of windows that live by the browser's locks", async () => {
+    const held = new Set<string>();
+    vi.stubGlobal("navigator", {
+      locks: {
+        request: (name: string) => {
+          held.add(name);
+          return new Promise(() => undefined);
+        },
+        query: () => Promise.resolve({ held: [...held].map((name) => ({ name })) }),
+      },
+    });
+    const names: string[] = [];
+    for (const name of ["first", "second"]) {
+      await newWindow();
+      // A window that is gone looks for nothing any more.
+      documents.show(URL, { document: "base", revision: 1 }, () => undefined)();
+      await vi.waitFor(() => expect(held.size).toBe(names.length + 1));
+      documents.edit(URL, `of the ${name}`);
+      names.push([...held].at(-1) ?? "");
+    }
+    await newWindow();
+    const seen: [unknown, boolean][] = [];
+    const end = documents.show(URL, { document: "base", revision: 1 }, (left, settled) => seen.push([left.document, settled !== null]));
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(seen).toEqual([]);
+    for (const name of names) held.delete(name);
+    await vi.waitFor(() => expect(seen.length).toBe(2), { timeout: 3000 });
+    expect(seen).toEqual([
+      ["of the first", false],
+      ["of the second", true],
+    ]);
+    end();
+  });
+
   it("says so where the browser's store takes nothing more, and is sent all the same", async () => {
     const messages = await import("./messages");
     const told: string[] = [];
