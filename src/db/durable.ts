@@ -110,24 +110,31 @@ export async function openDatabase(
     const replaceAll: DurableDatabase["replaceAll"] = async (dump, { keep, onRows }) => {
       stillWhole();
       await stageRows(pg, dump, onRows ?? (() => undefined));
-      const number = position + 1;
       let takeBack = () => undefined as unknown;
+      // Known only within the transaction: others may have written while the rows were laid beside.
+      let number: number | null = null;
       try {
         await pg.transaction(async (inner) => {
           takeBack = keep(await dumpRows(inner, new Date().toISOString()));
           await loadStaged(inner);
-          await setPosition(inner, number);
-          // All that is there stands in the checkpoint: it takes the place of an entry in the journal.
+          await setPosition(inner, position + 1);
+          number = position + 1;
+          // All that is there stands in the checkpoint: it takes the place of an entry in the journal. What is written next
+          // goes into the journal after it, so that one is opened before anybody else can write.
           await writeCheckpoint(folder, inner, number);
+          followedBy(number);
           position = number;
         });
       } catch (error) {
         takeBack();
-        rmSync(checkpointPath(folder, number), { force: true });
-        if (position === number) broken = error;
+        if (number !== null) {
+          // The checkpoint tells of what was not committed.
+          broken = error;
+          rmSync(checkpointPath(folder, number), { force: true });
+          rmSync(journalPath(folder, number), { force: true });
+        }
         throw error;
       }
-      followedBy(number);
     };
     return {
       query: (sql, parameters) => (READS.test(sql) ? pg.query(sql, parameters) : transaction((connection) => connection.query(sql, parameters))),

@@ -26,6 +26,8 @@ const TRIES = 5;
 /** Makes the folder, for its owner alone. Throws FolderNotWritable where nothing can be written to it. */
 function ownFolder(folder: string): void {
   try {
+    // PGlite makes files of its own in it: they too are for the owner alone.
+    process.umask(0o077);
     mkdirSync(folder, { recursive: true, mode: 0o700 });
     accessSync(folder, constants.W_OK | constants.X_OK);
     const trial = join(folder, `.writable-${process.pid}`);

@@ -1,14 +1,13 @@
 import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import type { ValidateFunction } from "ajv";
-import { overLimits, type Recipe } from "../core/recipe";
 import * as db from "../db";
 import { dataFolder, getDatabase } from "./database";
 import { ajv, MOST_REVISION, schemaErrors } from "./door";
 import { Refusal } from "./problem-details";
 import { validatePantry } from "./pantry-schema";
 import { validateEaters, validateHousehold, validateHouseRules } from "./household-schema";
-import { validateBench, validateRecipe, validateTable, VERSION_LIMITS } from "./schemas";
+import { validateBench, validateStoredRecipe, validateTable, VERSION_LIMITS } from "./schemas";
 import { validateSnapshot } from "./snapshot";
 
 /** The largest backup that is taken in by a browser, bytes; `npm run restore` takes any. */
@@ -104,10 +103,6 @@ export async function readBackup(text: string, told: (progress: RestoreProgress)
       const [error] = schemaErrors(validate, read);
       refuse(i, table, error?.pointer ?? "", error?.detail ?? "It does not fit.");
     }
-    if (table === "recipe" || table === "recipe_revision") {
-      const [over] = overLimits((read as { readonly document: Recipe }).document);
-      if (over) refuse(i, table, `/document${over.pointer}`, over.detail);
-    }
   }
   return current;
 }
@@ -166,7 +161,15 @@ const orNull = (schema: unknown) => ({ anyOf: [schema as object, { type: "null" 
 
 const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
   recipe: ajv.compile(
-    row({ id: text, title: text, document: validateRecipe.schema as object, revision: counted, created_at: time, updated_at: time, deleted_at: timeOrNull }),
+    row({
+      id: text,
+      title: text,
+      document: validateStoredRecipe.schema as object,
+      revision: counted,
+      created_at: time,
+      updated_at: time,
+      deleted_at: timeOrNull,
+    }),
   ),
   adaptation: ajv.compile(
     row({
@@ -192,7 +195,7 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
       whom: { type: "string", maxLength: VERSION_LIMITS.whom },
     }),
   ),
-  recipe_revision: ajv.compile(row({ recipe_id: text, revision: counted, document: validateRecipe.schema as object, replaced_at: time })),
+  recipe_revision: ajv.compile(row({ recipe_id: text, revision: counted, document: validateStoredRecipe.schema as object, replaced_at: time })),
   setting: ajv.compile({
     ...row({ key: text, value: {}, revision: counted }),
     allOf: Object.entries({ household: validateHousehold, pantry: validatePantry, eaters: validateEaters, "house-rules": validateHouseRules }).map(

@@ -5,7 +5,7 @@ import { RECIPE_LIMITS, type Recipe } from "../core/recipe";
 import type { DiningTable } from "../core/substitution";
 import { ajv } from "./door";
 import { isoDay, tableParts } from "./household-schema";
-import { recipe } from "./recipe-schema";
+import { recipe, storedRecipe } from "./recipe-schema";
 
 const grams = { type: "number", minimum: 0, maximum: 1_000_000 } as const;
 
@@ -55,6 +55,7 @@ const bench: JSONSchemaType<StoredBench> = {
 export const validateTable = ajv.compile(table);
 export const validateBench = ajv.compile(bench);
 export const validateRecipe = ajv.compile(recipe);
+export const validateStoredRecipe = ajv.compile(storedRecipe);
 export const validatePaste = ajv.compile<{ text: string }>({
   type: "object",
   additionalProperties: false,

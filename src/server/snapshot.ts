@@ -2,7 +2,7 @@ import type { Snapshot } from "../core/adaptation";
 import { PROPERTY_IDS } from "../core/evaluate";
 import { ALLERGENS, FAMILIES, MICRONUTRIENTS, NUTRIENTS, ORIGINS, ROLES, SUGAR_CLASSES } from "../core/food";
 import { ajv } from "./door";
-import { validateRecipe, validateTable } from "./schemas";
+import { validateStoredRecipe, validateTable } from "./schemas";
 
 const words = (most: number) => ({ type: "string", maxLength: most }) as const;
 const maybe = (schema: object) => ({ anyOf: [schema, { type: "null" }] });
@@ -74,7 +74,7 @@ export const validateSnapshot = ajv.compile<Snapshot>(
       schema: { const: 1 },
       modelVersion: words(100),
       label: words(200),
-      recipe: validateRecipe.schema as object,
+      recipe: validateStoredRecipe.schema as object,
       table: validateTable.schema as object,
       factor: amount,
       rows: list(
@@ -86,7 +86,7 @@ export const validateSnapshot = ajv.compile<Snapshot>(
           change: { enum: ["as is", "amount", "replaced", "added", "left out"] },
           why: words(500),
           recipeFood: maybe(words(200)),
-          recipeText: maybe(words(2000)),
+          recipeText: maybe(words(5000)),
           recipeGrams: maybe(amount),
         }),
         400,
@@ -94,10 +94,10 @@ export const validateSnapshot = ajv.compile<Snapshot>(
       steps: list(
         record({
           from: place,
-          segments: list(record({ text: words(10_000), kind: { enum: ["plain", "changed", "removed"] } }), 10_000),
+          segments: list(record({ text: words(5_000_000), kind: { enum: ["plain", "changed", "removed"] } }), 10_000),
           why: words(2000),
         }),
-        1000,
+        100_000,
       ),
       notes: list(record({ kind: { enum: ["ask", "watch", "know"] }, text: words(5000) }), 400),
       asHandedDown: side,

@@ -171,6 +171,32 @@ describe("what is accepted can be restored", () => {
   }, 120_000);
 });
 
+describe("what an earlier version took in", () => {
+  it("is backed up and restored though no recipe of that size is taken today, and its versions are shown", async () => {
+    const [id = ""] = await addRecipes([{ ...PLAIN, title: "Of an earlier version" }]);
+    await saveTable(id, { document: tableOf({ servings: 4 }), revision: 0 });
+    const version = await keepVersion(id, BENCH);
+    const large = {
+      servings: 5000,
+      notes: "n".repeat(30_000),
+      components: Array.from({ length: 40 }, (_, i) => ({ id: `c${i}`, name: `Part ${i}`, use: { kind: "whole" } })),
+    };
+    const database = await getDatabase();
+    await database.query("UPDATE recipe SET document = document || $2::jsonb WHERE id = $1", [id, JSON.stringify(large)]);
+    await database.query("UPDATE version SET snapshot = jsonb_set(snapshot, '{recipe}', (snapshot->'recipe') || $2::jsonb) WHERE id = $1", [
+      version,
+      JSON.stringify(large),
+    ]);
+    const before = await rows();
+    await restoreBackup((await makeBackup()).text);
+    expect(await rows()).toEqual(before);
+    expect((await getKitchen()).kept.find((each) => each.id === version)?.whole?.servings).toBe(4);
+    const { recipe, revision } = (await db.findRecipe(await getDatabase(), id)) ?? { recipe: PLAIN, revision: 0 };
+    expect((await refusal(() => saveRecipe(id, { document: recipe, revision })))?.status).toBe(422);
+    expect(await saveRecipe(id, { document: { ...recipe, servings: 50, notes: "", components: [] }, revision })).toBe(revision + 1);
+  }, 60_000);
+});
+
 describe("a backup that does not fit", () => {
   const kept = () => readdirSync(join(folder, "before-restore")).sort();
   /** The backup with one row changed, and its checksum made to fit again. */
@@ -205,7 +231,7 @@ describe("a backup that does not fit", () => {
         ...row,
         document: {
           ...(row.document as object),
-          lines: Array.from({ length: 100 }, (_, i) => ({ id: `l${i}`, text: "x".repeat(2000), choice: {} })),
+          lines: Array.from({ length: 401 }, (_, i) => ({ id: `l${i}`, text: "x".repeat(2000), choice: {} })),
           notes: "n",
         },
       }),

@@ -22,7 +22,7 @@ export { createFoodMatcher, type FoodMatcher } from "./match-food";
 export { preparedWith } from "./prepared-with";
 export { type LineReading, type ReadingContext } from "./read-line";
 export { readRecipeText, readServings, type PasteProblem } from "./read-text";
-export { overLimits, RECIPE_LIMITS } from "./limits";
+export { overLimits, RECIPE_LIMITS, STORED_RECIPE_LIMITS, type RecipeLimits } from "./limits";
 export { guessArchetype } from "./archetype";
 export { readRecipe, type ReadRecipe } from "./read-recipe";
 export { readJsonLd } from "./json-ld";

@@ -17,6 +17,24 @@ export const RECIPE_LIMITS = {
   characters: 200_000,
 } as const;
 
+export type RecipeLimits = Readonly<Record<keyof typeof RECIPE_LIMITS, number>>;
+
+/** What earlier versions took in by one door or another, and keep: it is read, backed up and restored, and has to be shortened before it is saved again. */
+export const STORED_RECIPE_LIMITS: RecipeLimits = {
+  titleCharacters: 200,
+  servings: Number.MAX_VALUE,
+  lines: 400,
+  lineCharacters: 5000,
+  steps: 100_000,
+  stepCharacters: 5_000_000,
+  components: 1000,
+  componentCharacters: 1000,
+  tags: 100,
+  tagCharacters: 200,
+  notesCharacters: 5_000_000,
+  characters: 16_000_000,
+};
+
 /** What of a recipe is larger than it may be, and where (JSON pointer). */
 export interface OverLimit {
   readonly pointer: string;
