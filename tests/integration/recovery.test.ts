@@ -216,6 +216,40 @@ describe("damage to a folder", () => {
   }, 60_000);
 });
 
+describe("a restore", () => {
+  it("with others writing before, beside and after it comes back from checkpoint and journal as it was", async () => {
+    const { folder } = await filledFolder();
+    const database = await db.openDatabase(folder);
+    const dump = await database.transaction((connection) => db.dumpRows(connection, AT));
+    const beside: Promise<void>[] = [];
+    let number = 0;
+    const write = () => beside.push(db.insertRecipe(database, `beside-${number++}`, recipe("Beside"), AT));
+    const restored = database.replaceAll(dump, {
+      keep: () => {
+        write();
+        return () => undefined;
+      },
+      onRows: write,
+    });
+    for (let i = 0; i < 20; i++) write();
+    await restored;
+    for (let i = 0; i < 5; i++) write();
+    await Promise.all(beside);
+    const there = await idsIn(database);
+    await database.close();
+    for (const spoil of [
+      () => undefined,
+      () => writeFileSync(join(folder, "opened"), "an earlier start"),
+      () => rmSync(join(folder, "postgres"), { recursive: true }),
+    ]) {
+      spoil();
+      const again = await db.openDatabase(folder);
+      expect(await idsIn(again)).toEqual(there);
+      await again.close();
+    }
+  }, 120_000);
+});
+
 describe("the journal", () => {
   it("keeps what is written under the number of what was taken back, in today's files and in earlier ones", () => {
     const path = join(fresh(), "journal");
