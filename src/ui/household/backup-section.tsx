@@ -28,8 +28,12 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
   }, []);
 
   const put = async (work: () => Promise<unknown>) => {
-    const busy = (words: string) => setState((now) => (now.kind === "busy" && now.words === words ? now : { kind: "busy", words }));
-    setState({ kind: "busy", words: "Saving what was typed" });
+    // What is told of it after it has ended tells of nothing any more.
+    let going = true;
+    const busy = (words: string) => {
+      if (going) setState({ kind: "busy", words });
+    };
+    busy("Saving what was typed");
     const asking = setInterval(() => {
       // Where nothing is told of it, the words stay as they are.
       void send("GET", "/api/backup/progress").then(
@@ -47,6 +51,7 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
       // Everything was replaced beneath the page: it starts anew.
       window.location.reload();
     } catch (error) {
+      going = false;
       clearInterval(asking);
       setState({ kind: "refused", why: why(error, "It could not be put in place.") });
     }
