@@ -46,5 +46,9 @@ export interface UnderstoodRecipe {
   readonly asked: number;
   readonly notes: string;
 }
-/** Nothing where no recipe can be seen in a text yet. */
-export type ReadingAnswer = readonly UnderstoodRecipe[];
+export interface ReadingAnswer {
+  /** None where no recipe can be seen in a text yet. */
+  readonly recipes: readonly UnderstoodRecipe[];
+  /** What of a text is larger than a recipe may be, in words; empty where nothing is. */
+  readonly tooLarge: string;
+}

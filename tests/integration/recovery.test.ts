@@ -237,10 +237,11 @@ describe("a restore", () => {
     await Promise.all(beside);
     const there = await idsIn(database);
     await database.close();
+    // Without the database first: what follows from the files alone must be all.
     for (const spoil of [
+      () => rmSync(join(folder, "postgres"), { recursive: true }),
       () => undefined,
       () => writeFileSync(join(folder, "opened"), "an earlier start"),
-      () => rmSync(join(folder, "postgres"), { recursive: true }),
     ]) {
       spoil();
       const again = await db.openDatabase(folder);

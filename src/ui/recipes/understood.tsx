@@ -10,11 +10,19 @@ import { useReading, type Reading } from "./use-reading";
 /** What pasted text is understood as, while it is written; nothing where no recipe can be seen in it yet. */
 export function UnderstoodText({ text }: { readonly text: string }) {
   const reading = useReading(useMemo(() => ({ kind: "text", text }), [text]));
-  const [recipe] = reading.answer ?? [];
+  const [recipe] = reading.answer?.recipes ?? [];
   return (
     <>
       <HowFar reading={reading} />
-      {recipe ? <Understood recipe={recipe} /> : reading.answer && <p className="rule-t mt-1 pt-2 t-ledger text-ink2">No ingredient line is seen in it yet.</p>}
+      {recipe ? (
+        <Understood recipe={recipe} />
+      ) : (
+        reading.answer && (
+          <p className="rule-t mt-1 pt-2 t-ledger text-ink2">
+            {reading.answer.tooLarge ? `Larger than a recipe may be here. ${reading.answer.tooLarge}` : "No ingredient line is seen in it yet."}
+          </p>
+        )
+      )}
     </>
   );
 }
@@ -26,7 +34,7 @@ export function UnderstoodRecipes({ recipes, before }: { readonly recipes: reado
     <>
       <HowFar reading={reading} />
       {recipes.map((recipe, i) => {
-        const understood = reading.answer?.[i];
+        const understood = reading.answer?.recipes[i];
         return (
           <div key={i} className="mb-4">
             {before(i)}

@@ -5,9 +5,10 @@ import type { ReadingAnswer, ReadingQuestion, UnderstoodLine, UnderstoodRecipe }
 /** What a text, or each recipe of a file, would be read as in this kitchen. */
 export function understand({ of, pantry, household, rules }: ReadingQuestion): ReadingAnswer {
   const knowledge = knowledgeOf(pantry, household, rules);
-  if (of.kind === "recipes") return of.recipes.map((recipe) => understoodOf(recipe, knowledge, household.measures));
+  if (of.kind === "recipes") return { recipes: of.recipes.map((recipe) => understoodOf(recipe, knowledge, household.measures)), tooLarge: "" };
   const read = readRecipeText(of.text);
-  return read.ok ? [understoodOf(read.value, knowledge, household.measures)] : [];
+  if (read.ok) return { recipes: [understoodOf(read.value, knowledge, household.measures)], tooLarge: "" };
+  return { recipes: [], tooLarge: read.error.kind === "over limits" ? read.error.over.map(({ detail }) => detail).join(" ") : "" };
 }
 
 function understoodOf(recipe: Recipe, knowledge: Knowledge, measures: ReadingQuestion["household"]["measures"]): UnderstoodRecipe {
