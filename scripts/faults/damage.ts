@@ -62,13 +62,15 @@ async function start(folder: string): Promise<string> {
 export async function damageTable(rows: [string, string, string][]): Promise<void> {
   const made = newFolder();
   const app = await startApp(made, { environment: { THREPSIS_SEED: "" } });
-  for (let i = 0; i < 8; i++) await send(app.address, "POST", "/api/recipes", { text: `Kept sweet ${i}\n1 cup sugar\n1 cup milk` });
+  for (let i = 0; i < 8; i++) await send(app.address, "POST", "/api/recipes", { text: `Kept ${"x".repeat(i + 1)} sweet\n1 cup sugar\n1 cup milk` });
   await app.stop();
-  // A second start after a power cut makes a second checkpoint; then some more is written.
+  // Each restore makes a checkpoint of its own; then some more is written.
   for (const more of [8, 9]) {
     const again = await startApp(made, { environment: { THREPSIS_SEED: "" } });
-    await send(again.address, "PUT", "/api/backup", await (await fetch(`${again.address}/api/backup`)).text());
-    for (let i = 0; i < 4; i++) await send(again.address, "POST", "/api/recipes", { text: `More ${more} ${i}\n1 cup sugar` });
+    const backup = await (await fetch(`${again.address}/api/backup`)).text();
+    const { ok } = await fetch(`${again.address}/api/backup`, { method: "PUT", body: backup, headers: { "content-type": "application/jsonl" } });
+    if (!ok) throw new Error("The backup could not be put in place.");
+    for (let i = 0; i < 4; i++) await send(again.address, "POST", "/api/recipes", { text: `More of it (${more}, ${i})\n1 cup sugar` });
     await again.stop();
   }
   for (const [name, spoil] of DAMAGES) {

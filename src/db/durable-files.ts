@@ -1,6 +1,10 @@
 import { closeSync, fsyncSync, openSync, readdirSync, renameSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 
+/** By the codes of the system and of PostgreSQL, and by what PGlite says. */
+export const isFullDisk = (error: unknown): boolean =>
+  error instanceof Error && (("code" in error && ["ENOSPC", "EDQUOT", "53100"].includes(String(error.code))) || /no space left/i.test(error.message));
+
 function sync(path: string): void {
   const file = openSync(path, "r");
   try {

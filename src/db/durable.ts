@@ -3,19 +3,23 @@ import { join } from "node:path";
 import { bootMark } from "./boot";
 import type { Connection, Database } from "./database";
 import { dumpRows, loadStaged, stageRows, type Dump } from "./dump";
-import { syncTree, writeDurably } from "./durable-files";
+import { isFullDisk, syncTree, writeDurably } from "./durable-files";
 import { checkpointPath, journalPath, lastCheckpoint } from "./history";
 import { openJournal, type Statement } from "./journal";
-import { takeFolder } from "./lock";
+import { fullDisk, takeFolder } from "./lock";
 import { addNotices } from "./notices";
 import { recover, setPosition, writeCheckpoint } from "./recovery";
 
 const MOST_JOURNAL_BYTES = 16 * 1024 * 1024;
+/** To do a change again takes about a millisecond: a rebuild is not to take longer than some seconds. */
+const MOST_JOURNAL_ENTRIES = 2000;
 const READS = /^\s*select\b/i;
 
 export interface OpenOptions {
   /** A journal longer than this is followed by a new checkpoint. */
   readonly mostJournalBytes?: number;
+  /** So is one of more entries. */
+  readonly mostJournalEntries?: number;
   /** Goes on with what can be read where something cannot. */
   readonly salvage?: boolean;
   /** Begins a new database although an earlier one was set aside. */
@@ -40,10 +44,11 @@ export interface DurableDatabase extends Database {
  */
 export async function openDatabase(
   folder: string,
-  { mostJournalBytes = MOST_JOURNAL_BYTES, salvage = false, anew = false }: OpenOptions = {},
+  { mostJournalBytes = MOST_JOURNAL_BYTES, mostJournalEntries = MOST_JOURNAL_ENTRIES, salvage = false, anew = false }: OpenOptions = {},
 ): Promise<DurableDatabase> {
-  const release = takeFolder(folder);
+  let release = (): void => undefined;
   try {
+    release = takeFolder(folder);
     const mark = join(folder, "opened");
     const powerLost = existsSync(mark) && readFileSync(mark, "utf8") !== bootMark();
     // Closed in good order its files are on the disk; from now on they may not be.
@@ -52,7 +57,8 @@ export async function openDatabase(
     const { pg } = recovered;
     let { position } = recovered;
     if (recovered.checkpoint || lastCheckpoint(folder) === null) await writeCheckpoint(folder, pg, position);
-    let journal = openJournal(journalPath(folder, lastCheckpoint(folder) ?? position));
+    let since = lastCheckpoint(folder) ?? position;
+    let journal = openJournal(journalPath(folder, since));
     writeDurably(mark, bootMark());
     for (const text of recovered.told) console.error(`Threpsis data: ${text}`);
     addNotices(folder, recovered.told, new Date().toISOString());
@@ -65,6 +71,7 @@ export async function openDatabase(
       const next = openJournal(journalPath(folder, number));
       journal.close();
       journal = next;
+      since = number;
     };
     // Within a transaction, so that no write comes between the rows and their number.
     const checkpoint = () =>
@@ -101,7 +108,7 @@ export async function openDatabase(
         throw error;
       }
       // The write is safe already; a checkpoint that fails is tried again after the next one.
-      if (written.number !== null && journal.bytes() > mostJournalBytes)
+      if (written.number !== null && (journal.bytes() > mostJournalBytes || position - since >= mostJournalEntries))
         await checkpoint().catch((error: unknown) =>
           console.error("Threpsis data: no checkpoint could be made:", error instanceof Error ? error.message : error),
         );
@@ -112,13 +119,14 @@ export async function openDatabase(
       await stageRows(pg, dump, onRows ?? (() => undefined));
       let takeBack = () => undefined as unknown;
       // Known only within the transaction: others may have written while the rows were laid beside.
-      let number: number | null = null;
+      const written: { number: number | null } = { number: null };
       try {
         await pg.transaction(async (inner) => {
           takeBack = keep(await dumpRows(inner, new Date().toISOString()));
           await loadStaged(inner);
-          await setPosition(inner, position + 1);
-          number = position + 1;
+          const number = position + 1;
+          await setPosition(inner, number);
+          written.number = number;
           // All that is there stands in the checkpoint: it takes the place of an entry in the journal. What is written next
           // goes into the journal after it, so that one is opened before anybody else can write.
           await writeCheckpoint(folder, inner, number);
@@ -127,11 +135,11 @@ export async function openDatabase(
         });
       } catch (error) {
         takeBack();
-        if (number !== null) {
+        if (written.number !== null) {
           // The checkpoint tells of what was not committed.
           broken = error;
-          rmSync(checkpointPath(folder, number), { force: true });
-          rmSync(journalPath(folder, number), { force: true });
+          rmSync(checkpointPath(folder, written.number), { force: true });
+          rmSync(journalPath(folder, written.number), { force: true });
         }
         throw error;
       }
@@ -150,7 +158,7 @@ export async function openDatabase(
     };
   } catch (error) {
     release();
-    throw error;
+    throw isFullDisk(error) ? fullDisk(folder) : error;
   }
 }
 

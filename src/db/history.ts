@@ -1,5 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, readdirSync, renameSync, rmSync, statSync } from "node:fs";
 import { basename, join } from "node:path";
+import { fail } from "../core/numeric";
 import { decodeDump, type Dump } from "./dump";
 import { syncFolder } from "./durable-files";
 import { readJournal, type JournalEntry } from "./journal";
@@ -64,7 +65,10 @@ export function readHistory(folder: string): History {
   /** The number of the newest checkpoint that was passed over. */
   let passed = 0;
   for (const number of numbersOf(folder, "checkpoint").reverse()) {
-    const read = decodeDump(readFileSync(checkpointPath(folder, number), "utf8"));
+    const read = whereReadable(
+      () => decodeDump(readFileSync(checkpointPath(folder, number), "utf8")),
+      (why) => fail({ line: 1, why }),
+    );
     if (read.ok) {
       [from, dump] = [number, read.value];
       break;
@@ -76,10 +80,17 @@ export function readHistory(folder: string): History {
   const readable: JournalEntry[] = [];
   for (const number of numbersOf(folder, "journal")) {
     if (from !== null && number < from) continue;
-    const { entries, damaged } = readJournal(journalPath(folder, number));
+    const path = journalPath(folder, number);
+    const { entries, why } = whereReadable<{ readonly entries: readonly JournalEntry[]; readonly why: string | null }>(
+      () => {
+        const { entries, damaged } = readJournal(path);
+        return { entries, why: damaged.length > 0 ? `line ${damaged.join(", ")} cannot be read` : null };
+      },
+      (why) => ({ entries: [], why }),
+    );
     readable.push(...entries);
-    if (damaged.length > 0) damage.push({ path: journalPath(folder, number), why: `line ${damaged.join(", ")} cannot be read` });
-    gaps ||= damaged.length > 0;
+    if (why !== null) damage.push({ path, why });
+    gaps ||= why !== null;
   }
   const entries: JournalEntry[] = [];
   let reaches = from ?? 0;
@@ -92,6 +103,17 @@ export function readHistory(folder: string): History {
   if (from !== null && beyond.length > 0 && !gaps)
     damage.push({ path: journalPath(folder, from), why: `change ${reaches + 1} is missing, with ${beyond.length} after it` });
   return { from, dump, entries, reaches, damage, complete: from !== null && !gaps && beyond.length === 0 && reaches >= passed };
+}
+
+/** What is read, or, where the disk does not give the file out, what that makes of it. */
+function whereReadable<T>(read: () => T, unreadable: (why: string) => T): T {
+  try {
+    return read();
+  } catch (error) {
+    const code = error instanceof Error && "code" in error ? String(error.code) : null;
+    if (code === null) throw error;
+    return unreadable(`the file cannot be read: ${code}`);
+  }
 }
 
 const asideFolder = (folder: string) => join(folder, "set-aside");

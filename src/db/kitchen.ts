@@ -12,6 +12,23 @@ export interface OnTheGo {
   readonly touchedAt: string;
 }
 
+/** When each was last changed, and when a version of it was last kept. */
+const TOUCHED = `(
+  SELECT recipe.id, GREATEST(recipe.updated_at, adaptation.updated_at) AS touched_at,
+    count(version.id)::int AS version_count, max(version.kept_at) AS kept_at
+  FROM recipe
+  LEFT JOIN adaptation ON adaptation.recipe_id = recipe.id
+  LEFT JOIN version ON version.recipe_id = recipe.id AND version.deleted_at IS NULL
+  WHERE recipe.deleted_at IS NULL
+  GROUP BY recipe.id, adaptation.recipe_id
+) AS touched`;
+const STILL_GOING = "(kept_at IS NULL OR kept_at < touched_at)";
+
+export async function countOnTheGo(db: Connection, since: string): Promise<number> {
+  const [row] = await db.query<{ total: number }>(`SELECT count(*)::int AS total FROM ${TOUCHED} WHERE touched_at >= $1 AND ${STILL_GOING}`, [since]);
+  return row?.total ?? 0;
+}
+
 /** Recipes that were worked on since a moment, and of which nothing was kept since then; the latest first, and how many there are of them. */
 export async function listOnTheGo(db: Connection, since: string, limit: number): Promise<{ readonly items: readonly OnTheGo[]; readonly total: number }> {
   const rows = await db.query<{
@@ -23,21 +40,12 @@ export async function listOnTheGo(db: Connection, since: string, limit: number):
     touched_at: Date | string;
     total: number;
   }>(
-    `WITH touched AS (
-       SELECT recipe.id, GREATEST(recipe.updated_at, adaptation.updated_at) AS touched_at,
-         count(version.id)::int AS version_count, max(version.kept_at) AS kept_at
-       FROM recipe
-       LEFT JOIN adaptation ON adaptation.recipe_id = recipe.id
-       LEFT JOIN version ON version.recipe_id = recipe.id AND version.deleted_at IS NULL
-       WHERE recipe.deleted_at IS NULL
-       GROUP BY recipe.id, adaptation.recipe_id
-     ), going AS (
-       SELECT id, touched_at, version_count, (count(*) OVER ())::int AS total FROM touched
-       WHERE touched_at >= $2 AND (kept_at IS NULL OR kept_at < touched_at)
+    `SELECT going.id, document, dining_table, bench, version_count, touched_at, total
+     FROM (
+       SELECT id, touched_at, version_count, (count(*) OVER ())::int AS total FROM ${TOUCHED}
+       WHERE touched_at >= $2 AND ${STILL_GOING}
        ORDER BY touched_at DESC, id LIMIT $1
-     )
-     SELECT going.id, document, dining_table, bench, version_count, touched_at, total
-     FROM going JOIN recipe USING (id) LEFT JOIN adaptation ON adaptation.recipe_id = going.id
+     ) AS going JOIN recipe USING (id) LEFT JOIN adaptation ON adaptation.recipe_id = going.id
      ORDER BY touched_at DESC, going.id`,
     [limit, since],
   );

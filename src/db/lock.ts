@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { accessSync, chmodSync, constants, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
+import { isFullDisk } from "./durable-files";
 
 /** Who holds a data folder. */
 interface Holder {
@@ -21,6 +22,9 @@ export class FolderInUse extends Error {
   }
 }
 
+export const fullDisk = (folder: string): FolderNotWritable =>
+  new FolderNotWritable(`The disk that holds ${folder} is full. Make room on it, then start again; nothing was changed.`);
+
 const TRIES = 5;
 
 /** Makes the folder, for its owner alone. Throws FolderNotWritable where nothing can be written to it. */
@@ -34,11 +38,9 @@ function ownFolder(folder: string): void {
     writeFileSync(trial, "", { mode: 0o600 });
     rmSync(trial, { force: true });
   } catch (error) {
-    const code = (error as NodeJS.ErrnoException).code ?? "";
-    if (code === "ENOSPC" || code === "EDQUOT")
-      throw new FolderNotWritable(`The disk that holds ${folder} is full. Make room on it, then start again; nothing was changed.`);
+    if (isFullDisk(error)) throw fullDisk(folder);
     throw new FolderNotWritable(
-      `Nothing can be written to the data folder ${folder} (${code}): it is read-only, or belongs to another user. Make it writable, or set THREPSIS_DATA to another folder.`,
+      `Nothing can be written to the data folder ${folder} (${(error as NodeJS.ErrnoException).code ?? ""}): it is read-only, or belongs to another user. Make it writable, or set THREPSIS_DATA to another folder.`,
     );
   }
   // What was made by an earlier version may be open to others.

@@ -1,4 +1,5 @@
-import { mkdirSync } from "node:fs";
+import { existsSync, mkdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
 import { DatabaseError, type Connection, type Database, type Parameter } from "./database";
 
@@ -18,10 +19,17 @@ const face = (of: { query: PGlite["query"] }): Connection => ({
   },
 });
 
+/** A new, empty database, which PGlite takes some seconds to make: packed by the build, and unpacked wherever one is begun. */
+function emptyDatabase(): { readonly loadDataDir?: Blob } {
+  const packed = join(process.cwd(), ".build", "empty-database.tar.gz");
+  return existsSync(packed) ? { loadDataDir: new Blob([readFileSync(packed)], { type: "application/x-gzip" }) } : {};
+}
+
 /** PGlite in a folder, or in memory where that is null. By itself it never reaches the disk's platter; see durable.ts. */
 export async function openPglite(path: string | null): Promise<Database> {
   if (path !== null) mkdirSync(path, { recursive: true, mode: 0o700 });
-  const pg = await PGlite.create(path === null ? {} : { dataDir: path, relaxedDurability: false });
+  const begun = path !== null && existsSync(join(path, "PG_VERSION"));
+  const pg = await PGlite.create({ ...(begun ? {} : emptyDatabase()), ...(path === null ? {} : { dataDir: path, relaxedDurability: false }) });
   return {
     ...face(pg),
     transaction: (work) => pg.transaction((inner) => work(face({ query: inner.query.bind(inner) as PGlite["query"] }))),

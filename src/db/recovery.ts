@@ -213,9 +213,11 @@ export async function recover(
       if (found.kind === "open") await found.pg.close();
       throw new CannotRecover(`${plan.why}${found.kind === "unreadable" ? ` (${found.why})` : ""}\n${waysOut(folder, history.from !== null)}`);
     case "new": {
-      const pg = await openPglite(path);
-      await migrate(pg);
-      return { pg, position: 0, told: [], checkpoint: true };
+      // Made beside, so that a start that is cut short leaves nothing that a later one would take for data.
+      const made = await openPglite(building);
+      await migrate(made);
+      await made.close();
+      return { pg: await putInPlace(folder, building, path, []), position: 0, told: [], checkpoint: true };
     }
     case "reopen": {
       if (found.kind !== "open") throw new CannotRecover("The database is not open.");
@@ -240,13 +242,18 @@ export async function recover(
         throw new CannotRecover(`The database could not be built again: ${error instanceof Error ? error.message : String(error)}\n${waysOut(folder, false)}`);
       }
       await built.close();
-      syncTree(building);
-      setAside(folder, [path, ...damaged]);
-      renameSync(building, path);
-      syncFolder(folder);
-      return { pg: await openPglite(path), position, told: plan.told, checkpoint: plan.checkpoint || migrated > 0 };
+      return { pg: await putInPlace(folder, building, path, [path, ...damaged]), position, told: plan.told, checkpoint: plan.checkpoint || migrated > 0 };
     }
   }
+}
+
+/** Puts a database that was made beside in its place, what was there or is damaged aside, and opens it. */
+async function putInPlace(folder: string, building: string, path: string, aside: readonly string[]): Promise<Database> {
+  syncTree(building);
+  setAside(folder, aside);
+  renameSync(building, path);
+  syncFolder(folder);
+  return openPglite(path);
 }
 
 const TRIES = 5;

@@ -6,9 +6,17 @@ export interface StoredSetting {
   readonly revision: number;
 }
 
+export const NEVER_SAVED: StoredSetting = { value: null, revision: 0 };
+
+/** All settings by key. */
+export async function readSettings(db: Connection): Promise<ReadonlyMap<string, StoredSetting>> {
+  const rows = await db.query<StoredSetting & { readonly key: string }>("SELECT key, value, revision FROM setting");
+  return new Map(rows.map(({ key, value, revision }) => [key, { value, revision }] as const));
+}
+
 export async function readSetting(db: Connection, key: string): Promise<StoredSetting> {
   const [row] = await db.query<StoredSetting>("SELECT value, revision FROM setting WHERE key = $1", [key]);
-  return row ?? { value: null, revision: 0 };
+  return row ?? NEVER_SAVED;
 }
 
 /** Saves over the revision that was read; null where another save came between, and nothing is written. */

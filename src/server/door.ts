@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import Ajv, { type ValidateFunction } from "ajv";
+import { isFullDisk } from "../db/durable-files";
 import { log } from "./log";
 import { problemResponse, Refusal, type ProblemError } from "./problem-details";
 import type { Revised } from "./revised";
@@ -143,15 +144,13 @@ export function schemaErrors(validate: ValidateFunction, value: unknown): Proble
   });
 }
 
-const FULL = new Set(["ENOSPC", "EDQUOT", "53100"]);
 const READ_ONLY = new Set(["EROFS", "EACCES", "EPERM"]);
 
 /** What the disk or the database said of a write, in words that whoever is in front of the screen can do something with. */
 function storeRefusal(error: unknown): Refusal | null {
   for (let each = error; each instanceof Error; each = each.cause) {
     const code = "code" in each ? String(each.code) : "";
-    if (FULL.has(code) || /no space left/i.test(each.message))
-      return new Refusal(507, "The disk is full: this was not saved. Make room on it, then try again; what you typed stays here.");
+    if (isFullDisk(each)) return new Refusal(507, "The disk is full: this was not saved. Make room on it, then try again; what you typed stays here.");
     if (READ_ONLY.has(code)) return new Refusal(507, "The data folder cannot be written to: this was not saved. Make it writable, then try again.");
     // Class 22, data exception: a value that no column can hold.
     if (/^22[0-9A-Z]{3}$/.test(code)) return new Refusal(422, "A value in the request is not one that can be kept. Nothing was changed.");

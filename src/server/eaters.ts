@@ -1,19 +1,21 @@
+import { cache } from "react";
 import { NO_EATERS, type EatersDocument } from "../core/substitution";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { checkedRevised } from "./door";
 import { Refusal } from "./problem-details";
 import { saveRevised, type Revised } from "./revised";
+import { storedSetting } from "./settings";
 import { validateEaters } from "./household-schema";
 import { checkRules } from "./house-rules";
 
 const KEY = "eaters";
 
 /** Who eats at this household; nobody until somebody is named. */
-export async function getEaters(): Promise<Revised<EatersDocument>> {
-  const { value, revision } = await db.readSetting(await getDatabase(), KEY);
+export const getEaters = cache(async (): Promise<Revised<EatersDocument>> => {
+  const { value, revision } = await storedSetting(KEY);
   return { document: validateEaters(value) ? value : NO_EATERS, revision };
-}
+});
 
 export async function saveEaters(body: unknown): Promise<number> {
   const sent = checkedRevised(validateEaters, body);

@@ -1,3 +1,4 @@
+import { cache } from "react";
 import { changedVerdicts, copyOf, householdRules, NO_HOUSE_RULES, ownRuleProblems, type HouseRules, type OwnRule, type Rule } from "../core/models/diet";
 import { RULES } from "../data";
 import * as db from "../db";
@@ -7,14 +8,15 @@ import { validateEaters, validateHouseRules, validateTouched } from "./household
 import { kitchenReference } from "./pantry";
 import { Refusal, type ProblemError } from "./problem-details";
 import { saveRevised, type Revised } from "./revised";
+import { storedSetting } from "./settings";
 
 const KEY = "house-rules";
 
 /** The household's own rule sets and its answers; none until there are some. */
-export async function getHouseRules(): Promise<Revised<HouseRules>> {
-  const { value, revision } = await db.readSetting(await getDatabase(), KEY);
+export const getHouseRules = cache(async (): Promise<Revised<HouseRules>> => {
+  const { value, revision } = await storedSetting(KEY);
   return { document: validateHouseRules(value) ? value : NO_HOUSE_RULES, revision };
-}
+});
 
 /** All rules of this household by id. */
 export const kitchenRules = async (): Promise<ReadonlyMap<string, Rule>> => householdRules(RULES, (await getHouseRules()).document);
@@ -57,7 +59,7 @@ export async function saveHouseRules(body: unknown): Promise<number> {
 /** Who keeps a rule, and at which recipes' tables, in words. */
 export async function keepersOf(id: string): Promise<string[]> {
   const connection = await getDatabase();
-  const { value } = await db.readSetting(connection, "eaters");
+  const { value } = await storedSetting("eaters");
   const eaters = validateEaters(value) ? value.eaters.filter(({ rules }) => rules.includes(id)).map(({ name }) => name) : [];
   const tables = await db.tablesWith(connection, [id], 10);
   return [...eaters, ...tables.map(({ title }) => `at the table of ${title}`)];

@@ -1,3 +1,4 @@
+import { cache } from "react";
 import { completeHousehold, USUAL_HOUSEHOLD, type Household } from "../core/units";
 import * as db from "../db";
 import { getDatabase } from "./database";
@@ -5,15 +6,16 @@ import { checkedPlace } from "../core/calendar";
 import { checkedRevised } from "./door";
 import { Refusal } from "./problem-details";
 import { saveRevised, type Revised } from "./revised";
+import { storedSetting } from "./settings";
 import { validateHousehold } from "./household-schema";
 
 const KEY = "household";
 
 /** The household's measures and units; the usual ones until they are set. */
-export async function getHousehold(): Promise<Revised<Household>> {
-  const { value, revision } = await db.readSetting(await getDatabase(), KEY);
+export const getHousehold = cache(async (): Promise<Revised<Household>> => {
+  const { value, revision } = await storedSetting(KEY);
   return { document: validateHousehold(value) ? completeHousehold(value) : USUAL_HOUSEHOLD, revision };
-}
+});
 
 export async function saveHousehold(body: unknown): Promise<number> {
   const sent = checkedRevised(validateHousehold, body);

@@ -127,8 +127,8 @@ function onShelf(version: db.VersionSummary, snapshot: Snapshot | null): OnShelf
 /** Each place's one-line state, for the spine. */
 export async function placeStates(): Promise<Readonly<Record<"kitchen" | "recipes" | "pantry" | "household", string>>> {
   const database = await getDatabase();
-  const [{ total: goingTotal }, total, { document: household }, { foods }] = await Promise.all([
-    db.listOnTheGo(database, since(), 1),
+  const [goingTotal, total, { document: household }, { foods }] = await Promise.all([
+    db.countOnTheGo(database, since()),
     db.countRecipes(database),
     getHousehold(),
     kitchenReference(),

@@ -1,3 +1,4 @@
+import { cache } from "react";
 import type { Constants, Family, Food, Reference } from "../core/food";
 import { EMPTY_PANTRY, kitchenFoods, namesOf, ownFoodProblems, type PantryDocument } from "../core/pantry";
 import { foodsIn } from "../core/making";
@@ -10,16 +11,17 @@ import { checkedRevised } from "./door";
 import { getHousehold } from "./household";
 import { Refusal } from "./problem-details";
 import { saveRevised, type Revised } from "./revised";
+import { storedSetting } from "./settings";
 import { validatePantry } from "./pantry-schema";
 
 const KEY = "pantry";
 const TABLES = { traits: completeTraits, making: MAKING };
 
 /** The household's own foods and weighings; none until there are some. */
-export async function getPantry(): Promise<Revised<PantryDocument>> {
-  const { value, revision } = await db.readSetting(await getDatabase(), KEY);
+export const getPantry = cache(async (): Promise<Revised<PantryDocument>> => {
+  const { value, revision } = await storedSetting(KEY);
   return { document: validatePantry(value) ? { ...EMPTY_PANTRY, ...value } : EMPTY_PANTRY, revision };
-}
+});
 
 /** Saves them; refused whole where an own food cannot be. */
 export async function savePantry(body: unknown): Promise<number> {

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { cache } from "react";
 import { basisOf, foodsWith, snapshotOf, type Snapshot, type StoredBench } from "../core/adaptation";
 import { cautionsFor, type Caution } from "../core/cautions";
 import { type Reference } from "../core/food";
@@ -88,14 +89,15 @@ export async function keepVersion(recipeId: string, bench: StoredBench): Promise
   return id;
 }
 
-export async function getVersion(id: string): Promise<KeptVersion | null> {
+/** As kept; read once for a page, whose title needs it too. Null where there is none. */
+export const getVersion = cache(async (id: string): Promise<KeptVersion | null> => {
   const stored = await db.findVersion(await getDatabase(), id);
   if (!stored) return null;
   const snapshot = readSnapshot(stored.snapshot);
   if (!snapshot) return { ...stored, snapshot: null, movedOn: [], cautions: [] };
   const [{ document: household }, reference] = await Promise.all([getHousehold(), kitchenReference()]);
   return { ...stored, snapshot, movedOn: movedOn(snapshot, household.measures, reference), cautions: cautionsOf(snapshot, reference) };
-}
+});
 
 /** The cautions for a version: by its own foods, and by what is done in the recipe's steps. */
 function cautionsOf({ rows, recipe, table, asHandedDown, forThisTable }: Snapshot, reference: Reference): readonly Caution[] {

@@ -109,6 +109,48 @@ const changed = (path: string, at: (length: number) => number) => {
 };
 const last = (folder: string) => lastCheckpoint(folder) ?? 0;
 
+it("a journal or checkpoint that the disk does not give out is damage like another: the whole database counts, and it is told", async () => {
+  for (const which of [checkpointPath, journalPath]) {
+    const { folder, ids } = await filledFolder();
+    const path = which(folder, last(folder));
+    rmSync(path);
+    mkdirSync(path);
+    const database = await db.openDatabase(folder);
+    expect(await idsIn(database)).toEqual(ids);
+    await database.close();
+    expect(
+      db
+        .listNotices(folder)
+        .map(({ text }) => text)
+        .join(),
+    ).toContain("EISDIR");
+    const again = await db.openDatabase(folder);
+    expect(await idsIn(again)).toEqual(ids);
+    await again.close();
+  }
+});
+
+describe("how long a start takes", () => {
+  it("is bounded by a checkpoint after so many changes, however small", async () => {
+    const folder = fresh();
+    const database = await db.openDatabase(folder, { mostJournalEntries: 4 });
+    for (let i = 0; i < 11; i++) await db.insertRecipe(database, `r${i}`, recipe(`R ${i}`), AT);
+    await database.close();
+    expect(last(folder)).toBe(8);
+    expect(readJournal(journalPath(folder, 8)).entries).toHaveLength(3);
+  });
+
+  it("a first start that was cut short leaves nothing that the next one takes for data", async () => {
+    const folder = fresh();
+    const building = join(folder, "postgres-new");
+    mkdirSync(building, { recursive: true });
+    writeFileSync(join(building, "PG_VERSION"), "1");
+    const database = await db.openDatabase(folder);
+    expect(await idsIn(database)).toEqual([]);
+    await database.close();
+  });
+});
+
 const DAMAGE: readonly (readonly [name: string, spoil: (folder: string) => void, ending: "whole" | "told" | "refused"])[] = [
   ["the journal missing", (folder) => rmSync(journalPath(folder, last(folder))), "told"],
   ["the journal emptied", (folder) => writeFileSync(journalPath(folder, last(folder)), ""), "told"],

@@ -1,4 +1,5 @@
 import { notFound } from "next/navigation";
+import { cache } from "react";
 import { getAdaptation, getRecipe } from "@/server/recipes";
 
 export interface StationParams {
@@ -6,8 +7,10 @@ export interface StationParams {
 }
 
 /** What every station of a recipe shows from: the recipe, its table, its bench. */
-export async function loadStation({ params }: StationParams) {
-  const { id } = await params;
+export const loadStation = async ({ params }: StationParams) => stationOf((await params).id);
+
+/** Once for a page, whose title needs it too. */
+const stationOf = cache(async (id: string) => {
   const stored = await getRecipe(id);
   if (!stored) notFound();
   const { table, bench } = await getAdaptation(id, stored.recipe);
@@ -18,4 +21,4 @@ export async function loadStation({ params }: StationParams) {
     bench,
     swapState: { state: bench.document ? "on the bench" : "to come", settled: bench.document !== null },
   };
-}
+});
