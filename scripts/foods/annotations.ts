@@ -97,7 +97,7 @@ export const ANNOTATIONS: Readonly<Record<string, Annotation>> = {
   T005: { id: "groundnut-oil", name: "Groundnut oil", synonyms: ["peanut oil"], allergens: ["peanut"], density: 0.91 },
   T006: { id: "mustard-oil", name: "Mustard oil", allergens: ["mustard"], density: 0.91 },
   T011: { id: "soya-oil", name: "Soya oil", synonyms: ["soybean oil", "soyabean oil"], allergens: ["soy"], density: 0.92 },
-  T012: { id: "sunflower-oil", name: "Sunflower oil", synonyms: ["oil", "vegetable oil", "neutral oil", "cooking oil"], density: 0.92 },
+  T012: { id: "sunflower-oil", name: "Sunflower oil", synonyms: ["sunflower seed oil"], density: 0.92 },
   T013: { id: "ghee", name: "Ghee", synonyms: ["clarified butter", "desi ghee", "melted ghee"], origin: "dairy", allergens: ["milk"], solidFat: 0.2, density: 0.91 },
   T014: { id: "vanaspati", name: "Vanaspati", synonyms: ["hydrogenated vegetable fat"], solidFat: 0.3, density: 0.9, note: "Not ghee: a hydrogenated plant fat, which may hold trans fat." },
 };

@@ -5,7 +5,7 @@ const first = <T>(rules: Rules<T>, id: string): T | undefined => rules.find(([pa
 
 /** Accepted botanical names by id, the first that fits; what is made of several plants, or of none, has no row here. */
 const BOTANICAL: Rules<string> = [
-  [/chocolate|cocoa/, "Theobroma cacao"], [/custard-powder|baking-powder|vegan-block|vanaspati|candied-peel|blended|glucose-syrup|dextrose|fruit-sugar|xylitol|erythritol|allulose|pectin/, ""],
+  [/chocolate|cocoa/, "Theobroma cacao"], [/custard-powder|baking-powder|vegetable-oil|vegan-block|vanaspati|candied-peel|blended|glucose-syrup|dextrose|fruit-sugar|xylitol|erythritol|allulose|pectin/, ""],
   [/custard-apple/, "Annona squamosa"], [/^apple/, "Malus domestica"], [/curry-leaves/, "Bergera koenigii"], [/star-fruit/, "Averrhoa carambola"],
   [/amaranth/, "Amaranthus hypochondriacus"], [/quinoa/, "Chenopodium quinoa"], [/buckwheat/, "Fagopyrum esculentum"],
   [/pearl-millet|^puffed-millet/, "Cenchrus americanus"], [/barley/, "Hordeum vulgare"], [/sorghum/, "Sorghum bicolor"], [/maize|cornflour|corn-oil|corn-baby/, "Zea mays"],

@@ -38,10 +38,13 @@ function allergenRules(allergen: Allergen): Rule[] {
 
 const DAIRY: readonly Clause[] = [avoid({ origins: ["dairy"] }, "is dairy"), contains(["milk"])];
 const EGG: readonly Clause[] = [avoid({ origins: ["egg"] }, "is egg"), contains(["egg"])];
+const ANIMAL: readonly Clause[] = [avoid({ origins: ["animal"] }, "is of an animal"), contains(["fish", "crustaceans", "molluscs"])];
 const BEES = avoid({ origins: ["honey"] }, "is made by bees");
 const GELATIN = avoid({ origins: ["gelatin"] }, "is of animal gelatin");
 const ALCOHOL = avoid({ alcohol: true }, "holds alcohol");
-const VEGAN: readonly Clause[] = [...DAIRY, ...EGG, BEES, GELATIN];
+const ALCOHOL_ASKED = ask({ alcohol: true }, "holds a little alcohol, which is left out by many");
+const VEGAN: readonly Clause[] = [...DAIRY, ...EGG, BEES, GELATIN, ...ANIMAL];
+const STIMULANTS = avoid({ plants: ["Camellia sinensis", "Coffea arabica"] }, "is a stimulant");
 
 /** True grains; barnyard millet stands apart, as fasts do. */
 const CEREAL_PLANTS = [
@@ -55,6 +58,8 @@ const PULSE_PLANTS = [
 ];
 const GROUNDNUT = ["Arachis hypogaea"];
 const PUNGENT = ["Allium cepa", "Allium sativum"];
+const CHESTNUTS = ["Castanea sativa"];
+const CHIRONJI = ["Buchanania cochinchinensis"];
 
 const NO_GRAIN: readonly Clause[] = [
   avoid({ plants: CEREAL_PLANTS }, "is a grain, or made of one"),
@@ -74,6 +79,8 @@ const EKADASHI: readonly Clause[] = [
   ...FAMILIES,
   ...EGG,
   GELATIN,
+  ...ANIMAL,
+  ALCOHOL_ASKED,
   avoid({ plants: PUNGENT }, "is onion or garlic"),
   avoid({ plants: ["Brassica juncea"] }, "is mustard"),
   ask({ plants: ["Sesamum indicum"] }, "is of sesame, which some leave out"),
@@ -88,24 +95,45 @@ const NAVRATRI: readonly Clause[] = [
   ...FAMILIES,
   ...EGG,
   GELATIN,
+  ...ANIMAL,
+  ALCOHOL_ASKED,
   avoid({ plants: PUNGENT }, "is onion or garlic"),
+  ask({ plants: ["Brassica juncea"] }, "is mustard, left out by many"),
   ask({ plants: ["Foeniculum vulgare", "Curcuma longa"] }, "is kept or left out by region"),
   COMMON_SALT,
 ];
-const LENT: readonly Clause[] = [...DAIRY, ...EGG, GELATIN];
+const LENT: readonly Clause[] = [...DAIRY, ...EGG, GELATIN, avoid({ origins: ["animal"] }, "is of an animal"), contains(["fish"])];
+const FISH_DAY: readonly Clause[] = [...DAIRY, ...EGG, GELATIN, avoid({ origins: ["animal"] }, "is of an animal")];
 const SWEETENED: readonly Clause[] = [
+  allow({ plants: ["Citrus × limon", "Citrus × aurantiifolia", "Tamarindus indica"] }),
+  allow({ families: ["essence"] }),
   avoid({ sugarClasses: ["added", "sweetened milk"] }, "is sugar, or sweetened"),
   avoid({ families: ["sweetener"], above: ["availableCarbohydrate", 30] }, "is used for its sweetness"),
+];
+const WHOLE = ["whole", "split"] as const;
+const CHILD: readonly Clause[] = [
+  avoid({ families: ["nut"], forms: WHOLE }, "can choke a small child: grind it"),
+  avoid({ plants: GROUNDNUT, forms: WHOLE }, "can choke a small child: grind it"),
+  avoid({ processings: ["popped"], plants: ["Zea mays"] }, "can choke a small child"),
+  avoid({ families: ["sweetener"], above: ["erythritol", 1] }, "is a polyol: not for small children"),
+  avoid({ families: ["sweetener"], above: ["xylitol", 1] }, "is a polyol: not for small children"),
+  avoid({ families: ["sweetener"], above: ["allulose", 1] }, "is not for small children"),
+  avoid({ families: ["sweetener"], above: ["steviolGlycosides", 1] }, "is a high-potency sweetener: not for small children"),
+  ask({ families: ["oilseed"], forms: WHOLE }, "can be breathed in: grind it for the youngest"),
+  ask({ plants: ["Vitis vinifera"], forms: ["whole"] }, "is small and slippery, or sticky: cut it up lengthwise"),
+  ask({ families: ["fruit"], forms: ["whole"], processings: ["dried"] }, "is sticky: cut it small"),
+  ask({ families: ["sweetener"], forms: ["block"], processings: ["refined"] }, "is in hard lumps: crush or dissolve it"),
+  ask({ plants: ["Senegalia senegal", "Plantago ovata", "Cyamopsis tetragonoloba"] }, "swells with water and can stick in the throat: little of it, well soaked"),
 ];
 const FRUIT_PASTE: When = { families: ["fruit"], forms: ["paste", "syrup"] };
 
 const SHIPPED: readonly Rule[] = [
   ...rulesOf("diet", "vegan", "Vegan", "vegan", [
     { id: "", name: "usual", reason: "by what a food is made of", clauses: VEGAN },
-    { id: "white-sugar", name: "asks about white sugar", reason: "in some countries it is filtered over bone char", clauses: [...VEGAN, ask({ plants: ["Saccharum officinarum"], processings: ["refined"], forms: ["crystals", "flour"] }, "may be filtered over bone char: ask its maker")] },
+    { id: "white-sugar", name: "asks about white sugar", reason: "in some countries it is filtered over bone char", clauses: [...VEGAN, ask({ plants: ["Saccharum officinarum"], processings: ["refined"], forms: ["crystals", "flour", "block"] }, "may be filtered over bone char: ask its maker"), ask({ plants: ["Saccharum officinarum"], part: true }, "holds white sugar, which may be filtered over bone char: ask its maker")] },
   ], "ISO 23662:2021"),
   ...rule("diet", "dairy-free", "Dairy-free", "no dairy", DAIRY),
-  ...rule("diet", "lactose-free", "Lactose-free", "no lactose", [avoid({ above: ["lactose", 0.1] }, "holds more than 0.1 g of lactose in 100 g")], "usual threshold of food authorities in Europe for lactose-free, 0.1 g in 100 g"),
+  ...rule("diet", "lactose-free", "Lactose-free", "no lactose", [avoid({ above: ["lactose", 0.1] }, "holds more than 0.1 g of lactose in 100 g"), ask({ origins: ["dairy"], part: true }, "may hold milk, and lactose with it")], "usual threshold of food authorities in Europe for lactose-free, 0.1 g in 100 g"),
   ...rule("diet", "egg-free", "Egg-free", "no egg", EGG),
   ...rulesOf("diet", "gluten-free", "Gluten-free", "no gluten", [
     { id: "", name: "oats asked about", reason: "oats are safe for most, when certified", clauses: [contains(["wheat", "barley", "rye"]), ask({ allergens: ["oats"] }, "oats are safe for most, and only when certified")] },
@@ -113,8 +141,8 @@ const SHIPPED: readonly Rule[] = [
     { id: "no-oats", name: "no oats", reason: "some react to the avenin of oats too", clauses: [contains(["wheat", "barley", "rye", "oats"])] },
   ], "Codex CXS 118-1979"),
   ...rulesOf("diet", "nut-free", "Free of tree nuts", "no nuts", [
-    { id: "", name: "coconut asked about", reason: "lists of countries differ on coconut and pine nuts", clauses: [contains(TREE_NUTS), ask({ allergens: ["coconut"] }, "coconut is a nut on the lists of some countries"), ask({ plants: ["Pinus gerardiana"] }, "pine nuts are nuts on the lists of some countries")] },
-    { id: "coconut-too", name: "no coconut either", reason: "US lists counted coconut with the nuts until 2025", clauses: [contains([...TREE_NUTS, "coconut"]), avoid({ plants: ["Pinus gerardiana"] }, "is a pine nut")] },
+    { id: "", name: "coconut asked about", reason: "lists of countries differ on coconut and pine nuts", clauses: [contains(TREE_NUTS), ask({ allergens: ["coconut"] }, "coconut is a nut on the lists of some countries"), ask({ plants: ["Pinus gerardiana"] }, "pine nuts are nuts on the lists of some countries"), ask({ plants: CHESTNUTS }, "is left off most lists of tree nuts; some with a nut allergy react to it"), ask({ plants: CHIRONJI }, "is a seed of the cashew's family: who reacts to cashew or pistachio may react to it")] },
+    { id: "coconut-too", name: "no coconut either", reason: "US lists counted coconut with the nuts until 2025", clauses: [contains([...TREE_NUTS, "coconut"]), avoid({ plants: ["Pinus gerardiana"] }, "is a pine nut"), ask({ plants: CHESTNUTS }, "is left off most lists of tree nuts; some with a nut allergy react to it"), ask({ plants: CHIRONJI }, "is a seed of the cashew's family: who reacts to cashew or pistachio may react to it")] },
   ]),
   ...rule("diet", "soy-free", "Soya-free", "no soya", [contains(["soy"]), avoid({ plants: ["Glycine max"] }, "is of soya")]),
   ...rule("diet", "peanut-free", "Peanut-free", "no peanut", [contains(["peanut"])]),
@@ -123,14 +151,14 @@ const SHIPPED: readonly Rule[] = [
     { id: "", name: "no food used for its sweetness", reason: "sugar, syrups, honey, jaggery, juice concentrate and pastes of dried fruit all sweeten", clauses: [...SWEETENED, avoid(FRUIT_PASTE, "is a paste of fruit, used for its sweetness"), avoid({ sugarClasses: ["puréed fruit"], families: ["fruit", "sweetener"] }, "is fruit used for its sweetness")] },
     { id: "whole-fruit", name: "whole fruit and its pastes count as food", reason: "a household's lenient way; no claim can be made by it", clauses: SWEETENED },
   ], "Codex CAC/GL 23-1997 §7.1; EU 1924/2006, annex"),
-  ...rule("diet", "sattvic", "Sattvic", "sattvic", [...EGG, GELATIN, ALCOHOL, avoid({ plants: PUNGENT }, "is onion or garlic"), ask({ plants: ["Theobroma cacao"] }, "is a mild stimulant, left out by some")], CUSTOM),
+  ...rule("diet", "sattvic", "Sattvic", "sattvic", [...EGG, GELATIN, ...ANIMAL, ALCOHOL, avoid({ plants: PUNGENT }, "is onion or garlic"), STIMULANTS, ask({ plants: ["Theobroma cacao"] }, "is a mild stimulant, left out by some")], CUSTOM),
   ...rulesOf("diet", "jain", "Jain", "jain", [
     { id: "", name: "roots and figs left out", reason: "digging up a root ends the plant and small lives with it; figs hold many", clauses: jain(false) },
     { id: "strict", name: "with what is made of roots, and fermented", reason: "starches of roots and fermented milk are left out too", clauses: jain(true) },
   ], CUSTOM),
   ...rulesOf("diet", "small-child", "Small child", "small child", [
-    { id: "", name: "1 to 5 years", reason: "whole nuts and hard pieces can choke", clauses: [avoid({ families: ["nut"], forms: ["whole", "split"] }, "can choke a small child: grind it"), ask({ families: ["oilseed"], forms: ["whole"] }, "can be breathed in: grind it for the youngest")] },
-    { id: "infant", name: "under 12 months", reason: "honey can carry spores that grow in an infant's gut", clauses: [avoid({ origins: ["honey"] }, "is not for infants under 12 months"), avoid({ families: ["nut"], forms: ["whole", "split"] }, "can choke a small child: grind it"), avoid({ sugarClasses: ["added"] }, "is sugar: none in the first year"), avoid({ families: ["salt"], forms: ["crystals", "block"] }, "is salt: none in the first year")] },
+    { id: "", name: "1 to 5 years", reason: "whole nuts and hard pieces can choke", clauses: CHILD },
+    { id: "infant", name: "under 12 months", reason: "honey can carry spores that grow in an infant's gut", clauses: [avoid({ origins: ["honey"] }, "is not for infants under 12 months"), avoid({ sugarClasses: ["added", "sweetened milk"] }, "is sugar, or sweetened: none in the first year"), avoid({ families: ["salt"], forms: ["crystals", "block"] }, "is salt: none in the first year"), ...CHILD] },
   ], "usual advice of health services on infants and young children"),
   ...rulesOf("fast", "ekadashi", "Ekadashi fast", "ekadashi", [
     { id: "", name: "household (smarta)", reason: "fruit, roots, nuts, dairy, and seeds kept by custom", clauses: EKADASHI },
@@ -143,12 +171,12 @@ const SHIPPED: readonly Rule[] = [
   ...rulesOf("fast", "orthodox-lent", "Orthodox Lent", "lent", [
     { id: "", name: "oil day", reason: "no meat, dairy or egg; oil and wine are taken", clauses: LENT },
     { id: "strict", name: "strict day", reason: "no oil and no wine either", clauses: [...LENT, avoid({ families: ["fat"] }, "is oil or fat"), ALCOHOL] },
-    { id: "fish", name: "fish day", reason: "as an oil day, and fish is taken", clauses: LENT },
+    { id: "fish", name: "fish day", reason: "as an oil day, and fish is taken", clauses: FISH_DAY },
   ], CUSTOM),
-  ...rule("fast", "ramadan", "Ramadan", "ramadan", [ask({ origins: ["gelatin"] }, "is halal only from some animals: ask its maker"), ALCOHOL], CUSTOM),
+  ...rule("fast", "ramadan", "Ramadan", "ramadan", [ask({ origins: ["gelatin"] }, "is halal only from some animals: ask its maker"), ask({ origins: ["animal"] }, "is halal only from some animals: ask its maker"), ALCOHOL], CUSTOM),
   ...rulesOf("diet", "buddhist", "Buddhist vegetarian", "buddhist", [
-    { id: "", name: "with egg", reason: "egg is taken where it cannot hatch", clauses: [GELATIN, avoid({ plants: PUNGENT }, "is one of the five pungent plants")] },
-    { id: "no-egg", name: "no egg", reason: "egg is left out by many", clauses: [GELATIN, avoid({ plants: PUNGENT }, "is one of the five pungent plants"), ...EGG] },
+    { id: "", name: "with egg", reason: "egg is taken where it cannot hatch", clauses: [GELATIN, ...ANIMAL, ALCOHOL_ASKED, avoid({ plants: PUNGENT }, "is one of the five pungent plants")] },
+    { id: "no-egg", name: "no egg", reason: "egg is left out by many", clauses: [GELATIN, ...ANIMAL, ALCOHOL_ASKED, avoid({ plants: PUNGENT }, "is one of the five pungent plants"), ...EGG] },
   ], CUSTOM),
 ];
 
@@ -157,10 +185,13 @@ function jain(strict: boolean): Clause[] {
     ...EGG,
     BEES,
     GELATIN,
+    ...ANIMAL,
+    ALCOHOL_ASKED,
     allow({ plants: ["Trapa natans", "Musa × paradisiaca"] }),
     allow({ processings: ["dried"], plants: ["Zingiber officinale", "Curcuma longa"] }),
     avoid({ plants: ["Zingiber officinale", "Curcuma longa", ...PUNGENT] }, "grows under the ground"),
     avoid({ families: ["root"] }, "is a root"),
+    avoid({ plants: ["Cichorium intybus"] }, "is drawn from the root of chicory"),
     avoid({ plants: ["Ficus carica"] }, "is fig, which holds many seeds and small lives"),
     strict ? avoid({ families: ["starch"], plants: ["Manihot esculenta", "Solanum tuberosum", "Maranta arundinacea"] }, "is made of a root") : ask({ families: ["starch"], plants: ["Manihot esculenta", "Solanum tuberosum", "Maranta arundinacea"] }, "is made of a root, and taken by some"),
     ...(strict ? [avoid({ processings: ["fermented"] }, "is fermented")] : []),

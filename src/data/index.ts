@@ -3,6 +3,7 @@ import { CONSTANTS } from "./constants";
 import { FOODS } from "./foods";
 
 export { completeTraits, FAMILY_DENSITY } from "./foods";
+export { NAMED_ONLY } from "./foods/named-only";
 export { LOOK_ALIKES } from "./foods/look-alikes";
 export { DIETS, RULES } from "./diet-rules";
 export { SUBSTITUTION } from "./substitution";

@@ -143,15 +143,16 @@ export const adaptResponseSchema = object({
           limit: { type: ["number", "null"] },
         }),
       ),
-      notes: list(object({ kind: { enum: ["ask", "watch", "know"] }, text })),
+      notes: list(object({ kind: { enum: ["breaks", "ask", "watch", "know"] }, text })),
       solver: object({ status: text, gap: number, milliseconds: number }),
     }),
   ),
   ending: object(
     {
-      kind: { enum: ["proposals", "nothing-to-change", "no-version-fits", "time-ran-out", "failed"] },
+      kind: { enum: ["proposals", "nothing-to-change", "cannot-tell", "change-by-hand", "no-version-fits", "time-ran-out", "failed"] },
       reason: text,
       relation: { enum: ["any", "all"] },
+      answers: list(object({ line: { type: ["integer", "null"] }, step: { type: ["integer", "null"] }, limit: { type: ["string", "null"] }, question: text })),
       clashes: list(object({ limit: text, given: { type: ["number", "string"] }, needed: { type: ["number", "string"] } })),
     },
     ["relation"],

@@ -9,6 +9,7 @@ import {
   judgedLines,
   limitFindings,
   problemFor,
+  standingOf,
   stepFindings,
   versionLines,
   type AdaptationProblem,
@@ -49,6 +50,7 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
   const problem = problemFor(read, table, REFERENCE, SUBSTITUTION, RULES, request.maxProposals ?? DEFAULT_PROPOSALS);
   const ending = await proposeOnServer(problem, left);
 
+  const { questions } = standingOf(problem, null);
   const found = [...findings(judgedLines(read), problem.rules), ...limitFindings(problem)].sort((a, b) => a.line - b.line);
   return {
     model: { version: MODEL_VERSION },
@@ -68,7 +70,7 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
       ...stepFindings(read, problem.rules).map(({ step, rule, school, verdict, reason }) => ({ line: null, step, rule, school, verdict, reason })),
     ],
     proposals: ending.kind === "proposals" ? ending.proposals.map((proposal) => proposalJson(proposal, problem, read, table, ending.recipeFigures)) : [],
-    ending: endingJson(ending),
+    ending: { ...endingJson(ending), answers: questions.map(({ line, step, limit, text }) => ({ line, step, limit, question: text })) },
   };
 }
 
@@ -203,6 +205,14 @@ function endingJson(ending: Ending): object {
       return { kind: ending.kind, reason: `${ending.proposals.length} found`, ...empty };
     case "nothing-to-change":
       return { kind: ending.kind, reason: "The recipe as it stands breaks no rule and no limit of this table.", ...empty };
+    case "cannot-tell":
+      return { kind: ending.kind, reason: "It cannot be said whether the recipe fits this table before what is asked is answered.", ...empty };
+    case "change-by-hand":
+      return {
+        kind: ending.kind,
+        reason: `What breaks a rule stands beside a line or in a step; change it there: ${ending.breaches.map(({ reason }) => reason).join("; ")}.`,
+        ...empty,
+      };
     case "no-version-fits":
       return {
         kind: ending.kind,

@@ -99,7 +99,7 @@ export const validateSnapshot = ajv.compile<Snapshot>(
         }),
         100_000,
       ),
-      notes: list(record({ kind: { enum: ["ask", "watch", "know"] }, text: words(5000) }), 400),
+      notes: list(record({ kind: { enum: ["breaks", "ask", "watch", "know"] }, text: words(5000) }), 400),
       asHandedDown: side,
       forThisTable: side,
     },

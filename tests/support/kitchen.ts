@@ -1,12 +1,13 @@
-import { createFoodMatcher, readRecipe, readRecipeText, type ReadRecipe, type ReadingContext } from "../../src/core/recipe";
+import { createFoodMatcher, createFoodFinder, readRecipe, readRecipeText, type ReadRecipe, type ReadingContext } from "../../src/core/recipe";
 import { problemFor, type AdaptationProblem, type DiningTable } from "../../src/core/substitution";
-import { completeTraits, DEMO_RECIPES, FAMILY_DENSITY, MAKING, REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
+import { completeTraits, DEMO_RECIPES, FAMILY_DENSITY, MAKING, NAMED_ONLY, REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
 import { USUAL_HOUSEHOLD } from "../../src/core/units";
 import type { Food } from "../../src/core/food";
 
 export const context: ReadingContext = {
   foods: REFERENCE.foods,
   matcher: createFoodMatcher(REFERENCE.foods.values()),
+  find: createFoodFinder([...REFERENCE.foods.values(), ...NAMED_ONLY]),
   familyDensity: FAMILY_DENSITY,
   measures: USUAL_HOUSEHOLD.measures,
   tables: { traits: completeTraits, making: MAKING },

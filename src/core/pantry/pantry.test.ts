@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
-import { completeTraits, MAKING, REFERENCE } from "../../data";
+import { completeTraits, MAKING, NAMED_ONLY, REFERENCE } from "../../data";
 import { context } from "../../../tests/support/kitchen";
 import { INDEX } from "../food";
-import { createFoodMatcher, readRecipe, readRecipeText } from "../recipe";
+import { createFoodFinder, createFoodMatcher, readRecipe, readRecipeText } from "../recipe";
 import type { Making } from "../making";
 import { USUAL_HOUSEHOLD } from "../units";
 import {
@@ -201,7 +201,11 @@ describe("a name that the household taught", () => {
     const foods = kitchenFoods(REFERENCE.foods, pantry, measures, TABLES);
     const parsed = readRecipeText(`Case\n${text}`);
     if (!parsed.ok) throw new Error(parsed.error.kind);
-    return readRecipe(parsed.value, { ...context, foods, matcher: createFoodMatcher(foods.values()) }, REFERENCE.constants).readings[0];
+    return readRecipe(
+      parsed.value,
+      { ...context, foods, matcher: createFoodMatcher(foods.values()), find: createFoodFinder([...foods.values(), ...NAMED_ONLY]) },
+      REFERENCE.constants,
+    ).readings[0];
   };
   const names = [{ words: "moon syrup", foodId: "jaggery-syrup", at: "2026-05-01" }];
   it("is read in every recipe, also with a word that says how it is cut", () => {

@@ -19,7 +19,7 @@ export { ratiosFor } from "./ratios";
 export { writersCup } from "./writers-cup";
 export { type ReadStepWithTakes, type ReadTake } from "./read-steps";
 export { createFoodMatcher, type FoodMatcher } from "./match-food";
-export { preparedWith } from "./prepared-with";
+export { createFoodFinder, type Beside, type FoodFinder } from "./named-foods";
 export { type LineReading, type ReadingContext } from "./read-line";
 export { readRecipeText, readServings, type PasteProblem } from "./read-text";
 export { overLimits, RECIPE_LIMITS, STORED_RECIPE_LIMITS, type RecipeLimits } from "./limits";

@@ -31,7 +31,8 @@ const DESCRIPTORS = new Set(
   ).split(" "),
 );
 
-const stem = (word: string) =>
+/** The singular, for finding alone: "berries" and "berry", "dates" and "date". */
+export const stemOf = (word: string): string =>
   word.length > 3
     ? word
         .replace(/ies$/, "y")
@@ -46,9 +47,9 @@ const words = (text: string) =>
     .replace(/['’]/g, "")
     .split(/[^a-z0-9%]+/)
     .filter(Boolean)
-    .map(stem);
+    .map(stemOf);
 const firstWords = (text: string) => [...new Set(words(text.slice(0, MOST_SEARCH_CHARACTERS)))].slice(0, MOST_SEARCH_WORDS).join(" ");
-const STEMMED_DESCRIPTORS = new Set([...DESCRIPTORS].map(stem));
+const STEMMED_DESCRIPTORS = new Set([...DESCRIPTORS].map(stemOf));
 
 interface Alias {
   readonly foodId: string;
@@ -79,7 +80,7 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
   }
   // Only asked when something is typed or not known: built then, if it was not prepared.
   let index: MiniSearch | null = null;
-  const empty = () => new MiniSearch({ fields: ["name", "synonyms"], storeFields: [], processTerm: (term) => stem(term.toLowerCase()) });
+  const empty = () => new MiniSearch({ fields: ["name", "synonyms"], storeFields: [], processTerm: (term) => stemOf(term.toLowerCase()) });
   const documents = () => list.map((food) => ({ id: food.id, name: food.name, synonyms: food.synonyms.join(" ") }));
   const indexed = (): MiniSearch => {
     if (index) return index;

@@ -46,7 +46,13 @@ export function withRatios(readings: readonly LineReading[]): LineReading[] {
   return readings.map((reading, index) => settle(index, []) ?? reading);
 }
 
-const shared = ({ line, food, role, description }: Extract<LineReading, { kind: "read" | "amount unknown" }>) => ({ line, food, role, description });
+const shared = ({ line, food, role, description, beside }: Extract<LineReading, { kind: "read" | "amount unknown" }>) => ({
+  line,
+  food,
+  role,
+  description,
+  beside,
+});
 const number = (times: number) => String(Math.round(times * 100) / 100);
 
 const DRY = ["body", "bulk", "binder"];

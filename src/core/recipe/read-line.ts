@@ -4,7 +4,7 @@ import type { Food, Role } from "../food";
 import type { PantryTables } from "../pantry";
 import type { FoodMatcher } from "./match-food";
 import { measureAmounts } from "./measure-amount";
-import { preparedWith } from "./prepared-with";
+import { besideIn, type Beside, type FoodFinder } from "./named-foods";
 import { RECIPE_LIMITS } from "./limits";
 import { readAmount, type LineParts } from "./read-amount";
 import type { RecipeLine } from "./recipe";
@@ -28,10 +28,16 @@ export type LineReading =
       readonly role: Role;
       readonly optional: boolean;
       readonly description: string;
-      /** What it was made ready in, as its words say ("roasted in ghee"). */
-      readonly preparedWith?: readonly Food[];
+      readonly beside: Beside;
     }
-  | { readonly kind: "food unknown"; readonly line: RecipeLine; readonly guesses: readonly Food[]; readonly description: string; readonly why: string }
+  | {
+      readonly kind: "food unknown";
+      readonly line: RecipeLine;
+      readonly guesses: readonly Food[];
+      readonly description: string;
+      readonly why: string;
+      readonly beside: Beside;
+    }
   | {
       readonly kind: "amount unknown";
       readonly line: RecipeLine;
@@ -39,7 +45,7 @@ export type LineReading =
       readonly guesses: readonly AmountGuess[];
       readonly role: Role;
       readonly description: string;
-      readonly preparedWith?: readonly Food[];
+      readonly beside: Beside;
       readonly why: string;
     }
   | { readonly kind: "left out"; readonly line: RecipeLine };
@@ -47,6 +53,8 @@ export type LineReading =
 export interface ReadingContext {
   readonly foods: ReadonlyMap<string, Food>;
   readonly matcher: FoodMatcher;
+  /** Finds what a text names beside: the same foods, and those known by what they are made of alone. */
+  readonly find: FoodFinder;
   readonly familyDensity: Readonly<Partial<Record<Food["family"], number>>>;
   readonly measures: HouseholdMeasures;
   /** What foods pressed in a recipe are made by. */
@@ -65,22 +73,30 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
       line,
       guesses: [],
       description: "",
+      beside: { foods: [], words: [], choice: false, ground: false },
       why: `The line is longer than ${formatNumber(RECIPE_LIMITS.lineCharacters)} characters`,
     };
   const parts = readAmount(line.text);
-  const matched = line.choice.foodId ? context.foods.get(line.choice.foodId) : knownFood(parts, context);
-  const choices = matched && line.choice.foodId !== undefined ? [] : alternatives(parts.description, context);
+  const settled = line.choice.foodId ? context.foods.get(line.choice.foodId) : undefined;
+  const unknown = () => besideIn(line.text, null, false, context.find);
+  const choices = settled ? [] : alternatives(parts.description, context);
   if (choices.length > 1)
-    return { kind: "food unknown", line, guesses: choices, description: parts.description, why: `A choice is left: “${parts.description}”` };
+    return { kind: "food unknown", line, guesses: choices, description: parts.description, beside: unknown(), why: `A choice is left: “${parts.description}”` };
+  const only = settled ? null : namedOnly(parts, context);
+  const matched = settled ?? (only ? undefined : knownFood(parts, context));
   if (!matched) {
     const match = context.matcher.match(parts.description);
     const guesses = (match.kind === "ask" ? match.guesses : [match.foodId]).flatMap((id) => context.foods.get(id) ?? []);
-    const why = parts.description ? `"${parts.description}" is not a food of the tables` : "No food is named";
-    return { kind: "food unknown", line, guesses, description: parts.description, why };
+    const why = only
+      ? `${only.name}: known by what it is made of, not by its figures`
+      : parts.description
+        ? `"${parts.description}" is not a food of the tables`
+        : "No food is named";
+    return { kind: "food unknown", line, guesses, description: parts.description, beside: unknown(), why };
   }
   const role = line.choice.role ?? matched.role;
-  const brought = preparedWith(line.text, context).filter(({ id }) => id !== matched.id);
-  const shared = { line, food: matched, role, description: parts.description, ...(brought.length > 0 ? { preparedWith: brought } : {}) };
+  const beside = besideIn(line.text, matched, settled !== undefined, context.find);
+  const shared = { line, food: matched, role, description: parts.description, beside };
   if (line.choice.grams !== undefined)
     return {
       ...shared,
@@ -121,6 +137,14 @@ function alternatives(description: string, context: ReadingContext): Food[] {
     return match.kind === "known" ? (context.foods.get(match.foodId) ?? []) : [];
   });
   return foods.length === sides.length ? [...new Set(foods)] : [];
+}
+
+/** The food that a description begins with, where it is known by what it is made of alone ("almond milk powder"). */
+function namedOnly({ description }: LineParts, { find, foods }: ReadingContext): Food | null {
+  const [head = ""] = description.split(/[,;(]| - | – /);
+  const named = find(head);
+  const [first] = named;
+  return first && named.every(({ food }) => !foods.has(food.id)) ? first.food : null;
 }
 
 function knownFood(parts: LineParts, context: ReadingContext): Food | undefined {

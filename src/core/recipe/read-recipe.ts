@@ -7,8 +7,10 @@ import { estimateEvaporation } from "./estimate-evaporation";
 import { ledgerOf, withTotal, type Ledger, type LedgerLine } from "./ledger";
 import { readLine, type LineReading, type ReadingContext } from "./read-line";
 import { readSteps, type ReadStepWithTakes } from "./read-steps";
-import { unlistedIn } from "./prepared-with";
+import { stemsOf, unlistedIn, type Unlisted } from "./named-foods";
+import { mentionsOf, namesOfLine } from "./mentions";
 import { withRatios } from "./ratios";
+import { RECIPE_LIMITS } from "./limits";
 import type { Archetype, Recipe } from "./recipe";
 
 /** A recipe read: every line's reading, every step's, and what can be computed from those that are settled. */
@@ -25,8 +27,8 @@ export interface ReadRecipe {
   /** Minutes of wet heat the steps state; null where they state none and it is taken to be cooked through. */
   readonly cookMinutes: number | null;
   readonly steps: readonly ReadStepWithTakes[];
-  /** Foods that a step uses though no line lists them; `step` is its place among the read steps. */
-  readonly unlisted: readonly { readonly step: number; readonly food: Food }[];
+  /** What steps name though no line lists it; `step` is its place among the read steps. */
+  readonly unlisted: readonly (Unlisted & { readonly step: number })[];
   readonly structure: Structure;
   readonly ledger: Ledger;
   /** The household's measures that it was read by. */
@@ -44,8 +46,7 @@ export function readRecipe(recipe: Recipe, context: ReadingContext, constants: C
   const steps = readSteps(recipe, readings, structure, by, constants.process.value);
   const ledger = ledgerOf(recipe, readings, steps, structure, constants, context);
   const unresolved = readings.flatMap((reading, i) => (reading.kind === "food unknown" || reading.kind === "amount unknown" ? [i] : []));
-  const listed = readings.flatMap((reading) => ("food" in reading ? [reading.food] : []));
-  const unlisted = steps.flatMap(({ step: { text } }, step) => unlistedIn(text, listed, by).map((food) => ({ step, food })));
+  const unlisted = unlistedOf(recipe, readings, structure, steps, by);
   const minutes = steps.reduce((sum, step) => sum + wetMinutes(step), 0);
   const evaporation = estimateEvaporation(recipe, ledger, archetype, constants.process.value.pan);
   return {
@@ -63,6 +64,30 @@ export function readRecipe(recipe: Recipe, context: ReadingContext, constants: C
     ledger: withTotal(ledger, evaporation.grams, evaporation.short),
     measures: context.measures,
   };
+}
+
+function unlistedOf(
+  recipe: Recipe,
+  readings: readonly LineReading[],
+  structure: Structure,
+  steps: readonly ReadStepWithTakes[],
+  { find }: ReadingContext,
+): ReadRecipe["unlisted"] {
+  const listed = readings.flatMap((reading) => ("food" in reading ? [reading.food] : []));
+  const named = readings.flatMap((reading) => ("beside" in reading ? reading.beside.foods : []));
+  const mentionsIn = mentionsOf([
+    ...readings.flatMap((reading) => ("food" in reading ? [{ key: reading.food.id, names: namesOfLine(reading.description, reading.food) }] : [])),
+    ...[...structure.components.values()].map(({ id, name }) => ({ key: id, names: [name] })),
+  ]);
+  const ids = new Set([...listed, ...named].map(({ id }) => id));
+  const hasNut = listed.some(({ family }) => family === "nut");
+  const known = new Set(
+    [recipe.title, ...recipe.lines.map(({ text }) => text), ...[...structure.components.values()].map(({ name }) => name)].flatMap(stemsOf),
+  );
+  return steps.flatMap(({ step: { text } }, step) => {
+    const within = text.slice(0, RECIPE_LIMITS.stepCharacters);
+    return unlistedIn(within, { mentions: mentionsIn(within), ids, hasNut, known, find }).map((each) => ({ ...each, step }));
+  });
 }
 
 /** Minutes of wet heat in a step: in the pan, under a lid, under pressure, in steam or in the oven. */

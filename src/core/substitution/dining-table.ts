@@ -1,5 +1,5 @@
-import type { Reference, ServingTemperature } from "../food";
-import { judge, lostRule, TRACES, type JudgedLine, type Rule } from "../models/diet";
+import type { Food, Reference, ServingTemperature } from "../food";
+import { isStricter, judge, lostRule, TRACES, type JudgedLine, type Rule } from "../models/diet";
 import { scaleLines, type ReadRecipe } from "../recipe";
 import type { Seat } from "./eaters";
 import type { AdaptationProblem, Limit, SourceLine } from "./problem";
@@ -37,8 +37,7 @@ export function scaledFor(read: ReadRecipe, servings: number): ScaledRecipe {
   const lines = scaleLines(read.lines, factor).map((line): SourceLine => {
     const reading = read.readings[line.index];
     if (reading?.kind !== "read") return { ...line, optional: false };
-    const { optional, preparedWith } = reading;
-    return { ...line, optional, ...(preparedWith ? { preparedWith } : {}) };
+    return { ...line, optional: reading.optional, beside: reading.beside };
   });
   return {
     factor,
@@ -64,11 +63,10 @@ export const judgedLines = ({ readings }: Pick<ReadRecipe, "readings">): readonl
   readings.flatMap((each, line): JudgedLine[] => {
     if (each.kind === "left out") return [];
     const { text } = each.line;
-    if (each.kind === "food unknown") return [{ line, food: null, text }];
-    return [{ line, food: each.food, text, ...(each.preparedWith ? { preparedWith: each.preparedWith } : {}) }];
+    return [{ line, food: each.kind === "food unknown" ? null : each.food, text, beside: each.beside }];
   });
 
-/** A finding about what a step uses beside the list. */
+/** A finding about what a step names beside the list. */
 export interface StepFinding {
   /** Place among the read steps. */
   readonly step: number;
@@ -78,18 +76,32 @@ export interface StepFinding {
   readonly school: string;
   readonly verdict: "ask" | "avoid";
   readonly reason: string;
-  readonly food: string;
+  /** Absent where the words were not understood. */
+  readonly food?: string;
 }
 
-/** What rules make of foods that steps use and no line lists ("grease a tray with ghee"). */
-export const stepFindings = ({ unlisted }: Pick<ReadRecipe, "unlisted">, rules: readonly Rule[]): readonly StepFinding[] =>
-  unlisted.flatMap(({ step, food }) =>
+/** Of one plant, or of one kind of animal: "the milk" of a step is the toned milk of the list. */
+const areKin = (one: Food, other: Food): boolean =>
+  one.id === other.id ||
+  (one.nature?.botanical != null && one.nature.botanical === other.nature?.botanical) ||
+  (one.origin === other.origin && one.origin !== "plant" && one.origin !== "mineral");
+
+/**
+ * What rules make of what steps name and no line lists ("grease a tray with ghee"). What is kin to a listed food and no
+ * worse by the rule than that is taken to be meant by it.
+ */
+export function stepFindings({ unlisted, readings }: Pick<ReadRecipe, "unlisted" | "readings">, rules: readonly Rule[]): readonly StepFinding[] {
+  const listed = readings.flatMap((each) => ("food" in each ? [each.food] : []));
+  return unlisted.flatMap(({ step, food, words }) =>
     rules.flatMap((rule): StepFinding[] => {
+      const shared = { step, rule: rule.id, ruleName: rule.name, short: rule.short, school: rule.school };
+      if (!food) return [{ ...shared, verdict: "ask", reason: `“${words}” is not understood, so it is not known to be safe` }];
       const { verdict, reason } = judge(food, rule);
-      if (verdict === "allowed") return [];
-      return [{ step, rule: rule.id, ruleName: rule.name, short: rule.short, school: rule.school, verdict, reason, food: food.id }];
+      if (verdict === "allowed" || listed.some((other) => areKin(food, other) && !isStricter(verdict, judge(other, rule).verdict))) return [];
+      return [{ ...shared, verdict, reason, food: food.id }];
     }),
   );
+}
 
 /** The complete problem of a recipe at a table; a rule id that is not known asks about everything. */
 export function problemFor(
@@ -101,16 +113,19 @@ export function problemFor(
   maxProposals: number,
 ): AdaptationProblem {
   const { lines, evaporation, apart } = scaledFor(read, table.servings);
+  const kept = rulesAt(table, rules);
   return {
     archetype: read.archetype,
     lines,
     evaporation,
     apart,
-    ...(read.unlisted.length > 0 ? { unlisted: [...new Set(read.unlisted.map(({ food }) => food))] } : {}),
+    judged: judgedLines(read),
+    inSteps: stepFindings(read, kept),
+    unsettled: read.readings.flatMap((each, line) => ("why" in each ? [{ line, text: each.line.text, why: each.why }] : [])),
     servings: table.servings,
     cookMinutes: read.cookMinutes,
     serve: table.serve,
-    rules: rulesAt(table, rules),
+    rules: kept,
     limits: table.limits,
     reference,
     tables,

@@ -1,12 +1,12 @@
 import { INDEX, type Food } from "../food";
-import { judge } from "../models/diet";
 import type { Figures } from "../evaluate";
 import type { AdaptationProblem } from "./problem";
+import { standingOf } from "./verdict";
 import type { Version } from "./version";
 
 /** Something to know before cooking a version; `kind` says how to take it. */
 export interface Note {
-  readonly kind: "ask" | "watch" | "know";
+  readonly kind: "breaks" | "ask" | "watch" | "know";
   readonly text: string;
 }
 
@@ -20,28 +20,9 @@ export function versionNotes(problem: AdaptationProblem, version: Version, figur
   const share = (test: (food: Food) => boolean) =>
     held.filter(({ food }) => test(food)).reduce((sum, { grams }) => sum + grams, 0) / Math.max(1, figures.yield.value);
 
-  for (const { food } of held)
-    for (const rule of problem.rules) {
-      const judgement = judge(food, rule);
-      if (judgement.verdict === "ask") notes.push({ kind: "ask", text: `Ask (${rule.short}): ${judgement.reason}.` });
-    }
-  for (const food of problem.unlisted ?? [])
-    for (const rule of problem.rules) {
-      const { verdict, reason } = judge(food, rule);
-      if (verdict !== "allowed") notes.push({ kind: "ask", text: `A step uses it beside the list: ${reason} (${rule.short}). Take something else there.` });
-    }
-  for (const { line, change } of version.rows) {
-    const source = change === "replaced" || change === "left out" ? undefined : problem.lines.find(({ index }) => index === line);
-    for (const other of source?.preparedWith ?? [])
-      for (const rule of problem.rules) {
-        const { verdict, reason } = judge(other, rule);
-        if (verdict !== "allowed")
-          notes.push({
-            kind: "ask",
-            text: `${source?.food.name ?? ""} is made ready in it: ${reason} (${rule.short}). Make it ready in something else, or dry.`,
-          });
-      }
-  }
+  const { breaches, questions } = standingOf(problem, version, figures);
+  for (const { short, reason, limit } of breaches) if (limit === null) notes.push({ kind: "breaks", text: `Breaks “${short}”: ${reason}.` });
+  for (const { text } of questions) notes.push({ kind: "ask", text: `Ask: ${text}` });
   for (const {
     foods: [a, b],
     why,
@@ -88,5 +69,5 @@ export function versionNotes(problem: AdaptationProblem, version: Version, figur
   return [...new Map(notes.map((note) => [note.text, note])).values()].sort((a, b) => ORDER[a.kind] - ORDER[b.kind]);
 }
 
-const ORDER: Readonly<Record<Note["kind"], number>> = { ask: 0, watch: 1, know: 2 };
+const ORDER: Readonly<Record<Note["kind"], number>> = { breaks: 0, ask: 1, watch: 2, know: 3 };
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

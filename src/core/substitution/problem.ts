@@ -1,8 +1,9 @@
 import type { Estimate } from "../numeric";
-import type { Food, Reference, ServingTemperature } from "../food";
-import type { Rule } from "../models/diet";
+import type { Reference, ServingTemperature } from "../food";
+import type { JudgedLine, Rule } from "../models/diet";
 import type { FreeSugarSchool } from "../models/nutrition";
-import type { Archetype, BalancedLine } from "../recipe";
+import type { Archetype, BalancedLine, Beside } from "../recipe";
+import type { StepFinding } from "./dining-table";
 import type { SubstitutionTables } from "./tables";
 
 /** The nutrition limits a table can set, per serving; each with the unit in its name. */
@@ -29,8 +30,8 @@ export interface SourceLine extends BalancedLine {
   /** Place in the recipe's lines. */
   readonly index: number;
   readonly optional: boolean;
-  /** What it was made ready in, as its words say; absent where they say nothing. */
-  readonly preparedWith?: readonly Food[];
+  /** What its words name beside the food; absent in lines that are made of no text. */
+  readonly beside?: Beside;
 }
 
 /** A recipe and a table, complete: what versions are worked out for. Lines are already scaled to the servings. */
@@ -40,8 +41,12 @@ export interface AdaptationProblem {
   readonly evaporation: Estimate;
   /** Of the evaporation, what lines served apart lose, g. */
   readonly apart: number;
-  /** Foods that the steps use and no line lists. */
-  readonly unlisted?: readonly Food[];
+  /** All lines as rules judge them, the unread ones too. */
+  readonly judged: readonly JudgedLine[];
+  /** What the rules make of what steps name and no line lists. */
+  readonly inSteps: readonly StepFinding[];
+  /** Lines whose food or amount is not settled, with why. */
+  readonly unsettled: readonly { readonly line: number; readonly text: string; readonly why: string }[];
   readonly servings: number;
   readonly cookMinutes: number | null;
   readonly serve: ServingTemperature;

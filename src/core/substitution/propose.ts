@@ -10,6 +10,7 @@ import type { AdaptationProblem } from "./problem";
 import { roundAmounts } from "./round";
 import { plainRun, type Run } from "./run";
 import { targetsOf } from "./targets";
+import { leadUnread, standingOf, type Breach, type Question } from "./verdict";
 import { versionLines, type Version } from "./version";
 
 export type ProposalPlan = "Closest" | "Least free sugars" | "Fewest changes" | "Another way";
@@ -29,7 +30,12 @@ export interface Proposal {
 /** Every ending of a search for versions. */
 export type Ending =
   | { readonly kind: "proposals"; readonly proposals: readonly Proposal[]; readonly recipeFigures: Figures }
+  /** Every line and step is read and allowed, and every limit's upper bound is inside. */
   | { readonly kind: "nothing-to-change"; readonly recipeFigures: Figures }
+  /** Nothing is known to break, and not enough is known to say that it fits; or what leads the sweet is unread. */
+  | { readonly kind: "cannot-tell"; readonly questions: readonly Question[]; readonly recipeFigures: Figures }
+  /** What breaks a rule stands in a step, or beside a line: no exchange of lines mends it. */
+  | { readonly kind: "change-by-hand"; readonly breaches: readonly Breach[]; readonly questions: readonly Question[]; readonly recipeFigures: Figures }
   | ({ readonly kind: "no-version-fits"; readonly recipeFigures: Figures } & Clashes)
   | { readonly kind: "time-ran-out"; readonly recipeFigures: Figures }
   | { readonly kind: "failed"; readonly why: string; readonly recipeFigures: Figures };
@@ -53,7 +59,12 @@ interface Candidate {
 export const endsAtOnce = (problem: AdaptationProblem): Ending | null => settledWithout(problem, openRoles(problem));
 
 function settledWithout(problem: AdaptationProblem, { opened, recipeFigures }: ReturnType<typeof openRoles>): Ending | null {
-  if (opened.size === 0) return { kind: "nothing-to-change", recipeFigures };
+  const { breaches, questions } = standingOf(problem, null, recipeFigures);
+  if (leadUnread(problem)) return { kind: "cannot-tell", questions, recipeFigures };
+  if (opened.size === 0) {
+    if (breaches.length > 0) return { kind: "change-by-hand", breaches, questions, recipeFigures };
+    return questions.length > 0 ? { kind: "cannot-tell", questions, recipeFigures } : { kind: "nothing-to-change", recipeFigures };
+  }
   if (problem.tables.profiles.get(problem.archetype)?.solved) return null;
   return {
     kind: "failed",

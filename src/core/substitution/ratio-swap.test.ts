@@ -109,7 +109,7 @@ describe("notes", () => {
         ["rolled-oats", 50],
         ["water", 500],
       ],
-      /^ask: Ask \(no gluten\).*certified/,
+      /^ask: Ask: .*certified.*\(no gluten\)/,
     ],
     [
       [

@@ -80,7 +80,28 @@ function completeRow(row: FoodRow, foods: ReadonlyMap<string, Food>): Food {
   };
 }
 
-const COCONUT: Food["mayContain"][number] = { allergen: "coconut", why: "some lists count coconut as a tree nut" };
+/** Sulphur dioxide is added to keep colour and to bleach; by maker (EU 1333/2008, annex II, lets it into these). */
+const SULPHURED: Readonly<Record<string, string>> = {
+  "golden-raisins": "golden raisins are bleached with sulphur dioxide unless the packet says otherwise",
+  raisins: "some raisins are sulphured; dark sun-dried ones are not",
+  "dried-apricot": "bright orange apricots are sulphured; brown ones are not",
+  "dried-figs": "some dried figs are sulphured",
+  prunes: "some prunes are sulphured",
+  "desiccated-coconut": "much desiccated coconut is kept white with sulphites",
+  "coconut-milk": "some canned coconut milk holds sulphites",
+  "coconut-milk-thin": "some canned coconut milk holds sulphites",
+  "coconut-cream": "some canned coconut cream holds sulphites",
+  "cream-of-coconut": "some makers add sulphites",
+  "glucose-syrup": "glucose syrup may hold a little sulphite from its making",
+  jaggery: "light-coloured jaggery is often cleared with sulphites",
+  "candied-peel": "candied fruit is often sulphured",
+  "lemon-juice": "bottled lemon juice holds sulphites; fresh juice does not",
+  "dry-ginger": "bleached dry ginger may hold sulphites",
+};
+const SHARED_LINE = "most is made on lines shared with nuts: the packet says";
+const BESIDE: Readonly<Record<string, readonly Food["mayContain"][number][]>> = {
+  "dark-chocolate": (["almond", "hazelnut", "peanut"] as const).map((allergen) => ({ allergen, why: SHARED_LINE })),
+};
 
 /** All foods of the shipped tables, from the measured rows and those written by hand. `foods-1.json` and so on hold what this makes, so that an app has only to read it. */
 export function makeFoods(): Food[] {
@@ -90,9 +111,16 @@ export function makeFoods(): Food[] {
     const nature = natureFor(food.id);
     const synonyms = [...food.synonyms, ...(MORE_NAMES[food.id] ?? [])];
     // Sap sugar aside, all that is of the coconut palm holds coconut.
-    const coconut = nature?.botanical === "Cocos nucifera" && nature.form !== "crystals" && !food.mayContain.some(({ allergen }) => allergen === "coconut");
-    const mayContain = coconut ? [...food.mayContain, COCONUT] : food.mayContain;
-    return { ...food, mayContain, synonyms, nature, parts: PARTS[food.id] ?? [], forms: formsOf({ ...food, nature }), cooked: COOKED[food.id] ?? null };
+    const coconut = nature?.botanical === "Cocos nucifera" && nature.form !== "crystals";
+    const allergens: Food["allergens"] = coconut && !food.allergens.includes("coconut") ? [...food.allergens, "coconut"] : food.allergens;
+    const sulphured = SULPHURED[food.id];
+    const told = (allergen: string) => food.mayContain.some((each) => each.allergen === allergen);
+    const mayContain: Food["mayContain"] = [
+      ...food.mayContain.filter(({ allergen }) => allergen !== "coconut"),
+      ...(sulphured === undefined || told("sulphites") ? [] : [{ allergen: "sulphites" as const, why: sulphured }]),
+      ...(BESIDE[food.id] ?? []),
+    ];
+    return { ...food, allergens, mayContain, synonyms, nature, parts: PARTS[food.id] ?? [], forms: formsOf({ ...food, nature }), cooked: COOKED[food.id] ?? null };
   });
 }
 

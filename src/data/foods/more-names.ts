@@ -2,7 +2,7 @@
 export const MORE_NAMES: Readonly<Record<string, readonly string[]>> = {
   sesame: ["til", "safed til", "gingelly seeds", "ellu", "nuvvulu"], "black-sesame": ["kala til", "karuppu ellu"], peanut: ["moongphali", "mungfali", "shengdana", "verkadalai", "palli"],
   sugar: ["cheeni", "chini", "sakhar", "sakkarai"], jaggery: ["vellam", "bellam", "bella", "gul", "sharkara"], "palm-jaggery": ["karupatti", "thati bellam", "khejur gur"],
-  honey: ["shahad", "madh", "then"], salt: ["namak", "uppu"], "cow-milk": ["doodh", "dudh", "paal"], ghee: ["nei", "neyyi", "toop", "tuppa"], butter: ["makkhan", "loni", "vennai"],
+  honey: ["shahad", "madh", "madhu", "then"], salt: ["namak", "uppu"], "cow-milk": ["doodh", "dudh", "paal"], ghee: ["nei", "neyyi", "toop", "tuppa"], butter: ["makkhan", "loni", "vennai"],
   yogurt: ["thayir", "perugu"], buttermilk: ["mor", "majjiga", "chhachh"], khoa: ["mava"], paneer: ["chenna", "chhena"], cream: ["malai", "thickened cream"],
   almond: ["badam giri"], cashew: ["mundhiri", "jeedipappu", "caju", "cashewnut"], pistachio: ["pistachio kernels"], walnut: ["akhrot"], hazelnut: ["cobnuts"], chironji: ["chironjee"],
   "fresh-coconut": ["nariyal", "thengai", "coconut scrapings"], "dry-coconut": ["kopra", "sukha nariyal", "khopra"], "coconut-milk": ["thengai paal", "nariyal doodh"],
@@ -14,11 +14,11 @@ export const MORE_NAMES: Readonly<Record<string, readonly string[]>> = {
   turmeric: ["haldi", "manjal"], saffron: ["zafran", "kumkuma puvvu"], "fennel-seeds": ["sombu", "variyali"], "poppy-seeds": ["khaskhas", "gasagasa"], asafoetida: ["perungayam"], "basil-seeds": ["subja", "falooda seeds"],
   "white-rice": ["chawal", "arisi", "biyyam", "long grain rice"], "rice-flakes": ["aval", "chivda rice", "atukulu", "chira"], "puffed-rice": ["murmura", "pori", "kurmura", "muri"], "rice-flour": ["arisi maavu", "chawal ka atta"],
   "whole-wheat-flour": ["gehun ka atta", "chapati flour", "godhumai maavu"], semolina: ["rawa", "sooji rawa", "ravva"], vermicelli: ["semiya", "sevai", "sevian", "sewai"], bulgur: ["daliya", "lapsi"], barley: ["jau"],
-  "pearl-millet": ["kambu", "sajja"], "sorghum-flour": ["jwari", "cholam maavu"], "ragi-flour": ["mandua flour", "kezhvaragu maavu", "nachni flour"], "foxtail-millet": ["navane", "korra", "kakum"], "barnyard-millet": ["kuthiraivali", "oodalu", "moraiyo", "bhagar"],
+  "pearl-millet": ["kambu", "sajja"], "sorghum-flour": ["jwari", "cholam maavu"], "ragi-flour": ["mandua flour", "kezhvaragu maavu", "nachni flour"], "foxtail-millet": ["navane", "korra", "kakum"], "barnyard-millet": ["kuthiraivali", "oodalu", "moraiyo", "bhagar", "sama rice", "samak rice", "samo rice", "vrat ke chawal"],
   "little-millet": ["saame"], "kodo-millet": ["kodra", "arikalu"], "proso-millet": ["barri"], amaranth: ["ramdana", "rajgira seeds"], "buckwheat-groats": ["kuttu giri"], quinoa: ["quinoa seeds"],
   besan: ["kadalai maavu", "senagapindi"], "moong-dal": ["pasi paruppu", "pesara pappu"], "ifct-bengal-gram-whole": ["chana", "kala chana", "chickpeas"], "roasted-gram": ["bhuna chana dal", "daria", "putnala pappu"],
   "fox-nut": ["phool makhane", "gorgon nut popped"], "lotus-seeds": ["kamal gatta"], sago: ["javvarisi", "saggubiyyam"], arrowroot: ["araroot"], "edible-gum": ["dink"],
   flaxseed: ["alsi", "ali vidai", "javas"], "melon-seeds": ["magaj", "kharbuja seeds"], "pumpkin-seeds": ["kaddu ke beej"], "sunflower-seeds": ["surajmukhi seeds"], chia: ["chia beej"], "rock-sugar": ["kalkand", "patika bellam"],
-  "rose-water": ["gulab jal", "panneer water"], "dried-rose-petals": ["gulab petals"], "screwpine-leaf": ["rampe", "annapurna leaf"], "silver-leaf": ["varak", "warq"], "rock-salt": ["saindhava lavana", "indhu uppu"],
-  "orange-juice": ["narangi juice"], water: ["pani", "thanneer"], "candied-peel": ["candied orange"], "tiger-nut": ["earth almond"], "water-chestnut-flour": ["shingoda flour"],
+  "rose-water": ["gulab jal", "panneer water"], "dried-rose-petals": ["gulab petals"], "screwpine-leaf": ["rampe", "annapurna leaf"], "silver-leaf": ["varak", "warq"], "rock-salt": ["saindhava lavana", "indhu uppu", "black salt", "kala namak"],
+  "orange-juice": ["narangi juice"], water: ["pani", "thanneer"], "candied-peel": ["candied orange"], "tiger-nut": ["earth almond"], "water-chestnut-flour": ["shingoda flour"], vanaspati: ["vegetable ghee"], "rice-syrup": ["rice syrup"], "maize-meal": ["makki atta", "makki ka atta", "makka atta"], "buckwheat-flour": ["kuttu atta", "kuttu ka atta"],
 };

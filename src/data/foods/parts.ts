@@ -3,6 +3,15 @@ import type { FoodPart } from "../../core/food";
 const maizeStarch = (sure: boolean): FoodPart => ({ name: "maize starch", family: "starch", plant: "Zea mays", origin: "plant", alcohol: false, sure });
 const alcohol = (sure: boolean): FoodPart => ({ name: "alcohol", family: "essence", plant: null, origin: "plant", alcohol: true, sure });
 
+const ofPlant = (name: string, family: FoodPart["family"], plant: string, sure: boolean): FoodPart => ({ name, family, plant, origin: "plant", alcohol: false, sure });
+const whiteSugar = ofPlant("white sugar", "sweetener", "Saccharum officinarum", true);
+const soyLecithin = ofPlant("soya lecithin", "pulse", "Glycine max", false);
+const milkSolids: FoodPart = { name: "milk, or what is drawn from it", family: "dairy", plant: null, origin: "dairy", alcohol: false, sure: false };
+/** What an isolate is usually made from, by makers. */
+const source = (...of: readonly (readonly [name: string, family: FoodPart["family"], plant: string])[]): readonly FoodPart[] => of.map(([name, family, plant]) => ofPlant(name, family, plant, false));
+const MAIZE = ["starch of maize", "starch", "Zea mays"] as const;
+const WHEAT = ["starch of wheat", "starch", "Triticum aestivum"] as const;
+
 /** What foods of several parts hold beside what they are called by; not sure where it differs by maker. */
 export const PARTS: Readonly<Record<string, readonly FoodPart[]>> = {
   "icing-sugar": [maizeStarch(false)],
@@ -11,9 +20,18 @@ export const PARTS: Readonly<Record<string, readonly FoodPart[]>> = {
   asafoetida: [{ name: "wheat flour", family: "cereal", plant: "Triticum aestivum", origin: "plant", alcohol: false, sure: false }],
   "vanilla-extract": [alcohol(true)],
   "almond-essence": [alcohol(false)],
-  "dark-chocolate": [
-    { name: "milk", family: "dairy", plant: null, origin: "dairy", alcohol: false, sure: false },
-    { name: "soya lecithin", family: "pulse", plant: "Glycine max", origin: "plant", alcohol: false, sure: false },
-  ],
-  "vegan-block": [{ name: "soya lecithin", family: "pulse", plant: "Glycine max", origin: "plant", alcohol: false, sure: false }],
+  "dark-chocolate": [milkSolids, soyLecithin, whiteSugar],
+  "vegan-block": [soyLecithin, milkSolids],
+  vanaspati: [soyLecithin, { ...milkSolids, name: "milk flavouring, or vitamin D of wool fat" }],
+  "vegetable-oil": source(["soya oil", "fat", "Glycine max"], ["maize oil", "fat", "Zea mays"], ["rice-bran oil", "fat", "Oryza sativa"], ["groundnut oil", "fat", "Arachis hypogaea"], ["mustard oil", "fat", "Brassica juncea"], ["sesame oil", "fat", "Sesamum indicum"]),
+  "glucose-syrup": [ofPlant("starch of maize, wheat or potato", "starch", "Zea mays", true)],
+  dextrose: source(MAIZE, WHEAT),
+  erythritol: source(["sugar of maize, fermented", "starch", "Zea mays"]),
+  xylitol: source(["maize cobs", "cereal", "Zea mays"]),
+  allulose: source(["sugar of maize", "starch", "Zea mays"]),
+  "fruit-sugar": source(["sugar of maize", "starch", "Zea mays"]),
+  "xanthan-gum": source(["sugar of maize, fermented", "starch", "Zea mays"]),
+  "condensed-coconut-milk": [whiteSugar, milkSolids],
+  "cream-of-coconut": [whiteSugar],
+  "candied-peel": [whiteSugar],
 };

@@ -48,7 +48,7 @@ export function BeamsPanel({
             {notes.map((note) => (
               <li key={note.text} className="flex gap-2 border-b border-line py-1.5 t-ledger">
                 <span className="pt-0.5">
-                  <WhyMark kind={note.kind === "ask" ? "ask" : note.kind === "watch" ? "conflict" : "added"} />
+                  <WhyMark kind={note.kind === "ask" ? "ask" : note.kind === "watch" || note.kind === "breaks" ? "conflict" : "added"} />
                 </span>
                 <span>
                   <span className="sr-only">{note.kind}: </span>

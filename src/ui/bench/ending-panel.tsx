@@ -1,8 +1,9 @@
 "use client";
 
 import { Go } from "../shell/go";
-import { LIMIT_NAMES, type Ending, type LimitId } from "../../core/substitution";
+import { LIMIT_NAMES, type Ending, type LimitId, type Question } from "../../core/substitution";
 import { Button } from "../parts/button";
+import { WhyMark } from "../parts/marks";
 import type { SolverState } from "./use-solver";
 
 interface EndingPanelProps {
@@ -62,6 +63,32 @@ function Ended({
           <p className="t-ledger mt-1">As handed down, the sweet breaks no rule and no limit of {table}. You can change amounts below all the same.</p>
         </>
       );
+    case "cannot-tell":
+      return (
+        <>
+          <p className="t-h2">It cannot be told yet whether it fits</p>
+          <p className="t-ledger mt-1">Nothing is known to break {table}. What is asked here has to be answered first:</p>
+          <Asked questions={ending.questions} recipeId={recipeId} />
+        </>
+      );
+    case "change-by-hand":
+      return (
+        <>
+          <p className="t-h2">What breaks {table} is to be changed by hand</p>
+          <p className="t-ledger mt-1">It stands beside a line, or in a step, so that no exchange of lines mends it:</p>
+          <ul className="mt-2 border-t border-ink">
+            {ending.breaches.map(({ line, step, rule, reason }) => (
+              <li key={`${line} ${step} ${rule} ${reason}`} className="border-b border-line py-1.5 t-ledger flex gap-2">
+                <WhyMark kind="conflict" />
+                <span>
+                  <Place line={line} step={step} recipeId={recipeId} />: {reason}
+                </span>
+              </li>
+            ))}
+          </ul>
+          {ending.questions.length > 0 && <Asked questions={ending.questions} recipeId={recipeId} />}
+        </>
+      );
     case "time-ran-out":
       return <Stopped title="Time ran out" text="No version was found in the time there was." onAgain={onAgain} />;
     case "failed":
@@ -100,6 +127,32 @@ function Ended({
         </>
       );
   }
+}
+
+function Place({ line, step, recipeId }: { readonly line: number | null; readonly step: number | null; readonly recipeId: string }) {
+  const words = line !== null ? `Line ${line + 1}` : step !== null ? `Step ${step + 1}` : "The whole";
+  return line === null && step === null ? (
+    words
+  ) : (
+    <Go className="underline" href={`/recipes/${recipeId}/recipe`}>
+      {words}
+    </Go>
+  );
+}
+
+function Asked({ questions, recipeId }: { readonly questions: readonly Question[]; readonly recipeId: string }) {
+  return (
+    <ul className="mt-2 border-t border-ink">
+      {questions.map(({ line, step, limit, text }) => (
+        <li key={`${line} ${step} ${limit} ${text}`} className="border-b border-line py-1.5 t-ledger flex gap-2">
+          <WhyMark kind="ask" />
+          <span>
+            <Place line={line} step={step} recipeId={recipeId} />: {text}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
 }
 
 function LimitClash({ limit, given, needed }: { readonly limit: LimitId; readonly given: number; readonly needed: number }) {

@@ -116,7 +116,7 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
   const stated = source && reading?.kind === "read" && view.table.servings === view.read.recipe.servings ? reading.measure : "";
   const oldMeasure = source ? stated || kitchenMeasure(source.food, source.grams, view.read.measures)?.text : "";
   const newMeasure = asIs ? oldMeasure : row.food ? kitchenMeasure(row.food, row.grams, view.read.measures)?.text : "";
-  const breaks = row.food ? brokenRule([row.food, ...(row.change === "as is" || row.change === "amount" ? (source?.preparedWith ?? []) : [])], view) : null;
+  const breaks = row.food ? brokenRule([row.food, ...(row.change === "as is" || row.change === "amount" ? (source?.beside?.foods ?? []) : [])], view) : null;
   return (
     <li className={`border-b border-line isolate ${open ? "bg-pressed" : ""}`} data-row={row.line ?? "new"} data-change={row.change}>
       <div className={`grid grid-cols-[minmax(0,1fr)_auto_auto] ${COLUMNS} gap-x-2 px-3 items-center md:h-[29px] py-1.5 md:py-0`}>

@@ -1,9 +1,9 @@
-import { CAUTIONS, completeTraits, DIETS, FAMILY_DENSITY, HANDLING, LOOK_ALIKES, MAKING, REFERENCE, RULES, SUBSTITUTION } from "../../data";
+import { CAUTIONS, completeTraits, DIETS, FAMILY_DENSITY, HANDLING, LOOK_ALIKES, MAKING, NAMED_ONLY, REFERENCE, RULES, SUBSTITUTION } from "../../data";
 import type { Reference } from "../../core/food";
 import { householdRules, type HouseRules, type Rule } from "../../core/models/diet";
 import { kitchenConstants } from "../../core/process";
 import { kitchenFoods, type PantryDocument, type PantryTables } from "../../core/pantry";
-import { createFoodMatcher, type FoodMatcher, type ReadingContext } from "../../core/recipe";
+import { createFoodFinder, createFoodMatcher, type FoodFinder, type FoodMatcher, type ReadingContext } from "../../core/recipe";
 import { NO_EQUIPMENT, type Household } from "../../core/units";
 
 /** All that the pages compute from, of one kitchen. */
@@ -72,10 +72,18 @@ export function foodMatcher({ reference: { foods } }: Knowledge): FoodMatcher {
   return matcher;
 }
 
+const finders = new WeakMap<Reference["foods"], FoodFinder>();
+function finderOf({ reference: { foods } }: Knowledge): FoodFinder {
+  const finder = finders.get(foods) ?? createFoodFinder([...foods.values(), ...NAMED_ONLY]);
+  finders.set(foods, finder);
+  return finder;
+}
+
 /** What reading a recipe needs, in one kitchen's foods and measures. */
 export const readingContext = (knowledge: Knowledge, measures: Household["measures"]): ReadingContext => ({
   foods: knowledge.reference.foods,
   matcher: foodMatcher(knowledge),
+  find: finderOf(knowledge),
   familyDensity: FAMILY_DENSITY,
   measures,
   tables: knowledge.pantryTables,

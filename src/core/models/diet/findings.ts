@@ -1,5 +1,5 @@
-import type { Food } from "../../food";
-import { judge, type Rule, type Verdict } from "./rules";
+import type { Food, FoodForm } from "../../food";
+import { isStricter, judge, type Judgement, type Rule, type Verdict } from "./rules";
 
 export interface Finding {
   /** Place of the line in the recipe, from 0. */
@@ -19,23 +19,47 @@ export interface JudgedLine {
   readonly line: number;
   readonly food: Food | null;
   readonly text: string;
-  /** What it was made ready in, as its words say ("roasted in ghee"). */
-  readonly preparedWith?: readonly Food[];
+  /** What its words name beside that food. */
+  readonly beside?: {
+    readonly foods: readonly Food[];
+    readonly words: readonly string[];
+    readonly choice: boolean;
+    readonly ground: boolean;
+  };
 }
+
+/** What goes in ground cannot be choked on as a whole piece. */
+const asGround = (food: Food, ground: boolean | undefined): FoodForm | undefined =>
+  ground && (food.nature?.form === "whole" || food.nature?.form === "split") ? "powder" : undefined;
 
 /** Findings of every line that a rule avoids or asks about; what is not known is asked by every rule. */
 export function findings(lines: readonly JudgedLine[], rules: readonly Rule[]): Finding[] {
-  return lines.flatMap(({ line, food, text, preparedWith = [] }) =>
+  return lines.flatMap(({ line, food, text, beside }) =>
     rules.flatMap((rule) => {
       const shared = { line, rule: rule.id, ruleName: rule.name, short: rule.short, school: rule.school };
-      if (!food) return [{ ...shared, verdict: "ask" as const, reason: `"${text}" could not be read, so it is not known to be safe` }];
-      const of = judge(food, rule);
-      const own: Finding[] = of.verdict === "allowed" ? [] : [{ ...shared, ...of, food: food.id }];
-      const brought = preparedWith.flatMap((other): Finding[] => {
-        const { verdict, reason } = judge(other, rule);
-        return verdict === "allowed" ? [] : [{ ...shared, verdict, reason: `${reason}, and this is made ready in it`, food: other.id }];
-      });
-      return [...own, ...brought];
+      const unread: Finding[] = food ? [] : [{ ...shared, verdict: "ask", reason: `"${text}" could not be read, so it is not known to be safe` }];
+      const of = (each: Food): Judgement & { readonly food: string } => ({ ...judge(each, rule, asGround(each, beside?.ground)), food: each.id });
+      const others = (beside?.foods ?? []).map(of);
+      if (beside?.choice) {
+        // Of what is left to choose from all must fit; it is a breach only where none does.
+        const all = [...(food ? [of(food)] : []), ...others];
+        const wrong = all.filter(({ verdict }) => verdict !== "allowed");
+        const [first] = wrong;
+        if (!first) return unread;
+        const breaks = all.every(({ verdict }) => verdict === "avoid");
+        return [
+          ...unread,
+          { ...shared, ...first, verdict: breaks ? "avoid" : "ask", reason: `${wrong.map(({ reason }) => reason).join("; ")}: a choice is left` },
+        ];
+      }
+      const own = food ? [of(food)] : [];
+      const named = others.map((each) => ({ ...each, reason: `${each.reason}, and the line names it` }));
+      const words: Finding[] = (beside?.words ?? []).map((word) => ({
+        ...shared,
+        verdict: "ask",
+        reason: `“${word}” in “${text}” is not understood, so it is not known to be safe`,
+      }));
+      return [...unread, ...[...own, ...named].filter(({ verdict }) => verdict !== "allowed").map((each): Finding => ({ ...shared, ...each })), ...words];
     }),
   );
 }
@@ -46,7 +70,7 @@ export function strictestVerdict(food: Food, rules: readonly Rule[]): Verdict {
   for (const rule of rules) {
     const { verdict } = judge(food, rule);
     if (verdict === "avoid") return "avoid";
-    if (verdict === "ask") worst = "ask";
+    if (isStricter(verdict, worst)) worst = verdict;
   }
   return worst;
 }

@@ -33,6 +33,8 @@ export interface When {
   /** More than so many grams of a nutrient in 100 g. */
   readonly above?: readonly [nutrient: Nutrient, grams: number];
   readonly alcohol?: true;
+  /** Holds for hidden parts of foods only, and for those without the other's form or way of making. */
+  readonly part?: true;
   /** Single foods by id: for a household's own lists alone. */
   readonly foods?: readonly string[];
 }
@@ -84,33 +86,42 @@ export interface RuleAnswer {
   readonly note: string;
 }
 
-/** Judges a food by a rule; where the rule asks, the household's own answer to just that question decides. */
-export function judge(food: Food, by: Rule): Judgement {
-  const found = byProperties(food, by);
+/** Judges a food by a rule, in another form than its own where that is given ("ground"); where the rule asks, the household's own answer to just that question decides. */
+export function judge(food: Food, by: Rule, form?: FoodForm): Judgement {
+  const found = byProperties(form && food.nature ? { ...food, nature: { ...food.nature, form } } : food, by);
   if (found.verdict !== "ask" || !by.answers) return found;
   const answer = by.answers.find((each) => each.food === food.id && each.question === found.reason);
   return answer ? { verdict: answer.verdict, reason: `${found.reason}; answered on ${answer.day}${answer.note ? `: ${answer.note}` : ""}` } : found;
 }
 
-/** The first clause that holds decides, then what it may contain, then its hidden parts. What is not known is asked. */
+const RANK: Readonly<Record<Verdict, number>> = { allowed: 0, ask: 1, avoid: 2 };
+export const isStricter = (one: Verdict, other: Verdict): boolean => RANK[one] > RANK[other];
+
+/**
+ * Of the clauses the first that holds decides about the food itself; what it holds beside that and what it may contain are
+ * judged as well, and the strictest of all counts: a sure part never hides behind a may. What is not known is asked.
+ */
 function byProperties(food: Food, by: Rule): Judgement {
-  let asked: Judgement | null = null;
+  let worst: Judgement = { verdict: "allowed", reason: `${food.name} is within ${by.name.toLowerCase()}` };
+  const found = (verdict: Verdict, why: string) => {
+    if (isStricter(verdict, worst.verdict)) worst = { verdict, reason: `${food.name}: ${why}` };
+  };
   for (const { verdict, when, because } of by.clauses) {
     const holds = fits(food, when);
-    if (holds === "unknown" && verdict !== "allowed") asked ??= { verdict: "ask", reason: `${food.name}: ${unknownWords(food, when)}` };
+    if (holds === "unknown" && verdict !== "allowed") found("ask", unknownWords(food, when));
     if (holds !== true) continue;
-    if (verdict === "allowed") break;
-    return { verdict, reason: `${food.name}: ${because.replace("{allergen}", allergenWords(food, when))}` };
+    found(verdict, because.replace("{allergen}", allergenWords(food, when)));
+    break;
   }
-  const may = food.mayContain.find(({ allergen }) => by.clauses.some(({ verdict, when }) => verdict !== "allowed" && when.allergens?.includes(allergen)));
-  if (may && by.traces !== "as an ingredient") return { verdict: by.traces === "avoided" ? "avoid" : "ask", reason: `${food.name}: ${may.why}` };
   for (const part of food.parts) {
     const clause = by.clauses.find(({ when }) => partFits(part, when));
     if (!clause || clause.verdict === "allowed") continue;
-    if (!part.sure) asked ??= { verdict: "ask", reason: `${food.name}: some makers put ${part.name} in it` };
-    else return { verdict: clause.verdict, reason: `${food.name}: holds ${part.name}` };
+    if (part.sure) found(clause.verdict, `holds ${part.name}`);
+    else found("ask", `some makers put ${part.name} in it`);
   }
-  return asked ?? { verdict: "allowed", reason: `${food.name} is within ${by.name.toLowerCase()}` };
+  const may = food.mayContain.find(({ allergen }) => by.clauses.some(({ verdict, when }) => verdict !== "allowed" && when.allergens?.includes(allergen)));
+  if (may && by.traces !== "as an ingredient") found(by.traces === "avoided" ? "avoid" : "ask", may.why);
+  return worst;
 }
 
 /** Whether a food is known to fit a condition. */
@@ -124,7 +135,7 @@ function fits(food: Food, when: When): Fit {
   if (when.allergens && !food.allergens.some((allergen) => when.allergens?.includes(allergen))) return false;
   if (when.sugarClasses && !when.sugarClasses.includes(food.sugarClass)) return false;
   if (when.above && (food.per100g[INDEX[when.above[0]]] ?? 0) <= when.above[1]) return food.unknown.includes(when.above[0]) ? "unknown" : false;
-  if (when.alcohol) return false;
+  if (when.alcohol || when.part) return false;
   const { nature } = food;
   const natural = when.plants ?? when.forms ?? when.processings;
   if (nature) {
@@ -138,8 +149,8 @@ function fits(food: Food, when: When): Fit {
 
 /** A hidden part is known by origin, family, plant and whether it is alcohol. */
 function partFits(part: FoodPart, when: When): boolean {
-  const { origins, families, plants, alcohol, ...others } = when;
-  if (Object.keys(others).length > 0 || (!origins && !families && !plants && !alcohol)) return false;
+  const { origins, families, plants, alcohol, part: ofParts, ...others } = when;
+  if ((!ofParts && Object.keys(others).length > 0) || (!origins && !families && !plants && !alcohol)) return false;
   if (alcohol) return part.alcohol;
   return (
     !part.alcohol &&

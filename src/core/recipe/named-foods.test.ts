@@ -1,0 +1,86 @@
+import { describe, expect, it } from "vitest";
+import { context, read, tableOf, problem } from "../../../tests/support/kitchen";
+import { findings } from "../models/diet";
+import { judgedLines, rulesAt, stepFindings, versionNotes } from "../substitution";
+import { RULES } from "../../data";
+import { evaluate } from "../evaluate";
+import { besideIn } from "./named-foods";
+import { readLine } from "./read-line";
+
+const beside = (text: string) => {
+  const reading = readLine({ id: "l", text, choice: {} }, context);
+  return reading.kind === "left out" ? null : reading.beside;
+};
+const ids = (text: string) => beside(text)?.foods.map(({ id }) => id);
+
+describe("what a line names beside its food", () => {
+  it.each([
+    ["1 cup besan, roasted in ghee", ["ghee"]],
+    ["1 cup semolina, roasted slowly in a little melted butter", ["butter"]],
+    ["100 g dates, soaked in warm water", []],
+    ["2 tbsp cashews fried in ghee until golden", ["cashew", "ghee"]],
+    ["½ cup almonds, soaked in milk and ground", ["cow-milk"]],
+    ["1 cup sugar", []],
+    ["1 cup milk, warmed in the small pan", []],
+    ["60 g raisins, cashews", ["cashew"]],
+    ["60 g raisins; slivered almonds", ["almond"]],
+    ["1 cup coconut milk (mixed with cow milk)", ["cow-milk"]],
+    ["50 g sugar - with a spoon of honey", ["honey"]],
+    ["20 cashews, ghee-roasted", ["ghee"]],
+    ["100 g semolina, buttered", ["butter"]],
+    ["1 cup jaggery, without ghee", []],
+    ["1 cup rice flour, the colour of cream", []],
+    ["100 g jaggery (a walnut-sized lump)", []],
+  ])("%s", (line, found) => expect(ids(line)).toEqual(found));
+
+  it.each([
+    ["Grease a tray with ghee and pour it in.", ["ghee"]],
+    ["Serve with a spoon of warm milk.", ["cow-milk"]],
+    ["Roll the balls in desiccated coconut.", ["desiccated-coconut"]],
+    ["Garnish with the almonds.", []],
+    ["Sprinkle with love, and serve in bowls.", []],
+    ["Press an almond on each piece.", []],
+    ["Add a spoon of ghee at the end and stir.", ["ghee"]],
+    ["Serve warm with a scoop of gelato.", ["named-ice-cream"]],
+    ["Cook until it is the colour of honey and smells of butter.", []],
+    ["Wrap it in a tea towel on butter paper.", []],
+  ])("of a step that no line lists: %s", (step, found) => {
+    const recipe = read(`Halwa\n\n1 cup semolina\n1 cup sugar\n10 almonds\n\nMethod\n${step}`);
+    expect(recipe.unlisted.flatMap(({ food }) => food?.id ?? [])).toEqual(found);
+    const [finding] = stepFindings(recipe, rulesAt(tableOf({ rules: ["dairy-free", "nut-free"] }), RULES));
+    expect(finding?.food).toEqual(found[0]);
+  });
+
+  it("asks about words that may name a food, and about nothing that only says how", () => {
+    expect(beside("1 cup sugar, zibibbo")?.words).toEqual(["zibibbo"]);
+    expect(beside("1 cup sugar (see the note), finely ground, plus more for dusting")?.words).toEqual([]);
+    expect(besideIn("1 cup sugar, zibibbo", null, false, context.find).words).toEqual([]);
+    const recipe = read("Halwa\n\n1 cup semolina\n1 cup sugar\n\nMethod\nStir in the sugar and simmer with the lid on.\nSprinkle with zibibbo on top.");
+    expect(recipe.unlisted).toEqual([{ step: 1, food: null, words: "zibibbo" }]);
+  });
+
+  it("leaves a choice open until it is settled: a breach only where all of it is", () => {
+    const judged = (text: string) =>
+      findings(judgedLines(read(`Halwa\n\n1 cup semolina\n${text}`)), rulesAt(tableOf({ rules: ["vegan"] }), RULES)).filter(({ line }) => line === 1);
+    expect(judged("2 tbsp coconut oil or ghee").map(({ verdict }) => verdict)).toEqual(["ask", "ask"]);
+    expect(judged("2 tbsp ghee or butter").map(({ verdict }) => verdict)).toContain("avoid");
+    const { ghee } = { ghee: read("Halwa\n\n2 tbsp coconut oil or ghee").readings[0] };
+    expect(ghee?.kind).toBe("food unknown");
+  });
+
+  it("is judged with the line, and named in a version that keeps it", () => {
+    const recipe = read("Halwa\n\nServes 4\n\n1 cup besan, roasted in ghee\n½ cup sugar\n1 cup water\n\nSimmer for 10 minutes.");
+    const table = tableOf({ rules: ["vegan"] });
+    expect(recipe.lines.map(({ food }) => food.id)).toEqual(["besan", "sugar", "water"]);
+    expect(findings(judgedLines(recipe), rulesAt(table, RULES))).toMatchObject([
+      { line: 0, verdict: "avoid", food: "ghee", reason: "Ghee: is dairy, and the line names it" },
+    ]);
+    const of = problem(recipe, table);
+    const version = {
+      rows: of.lines.map(({ index, food, grams, role }) => ({ line: index, food, grams, role, change: "as is" as const, why: "" })),
+      evaporation: 0,
+    };
+    const notes = versionNotes(of, version, evaluate(of, of.reference.constants).figures);
+    expect(notes.flatMap(({ kind, text }) => (kind === "breaks" ? [text] : [])).join(" ")).toMatch(/Breaks “vegan”: Ghee: is dairy/);
+  });
+});
