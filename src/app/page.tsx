@@ -19,7 +19,7 @@ export default async function Page() {
         versionCount,
         wishes: table ? wishNames(table.rules, table.limits) : [],
         servings: table?.servings ?? null,
-        inside: bench,
+        fit: bench,
         touched: dateWords(touchedAt),
       }))}
       kept={kept.map(({ keptAt, ...version }) => ({ ...version, kept: dateWords(keptAt) }))}

@@ -1,23 +1,19 @@
 import { basisOf, foodsWith, recipeInput, reopened, versionInput, type Snapshot } from "../core/adaptation";
 import { evaluate } from "../core/evaluate";
 import type { Reference } from "../core/food";
-import { guessArchetype, readRecipe, type Archetype } from "../core/recipe";
-import { beamReadings, insideCount, type DiningTable } from "../core/substitution";
+import type { Rule } from "../core/models/diet";
+import { guessArchetype, readRecipe, type Archetype, type ReadRecipe } from "../core/recipe";
+import { beamReadings, fitWords, insideCount, problemFor, standingOf, tableVerdict, type DiningTable, type Version } from "../core/substitution";
 import { formatNumber, type HouseholdMeasures } from "../core/units";
-import { REFERENCE } from "../data";
+import { REFERENCE, SUBSTITUTION } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { getHousehold } from "./household";
+import { kitchenRules } from "./house-rules";
 import { kitchenReference } from "./pantry";
 import { reading } from "./reading";
 import { validateBench, validateTable } from "./schemas";
 import { readSnapshot } from "./snapshot";
-
-/** How many of its edged beams a version keeps inside. */
-export interface Inside {
-  readonly inside: number;
-  readonly of: number;
-}
 
 /** A sweet that is worked on: how far it is, and what it waits for. */
 export interface Going {
@@ -28,8 +24,8 @@ export interface Going {
   /** Lines that are still to be asked about. */
   readonly asked: number;
   readonly table: DiningTable | null;
-  /** What lies on the bench; null where nothing does, or what does was made for another table. */
-  readonly bench: Inside | null;
+  /** What is known of what lies on the bench, in few words; null where nothing does, or what does was made for another table. */
+  readonly bench: string | null;
   readonly versionCount: number;
   readonly touchedAt: string;
 }
@@ -40,7 +36,7 @@ export interface OnShelf {
   readonly label: string;
   readonly keptAt: string;
   /** Null where what is stored of it cannot be read. */
-  readonly whole: { readonly kind: Archetype; readonly inside: Inside; readonly servings: number } | null;
+  readonly whole: { readonly kind: Archetype; readonly fit: string; readonly servings: number } | null;
 }
 
 export interface Kitchen {
@@ -61,7 +57,7 @@ const since = () => new Date(Date.now() - DAYS_ON_THE_GO * 86_400_000).toISOStri
 /** What is on the go, what was kept last, each judged as it stands now. */
 export async function getKitchen(): Promise<Kitchen> {
   const database = await getDatabase();
-  const [{ document: household }, reference] = await Promise.all([getHousehold(), kitchenReference()]);
+  const [{ document: household }, reference, rules] = await Promise.all([getHousehold(), kitchenReference(), kitchenRules()]);
   const [{ items, total }, kept, keptTotal, recipeTotal] = await Promise.all([
     db.listOnTheGo(database, since(), ON_THE_GO),
     db.latestVersions(database, null, ON_SHELF),
@@ -69,7 +65,7 @@ export async function getKitchen(): Promise<Kitchen> {
     db.countRecipes(database),
   ]);
   return {
-    going: items.map((item) => going(item, reference, household.measures)),
+    going: items.map((item) => going(item, reference, household.measures, rules)),
     goingTotal: total,
     kept: kept.map(({ snapshot, ...version }) => onShelf(version, readSnapshot(snapshot))),
     keptTotal,
@@ -77,7 +73,12 @@ export async function getKitchen(): Promise<Kitchen> {
   };
 }
 
-function going({ id, recipe, table: storedTable, bench, versionCount, touchedAt }: db.OnTheGo, reference: Reference, measures: HouseholdMeasures): Going {
+function going(
+  { id, recipe, table: storedTable, bench, versionCount, touchedAt }: db.OnTheGo,
+  reference: Reference,
+  measures: HouseholdMeasures,
+  rules: ReadonlyMap<string, Rule>,
+): Going {
   const { constants, foods } = reference;
   const read = readRecipe(recipe, reading(reference, measures), constants);
   const table = validateTable(storedTable) ? storedTable : null;
@@ -89,27 +90,24 @@ function going({ id, recipe, table: storedTable, bench, versionCount, touchedAt 
     lines: read.lines.length,
     asked: read.unresolved.length,
     table,
-    bench:
-      table && laid
-        ? insideCount(
-            beamReadings(
-              evaluate(recipeInput(read, table), constants).figures,
-              evaluate(versionInput(laid.version, read, table), constants).figures,
-              table.limits,
-              table.serve,
-              constants,
-            ),
-          )
-        : null,
+    bench: table && laid ? benchWords(read, table, laid.version, reference, rules) : null,
     versionCount,
     touchedAt,
   };
 }
 
+function benchWords(read: ReadRecipe, table: DiningTable, version: Version, reference: Reference, rules: ReadonlyMap<string, Rule>): string {
+  const { constants } = reference;
+  const { figures } = evaluate(versionInput(version, read, table), constants);
+  const before = evaluate(recipeInput(read, table), constants).figures;
+  const verdict = tableVerdict(standingOf(problemFor(read, table, reference, SUBSTITUTION, rules, 1), version, figures), table);
+  return fitWords(verdict, insideCount(beamReadings(before, figures, table.limits, table.serve, constants)));
+}
+
 function onShelf(version: db.VersionSummary, snapshot: Snapshot | null): OnShelf {
   const { id, title, label, keptAt } = version;
   if (snapshot === null) return { id, title, label, keptAt, whole: null };
-  const { asHandedDown, forThisTable, table, recipe } = snapshot;
+  const { asHandedDown, forThisTable, table, recipe, verdict } = snapshot;
   const { constants } = REFERENCE;
   return {
     id,
@@ -118,7 +116,7 @@ function onShelf(version: db.VersionSummary, snapshot: Snapshot | null): OnShelf
     keptAt,
     whole: {
       kind: recipe.archetype ?? guessArchetype(asHandedDown.input.lines).archetype,
-      inside: insideCount(beamReadings(asHandedDown.figures, forThisTable.figures, table.limits, table.serve, constants)),
+      fit: fitWords(verdict ?? null, insideCount(beamReadings(asHandedDown.figures, forThisTable.figures, table.limits, table.serve, constants))),
       servings: table.servings,
     },
   };

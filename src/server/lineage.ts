@@ -10,7 +10,7 @@ import {
 } from "../core/adaptation";
 import { evaluate, type EvaluationInput } from "../core/evaluate";
 import { readRecipe, stepTexts, type Recipe } from "../core/recipe";
-import { beamReadings, insideCount, type DiningTable } from "../core/substitution";
+import { beamReadings, fitWords, insideCount, type DiningTable } from "../core/substitution";
 import { formatGrams } from "../core/units";
 import * as db from "../db";
 import { getDatabase } from "./database";
@@ -89,8 +89,7 @@ export async function lineageOf(id: string): Promise<Lineage> {
         why,
         whom,
         servings: null,
-        inside: 0,
-        of: 0,
+        fit: "",
         changes: [UNREADABLE],
       });
       continue;
@@ -106,7 +105,10 @@ export async function lineageOf(id: string): Promise<Lineage> {
       why: version.why,
       whom: version.whom,
       servings,
-      ...insideCount(beamReadings(snapshot.asHandedDown.figures, snapshot.forThisTable.figures, limits, serve, constants)),
+      fit: fitWords(
+        snapshot.verdict ?? null,
+        insideCount(beamReadings(snapshot.asHandedDown.figures, snapshot.forThisTable.figures, limits, serve, constants)),
+      ),
       changes: [
         ...lineDifferences(before, versionLines(snapshot, servings, servings)).map(differenceWords),
         ...drivenOff(

@@ -68,11 +68,11 @@ export const validateImport = ajv.compile<{ recipes: Recipe[] }>({
   required: ["recipes"],
   properties: { recipes: { type: "array", minItems: 1, maxItems: 200, items: recipe } },
 });
-export const validateKeep = ajv.compile<{ recipeId: string; bench: StoredBench }>({
+export const validateKeep = ajv.compile<{ recipeId: string; bench: StoredBench; notFor?: boolean }>({
   type: "object",
   additionalProperties: false,
   required: ["recipeId", "bench"],
-  properties: { recipeId: { type: "string", maxLength: 60 }, bench },
+  properties: { recipeId: { type: "string", maxLength: 60 }, bench, notFor: { type: "boolean" } },
 });
 /** Characters of what is told of a kept version. */
 export const VERSION_LIMITS = { label: 100, why: 1000, whom: 2000 } as const;

@@ -52,8 +52,11 @@ export function versionOf(bench: StoredBench, lineCount: number, foods: Referenc
   return { rows, evaporation: bench.evaporation };
 }
 
-/** Keeps the bench as a version: computed here from the recipe and table as stored, so that what is kept is what holds. */
-export async function keepVersion(recipeId: string, bench: StoredBench): Promise<string> {
+/**
+ * Keeps the bench as a version: computed here from the recipe and table as stored, so that what is kept is what holds. One
+ * that breaks a rule of its table is kept only where it is said (`notFor`) that it is not for who keeps that rule; else 422.
+ */
+export async function keepVersion(recipeId: string, bench: StoredBench, notFor: boolean): Promise<string> {
   const { recipe } = await requireRecipe(recipeId);
   const {
     table: { document: table },
@@ -63,6 +66,13 @@ export async function keepVersion(recipeId: string, bench: StoredBench): Promise
   const read = readRecipe(recipe, reading(reference, household.measures), reference.constants);
   const problem = problemFor(read, table, reference, SUBSTITUTION, rules, 1);
   const snapshot = snapshotOf(read, problem, versionOf(bench, recipe.lines.length, foodsWith(read, reference.foods)), table, bench.label, HANDLING);
+  const { verdict } = snapshot;
+  if (verdict?.kind === "not for" && !notFor)
+    throw new Refusal(
+      422,
+      `This version is not for ${verdict.notFor.join(", ")}: ${verdict.breaches.join("; ")}. It can be kept as that, or changed.`,
+      verdict.breaches.map((detail) => ({ pointer: "/bench/rows", detail })),
+    );
   // What could not be read again, or put back from a backup, is not kept.
   const asStored: unknown = JSON.parse(JSON.stringify(snapshot));
   if (!validateSnapshot(asStored))

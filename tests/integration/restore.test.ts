@@ -138,12 +138,12 @@ describe("what is accepted can be restored", () => {
   it("a version worked on from one that the clock has after it, and what is told of both", async () => {
     const [id = ""] = await addRecipes([PLAIN]);
     await saveTable(id, { document: tableOf({ rules: ["vegan"], servings: 4 }), revision: 0 });
-    const parent = await keepVersion(id, BENCH);
+    const parent = await keepVersion(id, BENCH, false);
     const { revisions } = await workOnFrom(parent);
     vi.useFakeTimers({ now: Date.now() - 400 * 86_400_000, toFake: ["Date"] });
     try {
       await saveBench(id, { document: { ...BENCH, from: parent }, revision: revisions.bench });
-      const child = await keepVersion(id, { ...BENCH, from: parent });
+      const child = await keepVersion(id, { ...BENCH, from: parent }, false);
       await describeVersion(child, { label: "x".repeat(100), why: "w".repeat(1000), whom: "v".repeat(2000) });
       const before = await rows();
       const { text: copy } = await makeBackup();
@@ -175,7 +175,7 @@ describe("what an earlier version took in", () => {
   it("is backed up and restored though no recipe of that size is taken today, and its versions are shown", async () => {
     const [id = ""] = await addRecipes([{ ...PLAIN, title: "Of an earlier version" }]);
     await saveTable(id, { document: tableOf({ servings: 4 }), revision: 0 });
-    const version = await keepVersion(id, BENCH);
+    const version = await keepVersion(id, BENCH, false);
     const large = {
       servings: 5000,
       notes: "n".repeat(30_000),
@@ -269,8 +269,8 @@ describe("a version that was spoiled where it lies", () => {
   it("is shown as such, and the others beside it as they are", async () => {
     const [id = ""] = await addRecipes([{ ...PLAIN, title: "With a spoiled version" }]);
     await saveTable(id, { document: tableOf({ servings: 4 }), revision: 0 });
-    const whole = await keepVersion(id, BENCH);
-    const spoiled = await keepVersion(id, BENCH);
+    const whole = await keepVersion(id, BENCH, false);
+    const spoiled = await keepVersion(id, BENCH, false);
     await (await getDatabase()).query("UPDATE version SET snapshot = '{\"schema\": 1}'::jsonb WHERE id = $1", [spoiled]);
     const { kept } = await getKitchen();
     expect(kept.find((each) => each.id === spoiled)?.whole).toBeNull();

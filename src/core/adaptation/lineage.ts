@@ -59,9 +59,8 @@ export interface LineageVersion {
   readonly whom: string;
   /** Null where what is stored of it cannot be read. */
   readonly servings: number | null;
-  /** Of its beams that have an edge, those within it. */
-  readonly inside: number;
-  readonly of: number;
+  /** What is known of it at its table, in few words. */
+  readonly fit: string;
   /** What changed from what it was worked on from, in words. */
   readonly changes: readonly string[];
 }

@@ -4,7 +4,19 @@ import type { HouseholdMeasures } from "../units";
 import { evaluate, type EvaluationInput, type Figures } from "../evaluate";
 import { rewriteSteps, type Handling, type RewrittenStep } from "../method";
 import type { ReadRecipe, Recipe } from "../recipe";
-import { scaledFor, versionLines, versionNotes, type AdaptationProblem, type DiningTable, type Note, type Version, type VersionRow } from "../substitution";
+import {
+  scaledFor,
+  standingOf,
+  tableVerdict,
+  versionLines,
+  versionNotes,
+  type AdaptationProblem,
+  type DiningTable,
+  type Note,
+  type TableVerdict,
+  type Version,
+  type VersionRow,
+} from "../substitution";
 
 export interface SnapshotLine {
   readonly food: Food;
@@ -41,6 +53,8 @@ export interface Snapshot {
   readonly measures?: HouseholdMeasures;
   readonly steps: readonly RewrittenStep[];
   readonly notes: readonly Note[];
+  /** What was known of it at its table; absent in versions from before it was judged. */
+  readonly verdict?: TableVerdict;
   readonly asHandedDown: { readonly input: SnapshotInput; readonly figures: Figures };
   readonly forThisTable: { readonly input: SnapshotInput; readonly figures: Figures };
 }
@@ -123,6 +137,7 @@ export function snapshotOf(
     }),
     steps: stepsFor(read, version, table, handling),
     notes: versionNotes(problem, version, figures),
+    verdict: tableVerdict(standingOf(problem, version, figures), table),
     asHandedDown: { input: plain(before), figures: evaluate(before, reference.constants).figures },
     forThisTable: { input: plain(after), figures },
   };

@@ -23,25 +23,7 @@ const wordsIn = (text: string): readonly Word[] =>
   [...text.toLowerCase().replaceAll(/['’]/g, " ").matchAll(WORD)].map(({ 0: word, index }) => ({ stem: stemOf(word), at: index, end: index + word.length }));
 
 /** Names that are English words of their own, and would be found where nobody means a food. */
-const NOT_NAMES = new Set([
-  "then",
-  "mor",
-  "gul",
-  "bella",
-  "pori",
-  "muri",
-  "madh",
-  "mava",
-  "toop",
-  "kappa",
-  "aam",
-  "bella",
-  "cream of",
-  "palli",
-  "soda water",
-  "loni",
-  "nei",
-]);
+const NOT_NAMES = new Set(["then"]);
 /** What a word made of a food's name brings with it. */
 const MADE_OF: Readonly<Record<string, string>> = {
   buttered: "butter",
@@ -72,36 +54,36 @@ const CREAMED = /^ (?:the|it|them|together|until|in a|well)\b/i;
 const BEGINS = /(?:^|[.;,] ?|\band |\bthen )$/i;
 
 interface Node {
-  food: Food | null;
+  readonly foods: Food[];
   readonly next: Map<string, Node>;
 }
 
-/** Builds the finder over the names and synonyms of these foods once; of two with one name the first is meant. */
+/** Builds the finder over the names and synonyms of these foods once; of several with one name all are found. */
 export function createFoodFinder(foods: Iterable<Food>): FoodFinder {
-  const root: Node = { food: null, next: new Map() };
+  const root: Node = { foods: [], next: new Map() };
   for (const food of foods)
     for (const name of [food.name, food.name.split(",")[0] ?? "", ...food.synonyms]) {
       const words = wordsIn(name);
       if (words.length === 0 || NOT_NAMES.has(name.toLowerCase())) continue;
       let node = root;
       for (const { stem } of words) {
-        const next = node.next.get(stem) ?? { food: null, next: new Map<string, Node>() };
+        const next = node.next.get(stem) ?? { foods: [], next: new Map<string, Node>() };
         node.next.set(stem, next);
         node = next;
       }
-      node.food ??= food;
+      if (!node.foods.includes(food)) node.foods.push(food);
     }
   return (text) => {
     const words = wordsIn(text);
     const found: NamedFood[] = [];
     for (let i = 0; i < words.length; i++) {
       let node: Node | undefined = root;
-      let longest: { readonly food: Food; readonly to: number } | null = null;
+      let longest: { readonly foods: readonly Food[]; readonly to: number } | null = null;
       for (let k = i; k < words.length; k++) {
         const stem: string = words[k]?.stem ?? "";
         node = node.next.get(stem) ?? (k === i ? root.next.get(stemOf(MADE_OF[stem] ?? "")) : undefined);
         if (!node) break;
-        if (node.food) longest = { food: node.food, to: k };
+        if (node.foods.length > 0) longest = { foods: node.foods, to: k };
       }
       const first = words[i];
       const last = longest && words[longest.to];
@@ -111,7 +93,7 @@ export function createFoodFinder(foods: Iterable<Food>): FoodFinder {
         FREE.test(text.slice(last.end, last.end + 6));
       const after = text.slice(last.end, last.end + 14);
       const creamed = first.stem === "cream" && longest.to === i && CREAMED.test(after) && BEGINS.test(text.slice(Math.max(0, first.at - 6), first.at));
-      if (!free && !creamed && !TOOL.test(after)) found.push({ food: longest.food, at: first.at, end: last.end });
+      if (!free && !creamed && !TOOL.test(after)) for (const food of longest.foods) found.push({ food, at: first.at, end: last.end });
       i = longest.to;
     }
     return found;
@@ -157,7 +139,7 @@ export interface Beside {
   readonly words: readonly string[];
   /** The foods are named to choose from ("oil or ghee"). */
   readonly choice: boolean;
-  /** It is ground, or goes in so fine that nothing can choke. */
+  /** The food that the line is of is ground, so that it cannot choke as a whole piece. */
   readonly ground: boolean;
 }
 
@@ -173,13 +155,15 @@ export function besideIn(text: string, own: Food | null, settled: boolean, find:
   const headEnd = SEPARATOR.exec(text.replace(/\([^)]*\)/g, (all) => " ".repeat(all.length)))?.index ?? text.length;
   const names = new Set(own ? [own.name, ...own.synonyms].flatMap((name) => wordsIn(name).map(({ stem }) => stem)) : []);
   const within = ({ at, end }: NamedFood) => end <= headEnd && wordsIn(text.slice(at, end)).every(({ stem }) => names.has(stem));
-  const others = own === null ? found : found.filter((each) => each.food.id !== own.id && !within(each));
+  // A name that several foods share is meant for the one that the line is of.
+  const mineToo = (each: NamedFood) => found.some(({ food, at }) => food.id === own?.id && at === each.at);
+  const others = own === null ? found : found.filter((each) => !mineToo(each) && !within(each));
   const foods = [...new Map(others.filter(({ food }) => food.id !== "water").map(({ food }) => [food.id, food] as const)).values()];
   return {
     foods,
     words: own === null || settled ? [] : unknownWords(text.slice(headEnd), moved(found, headEnd), names),
     choice: !settled && OR.test(text) && foods.length > 0,
-    ground: GROUND.test(text),
+    ground: GROUND.test(foods.length > 0 ? text.slice(0, headEnd) : text),
   };
 }
 
@@ -189,6 +173,8 @@ const moved = (found: readonly NamedFood[], by: number) => found.map(({ at, end 
 export interface Unlisted {
   readonly food: Food | null;
   readonly words: string;
+  /** Called as something made in the recipe is ("the custard"), and holding what no listed food brings: it may be another. */
+  readonly made: boolean;
 }
 
 /** After these a step says what goes in or on. */
@@ -233,12 +219,12 @@ const MADE = new Set([
   "simple syrup",
   "sugar syrup",
 ]);
-const THE = /\b(?:the|this|that|your|hot|warm|cooled|thick|thin|sticky|boiling|of) $/i;
+const THE = /\b(?:the|this|that|your|hot|warm|cooled|thick|thin|sticky|boiling) $/i;
 /** Words of steps that name no food. */
 const IN_STEPS = new Set(
   (
     "hand hands finger fingers palm palms thumb damp lid foil film cling parchment pestle spatula ladle knife toothpick thermometer towel plate bowl pan pot tray heat flame fire stove oven fridge blender grinder mixer processor machine whisk fork sieve muslin strainer rolling pin cutter mould circle circles swirl motion pattern sides edge edges bottom surface middle gap gaps line lines rest remainder others everything nothing something half mixture batter paste mass crust layer layers rounds balls ball disc discs ladoo ladoos square squares diamond diamonds pieces piece batches batch turn turns minutes minute hour hours seconds day care patience love attention speed pace time times pinch sense smell colour shine gloss texture consistency thread string syrup crystals bubbles foam froth steam lumps lump skin rim " +
-    "ingredient ingredients topping toppings garnish decoration both two three four five six seven eight nine ten hundred guests people family child children plates bowls cups glass glasses spoon spoons tea afternoon morning evening night weather winter summer love joy pride prayer offering god leaves banana tongs scissors brush dot dots star stars pleasure company friends slices simmer cook shape let stir heel stream bring boil bake roast fry leave keep mix beat whisk stand chill cool steam strain turn pour serve cover melt toast rest set spread press dissolve remove take make give lift drain soak grind blend mash rinse wash knead fold toss swirl scrape warm heat reduce thicken continue repeat finish check test taste adjust work lot lots help gentle constant"
+    "ingredient ingredients topping toppings garnish decoration both two three four five six seven eight nine ten hundred guests people family child children plates bowls cups glass glasses spoon spoons tea afternoon morning evening night weather winter summer love joy pride prayer offering god leaves banana tongs scissors brush dot dots star stars pleasure company friends slices simmer cook shape let stir heel stream bring boil bake roast fry leave keep mix beat whisk stand chill cool steam strain turn pour serve cover melt toast rest set spread press dissolve remove take make give lift drain soak grind blend mash rinse wash knead fold toss swirl scrape warm heat reduce thicken continue repeat finish check test taste adjust work lot lots help gentle constant halwa halva kheer phirni payasam ladoo laddu pudding sweet sweets dessert burfi barfi rolls bars truffles dumplings pancake pancakes"
   )
     .split(" ")
     .map(stemOf),
@@ -249,14 +235,13 @@ export function unlistedIn(
   text: string,
   {
     mentions,
-    ids,
-    hasNut,
+    listed,
     known,
     find,
   }: {
     readonly mentions: readonly Mention<unknown>[];
-    readonly ids: ReadonlySet<string>;
-    readonly hasNut: boolean;
+    /** Foods of the lines, and those that they name beside, by id. */
+    readonly listed: ReadonlyMap<string, Food>;
     readonly known: ReadonlySet<string>;
     readonly find: FoodFinder;
   },
@@ -264,17 +249,17 @@ export function unlistedIn(
   const spans = mentions.map(({ at, words }) => ({ at, end: at + words.length }));
   const covered = (each: Pick<NamedFood, "at" | "end">) => spans.some(({ at, end }) => at <= each.at && each.end <= end);
   const found = find(text);
-  const foods = new Map<string, Food>();
+  const foods = new Map<string, Unlisted>();
   for (const each of found) {
     const { food, at, end } = each;
     const words = wordsIn(text.slice(at, end))
       .map(({ stem }) => stem)
       .join(" ");
-    if (food.id === "water" || ids.has(food.id) || covered(each)) continue;
-    if (MADE.has(words) && THE.test(text.slice(Math.max(0, at - 12), at))) continue;
-    if (hasNut && food.id === NUTS_UNNAMED) continue;
-    if (food.id.startsWith(NAMED) && known.has(words)) continue;
-    foods.set(food.id, food);
+    if (food.id === "water" || covered(each) || found.some((other) => other.at === at && listed.has(other.food.id))) continue;
+    if (food.id === NUTS_UNNAMED && [...listed.values()].some(({ family }) => family === "nut")) continue;
+    const made = MADE.has(words) && THE.test(text.slice(Math.max(0, at - 12), at));
+    if (made && isMadeOf(food, [...listed.values()])) continue;
+    foods.set(food.id, { food, words: food.name, made });
   }
   const words: string[] = [];
   for (const match of text.matchAll(GOES_IN)) {
@@ -287,9 +272,14 @@ export function unlistedIn(
     );
     words.push(...unknown);
   }
-  return [...[...foods.values()].map((food) => ({ food, words: food.name })), ...[...new Set(words)].map((each) => ({ food: null, words: each }))];
+  return [...foods.values(), ...[...new Set(words)].map((each) => ({ food: null, words: each, made: false }))];
 }
-const NAMED = "named-";
+
+/** Whether all that a thing surely holds may come from these foods. */
+const isMadeOf = ({ allergens, origin, sugarClass }: Food, listed: readonly Food[]): boolean =>
+  allergens.every((allergen) => listed.some((each) => each.allergens.includes(allergen))) &&
+  (origin === "plant" || listed.some((each) => each.origin === origin)) &&
+  (sugarClass !== "added" || listed.some(({ family }) => family === "sweetener"));
 const NUTS_UNNAMED = "named-nuts-kinds-not-said";
 
 /** The words of a text as `known` takes them. */

@@ -79,14 +79,11 @@ function unlistedOf(
     ...readings.flatMap((reading) => ("food" in reading ? [{ key: reading.food.id, names: namesOfLine(reading.description, reading.food) }] : [])),
     ...[...structure.components.values()].map(({ id, name }) => ({ key: id, names: [name] })),
   ]);
-  const ids = new Set([...listed, ...named].map(({ id }) => id));
-  const hasNut = listed.some(({ family }) => family === "nut");
-  const known = new Set(
-    [recipe.title, ...recipe.lines.map(({ text }) => text), ...[...structure.components.values()].map(({ name }) => name)].flatMap(stemsOf),
-  );
+  const all = new Map([...listed, ...named].map((food) => [food.id, food] as const));
+  const known = new Set([...recipe.lines.map(({ text }) => text), ...[...structure.components.values()].map(({ name }) => name)].flatMap(stemsOf));
   return steps.flatMap(({ step: { text } }, step) => {
     const within = text.slice(0, RECIPE_LIMITS.stepCharacters);
-    return unlistedIn(within, { mentions: mentionsIn(within), ids, hasNut, known, find }).map((each) => ({ ...each, step }));
+    return unlistedIn(within, { mentions: mentionsIn(within), listed: all, known, find }).map((each) => ({ ...each, step }));
   });
 }
 

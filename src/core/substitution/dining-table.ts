@@ -92,12 +92,13 @@ const areKin = (one: Food, other: Food): boolean =>
  */
 export function stepFindings({ unlisted, readings }: Pick<ReadRecipe, "unlisted" | "readings">, rules: readonly Rule[]): readonly StepFinding[] {
   const listed = readings.flatMap((each) => ("food" in each ? [each.food] : []));
-  return unlisted.flatMap(({ step, food, words }) =>
+  return unlisted.flatMap(({ step, food, words, made }) =>
     rules.flatMap((rule): StepFinding[] => {
       const shared = { step, rule: rule.id, ruleName: rule.name, short: rule.short, school: rule.school };
       if (!food) return [{ ...shared, verdict: "ask", reason: `“${words}” is not understood, so it is not known to be safe` }];
       const { verdict, reason } = judge(food, rule);
       if (verdict === "allowed" || listed.some((other) => areKin(food, other) && !isStricter(verdict, judge(other, rule).verdict))) return [];
+      if (made) return [{ ...shared, verdict: "ask", reason: `${reason}, unless it is what is made here`, food: food.id }];
       return [{ ...shared, verdict, reason, food: food.id }];
     }),
   );

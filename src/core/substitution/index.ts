@@ -8,7 +8,18 @@ export { plainRun } from "./run";
 export { targetsOf } from "./targets";
 export { endsAtOnce, propose, type Ending, type Progress, type Proposal } from "./propose";
 export { versionLines, type Version, type VersionRow } from "./version";
-export { standingOf, type Breach, type Question, type Standing } from "./verdict";
+export {
+  allergyStates,
+  fitWords,
+  rowFindings,
+  standingOf,
+  tableVerdict,
+  type AllergyState,
+  type Breach,
+  type Question,
+  type Standing,
+  type TableVerdict,
+} from "./verdict";
 export { versionNotes, type Note } from "./notes";
 export { limitFindings } from "./limit-findings";
 export { ratioSwap } from "./ratio-swap";

@@ -10,7 +10,7 @@ import type { AdaptationProblem } from "./problem";
 import { roundAmounts } from "./round";
 import { plainRun, type Run } from "./run";
 import { targetsOf } from "./targets";
-import { leadUnread, standingOf, type Breach, type Question } from "./verdict";
+import { leadUnread, standingOf, type Breach, type Question, type Standing } from "./verdict";
 import { versionLines, type Version } from "./version";
 
 export type ProposalPlan = "Closest" | "Least free sugars" | "Fewest changes" | "Another way";
@@ -24,6 +24,7 @@ export interface Proposal {
   readonly figures: Figures;
   readonly beams: readonly BeamReading[];
   readonly notes: readonly Note[];
+  readonly standing: Standing;
   readonly solver: { readonly status: "optimal" | "best so far"; readonly gap: number; readonly milliseconds: number };
 }
 
@@ -160,14 +161,16 @@ function finish(
     problem.reference.constants,
   );
   if (problem.limits.some((limit) => figures[limitProperty(limit)].value > limit.most * 1.001)) return null;
+  const standing = standingOf(problem, version, figures);
   const beams = beamReadings(opening.recipeFigures, figures, problem.limits, problem.serve, problem.reference.constants);
   return {
     label: plan === "Another way" ? apartLabel(version, before) : plan,
-    reason: reasonOf(plan, version, beams, figures),
+    reason: reasonOf(plan, version, beams, figures, standing),
     version,
     figures,
     beams,
     notes: versionNotes(problem, version, figures),
+    standing,
     solver,
   };
 }
@@ -181,7 +184,7 @@ function apartLabel(version: Version, before: readonly Proposal[]): string {
   return lead?.food ? `With ${(lead.food.name.split(",")[0] ?? "").toLowerCase()}` : "Another way";
 }
 
-function reasonOf(plan: ProposalPlan, version: Version, beams: readonly BeamReading[], figures: Figures): string {
+function reasonOf(plan: ProposalPlan, version: Version, beams: readonly BeamReading[], figures: Figures, { breaches }: Standing): string {
   const { inside, of } = insideCount(beams);
   const fresh = version.rows.filter((row) => row.change === "replaced" || row.change === "added");
   const names = fresh
@@ -190,7 +193,7 @@ function reasonOf(plan: ProposalPlan, version: Version, beams: readonly BeamRead
     .join(", ");
   switch (plan) {
     case "Closest":
-      return `Nearest to the recipe: ${inside} of ${of} inside, with ${names}`;
+      return `Nearest to the recipe: ${breaches.length > 0 ? "but something beside the lines still breaks" : `${inside} of ${of} inside`}, with ${names}`;
     case "Least free sugars":
       return `${figures["serving.freeSugarsUk"].value.toFixed(1)} g of free sugars a serving, a little less sweet`;
     case "Fewest changes":

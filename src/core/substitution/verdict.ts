@@ -1,8 +1,10 @@
 import { evaluate, type Figures } from "../evaluate";
 import { findings, type Finding } from "../models/diet";
+import type { DiningTable } from "./dining-table";
+import { baseOf, whoseRules } from "./eaters";
 import { limitProperty } from "./open-roles";
 import { LIMIT_NAMES, type AdaptationProblem, type Limit, type LimitId } from "./problem";
-import { versionLines, type Version } from "./version";
+import { versionLines, type Version, type VersionRow } from "./version";
 
 /** Where something stands: in a line of the recipe, in a step, or at a limit; all null for a food that was added. */
 interface Place {
@@ -12,6 +14,8 @@ interface Place {
 }
 /** What has to be answered before it can be said whether a sweet fits its table. */
 export interface Question extends Place {
+  /** The rule that asks; null where every rule and limit waits for it. */
+  readonly rule: string | null;
   readonly text: string;
 }
 /** What breaks a rule or passes a limit of the table. */
@@ -27,6 +31,17 @@ export interface Standing {
   readonly questions: readonly Question[];
 }
 
+/** What the rules make of a row of a version: of its food, and of what the words of its line name beside where that stays. */
+export function rowFindings(
+  { judged, rules }: AdaptationProblem,
+  { line, food, grams, change }: Pick<VersionRow, "line" | "food" | "grams" | "change">,
+): readonly Finding[] {
+  if (!food || grams <= 0) return [];
+  const source = line === null ? undefined : judged.find((each) => each.line === line);
+  const stays = change === "as is" || change === "amount";
+  return findings([{ line: line ?? -1, food, text: source?.text ?? "", ...(stays && source?.beside ? { beside: source.beside } : {}) }], rules);
+}
+
 /** The one place where it is decided what breaks a table and what is not known, of the recipe itself (null) or of a version. */
 export function standingOf(problem: AdaptationProblem, version: Version | null, given?: Figures): Standing {
   const { judged, inSteps, rules, limits, reference } = problem;
@@ -37,16 +52,13 @@ export function standingOf(problem: AdaptationProblem, version: Version | null, 
     const { line, step = null, limit = null } = place as Partial<Place>;
     const at = { line: line ?? null, step, limit };
     if (verdict === "avoid") breaches.push({ ...at, rule, short, reason });
-    else questions.push({ ...at, text: `${reason} (${short}).` });
+    else questions.push({ ...at, rule, text: `${reason} (${short}).` });
   };
 
   if (version === null) findings(judged, rules).forEach(take);
   else {
     for (const { line, food, grams, change } of version.rows) {
-      if (!food || grams <= 0) continue;
-      const source = line === null ? undefined : judged.find((each) => each.line === line);
-      const stays = change === "as is" || change === "amount";
-      const found = findings([{ line: line ?? -1, food, text: source?.text ?? "", ...(stays && source?.beside ? { beside: source.beside } : {}) }], rules);
+      const found = rowFindings(problem, { line, food, grams, change });
       for (const each of found) take({ ...each, line, step: null, limit: null });
     }
     // What could not be read is in no version; whoever cooks by the recipe has it before them all the same.
@@ -56,7 +68,8 @@ export function standingOf(problem: AdaptationProblem, version: Version | null, 
   for (const { step, ...each } of inSteps) take({ ...each, line: null, step, limit: null });
 
   for (const { line, text, why } of problem.unsettled)
-    if (version === null || !version.rows.some((row) => row.line === line)) questions.push({ line, step: null, limit: null, text: `“${text}”: ${why}.` });
+    if (version === null || !version.rows.some((row) => row.line === line))
+      questions.push({ line, step: null, limit: null, rule: null, text: `“${text}”: ${why}.` });
   for (const limit of limits) {
     const figure = figures[limitProperty(limit)];
     const { name, unit } = LIMIT_NAMES[limit.id];
@@ -72,6 +85,7 @@ export function standingOf(problem: AdaptationProblem, version: Version | null, 
     else if (figure.high > limit.most)
       questions.push({
         ...at,
+        rule: `limit-${limit.id}`,
         text:
           `${capital(name)} may pass the limit: ${words(figure.value)}, at most ${words(figure.high)} a serving (the limit is ${limit.most} ${unit}`.trim() +
           "). Weigh what gives most of it.",
@@ -107,4 +121,56 @@ export function leadUnread({ archetype, lines, unsettled }: AdaptationProblem): 
   const all = lines.reduce((sum, { grams }) => sum + grams, 0);
   const leads = LEADS[archetype] ?? ["body", "bulk", "liquid"];
   return !lines.some(({ role, food, grams }) => leads.includes(role) && food.id !== "water" && grams >= LEAD_SHARE * all);
+}
+
+/** What is known of a version at its table, as it is kept with it and told wherever the version is. */
+export interface TableVerdict {
+  readonly kind: "fits" | "cannot tell" | "over a limit" | "not for";
+  /** Whose wishes it breaks, by name; the wishes themselves where nobody sits at the table. */
+  readonly notFor: readonly string[];
+  readonly breaches: readonly string[];
+  readonly questions: readonly string[];
+}
+
+export function tableVerdict({ breaches, questions }: Standing, table: DiningTable): TableVerdict {
+  const rules = breaches.filter(({ limit }) => limit === null);
+  const whose = whoseRules(table);
+  const notFor = [...new Set(rules.flatMap(({ rule, short }) => (whose.get(rule)?.length ? (whose.get(rule) ?? []) : [`who keeps “${short}”`])))];
+  return {
+    kind: rules.length > 0 ? "not for" : breaches.length > 0 ? "over a limit" : questions.length > 0 ? "cannot tell" : "fits",
+    notFor,
+    breaches: breaches.map(({ short, reason }) => `${short}: ${reason}`),
+    questions: questions.map(({ text }) => text),
+  };
+}
+
+/** The verdict in few words, for where there is room for little: a count of beams never stands beside a breach. */
+export function fitWords(
+  verdict: Pick<TableVerdict, "kind" | "notFor" | "questions"> | null,
+  { inside, of }: { readonly inside: number; readonly of: number },
+): string {
+  if (verdict?.kind === "not for") return `not for ${verdict.notFor.join(", ")}`;
+  const asked = verdict?.questions.length ?? 0;
+  return `${inside} of ${of} inside${asked > 0 ? `, ${asked} to ask` : ""}`;
+}
+
+const ALLERGY_DIETS = ["gluten-free", "nut-free", "soy-free", "peanut-free", "sesame-free", "egg-free", "dairy-free"];
+
+/** Of each allergy at a table: whether something breaks it, is to be asked, or nothing is known to hold it. */
+export interface AllergyState {
+  readonly rule: string;
+  readonly short: string;
+  readonly who: readonly string[];
+  readonly state: "breaks" | "to ask" | "none known";
+}
+export function allergyStates({ breaches, questions }: Standing, { rules }: AdaptationProblem, table: DiningTable): readonly AllergyState[] {
+  const whose = whoseRules(table);
+  return rules
+    .filter(({ id, kind }) => kind === "allergy" || ALLERGY_DIETS.includes(baseOf(id)))
+    .map(({ id, short }) => ({
+      rule: id,
+      short,
+      who: whose.get(id) ?? [],
+      state: breaches.some(({ rule }) => rule === id) ? "breaks" : questions.some(({ rule }) => rule === id || rule === null) ? "to ask" : "none known",
+    }));
 }

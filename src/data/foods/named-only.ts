@@ -112,7 +112,8 @@ export const NAMED_ONLY: readonly Food[] = [
   named("Praline", ["gianduja", "nougat", "nougatine", "croquant", "krokant", "brittle", "chikki", "halva", "baklava"], { ...SWEET, holds: ["milk?", "honey?", "egg?", "white sugar"], may: [...NUTS, "peanut", "sesame"] }),
   named("Hazelnut spread", ["chocolate hazelnut spread", "hazelnut chocolate spread", "chocolate spread"], { ...SWEET, allergens: ["hazelnut"], holds: ["milk?", "soya?", "white sugar", "cocoa"] }),
   named("Marzipan", ["frangipane", "amaretti", "macaroons", "macarons", "almond drink mix", "badam drink mix", "badam mix", "badam milk mix", "thandai mix"], { ...SWEET, allergens: ["almond"], holds: ["egg?", "milk?", "white sugar"], may: ["cashew", "pistachio"] }),
-  named("Chestnut", ["chestnuts", "chestnut flour", "chestnut puree"], { family: "nut", plant: "Castanea sativa", form: "whole" }),
+  named("Chestnut", ["chestnuts"], { family: "nut", plant: "Castanea sativa", form: "whole" }),
+  named("Chestnut flour", ["chestnut puree", "chestnut paste"], { family: "nut", plant: "Castanea sativa", form: "flour" }),
   // Drinks and essences
   named("Spirit", ["rum", "brandy", "whisky", "whiskey", "vodka", "gin", "wine", "red wine", "white wine", "port wine", "sherry", "marsala", "champagne", "liqueur", "kirsch", "amaretto", "cognac", "beer", "mirin", "sake", "cider", "limoncello", "bitters", "arrack", "toddy", "feni"], SPIRIT),
   named("Flavouring", ["essence", "flavour essence", "lemon essence", "lemon extract", "orange extract", "orange essence", "rum essence", "mixed essence", "butterscotch essence", "pineapple essence", "banana essence", "peppermint extract"], { family: "essence", holds: ["alcohol?"] }),

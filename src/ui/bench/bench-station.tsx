@@ -19,7 +19,11 @@ import { readRecipe, type ReadRecipe, type Recipe } from "../../core/recipe";
 import {
   beamReadings,
   endsAtOnce,
+  allergyStates,
+  fitWords,
   insideCount,
+  standingOf,
+  tableVerdict,
   problemFor,
   versionNotes,
   type BeamReading,
@@ -50,6 +54,7 @@ import { useDocument } from "../shell/use-document";
 import { BeamsPanel } from "./beams-panel";
 import { asHandedDown, fromProposal, setEvaporation } from "./bench-state";
 import type { BenchView } from "./bench-view";
+import { AllergyLine } from "./standing-line";
 import { EndingPanel } from "./ending-panel";
 import { Ledger } from "./ledger";
 import { ProposalTabs } from "./proposal-tabs";
@@ -140,6 +145,10 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
   // Steps and notes may follow a moment later than the beams.
   const later = useSettled(after, 120);
   const notes = useMemo(() => versionNotes(view.problem, later.version, later.figures), [view, later]);
+  const standing = useMemo(() => standingOf(view.problem, later.version, later.figures), [view, later]);
+  const verdict = useMemo(() => tableVerdict(standing, table), [standing, table]);
+  const allergies = useMemo(() => allergyStates(standing, view.problem, table), [standing, view, table]);
+  const notFor = verdict.kind === "not for";
   const { inside, of } = insideCount(beams);
   const chosen = proposals.findIndex((proposal) => proposal.label === state.label);
 
@@ -149,7 +158,7 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
     setKeeping({ busy: true, why: null });
     try {
       await flush();
-      const answer = (await send("POST", "/api/versions", { recipeId: id, bench: stored(state, basis) })) as { id: string };
+      const answer = (await send("POST", "/api/versions", { recipeId: id, bench: stored(state, basis), ...(notFor ? { notFor } : {}) })) as { id: string };
       noteSave();
       router.push(`/versions/${answer.id}`);
       router.refresh();
@@ -158,12 +167,12 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
     }
   };
   const changed = state.version.rows.filter((row) => row.change !== "as is").length;
-  const asked = notes.filter((note) => note.kind === "ask").length + view.read.unresolved.length;
+  const fit = fitWords(verdict, { inside, of });
 
   return (
     <WorkingProvider constants={constants}>
       <PageHead title={view.read.recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
-        <StationThread recipeId={id} here="swap" stations={stationsOf(view.read, table, { state: `${inside} of ${of} inside`, settled: true })} />
+        <StationThread recipeId={id} here="swap" stations={stationsOf(view.read, table, { state: fit, settled: true })} />
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px] lg:grid-rows-[auto_1fr] pb-20 md:pb-0">
         <div className="p-4 pb-0 md:pt-2 md:px-5 min-w-0">
@@ -226,17 +235,19 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
                   <StateMark key={beam.id} state={beam.deviation.state} size={11} />
                 ))}
               </span>
-              {inside} of {of} inside{asked > 0 ? `, ${asked} to ask` : ""}
+              <span className={notFor ? "text-rose font-[600]" : undefined}>{capital(fit)}</span>
+              <AllergyLine states={allergies} />
             </span>
             <span className="hidden md:block t-ledger text-ink2 flex-1">
-              {changed} {changed === 1 ? "line" : "lines"} changed, {inside} of {of} inside{asked > 0 ? `, ${asked} to ask` : ""}.
+              {changed} {changed === 1 ? "line" : "lines"} changed, <span className={notFor ? "text-rose font-[600]" : undefined}>{fit}</span>.
+              <AllergyLine states={allergies} />
             </span>
             <span className="hidden md:flex gap-3 items-center">
               <SaveNotice document={edited} />
               <UndoButtons undo={undo} redo={redo} />
             </span>
             <Button kind="primary" disabled={keeping.busy} onClick={() => void keep()}>
-              Keep as a version <Arrow />
+              {notFor ? `Keep as ${fit}` : "Keep as a version"} <Arrow />
             </Button>
           </div>
           {keeping.why && (
@@ -266,3 +277,5 @@ function LaterSteps({ view: { read, table }, version }: { readonly view: BenchVi
   const { handling } = useKnowledge();
   return <StepsPanel steps={useMemo(() => stepsFor(read, version, table, handling), [read, version, table, handling])} />;
 }
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -2,10 +2,8 @@
 
 import { memo, useState } from "react";
 import type { BenchState } from "../../core/adaptation";
-import type { Food } from "../../core/food";
-import { judge } from "../../core/models/diet";
 import { kitchenMeasure } from "../../core/recipe";
-import type { BeamReading, SourceLine, VersionRow } from "../../core/substitution";
+import { rowFindings, type BeamReading, type SourceLine, type VersionRow } from "../../core/substitution";
 import { formatGrams } from "../../core/units";
 import { AmountField } from "../parts/amount-field";
 import { Chevron, WhyMark } from "../parts/marks";
@@ -116,7 +114,7 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
   const stated = source && reading?.kind === "read" && view.table.servings === view.read.recipe.servings ? reading.measure : "";
   const oldMeasure = source ? stated || kitchenMeasure(source.food, source.grams, view.read.measures)?.text : "";
   const newMeasure = asIs ? oldMeasure : row.food ? kitchenMeasure(row.food, row.grams, view.read.measures)?.text : "";
-  const breaks = row.food ? brokenRule([row.food, ...(row.change === "as is" || row.change === "amount" ? (source?.beside?.foods ?? []) : [])], view) : null;
+  const breaks = brokenRule(row, view);
   return (
     <li className={`border-b border-line isolate ${open ? "bg-pressed" : ""}`} data-row={row.line ?? "new"} data-change={row.change}>
       <div className={`grid grid-cols-[minmax(0,1fr)_auto_auto] ${COLUMNS} gap-x-2 px-3 items-center md:h-[29px] py-1.5 md:py-0`}>
@@ -140,7 +138,7 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
             !asIs &&
             row.change !== "amount" && (
               <>
-                <WhyMark kind={row.change === "added" ? "added" : "conflict"} />
+                <WhyMark kind={row.change} />
                 <span className="truncate">{row.why}</span>
               </>
             )
@@ -221,14 +219,11 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
   );
 });
 
-/** The first rule that what stands in a line does not meet: the food, and what it is made ready in. */
-function brokenRule(foods: readonly Food[], view: BenchView): { readonly short: string; readonly ask: boolean } | null {
-  for (const food of foods)
-    for (const rule of view.problem.rules) {
-      const { verdict } = judge(food, rule);
-      if (verdict !== "allowed") return { short: rule.short, ask: verdict === "ask" };
-    }
-  return null;
+/** The gravest of what the rules make of a row. */
+function brokenRule(row: VersionRow, { problem }: BenchView): { readonly short: string; readonly ask: boolean } | null {
+  const found = rowFindings(problem, row);
+  const gravest = found.find(({ verdict }) => verdict === "avoid") ?? found[0];
+  return gravest ? { short: gravest.short, ask: gravest.verdict === "ask" } : null;
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

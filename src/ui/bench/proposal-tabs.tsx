@@ -46,7 +46,12 @@ export function ProposalTabs({
               ))}
             </span>
             <span className="t-small text-ink2">
-              {inside} of {of} inside · {changed} changed
+              {proposal.standing.breaches.some(({ limit }) => limit === null) ? (
+                <span className="text-rose">breaks: {proposal.standing.breaches.find(({ limit }) => limit === null)?.short}</span>
+              ) : (
+                `${inside} of ${of} inside`
+              )}{" "}
+              · {changed} changed
             </span>
           </button>
         );

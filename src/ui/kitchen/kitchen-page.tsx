@@ -26,7 +26,7 @@ export interface ShelfData {
   readonly label: string;
   readonly kept: string;
   /** Null where what is stored of it cannot be read. */
-  readonly whole: { readonly kind: Archetype; readonly servings: number; readonly inside: { readonly inside: number; readonly of: number } } | null;
+  readonly whole: { readonly kind: Archetype; readonly servings: number; readonly fit: string } | null;
 }
 
 interface KitchenPageProps {
@@ -141,7 +141,7 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
                   title={version.title}
                   line={`${version.label}, ${version.kept}`}
                   word={version.whole ? `${version.whole.servings} servings` : "Damaged"}
-                  figure={version.whole ? `${version.whole.inside.inside} of ${version.whole.inside.of} inside` : "cannot be read"}
+                  figure={version.whole ? version.whole.fit : "cannot be read"}
                   vessel={<Vessel kind={version.whole?.kind ?? "pudding"} fill={version.whole ? 0.9 : 0} />}
                 />
               ))}

@@ -3,7 +3,8 @@ export interface Progress {
   readonly asked: number;
   readonly wishes: readonly string[];
   readonly servings: number | null;
-  readonly inside: { readonly inside: number; readonly of: number } | null;
+  /** What is known of what lies on the bench, in few words; null where nothing does. */
+  readonly fit: string | null;
 }
 
 export interface NextStep {
@@ -17,11 +18,11 @@ export interface NextStep {
 }
 
 /** What a sweet waits for: the first station that is not settled. */
-export function nextStep({ asked, wishes, inside }: Progress): NextStep {
-  const done = (asked === 0 ? 1 : 0) + (wishes.length > 0 ? 1 : 0) + (inside ? 1 : 0);
+export function nextStep({ asked, wishes, fit }: Progress): NextStep {
+  const done = (asked === 0 ? 1 : 0) + (wishes.length > 0 ? 1 : 0) + (fit ? 1 : 0);
   if (asked > 0) return { verb: asked === 1 ? "Answer 1 line" : `Answer ${asked} lines`, station: "recipe", state: `${asked} to ask`, done };
   if (wishes.length === 0) return { verb: "Set the table", station: "table", state: "no table yet", done };
-  if (!inside) return { verb: "See the versions", station: "swap", state: "table set", done };
-  return { verb: "Keep a version", station: "swap", state: `${inside.inside} of ${inside.of} inside`, done };
+  if (!fit) return { verb: "See the versions", station: "swap", state: "table set", done };
+  return { verb: "Keep a version", station: "swap", state: fit, done };
 }
 export const STATIONS_TO_KEEP = 4;

@@ -54,7 +54,7 @@ export function LineagePage({ id, title, servings, revision, versions, revisions
                 <p className="t-small text-ink2">
                   kept {version.kept}
                   {version.whom && <>, for {version.whom}</>}
-                  {version.servings !== null && `; ${version.servings} servings, ${version.inside} of ${version.of} inside`}
+                  {version.servings !== null && `; ${version.servings} servings, ${version.fit}`}
                 </p>
                 {version.why && <p className="t-ledger">{version.why}</p>}
                 <Changes changes={version.changes} from={version.parentId === null ? "as handed down" : "what it came from"} />

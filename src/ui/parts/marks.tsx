@@ -23,9 +23,9 @@ export function StateMark({ state, size = 12 }: { readonly state: DeviationState
   );
 }
 
-/** Marks of a ledger line: a cross answers a conflict, a plus is for taste, a question is still open. */
-export function WhyMark({ kind }: { readonly kind: "conflict" | "added" | "ask" | "left out" }) {
-  const colour = kind === "conflict" || kind === "left out" ? "text-rose" : kind === "ask" ? "text-saffron" : "text-ink2";
+/** Marks of a line: a cross is what breaks as it stands, two arrows an exchange, a bar what was left out, a plus what was added; a question is still open. */
+export function WhyMark({ kind }: { readonly kind: "conflict" | "replaced" | "added" | "ask" | "left out" }) {
+  const colour = kind === "conflict" ? "text-rose" : kind === "ask" ? "text-saffron" : "text-ink2";
   return (
     <svg
       width="12"
@@ -37,7 +37,9 @@ export function WhyMark({ kind }: { readonly kind: "conflict" | "added" | "ask" 
       stroke="currentColor"
       strokeWidth="1.9"
     >
-      {(kind === "conflict" || kind === "left out") && <path d="m2 2 8 8M10 2 2 10" />}
+      {kind === "conflict" && <path d="m2 2 8 8M10 2 2 10" />}
+      {kind === "replaced" && <path d="M1 4h9M7.5 1.5 10 4M11 8H2M4.5 10.5 2 8" strokeWidth="1.5" />}
+      {kind === "left out" && <path d="M1.5 6h9" />}
       {kind === "added" && <path d="M6 1.5v9M1.5 6h9" />}
       {kind === "ask" && <path d="M3.2 4.2C3.2 1 8.8 1 8.8 4.1 8.8 6.2 6 6 6 8M6 9.6v1.6" />}
     </svg>

@@ -10,6 +10,7 @@ import { kitchenMeasure } from "../../core/recipe";
 import { beamReadings } from "../../core/substitution";
 import { formatGrams, USUAL_HOUSEHOLD } from "../../core/units";
 import { BeamsPanel } from "../bench/beams-panel";
+import { VerdictStamp } from "../bench/standing-line";
 import { StepsPanel } from "../bench/steps-panel";
 import { buttonClass } from "../parts/button";
 import { WhyMark } from "../parts/marks";
@@ -80,6 +81,7 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
               )}
             </p>
           )}
+          <VerdictStamp verdict={snapshot.verdict} />
           <section aria-label="Ingredients" className="bg-sheet border border-ink">
             <h2 className="t-h2 px-3 py-2 border-b border-ink">For this table</h2>
             <ul>
@@ -102,7 +104,7 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
                   <span className="t-small text-ink2 col-span-3 sm:col-span-1 flex gap-1.5 items-baseline">
                     {row.change === "replaced" && (
                       <>
-                        <WhyMark kind="conflict" />
+                        <WhyMark kind="replaced" />
                         {row.why}: {row.recipeText}
                       </>
                     )}

@@ -4,6 +4,6 @@ import { keepVersion } from "@/server/versions";
 
 export const POST = (request: Request) =>
   answer(request, async () => {
-    const { recipeId, bench } = checked(validateKeep, await readJson(request));
-    return Response.json({ id: await keepVersion(recipeId, bench) }, { status: 201 });
+    const { recipeId, bench, notFor } = checked(validateKeep, await readJson(request));
+    return Response.json({ id: await keepVersion(recipeId, bench, notFor === true) }, { status: 201 });
   });

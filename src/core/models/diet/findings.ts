@@ -29,7 +29,7 @@ export interface JudgedLine {
 }
 
 /** What goes in ground cannot be choked on as a whole piece. */
-const asGround = (food: Food, ground: boolean | undefined): FoodForm | undefined =>
+const asGround = (food: Food, ground: boolean): FoodForm | undefined =>
   ground && (food.nature?.form === "whole" || food.nature?.form === "split") ? "powder" : undefined;
 
 /** Findings of every line that a rule avoids or asks about; what is not known is asked by every rule. */
@@ -38,11 +38,11 @@ export function findings(lines: readonly JudgedLine[], rules: readonly Rule[]): 
     rules.flatMap((rule) => {
       const shared = { line, rule: rule.id, ruleName: rule.name, short: rule.short, school: rule.school };
       const unread: Finding[] = food ? [] : [{ ...shared, verdict: "ask", reason: `"${text}" could not be read, so it is not known to be safe` }];
-      const of = (each: Food): Judgement & { readonly food: string } => ({ ...judge(each, rule, asGround(each, beside?.ground)), food: each.id });
-      const others = (beside?.foods ?? []).map(of);
+      const of = (each: Food, ground = false): Judgement & { readonly food: string } => ({ ...judge(each, rule, asGround(each, ground)), food: each.id });
+      const others = (beside?.foods ?? []).map((each) => of(each));
       if (beside?.choice) {
         // Of what is left to choose from all must fit; it is a breach only where none does.
-        const all = [...(food ? [of(food)] : []), ...others];
+        const all = [...(food ? [of(food, beside.ground)] : []), ...others];
         const wrong = all.filter(({ verdict }) => verdict !== "allowed");
         const [first] = wrong;
         if (!first) return unread;
@@ -52,7 +52,7 @@ export function findings(lines: readonly JudgedLine[], rules: readonly Rule[]): 
           { ...shared, ...first, verdict: breaks ? "avoid" : "ask", reason: `${wrong.map(({ reason }) => reason).join("; ")}: a choice is left` },
         ];
       }
-      const own = food ? [of(food)] : [];
+      const own = food ? [of(food, beside?.ground)] : [];
       const named = others.map((each) => ({ ...each, reason: `${each.reason}, and the line names it` }));
       const words: Finding[] = (beside?.words ?? []).map((word) => ({
         ...shared,
