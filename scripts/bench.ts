@@ -8,6 +8,7 @@ import { nutritionProfile } from "../src/core/nutrition";
 import { propose } from "../src/core/substitution";
 import { createHighsPort } from "../src/workers/solver/highs-port";
 import { library, reading } from "./bench-library";
+import { verdicts } from "./bench-verdicts";
 import { faults } from "./faults";
 import { audit } from "./lighthouse";
 import { newFolder, removeFolder, save, startApp } from "../tests/support/app";
@@ -250,7 +251,7 @@ async function pages() {
   }
 }
 
-const PARTS = { computing, solving, library: () => library(rows, timed, spread), pages, views, faults: () => faults(rows) };
+const PARTS = { computing, solving, library: () => library(rows, timed, spread), pages, views, faults: () => faults(rows), verdicts: () => verdicts(rows) };
 // All of them, or those that are named: npm run bench -- computing pages
 const named = process.argv.slice(2);
 for (const [name, part] of Object.entries(PARTS)) if (named.length === 0 || named.includes(name)) await part();

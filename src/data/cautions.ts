@@ -7,7 +7,7 @@ const SOYA = "Glycine max";
 /** What to mind, said where it applies. Nothing here is medical advice. */
 export const CAUTIONS: readonly CautionRule[] = [
   { id: "clinician", text: "With diabetes or in pregnancy, and before a long fast, talk to a clinician first.", source: HEALTH, limits: ["glycaemicLoad", "freeSugars"] },
-  { id: "long-fast", text: "Children, the ill, and whoever is pregnant or takes medicine should talk to a clinician before a fast.", source: HEALTH, rules: ["ekadashi", "navratri", "shivaratri", "pradosha", "ramadan", "orthodox-lent"] },
+  { id: "long-fast", text: "Children, the ill, and whoever is pregnant or takes medicine should talk to a clinician before a fast.", source: HEALTH, rules: ["ekadashi", "navratri", "shivaratri", "pradosha", "ramadan", "orthodox-lent", "orthodox-nativity", "orthodox-apostles", "orthodox-dormition"] },
   { id: "ramadan-hours", text: "Before dawn: slow carbohydrate, fibre, protein and water. At sunset: something light first, and not too sweet.", source: HEALTH, rules: ["ramadan"] },
   { id: "hot-sugar", text: "Caramel and syrup cook at 120 to 180 °C: a long spoon, water added off the heat in a thin stream, and no child near.", source: HEALTH, operations: ["caramelise"] },
   { id: "pressure", text: "Never fill a pressure cooker over half with grain, pulses or milk; let the pressure fall by itself.", source: "usual instructions of makers of pressure cookers", operations: ["pressure"] },

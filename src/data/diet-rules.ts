@@ -42,6 +42,7 @@ const ANIMAL: readonly Clause[] = [avoid({ origins: ["animal"] }, "is of an anim
 const BEES = avoid({ origins: ["honey"] }, "is made by bees");
 const GELATIN = avoid({ origins: ["gelatin"] }, "is of animal gelatin");
 const ALCOHOL = avoid({ alcohol: true }, "holds alcohol");
+const SPIRITS = avoid({ alcohol: true, families: ["drink"] }, "holds an alcoholic drink");
 const ALCOHOL_ASKED = ask({ alcohol: true }, "holds a little alcohol, which is left out by many");
 const VEGAN: readonly Clause[] = [...DAIRY, ...EGG, BEES, GELATIN, ...ANIMAL];
 const STIMULANTS = avoid({ plants: ["Camellia sinensis", "Coffea arabica"] }, "is a stimulant");
@@ -125,6 +126,39 @@ const CHILD: readonly Clause[] = [
   ask({ families: ["sweetener"], forms: ["block"], processings: ["refined"] }, "is in hard lumps: crush or dissolve it"),
   ask({ plants: ["Senegalia senegal", "Plantago ovata", "Cyamopsis tetragonoloba"] }, "swells with water and can stick in the throat: little of it, well soaked"),
 ];
+const ORTHODOX_DAYS: readonly School[] = [
+  { id: "", name: "oil day", reason: "no meat, dairy or egg; oil and wine are taken", clauses: LENT },
+  { id: "strict", name: "strict day", reason: "no oil and no wine either", clauses: [...LENT, avoid({ families: ["fat"] }, "is oil or fat"), ALCOHOL] },
+  { id: "fish", name: "fish day", reason: "as an oil day, and fish is taken", clauses: FISH_DAY },
+];
+const ORTHODOX_FASTS = [
+  ["orthodox-weekday", "Orthodox Wednesday and Friday", "wednesday, friday"],
+  ["orthodox-nativity", "Nativity fast, Orthodox", "nativity fast"],
+  ["orthodox-apostles", "Apostles' fast, Orthodox", "apostles' fast"],
+  ["orthodox-dormition", "Dormition fast, Orthodox", "dormition fast"],
+] as const;
+const MAKER = "is halal only from some animals: ask its maker";
+const HALAL: readonly Clause[] = [SPIRITS, ask({ origins: ["gelatin"] }, MAKER), ask({ origins: ["animal"] }, MAKER), ask({ origins: ["unknown"] }, "ask its maker"), ALCOHOL_ASKED];
+const CHAMETZ: readonly Clause[] = [
+  avoid({ plants: ["Triticum aestivum", "Hordeum vulgare", "Secale cereale", "Avena sativa"] }, "is of one of the five grains"),
+  contains(["wheat", "barley", "rye", "oats"]),
+  ask({ alcohol: true }, "may be distilled from grain: it needs to be marked for Passover"),
+  ask({ origins: ["gelatin", "animal"] }, "ask whether it is kosher"),
+];
+const KITNIYOT: readonly Clause[] = [
+  avoid({ plants: [...CEREAL_PLANTS, ...BARNYARD, ...PULSE_PLANTS, "Sesamum indicum", "Brassica juncea", "Fagopyrum esculentum"] }, "is counted with kitniyot"),
+  ask({ plants: [...GROUNDNUT, "Chenopodium quinoa", "Amaranthus hypochondriacus"] }, "is counted with kitniyot by some"),
+  avoid({ families: ["pulse"] }, "is counted with kitniyot"),
+];
+const KOSHER: readonly Clause[] = [
+  avoid({ allergens: ["crustaceans", "molluscs"] }, "is of the sea, without fins and scales"),
+  ask({ origins: ["gelatin"] }, "is kosher only from some animals: ask its maker"),
+  ask({ origins: ["animal"] }, "is kosher only from some animals, and never with milk: ask its maker"),
+  ask({ plants: ["Vitis vinifera"], forms: ["liquid", "syrup"] }, "is of grapes: juice and wine need supervision"),
+  ask({ alcohol: true }, "may be of grapes: it needs supervision"),
+];
+/** Caffeine: cocoa a little, tea and coffee more. */
+const CAFFEINE: readonly Clause[] = [ask({ plants: ["Camellia sinensis", "Coffea arabica"] }, "holds caffeine: at most 200 mg a day of all together (EFSA 2015)"), ask({ plants: ["Theobroma cacao"], processings: ["fermented", "roasted", "milled", "refined"] }, "holds some caffeine")];
 const FRUIT_PASTE: When = { families: ["fruit"], forms: ["paste", "syrup"] };
 
 const SHIPPED: readonly Rule[] = [
@@ -168,12 +202,20 @@ const SHIPPED: readonly Rule[] = [
   ...rule("fast", "navratri", "Navratri fast", "navratri", NAVRATRI, CUSTOM),
   ...rule("fast", "shivaratri", "Shivaratri fast", "shivaratri", NAVRATRI, CUSTOM),
   ...rule("fast", "pradosha", "Pradosha fast", "pradosha", NAVRATRI, CUSTOM),
-  ...rulesOf("fast", "orthodox-lent", "Orthodox Lent", "lent", [
-    { id: "", name: "oil day", reason: "no meat, dairy or egg; oil and wine are taken", clauses: LENT },
-    { id: "strict", name: "strict day", reason: "no oil and no wine either", clauses: [...LENT, avoid({ families: ["fat"] }, "is oil or fat"), ALCOHOL] },
-    { id: "fish", name: "fish day", reason: "as an oil day, and fish is taken", clauses: FISH_DAY },
+  ...rulesOf("fast", "orthodox-lent", "Orthodox Lent", "lent", ORTHODOX_DAYS, CUSTOM),
+  ...rule("fast", "ramadan", "Ramadan", "ramadan", HALAL, CUSTOM),
+  ...ORTHODOX_FASTS.flatMap(([id, name, short]) => rulesOf("fast", id, name, short, ORTHODOX_DAYS, CUSTOM)),
+  ...rulesOf("fast", "passover", "Passover", "passover", [
+    { id: "", name: "without kitniyot", reason: "rice, maize, millets, pulses, sesame and mustard are left out too, as by Ashkenazi custom", clauses: [...CHAMETZ, ...KITNIYOT] },
+    { id: "kitniyot", name: "with kitniyot", reason: "rice, maize, millets and pulses are eaten, as by Sephardi custom", clauses: CHAMETZ },
   ], CUSTOM),
-  ...rule("fast", "ramadan", "Ramadan", "ramadan", [ask({ origins: ["gelatin"] }, "is halal only from some animals: ask its maker"), ask({ origins: ["animal"] }, "is halal only from some animals: ask its maker"), ALCOHOL], CUSTOM),
+  ...rule("diet", "halal", "Halal", "halal", HALAL, CUSTOM),
+  ...rulesOf("diet", "kosher", "Kosher", "kosher", [
+    { id: "", name: "usual", reason: "what needs supervision is asked about", clauses: KOSHER },
+    { id: "supervised-milk", name: "supervised milk", reason: "milk and all from it only where its milking was supervised", clauses: [...KOSHER, ask({ origins: ["dairy"] }, "is dairy: was its milking supervised?")] },
+  ], CUSTOM),
+  ...rule("diet", "pregnant", "Pregnant", "pregnant", [SPIRITS, ALCOHOL_ASKED, ...CAFFEINE, ask({ families: ["sweetener"], above: ["steviolGlycosides", 1] }, "is a high-potency sweetener: little is known for pregnancy, ask whoever looks after it"), ask({ plants: ["Glycyrrhiza glabra"] }, "is licorice, of which much is not for pregnancy")], "usual advice of health services in pregnancy; what is raw is told by the steps"),
+  ...rule("diet", "older", "Older, or a weak immune system", "older", [ask({ families: ["nut"], forms: WHOLE }, "is hard: grind or chop it for who chews badly"), ask({ families: ["sweetener"], forms: ["block"], processings: ["refined"] }, "is in hard lumps: crush or dissolve it"), ask({ plants: ["Plantago ovata", "Senegalia senegal", "Cyamopsis tetragonoloba"] }, "swells with water and can stick in the throat: little of it, well soaked")], "usual advice of health services for older people; what is raw is told by the steps"),
   ...rulesOf("diet", "buddhist", "Buddhist vegetarian", "buddhist", [
     { id: "", name: "with egg", reason: "egg is taken where it cannot hatch", clauses: [GELATIN, ...ANIMAL, ALCOHOL_ASKED, avoid({ plants: PUNGENT }, "is one of the five pungent plants")] },
     { id: "no-egg", name: "no egg", reason: "egg is left out by many", clauses: [GELATIN, ...ANIMAL, ALCOHOL_ASKED, avoid({ plants: PUNGENT }, "is one of the five pungent plants"), ...EGG] },

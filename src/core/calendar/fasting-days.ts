@@ -166,6 +166,9 @@ function navratris(sunrise: Moment, from: Day, days: number): FastingDay[] {
 const iso = ({ year, month, day }: { readonly year: number; readonly month: number; readonly day: number }): Day =>
   `${String(year).padStart(4, "0")}-${String(month).padStart(2, "0")}-${String(day).padStart(2, "0")}`;
 
+const OLD_CALENDAR = "; 13 days later where the old calendar is kept";
+const OLD_CALENDAR_END = "; to 11 July where the old calendar is kept";
+
 function lents(from: Day, days: number): FastingDay[] {
   const to = addDays(from, days - 1);
   const year = Number(from.slice(0, 4));
@@ -175,6 +178,18 @@ function lents(from: Day, days: number): FastingDay[] {
       until >= from && day <= to ? [{ day, until, rule, name, how, ends: null }] : [];
     return [
       ...period(addDays(east, -48), addDays(east, -1), "orthodox-lent", "Great Lent, Orthodox", `48 days before Easter, ${east}`),
+      ...period(`${each}-11-15`, `${each}-12-24`, "orthodox-nativity", "Nativity fast, Orthodox", `15 November to 24 December${OLD_CALENDAR}`),
+      ...period(`${each}-08-01`, `${each}-08-14`, "orthodox-dormition", "Dormition fast, Orthodox", `1 to 14 August${OLD_CALENDAR}`),
+      // In years of a late Easter it has no day by the new calendar.
+      ...(addDays(east, 57) <= `${each}-06-28`
+        ? period(
+            addDays(east, 57),
+            `${each}-06-28`,
+            "orthodox-apostles",
+            "Apostles’ fast, Orthodox",
+            `from the second Monday after Pentecost to 28 June${OLD_CALENDAR_END}`,
+          )
+        : []),
       ...period(addDays(west, -46), addDays(west, -1), null, "Lent, western", `from Ash Wednesday, 46 days before Easter, ${west}`),
     ];
   });

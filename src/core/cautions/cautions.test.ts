@@ -120,6 +120,9 @@ describe("what a food is taken for", () => {
     expect(coconut).toMatchObject({ food: { id: "coconut-milk" }, other: { id: "cream-of-coconut" } });
     expect(coconut?.changes.find(({ property }) => property === "serving.freeSugarsUk")?.after).toBeGreaterThan(20);
     expect(found("200 ml oat drink")).toEqual([]);
+    // Words that can mean one food alone are not doubted.
+    expect(found("200 ml whole milk")).toEqual([]);
+    expect(found("100 g jaggery, grated")).toEqual([]);
   });
   it("weighs most where the look-alike breaks a rule of the table", () => {
     const [semolina] = found("100 g rice semolina", tableOf({ rules: ["gluten-free"] }), [rule("gluten-free")]);

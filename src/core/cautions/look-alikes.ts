@@ -8,6 +8,8 @@ import type { DiningTable } from "../substitution";
 /** A group of foods that are taken for one another, with what tells them apart. */
 export interface LookAlikes {
   readonly foods: readonly string[];
+  /** Words that may mean more than one of them. */
+  readonly ambiguous: readonly string[];
   readonly apart: string;
 }
 
@@ -28,8 +30,8 @@ const LEAST_FREE_SUGARS = 2;
 const LEAST_LOAD = 5;
 
 /**
- * Of each line whose food is often mistaken, the look-alike that would do most harm to this sweet at this table; none where
- * nobody would notice.
+ * Of each line whose words may mean another food too, the look-alike that would do most harm to this sweet at this table;
+ * none where nobody would notice.
  */
 export function mistakes(read: ReadRecipe, table: DiningTable, groups: readonly LookAlikes[], reference: Reference, rules: readonly Rule[]): Mistake[] {
   const { constants, foods } = reference;
@@ -47,7 +49,9 @@ export function mistakes(read: ReadRecipe, table: DiningTable, groups: readonly 
   ];
   const found: (Mistake & { readonly harm: number })[] = [];
   for (const line of read.lines) {
-    const group = groups.find((each) => each.foods.includes(line.food.id));
+    const reading = read.readings[line.index];
+    const said = reading && "description" in reading ? wordsOf(reading.description) : "";
+    const group = groups.find((each) => each.foods.includes(line.food.id) && each.ambiguous.some((words) => wordsOf(words) === said));
     if (!group) continue;
     let worst: (Mistake & { readonly harm: number }) | null = null;
     for (const id of group.foods) {
@@ -76,3 +80,17 @@ export function mistakes(read: ReadRecipe, table: DiningTable, groups: readonly 
   }
   return found.sort((a, b) => b.harm - a.harm);
 }
+
+/** The words of a name in one order, in the singular. */
+const wordsOf = (text: string): string =>
+  [
+    ...new Set(
+      text
+        .toLowerCase()
+        .split(/[^a-z]+/)
+        .filter(Boolean)
+        .map((word) => word.replace(/([^s])s$/, "$1")),
+    ),
+  ]
+    .sort()
+    .join(" ");

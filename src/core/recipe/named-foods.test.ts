@@ -56,7 +56,7 @@ describe("what a line names beside its food", () => {
     expect(beside("1 cup sugar (see the note), finely ground, plus more for dusting")?.words).toEqual([]);
     expect(besideIn("1 cup sugar, zibibbo", null, false, context.find).words).toEqual([]);
     const recipe = read("Halwa\n\n1 cup semolina\n1 cup sugar\n\nMethod\nStir in the sugar and simmer with the lid on.\nSprinkle with zibibbo on top.");
-    expect(recipe.unlisted).toEqual([{ step: 1, food: null, words: "zibibbo" }]);
+    expect(recipe.unlisted).toEqual([{ step: 1, food: null, words: "zibibbo", made: false }]);
   });
 
   it("leaves a choice open until it is settled: a breach only where all of it is", () => {

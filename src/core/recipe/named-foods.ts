@@ -1,7 +1,7 @@
 import type { Food } from "../food";
 import { stemOf } from "./match-food";
 import type { Mention } from "./mentions";
-import { singleSpaced } from "./plain-text";
+import { piecesBetween, singleSpaced } from "./plain-text";
 
 /** A food that a text names, and where. */
 export interface NamedFood {
@@ -120,12 +120,29 @@ const HARMLESS = new Set(
 /** Adverbs and what was done to it bring no food; what is made of a food's name is found as that food before. */
 const HOW = /(?:ly|ed|ing|en|est|less|ish)$/;
 
-/** The words of a text that name no food and are not known to be harmless; in order, each once. `named` are the foods found in it. */
-function unknownWords(text: string, named: readonly Pick<NamedFood, "at" | "end">[], known: ReadonlySet<string>): readonly string[] {
+type Span = Pick<NamedFood, "at" | "end">;
+
+/** Tells whether a place lies within one of these spans, which do not overlap but where they are the same. */
+function coverOf(spans: readonly Span[]): (place: Span) => boolean {
+  const sorted = [...spans].sort((a, b) => a.at - b.at);
+  return ({ at, end }) => {
+    let [low, high] = [0, sorted.length];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((sorted[middle]?.at ?? 0) <= at) low = middle + 1;
+      else high = middle;
+    }
+    const span = sorted[low - 1];
+    return span !== undefined && end <= span.end;
+  };
+}
+
+/** The words of a part of a text, from `from` on, that name no food and are not known to be harmless; in order, each once. */
+function unknownWords(text: string, from: number, named: (place: Span) => boolean, known: (stem: string) => boolean): readonly string[] {
   const found = new Map<string, string>();
   for (const { stem, at, end } of wordsIn(text)) {
-    if (named.some((each) => at >= each.at && end <= each.end)) continue;
-    if (stem.length < 3 || /\d/.test(stem) || HARMLESS.has(stem) || known.has(stem) || HOW.test(text.slice(at, end).toLowerCase())) continue;
+    if (named({ at: at + from, end: end + from })) continue;
+    if (stem.length < 3 || /\d/.test(stem) || HARMLESS.has(stem) || known(stem) || HOW.test(text.slice(at, end).toLowerCase())) continue;
     found.set(stem, text.slice(at, end));
   }
   return [...found.values()];
@@ -152,22 +169,23 @@ export function besideIn(text: string, own: Food | null, settled: boolean, find:
   const found = find(text);
   const mine = own && found.find(({ food }) => food.id === own.id);
   SEPARATOR.lastIndex = mine?.end ?? 0;
-  const headEnd = SEPARATOR.exec(text.replace(/\([^)]*\)/g, (all) => " ".repeat(all.length)))?.index ?? text.length;
+  const unbracketed = piecesBetween(text, "(", ")")
+    .map((piece) => (piece.inside ? " ".repeat(piece.text.length + 2) : piece.text))
+    .join("");
+  const headEnd = SEPARATOR.exec(unbracketed)?.index ?? text.length;
   const names = new Set(own ? [own.name, ...own.synonyms].flatMap((name) => wordsIn(name).map(({ stem }) => stem)) : []);
   const within = ({ at, end }: NamedFood) => end <= headEnd && wordsIn(text.slice(at, end)).every(({ stem }) => names.has(stem));
   // A name that several foods share is meant for the one that the line is of.
-  const mineToo = (each: NamedFood) => found.some(({ food, at }) => food.id === own?.id && at === each.at);
-  const others = own === null ? found : found.filter((each) => !mineToo(each) && !within(each));
+  const mineAt = new Set(found.filter(({ food }) => food.id === own?.id).map(({ at }) => at));
+  const others = own === null ? found : found.filter((each) => !mineAt.has(each.at) && !within(each));
   const foods = [...new Map(others.filter(({ food }) => food.id !== "water").map(({ food }) => [food.id, food] as const)).values()];
   return {
     foods,
-    words: own === null || settled ? [] : unknownWords(text.slice(headEnd), moved(found, headEnd), names),
+    words: own === null || settled ? [] : unknownWords(text.slice(headEnd), headEnd, coverOf(found), (stem) => names.has(stem)),
     choice: !settled && OR.test(text) && foods.length > 0,
     ground: GROUND.test(foods.length > 0 ? text.slice(0, headEnd) : text),
   };
 }
-
-const moved = (found: readonly NamedFood[], by: number) => found.map(({ at, end }) => ({ at: at - by, end: end - by }));
 
 /** What a step names that stands in no line: a food, or words that may name one. */
 export interface Unlisted {
@@ -247,30 +265,35 @@ export function unlistedIn(
   },
 ): readonly Unlisted[] {
   const spans = mentions.map(({ at, words }) => ({ at, end: at + words.length }));
-  const covered = (each: Pick<NamedFood, "at" | "end">) => spans.some(({ at, end }) => at <= each.at && each.end <= end);
+  const meansListed = coverOf(spans);
   const found = find(text);
+  const isNamed = coverOf(found);
+  const listedAt = new Set(found.filter(({ food }) => listed.has(food.id)).map(({ at }) => at));
+  const all = [...listed.values()];
   const foods = new Map<string, Unlisted>();
   for (const each of found) {
     const { food, at, end } = each;
     const words = wordsIn(text.slice(at, end))
       .map(({ stem }) => stem)
       .join(" ");
-    if (food.id === "water" || covered(each) || found.some((other) => other.at === at && listed.has(other.food.id))) continue;
-    if (food.id === NUTS_UNNAMED && [...listed.values()].some(({ family }) => family === "nut")) continue;
+    if (food.id === "water" || meansListed(each) || listedAt.has(at) || foods.has(food.id)) continue;
+    if (food.id === NUTS_UNNAMED && all.some(({ family }) => family === "nut")) continue;
     const made = MADE.has(words) && THE.test(text.slice(Math.max(0, at - 12), at));
-    if (made && isMadeOf(food, [...listed.values()])) continue;
+    if (made && isMadeOf(food, all)) continue;
     foods.set(food.id, { food, words: food.name, made });
   }
   const words: string[] = [];
   for (const match of text.matchAll(GOES_IN)) {
     const phrase = (match[1] ?? "").split(ENDS)[0] ?? "";
     const from = match.index + match[0].length - (match[1] ?? "").length;
-    const unknown = unknownWords(
-      phrase,
-      [...moved(found, from), ...spans.map(({ at, end }) => ({ at: at - from, end: end - from }))],
-      new Set([...known, ...IN_STEPS]),
+    words.push(
+      ...unknownWords(
+        phrase,
+        from,
+        (place) => isNamed(place) || meansListed(place),
+        (stem) => known.has(stem) || IN_STEPS.has(stem),
+      ),
     );
-    words.push(...unknown);
   }
   return [...foods.values(), ...[...new Set(words)].map((each) => ({ food: null, words: each, made: false }))];
 }

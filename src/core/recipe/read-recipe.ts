@@ -1,5 +1,5 @@
 import type { Estimate } from "../numeric";
-import type { Constants, Food, Role } from "../food";
+import type { Constants, Role } from "../food";
 import type { HouseholdMeasures } from "../units";
 import { guessArchetype, type ArchetypeGuess } from "./archetype";
 import { structureOf, type Structure } from "./components";

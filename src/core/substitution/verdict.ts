@@ -44,7 +44,7 @@ export function rowFindings(
 
 /** The one place where it is decided what breaks a table and what is not known, of the recipe itself (null) or of a version. */
 export function standingOf(problem: AdaptationProblem, version: Version | null, given?: Figures): Standing {
-  const { judged, inSteps, rules, limits, reference } = problem;
+  const { judged, inSteps, rules, limits } = problem;
   const figures = given ?? figuresOf(problem, version);
   const breaches: Breach[] = [];
   const questions: Question[] = [];
@@ -139,7 +139,7 @@ export function tableVerdict({ breaches, questions }: Standing, table: DiningTab
   return {
     kind: rules.length > 0 ? "not for" : breaches.length > 0 ? "over a limit" : questions.length > 0 ? "cannot tell" : "fits",
     notFor,
-    breaches: breaches.map(({ short, reason }) => `${short}: ${reason}`),
+    breaches: breaches.map(({ short, reason, step }) => `${step === null ? "" : `Step ${step + 1}, `}${short}: ${reason}`),
     questions: questions.map(({ text }) => text),
   };
 }

@@ -24,6 +24,7 @@ const PARTS = {
   animal: part("something of an animal", "fat", "animal"),
   carmine: part("carmine or shellac, which come from insects", "spice", "animal"),
   alcohol: part("alcohol", "essence", "plant", null, true),
+  spirit: part("an alcoholic drink", "drink", "plant", null, true),
   wheat: part("wheat", "cereal", "plant", "Triticum aestivum"),
   maize: part("starch of maize", "starch", "plant", "Zea mays"),
   potato: part("starch of potato", "starch", "plant", "Solanum tuberosum"),
@@ -58,7 +59,7 @@ const named = (name: string, synonyms: readonly string[], { family = "sweetener"
 const NUTS = ["almond", "cashew", "hazelnut", "pistachio", "walnut", "pecan", "macadamia", "brazil-nut"] as const;
 const BAKED: Known = { family: "cereal", plant: "Triticum aestivum", allergens: ["wheat"], holds: ["milk?", "egg?", "soya?"], may: ["sesame", "barley", "rye"] };
 const MILKY: Known = { family: "dairy", origin: "dairy", allergens: ["milk"] };
-const SPIRIT: Known = { family: "essence", holds: ["alcohol"] };
+const SPIRIT: Known = { family: "essence", holds: ["spirit"] };
 const SWEET: Known = { sugarClass: "added", holds: ["white sugar"] };
 
 /**

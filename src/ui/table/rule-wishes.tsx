@@ -47,7 +47,16 @@ const WHAT: Readonly<Record<string, string>> = {
   shivaratri: "as navratri",
   pradosha: "as navratri",
   "orthodox-lent": "no meat, dairy or egg",
-  ramadan: "no alcohol, also in essences; gelatin asked",
+  ramadan: "no alcohol; gelatin and essences asked",
+  halal: "no alcohol; gelatin and essences asked",
+  kosher: "gelatin, grape juice and essences asked",
+  passover: "none of the five grains",
+  "orthodox-weekday": "as Lent, on those days",
+  "orthodox-nativity": "as Lent, fish on many days",
+  "orthodox-apostles": "as Lent, fish on many days",
+  "orthodox-dormition": "as Lent",
+  pregnant: "no alcohol; caffeine asked",
+  older: "nothing hard or that swells; raw food told",
 };
 
 /** Rules to choose from; where schools differ, which one holds. */

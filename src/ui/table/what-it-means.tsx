@@ -141,7 +141,7 @@ export function Findings({
     ...inSteps.map((finding) => ({
       ...finding,
       key: `step ${finding.step}`,
-      text: read.steps[finding.step]?.step.text ?? "",
+      text: (read.steps[finding.step]?.step.text ?? "").replace(/\.$/, ""),
       where: `, in step ${finding.step + 1}`,
     })),
   ];

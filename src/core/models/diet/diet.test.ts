@@ -63,10 +63,27 @@ const BORDERS: readonly (readonly [rule: string, allowed: readonly string[], avo
   ],
   ["shivaratri", ["sago"], ["white-rice"], ["turmeric"]],
   ["pradosha", ["sago"], ["white-rice"], ["turmeric"]],
-  ["orthodox-lent", ["honey", "coconut-oil", "tahini"], ["ghee", "egg", "cow-milk"], []],
-  ["orthodox-lent/strict", ["honey", "almond"], ["coconut-oil", "vanilla-extract", "cow-milk"], []],
-  ["orthodox-lent/fish", ["coconut-oil"], ["ghee"], []],
-  ["ramadan", ["cow-milk", "dates", "agar"], ["vanilla-extract"], ["gelatin"]],
+  ...["orthodox-lent", "orthodox-weekday", "orthodox-nativity", "orthodox-apostles", "orthodox-dormition"].flatMap(
+    (id) =>
+      [
+        [id, ["honey", "coconut-oil", "tahini"], ["ghee", "egg", "cow-milk"], []],
+        [`${id}/strict`, ["honey", "almond"], ["coconut-oil", "vanilla-extract", "cow-milk"], []],
+        [`${id}/fish`, ["coconut-oil"], ["ghee"], []],
+      ] as const,
+  ),
+  ["ramadan", ["cow-milk", "dates", "agar"], [], ["gelatin", "vanilla-extract"]],
+  ["halal", ["cow-milk", "dates", "honey"], [], ["gelatin", "vanilla-extract"]],
+  ["kosher", ["cow-milk", "honey", "raisins"], [], ["gelatin", "vanilla-extract"]],
+  ["kosher/supervised-milk", ["almond-drink"], [], ["cow-milk", "ghee"]],
+  [
+    "passover",
+    ["almond", "potato-starch", "cow-milk"],
+    ["semolina", "white-rice", "besan", "cornflour", "sesame", "barnyard-millet", "rolled-oats"],
+    ["quinoa", "peanut", "vanilla-extract"],
+  ],
+  ["passover/kitniyot", ["white-rice", "besan", "sesame"], ["semolina", "rolled-oats", "barley-malt-syrup"], ["vanilla-extract"]],
+  ["pregnant", ["cow-milk", "sugar"], [], ["stevia", "vanilla-extract"]],
+  ["older", ["almond-flour", "sugar"], [], ["almond", "rock-sugar", "psyllium"]],
   ["buddhist", ["cow-milk", "egg"], ["ifct-garlic-big-clove", "gelatin"], ["vanilla-extract"]],
   ["buddhist/no-egg", ["cow-milk"], ["egg"], []],
 ];

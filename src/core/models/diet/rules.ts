@@ -151,7 +151,8 @@ function fits(food: Food, when: When): Fit {
 function partFits(part: FoodPart, when: When): boolean {
   const { origins, families, plants, alcohol, part: ofParts, ...others } = when;
   if ((!ofParts && Object.keys(others).length > 0) || (!origins && !families && !plants && !alcohol)) return false;
-  if (alcohol) return part.alcohol;
+  // An alcoholic drink is told from an extract by its family.
+  if (alcohol) return part.alcohol && (!families || families.includes(part.family));
   return (
     !part.alcohol &&
     (!origins || origins.includes(part.origin)) &&
