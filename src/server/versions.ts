@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { cache } from "react";
 import { basisOf, foodsWith, snapshotOf, type Snapshot, type StoredBench } from "../core/adaptation";
-import { cautionsFor, type Caution } from "../core/cautions";
+import { cautionInput, cautionsFor, type Caution } from "../core/cautions";
 import { type Reference } from "../core/food";
 import { readRecipe } from "../core/recipe";
 import { LIMIT_NAMES, problemFor, type DiningTable, type Limit, type Version } from "../core/substitution";
@@ -111,23 +111,11 @@ export const getVersion = cache(async (id: string): Promise<KeptVersion | null> 
 
 /** The cautions for a version: by its own foods, and by what is done in the recipe's steps. */
 function cautionsOf({ rows, recipe, table, asHandedDown, forThisTable }: Snapshot, reference: Reference): readonly Caution[] {
-  const { archetype, ledger, readings, steps } = readRecipe(recipe, reading(reference, USUAL_HOUSEHOLD.measures), reference.constants);
-  const foods = rows.flatMap(({ food, grams }) => (food && grams > 0 ? [food] : []));
+  const read = readRecipe(recipe, reading(reference, USUAL_HOUSEHOLD.measures), reference.constants);
+  const foods = rows.flatMap(({ food, grams }) => (food && grams > 0 ? [{ food, grams }] : []));
   const still = new Set(forThisTable.input.lines.map(({ food }) => food.id));
-  const pressed = asHandedDown.input.lines.some(({ food }) => food.id.startsWith("pressed-") && still.has(food.id)) ? [...ledger.pressedIn.keys()] : [];
-  return cautionsFor(
-    {
-      foods,
-      pressed: pressed.flatMap((index) => {
-        const each = readings[index];
-        return each && "food" in each ? [each.food] : [];
-      }),
-      operations: steps.flatMap((step) => step.operations),
-      archetype,
-      table,
-    },
-    CAUTIONS,
-  );
+  const pressed = asHandedDown.input.lines.some(({ food }) => food.id.startsWith("pressed-") && still.has(food.id)) ? [...read.ledger.pressedIn.keys()] : [];
+  return cautionsFor({ ...cautionInput(read, foods, table.servings, pressed), table }, CAUTIONS);
 }
 
 function movedOn(snapshot: Snapshot, now: HouseholdMeasures, reference: Reference): string[] {

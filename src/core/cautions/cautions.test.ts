@@ -2,30 +2,16 @@ import { describe, expect, it } from "vitest";
 import { read, tableOf } from "../../../tests/support/kitchen";
 import { CAUTIONS, LOOK_ALIKES, REFERENCE, RULES } from "../../data";
 import type { Rule } from "../models/diet";
-import type { Operation } from "../recipe";
 import type { DiningTable, Seat } from "../substitution";
 import { NO_EQUIPMENT, type Equipment } from "../units";
-import { cautionsFor, mistakes, vesselFindings } from ".";
+import { cautionInput, cautionsFor, mistakes, vesselFindings } from ".";
 
 const rule = (id: string, traces?: Rule["traces"]): Rule => ({ ...(RULES.get(id) as Rule), ...(traces ? { traces } : {}) });
 const aged = (age: Seat["age"] & string): DiningTable => tableOf({ seats: [{ eater: "e", name: "E", servings: 1, rules: [], limits: [], age }] });
 const recipe = (lines: readonly string[], steps: readonly string[]) => read(["Sweet", "", "Serves 4", "", ...lines, "", "Method", ...steps].join("\n"));
 const told = (lines: readonly string[], steps: readonly string[], table = tableOf()): string[] => {
   const made = recipe(lines, steps);
-  const pressed = [...made.ledger.pressedIn.keys()].flatMap((i) => {
-    const reading = made.readings[i];
-    return reading && "food" in reading ? [reading.food] : [];
-  });
-  return cautionsFor(
-    {
-      foods: made.lines.map(({ food }) => food),
-      pressed,
-      operations: made.steps.flatMap(({ operations }): readonly Operation[] => operations),
-      archetype: made.archetype,
-      table,
-    },
-    CAUTIONS,
-  ).map(({ id }) => id);
+  return cautionsFor({ ...cautionInput(made, made.lines, made.recipe.servings, [...made.ledger.pressedIn.keys()]), table }, CAUTIONS).map(({ id }) => id);
 };
 
 describe("cautions", () => {
@@ -53,6 +39,66 @@ describe("cautions", () => {
   ])("%s stands where it applies", (id, lines, steps, others) => {
     expect(told(lines, steps)).toContain(id);
     expect(told(lines, others)).not.toContain(id);
+  });
+  it.each([
+    [
+      "raw-egg",
+      ["2 eggs", "100 g sugar"],
+      ["Whisk the eggs with the sugar and chill."],
+      ["2 eggs", "100 g sugar", "200 ml milk"],
+      ["Simmer all for 10 minutes."],
+    ],
+    ["raw-milk", ["1 litre raw milk"], ["Chill."], ["1 litre milk"], ["Chill."]],
+    ["long-soak", ["100 g almonds"], ["Soak the almonds for 12 hours."], ["100 g almonds"], ["Soak the almonds for 6 hours."]],
+    ["sealed", ["1 litre milk"], ["Pour into jars and seal the jars."], ["1 litre milk"], ["Pour into jars with a lid."]],
+    ["nutmeg-dose", ["10 g nutmeg"], ["Mix."], ["2 g nutmeg"], ["Mix."]],
+    ["cassia", ["4 g cinnamon powder"], ["Mix."], ["1 g cinnamon powder"], ["Mix."]],
+    ["flax-raw", ["60 g ground flaxseed"], ["Mix."], ["60 g ground flaxseed", "300 ml water"], ["Simmer for 10 minutes."]],
+    ["poppy-dose", ["60 g poppy seeds"], ["Mix."], ["20 g poppy seeds"], ["Mix."]],
+    ["camphor", ["1 pinch edible camphor"], ["Mix."], ["1 pinch cardamom powder"], ["Mix."]],
+    ["licorice", ["1 tsp mulethi powder"], ["Mix."], ["1 tsp fennel"], ["Mix."]],
+    ["cassava", ["300 g cassava"], ["Grate."], ["300 g sweet potato"], ["Grate."]],
+    ["bitter-kernels", ["5 apricot kernels"], ["Grind."], ["5 apricots"], ["Grind."]],
+    ["kidney-beans", ["200 g rajmah"], ["Grind."], ["200 g moong dal"], ["Grind."]],
+    ["green-potato", ["300 g potato"], ["Mash."], ["30 g potato starch"], ["Mix."]],
+    ["ackee", ["200 g ackee"], ["Mix."], ["200 g apple"], ["Mix."]],
+    ["gum-dose", ["20 g guar gum", "500 ml water"], ["Mix."], ["4 g guar gum", "500 ml water"], ["Mix."]],
+    ["chia", ["40 g chia seeds"], ["Mix."], ["40 g chia seeds", "300 ml water"], ["Soak the chia for 30 minutes."]],
+    [
+      "hot-fat",
+      ["200 g wheat flour", "oil for frying"],
+      ["Fry in the hot oil for 4 minutes."],
+      ["20 g cashews", "10 g ghee"],
+      ["Fry the cashews in the ghee."],
+    ],
+    [
+      "closed-tin",
+      ["1 tin condensed milk"],
+      ["Put the closed tin into boiling water for 2 hours."],
+      ["1 tin condensed milk"],
+      ["Open the tin and cook it for 10 minutes."],
+    ],
+    [
+      "quick-release",
+      ["100 g moong dal"],
+      ["Cook under pressure for 3 whistles and use quick release."],
+      ["100 g moong dal"],
+      ["Cook under pressure for 3 whistles."],
+    ],
+    ["dogs", ["100 g raisins"], ["Mix."], ["100 g apple"], ["Mix."]],
+    ["cultured", ["1 litre coconut milk"], ["Stir in the starter and leave for 8 hours."], ["1 litre coconut milk"], ["Simmer for 8 minutes."]],
+  ])("%s stands on one side of its border", (id, lines, steps, otherLines, otherSteps) => {
+    expect(told(lines, steps)).toContain(id);
+    expect(told(otherLines, otherSteps)).not.toContain(id);
+  });
+  it("tell what can hurt first, and more of who is frail", () => {
+    const raw = [["2 eggs", "100 g sugar", "5 g poppy seeds", "10 g cocoa powder"], ["Whisk the eggs with the sugar and chill."]] as const;
+    expect(told(...raw, aged("older"))[0]).toBe("raw-egg-frail");
+    expect(told(...raw, tableOf({ rules: ["pregnant"] }))).toEqual(expect.arrayContaining(["raw-egg-frail", "poppy"]));
+    expect(told(...raw, aged("child"))).toContain("caffeine-child");
+    expect(told(...raw)).not.toContain("raw-egg-frail");
+    expect(told(["2 eggs", "200 ml milk"], ["Simmer the milk with the eggs for 5 minutes."], aged("1 to 5"))).toContain("egg-custard");
+    expect(told(["100 ml milk"], ["Stir in the coffee."], aged("child"))).toContain("caffeine-child-drink");
   });
   it("go by who sits at the table", () => {
     const honey = [["1 cup almonds", "2 tbsp honey", "1 cup almond drink"], ["Mix."]] as const;

@@ -1,3 +1,3 @@
-export { cautionsFor, type Caution, type CautionRule } from "./cautions";
+export { CAUTION_GRADES, cautionInput, cautionsFor, type Caution, type CautionGrade, type CautionRule } from "./cautions";
 export { vesselFindings, type VesselFinding } from "./vessels";
 export { mistakes, type Mistake } from "./look-alikes";

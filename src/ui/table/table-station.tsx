@@ -3,7 +3,7 @@
 import { useMemo } from "react";
 import { TREE_NUTS } from "../../core/food";
 import { readRecipe, type Recipe } from "../../core/recipe";
-import { cautionsFor, mistakes, vesselFindings } from "../../core/cautions";
+import { cautionInput, cautionsFor, mistakes, vesselFindings } from "../../core/cautions";
 import { evaluatePoint } from "../../core/evaluate";
 import { findings } from "../../core/models/diet";
 import type { FastAhead } from "../../core/calendar";
@@ -90,16 +90,11 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
   const inSteps = useMemo(() => stepFindings(read, problem.rules), [read, problem]);
   const meetings = useMemo(() => ruleMeetings(problem), [problem]);
   const mind = useMemo(() => {
-    const foods = [
-      ...new Map([...read.lines.map(({ food }) => food), ...judgedLines(read).flatMap(({ food }) => food ?? [])].map((food) => [food.id, food])).values(),
-    ];
-    const pressed = [...read.ledger.pressedIn.keys()].flatMap((index) => {
-      const reading = read.readings[index];
-      return reading && "food" in reading ? [reading.food] : [];
-    });
-    const operations = read.steps.flatMap((step) => step.operations);
+    const known = read.lines.map(({ food, grams }) => ({ food, grams }));
+    const unweighed = judgedLines(read).flatMap(({ food }) => (food && !known.some((each) => each.food.id === food.id) ? [{ food, grams: 0 }] : []));
+    const input = cautionInput(read, [...known, ...unweighed], read.recipe.servings, [...read.ledger.pressedIn.keys()]);
     return {
-      cautions: cautionsFor({ foods, pressed, operations, archetype: read.archetype, table }, cautions),
+      cautions: cautionsFor({ ...input, table }, cautions),
       vessels: vesselFindings(read, table.servings / read.recipe.servings, table.serve === "chilled", equipment, problem.rules),
       mistaken: mistakes(read, table, lookAlikes, reference, problem.rules).slice(0, MOST_MISTAKEN),
     };
