@@ -227,6 +227,7 @@ const houseRules = {
                     sugarClasses: someOf(SUGAR_CLASSES),
                     above: { type: "array", minItems: 2, maxItems: 2, items: [{ type: "string", enum: [...NUTRIENTS] }, some(0, 100)], additionalItems: false },
                     alcohol: { const: true },
+                    part: { const: true },
                     foods: names,
                   },
                 },

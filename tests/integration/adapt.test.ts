@@ -97,7 +97,7 @@ describe("POST /api/v1/adapt", () => {
     };
     const full = await answer({ recipe: made, diets: [{ id: "dairy-free" }] });
     expect(full.findings).toMatchObject([
-      { line: 0, rule: "dairy-free", verdict: "avoid", reason: "Ghee: is dairy, and this is made ready in it" },
+      { line: 0, rule: "dairy-free", verdict: "avoid", reason: "Ghee: is dairy, and the line names it" },
       { line: null, step: 1, rule: "dairy-free", verdict: "avoid" },
     ]);
   });
@@ -119,6 +119,20 @@ describe("POST /api/v1/adapt", () => {
     expect(full.recipe.properties.yield_g.value).toBeGreaterThan(800);
   });
 
+  it("says what it cannot tell, with the answers it wants; a breach in a step is to be changed by hand", async () => {
+    const open = { ...recipe, recipeIngredient: [...recipe.recipeIngredient, "1 tbsp zibibbo", "2 tbsp coconut oil or ghee"] };
+    const asked = await answer({ recipe: open, diets: [{ id: "egg-free" }] });
+    expect(asked.ending).toMatchObject({ kind: "cannot-tell" });
+    expect(asked.proposals).toEqual([]);
+    const { answers } = asked.ending as unknown as { answers: { line: number | null; question: string }[] };
+    expect([...new Set(answers.map(({ line }) => line))]).toEqual([6, 7]);
+    expect(answers.map(({ question }) => question).join(" ")).toMatch(/zibibbo.*choice is left/s);
+    const step = await answer({
+      recipe: { ...recipe, recipeInstructions: ["Simmer for 10 minutes.", "Glaze it with egg wash."] },
+      diets: [{ id: "egg-free" }],
+    });
+    expect(step.ending).toMatchObject({ kind: "change-by-hand", answers: [] });
+  });
   it("scales to the servings and returns the factor", async () => {
     const [five, ten] = [await answer({ recipe }), await answer({ recipe, servings: 10 })];
     expect([five.scale.factor, ten.scale.factor]).toEqual([1, 2]);
@@ -246,6 +260,15 @@ describe("the app's own doors", () => {
       ],
     };
     expect((await save(app.address, `/api/recipes/${id}/table`, { rules: ["vegan"], limits: [], servings: 4, serve: "hot" })).json).toEqual({ revision: 1 });
+    // With a breach it is kept only where it is said whom it is not for.
+    const broken = { ...bench, rows: bench.rows.map((each) => (each.line === 1 ? { ...each, foodId: "ghee" } : each)) };
+    const refused = await send(app.address, "POST", "/api/versions", { recipeId: id, bench: broken });
+    expect(refused).toMatchObject({ status: 422, json: { title: expect.stringMatching(/not for who keeps “vegan”: vegan: Ghee: is dairy/) as string } });
+    const said = await send(app.address, "POST", "/api/versions", { recipeId: id, bench: broken, notFor: true });
+    expect(said.status).toBe(201);
+    const stamped = await (await fetch(`${app.address}/versions/${(said.json as { id: string }).id}`)).text();
+    expect(stamped).toMatch(/Not for[^<]*(?:<!-- -->)?who keeps “vegan”/);
+    expect(await (await fetch(`${app.address}/`)).text()).toContain("not for who keeps “vegan”");
     const { status, json } = await send(app.address, "POST", "/api/versions", { recipeId: id, bench });
     expect(status).toBe(201);
     const page = async () =>

@@ -10,6 +10,7 @@ export { endsAtOnce, propose, type Ending, type Progress, type Proposal } from "
 export { versionLines, type Version, type VersionRow } from "./version";
 export {
   allergyStates,
+  concernsAllergy,
   fitWords,
   rowFindings,
   standingOf,

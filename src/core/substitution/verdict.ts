@@ -1,5 +1,5 @@
 import { evaluate, type Figures } from "../evaluate";
-import { findings, type Finding } from "../models/diet";
+import { findings, type Finding, type Rule } from "../models/diet";
 import type { DiningTable } from "./dining-table";
 import { baseOf, whoseRules } from "./eaters";
 import { limitProperty } from "./open-roles";
@@ -156,6 +156,10 @@ export function fitWords(
 
 const ALLERGY_DIETS = ["gluten-free", "nut-free", "soy-free", "peanut-free", "sesame-free", "egg-free", "dairy-free"];
 
+/** Whether a rule may be kept for an allergy's sake, so that what is said of it has to be sure. */
+export const concernsAllergy = (rule: Pick<Rule, "id" | "kind"> | undefined): boolean =>
+  rule !== undefined && (rule.kind === "allergy" || ALLERGY_DIETS.includes(baseOf(rule.id)));
+
 /** Of each allergy at a table: whether something breaks it, is to be asked, or nothing is known to hold it. */
 export interface AllergyState {
   readonly rule: string;
@@ -165,12 +169,10 @@ export interface AllergyState {
 }
 export function allergyStates({ breaches, questions }: Standing, { rules }: AdaptationProblem, table: DiningTable): readonly AllergyState[] {
   const whose = whoseRules(table);
-  return rules
-    .filter(({ id, kind }) => kind === "allergy" || ALLERGY_DIETS.includes(baseOf(id)))
-    .map(({ id, short }) => ({
-      rule: id,
-      short,
-      who: whose.get(id) ?? [],
-      state: breaches.some(({ rule }) => rule === id) ? "breaks" : questions.some(({ rule }) => rule === id || rule === null) ? "to ask" : "none known",
-    }));
+  return rules.filter(concernsAllergy).map(({ id, short }) => ({
+    rule: id,
+    short,
+    who: whose.get(id) ?? [],
+    state: breaches.some(({ rule }) => rule === id) ? "breaks" : questions.some(({ rule }) => rule === id || rule === null) ? "to ask" : "none known",
+  }));
 }

@@ -228,6 +228,7 @@ function whenWords(when: When, foods: ReadonlyMap<string, Food>, called: Readonl
     ...(when.foods ? [`called ${when.foods.map((id) => foods.get(id)?.name ?? id).join(", ") || "…"}`] : []),
     ...(when.above ? [`with more than ${when.above[1]} g of ${when.above[0].replace(/([A-Z])/g, " $1").toLowerCase()} in 100 g`] : []),
     ...(when.alcohol ? ["that hold alcohol"] : []),
+    ...(when.part ? ["as a part of other foods"] : []),
   ];
   return told.length === 0 ? "every food" : `foods ${told.join(", ")}`;
 }

@@ -67,7 +67,9 @@ export function RulesSection() {
       <p className="t-small text-ink2">Where a rule asks about a food, what you found out holds from then on, for just that question.</p>
       <ul className="border-t border-ink mt-1">
         {present.answers.length === 0 && (
-          <li className="t-ledger text-ink2 border-b border-line py-2">Nothing yet. A question at a Table has “We know” beside it.</li>
+          <li className="t-ledger text-ink2 border-b border-line py-2">
+            Nothing yet. A question at a Table has “We know” beside it, for an allergy “The packet says”.
+          </li>
         )}
         {present.answers.map((answer, i) => (
           <li key={`${answer.rule} ${answer.food} ${answer.question}`} className="border-b border-line py-2 flex flex-wrap gap-x-4 t-ledger items-baseline">

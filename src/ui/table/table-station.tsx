@@ -136,6 +136,10 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
           <fieldset>
             <legend className="t-h2 text-[15px]">Diets</legend>
             <RuleWishes groups={wishes.diets} chosen={table.rules} onChoose={(rules) => set({ ...table, rules })} />
+            <p className="t-small text-ink2 mt-2">
+              Not judged here: PKU, galactosaemia, fructose intolerance, diets for the kidneys, insulin with fasting, low FODMAP. Ask your clinician, and use
+              the figures as figures only.
+            </p>
           </fieldset>
           <fieldset>
             <legend className="t-h2 text-[15px]">Fasts</legend>

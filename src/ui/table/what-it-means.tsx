@@ -3,9 +3,10 @@
 import { useState, type ReactNode } from "react";
 import type { Finding, Rule } from "../../core/models/diet";
 import type { ReadRecipe } from "../../core/recipe";
-import { LIMIT_NAMES, type DiningTable, type Meeting, type StepFinding } from "../../core/substitution";
+import { concernsAllergy, LIMIT_NAMES, type DiningTable, type Meeting, type StepFinding } from "../../core/substitution";
 import { Button } from "../parts/button";
 import { WhyMark } from "../parts/marks";
+import { useKnowledge } from "../parts/use-knowledge";
 import { useHouseRulesDocument } from "../shell/house-rules";
 import { toast } from "../shell/messages";
 
@@ -150,25 +151,30 @@ export function Findings({
     <ul className="rule-t mt-2">
       {byPlace.map((all) => {
         const [first] = all;
-        // What could not be read is asked by every rule: said once.
+        // What could not be read, and words that were not understood, are asked by every rule: said once.
         const unread = all.filter(({ food, rule }) => food === undefined && !rule.startsWith("limit-"));
+        const whys = [...new Set(unread.map(({ reason }) => reason))];
         return (
           <li key={first?.key} className="border-b border-line py-2 t-ledger">
             <span className="font-[550]">{first?.text}</span>
             <span className="t-small text-ink2">{first?.where}</span>
-            {unread.length > 0 && (
-              <Told verdict="ask">
-                It could not be read, so it is not known to be safe:{" "}
-                {unread.map(({ ruleName, rule }) => `${ruleName}${ofWhom(whose.get(rule) ?? [])}`).join(", ")}.
+            {whys.map((why) => (
+              <Told key={why} verdict="ask">
+                {capital(why)}:{" "}
+                {unread
+                  .filter(({ reason }) => reason === why)
+                  .map(({ ruleName, rule }) => `${ruleName}${ofWhom(whose.get(rule) ?? [])}`)
+                  .join(", ")}
+                .
               </Told>
-            )}
+            ))}
             {all
               .filter((each) => !unread.includes(each))
               .map(({ rule, ruleName, verdict, reason, school, food }) => (
                 <Told key={`${rule} ${reason}`} verdict={verdict}>
                   {ruleName}
                   {ofWhom(whose.get(rule) ?? [])}: {reason}.{school !== "usual" && ` School: ${schoolWords(school)}.`}
-                  {verdict === "ask" && food !== undefined && <Answer rule={rule} reason={reason} food={food} today={today} />}
+                  {verdict === "ask" && food !== undefined && !OF_THE_LINE.test(reason) && <Answer rule={rule} reason={reason} food={food} today={today} />}
                 </Told>
               ))}
           </li>
@@ -189,12 +195,21 @@ function Told({ verdict, children }: { readonly verdict: Finding["verdict"]; rea
   );
 }
 
-/** What the household knows where a rule asks: answered once, with the day and how it is known. */
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+/** What only the line or the step itself can answer: which of two it is, or what is meant. */
+const OF_THE_LINE = /: a choice is left$|, unless it is what is made here$/;
+
+/**
+ * What the household knows where a rule asks: answered once, with the day and how it is known. For an allergy only what
+ * the packet or its maker says counts, and it has to be said.
+ */
 function Answer({ rule, reason, food, today }: { readonly rule: string; readonly reason: string; readonly food: string; readonly today: string }) {
   const { present, set, undo } = useHouseRulesDocument();
   const [open, setOpen] = useState(false);
   const [note, setNote] = useState("");
-  const question = reason.replace(/, and this is made ready in it$/, "");
+  const question = reason.replace(/, and the line names it$/, "");
+  const { rules } = useKnowledge();
+  const isAllergy = concernsAllergy(rules.get(rule));
   const others = present.answers.filter((each) => !(each.rule === rule && each.food === food && each.question === question));
   const take = (verdict: "allowed" | "avoid") => {
     set({ ...present, answers: [...others, { rule, food, question, verdict, day: today, note: note.trim() }] });
@@ -207,23 +222,26 @@ function Answer({ rule, reason, food, today }: { readonly rule: string; readonly
   if (!open)
     return (
       <button type="button" className="underline t-small min-h-11 md:min-h-8" onClick={() => setOpen(true)}>
-        We know<span className="sr-only">: {question}</span>
+        {isAllergy ? "The packet says" : "We know"}
+        <span className="sr-only">: {question}</span>
       </button>
     );
   return (
     <span className="block mt-1 p-2 bg-pressed">
       <label className="t-small text-ink2 block">
-        How you know
+        {isAllergy ? "What the packet or its maker says, and of which packet" : "How you know"}
         <input
           value={note}
           maxLength={300}
-          placeholder="read on the packet; asked the maker; our elders’ list"
+          placeholder={isAllergy ? "“free of nuts”, the blue packet of this month" : "read on the packet; asked the maker; our elders’ list"}
           onChange={(event) => setNote(event.target.value)}
           className="block w-full border border-edge bg-sheet px-2 min-h-11 md:min-h-9 text-ink text-[16px]"
         />
       </label>
       <span className="flex flex-wrap gap-2 mt-2">
-        <Button onClick={() => take("allowed")}>It may be eaten</Button>
+        <Button disabled={isAllergy && note.trim() === ""} onClick={() => take("allowed")}>
+          {isAllergy ? "The packet says it is free of it" : "It may be eaten"}
+        </Button>
         <Button onClick={() => take("avoid")}>It is left out</Button>
         <button type="button" className="underline t-small min-h-11 px-2" onClick={() => setOpen(false)}>
           Not now
