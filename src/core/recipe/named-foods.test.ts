@@ -53,6 +53,7 @@ describe("what a line names beside its food", () => {
 
   it("asks about words that may name a food, and about nothing that only says how", () => {
     expect(beside("1 cup sugar, zibibbo")?.words).toEqual(["zibibbo"]);
+    expect(beside("1 cup jaggery, without ghee, the colour of honey, on butter paper")?.words).toEqual([]);
     expect(beside("1 cup sugar (see the note), finely ground, plus more for dusting")?.words).toEqual([]);
     expect(besideIn("1 cup sugar, zibibbo", null, false, context.find).words).toEqual([]);
     const recipe = read("Halwa\n\n1 cup semolina\n1 cup sugar\n\nMethod\nStir in the sugar and simmer with the lid on.\nSprinkle with zibibbo on top.");

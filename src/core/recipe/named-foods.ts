@@ -8,6 +8,8 @@ export interface NamedFood {
   readonly food: Food;
   readonly at: number;
   readonly end: number;
+  /** False where it is said not to be in it ("without ghee"), or the name is of a tool or a likeness ("butter paper"). */
+  readonly meant: boolean;
 }
 
 /** Finds every food that a text names, wherever in it, the longest name first; linear in the text. */
@@ -93,7 +95,8 @@ export function createFoodFinder(foods: Iterable<Food>): FoodFinder {
         FREE.test(text.slice(last.end, last.end + 6));
       const after = text.slice(last.end, last.end + 14);
       const creamed = first.stem === "cream" && longest.to === i && CREAMED.test(after) && BEGINS.test(text.slice(Math.max(0, first.at - 6), first.at));
-      if (!free && !creamed && !TOOL.test(after)) for (const food of longest.foods) found.push({ food, at: first.at, end: last.end });
+      const meant = !free && !creamed && !TOOL.test(after);
+      for (const food of longest.foods) found.push({ food, at: first.at, end: last.end, meant });
       i = longest.to;
     }
     return found;
@@ -111,7 +114,7 @@ const HARMLESS = new Set(
     "lightly like liking line lining litre liter little long loose loosely lot low lump lumps lukewarm made make many marked mash mashed mature may measure medium mesh metre micro middle mild min mince minced mins minute minutes ml mm mixed mixture moderate moist more mortar most mould moulds much my mug neutral new night non nos no not number oz of off old on once one only open optional or organic other our out outer over overnight own pack packed packet pan paper part parts paste pat peel peeled per " +
     "perfect pestle pg piece pieces pinch pint pit pitted place plain plate please plump pod pods portion possible pot pound pounds powder powdered preferably prefer preferred premium press pressed pulp pure purpose put quality quantity quart quarter quarters quick quickly raw ready really recipe red regular remaining remove removed reserve rest rinse rinsed ripe roast roasted rolling room root roughly round rub sachet safe sake same sauce scant scoop scoops scrape scraped second see seed seeded seedless seeds separated separately serve servings serving set several shallow sharp shell shelled shop short shred shredded side sieve sift sifted simply single size sized skin skinless skinned skins " +
     "slice sliced slices sliver slivered slivers slow slowly small smooth so soak soaked soft softened soften some spare spatula split spoon spoonful spoons spray sprig sprigs spring stalk stalks standard stem stems step stew stick sticks sticky still stir stirred stock stone stoned stones store straight strain strained strand strands strip strips strong such supermarket sweet tablespoon tablespoons tablet taste tasting tbs tbsp tbsps tea teaspoon teaspoons temp temperature tender than that thaw thawed the their them then there these thick thicker thickness thin thinly third this thread threads three through tight tightly tin tinned tins tiny to toast toasted together tola tone toned top topping total touch tough towel tray trim trimmed tsp tsps turn twice two " +
-    "type until up use used using usual vacuum variety vati very vessel wafer warm warmed wash washed water we weight weighed well wet when whichever which whip whisk whisked white whole wide will wire wish with within wood wooden work wrap x yellow yield you young your zest " +
+    "type until up use used using usual vacuum variety vati very vessel wafer warm warmed wash washed we without minus except never instead weight weighed well wet when whichever which whip whisk whisked white whole wide will wire wish with within wood wooden work wrap x yellow yield you young your zest " +
     "pounded puffed popped picked cleaned drained skinning deveined unsalted unsweetened unroasted unpeeled uncooked untoasted aromatic fragrant plus peak natural local seasonal greek french italian asian thai caster granulated fair trade free range"
   )
     .split(" ")
@@ -166,7 +169,8 @@ const GROUND = /\b(?:ground|powder(?:ed)?|paste|pur[ée]ed?|blended|pulveri[sz]e
 
 /** What a line names and says beside its food (null where that is not known). `settled`: the maker has said which food it is. */
 export function besideIn(text: string, own: Food | null, settled: boolean, find: FoodFinder): Beside {
-  const found = find(text);
+  const named = find(text);
+  const found = named.filter(({ meant }) => meant);
   const mine = own && found.find(({ food }) => food.id === own.id);
   SEPARATOR.lastIndex = mine?.end ?? 0;
   const unbracketed = piecesBetween(text, "(", ")")
@@ -181,7 +185,7 @@ export function besideIn(text: string, own: Food | null, settled: boolean, find:
   const foods = [...new Map(others.filter(({ food }) => food.id !== "water").map(({ food }) => [food.id, food] as const)).values()];
   return {
     foods,
-    words: own === null || settled ? [] : unknownWords(text.slice(headEnd), headEnd, coverOf(found), (stem) => names.has(stem)),
+    words: own === null || settled ? [] : unknownWords(text.slice(headEnd), headEnd, coverOf(named), (stem) => names.has(stem)),
     choice: !settled && OR.test(text) && foods.length > 0,
     ground: GROUND.test(foods.length > 0 ? text.slice(0, headEnd) : text),
   };
@@ -266,8 +270,9 @@ export function unlistedIn(
 ): readonly Unlisted[] {
   const spans = mentions.map(({ at, words }) => ({ at, end: at + words.length }));
   const meansListed = coverOf(spans);
-  const found = find(text);
-  const isNamed = coverOf(found);
+  const named = find(text);
+  const found = named.filter(({ meant }) => meant);
+  const isNamed = coverOf(named);
   const listedAt = new Set(found.filter(({ food }) => listed.has(food.id)).map(({ at }) => at));
   const all = [...listed.values()];
   const foods = new Map<string, Unlisted>();

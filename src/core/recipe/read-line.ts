@@ -142,7 +142,7 @@ function alternatives(description: string, context: ReadingContext): Food[] {
 /** The food that a description begins with, where it is known by what it is made of alone ("almond milk powder"). */
 function namedOnly({ description }: LineParts, { find, foods }: ReadingContext): Food | null {
   const [head = ""] = description.split(/[,;(]| - | – /);
-  const named = find(head);
+  const named = find(head).filter(({ meant }) => meant);
   const [first] = named;
   return first && named.every(({ food }) => !foods.has(food.id)) ? first.food : null;
 }
