@@ -3,7 +3,7 @@
 import type { Rule } from "../../core/models/diet";
 import type { Household } from "../../core/units";
 import { Pick } from "../parts/pick";
-import { groupsOf } from "../table/rule-wishes";
+import { groupsOf, schoolOf } from "../table/rule-wishes";
 
 interface SchoolsSectionProps {
   readonly schools: NonNullable<Household["schools"]>;
@@ -13,7 +13,7 @@ interface SchoolsSectionProps {
 
 /** Where practitioners differ: which way this household usually holds to. Each table can still choose another. */
 export function SchoolsSection({ schools, rules, onSchools }: SchoolsSectionProps) {
-  const groups = groupsOf(rules.filter(({ kind }) => kind !== "own")).filter((group) => group.schools.length > 1);
+  const groups = groupsOf(rules.filter(({ kind }) => kind !== "own")).filter(({ base, schools: all }) => all.length > 1 && schoolOf(base) === base);
   return (
     <section id="schools" aria-labelledby="schools-title" className="scroll-mt-4">
       <h2 id="schools-title" className="t-h2">
@@ -38,7 +38,12 @@ export function SchoolsSection({ schools, rules, onSchools }: SchoolsSectionProp
           const held = all.find(({ id }) => id === schools[base]) ?? all[0];
           return held ? (
             <div key={base}>
-              <Pick label={name} value={held.id} options={all.map(({ id, school }) => [id, school])} onChange={(id) => onSchools({ ...schools, [base]: id })} />
+              <Pick
+                label={base === "orthodox-lent" ? "Orthodox fasts" : name}
+                value={held.id}
+                options={all.map(({ id, school }) => [id, school])}
+                onChange={(id) => onSchools({ ...schools, [base]: id })}
+              />
               <p className="t-small text-ink2">{held.schoolReason}</p>
             </div>
           ) : null;

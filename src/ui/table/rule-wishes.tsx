@@ -21,9 +21,12 @@ export function groupsOf(rules: readonly Rule[]): RuleGroup[] {
   return [...groups].map(([base, schools]) => ({ base, name: schools[0]?.name ?? base, schools }));
 }
 
+/** The fasts of one church are kept in one school: what a household holds to in Lent holds in the others. */
+export const schoolOf = (base: string): string => (base.startsWith("orthodox-") ? "orthodox-lent" : base);
+
 /** The rule of that name in the school that the household usually holds to. */
 export const usualRule = (base: string, schools: Household["schools"], rules: { readonly has: (id: string) => boolean }): string => {
-  const held = schools?.[base];
+  const held = schools?.[schoolOf(base)]?.replace(schoolOf(base), base);
   return held !== undefined && rules.has(held) ? held : base;
 };
 
