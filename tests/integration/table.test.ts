@@ -56,7 +56,13 @@ describe("a day at the household's place", () => {
   it("tells sun, moon and the fasts on it, and follows the place", async () => {
     expect(await day("2026-11-27")).toMatchObject({
       status: 200,
-      json: { sunrise: "06:34", fasts: [{ name: "Fast until moonrise (Sankashti)", ends: { what: "moonrise", at: "20:25" } }] },
+      json: {
+        sunrise: "06:34",
+        fasts: [
+          { name: "Nativity fast, Orthodox", rule: "orthodox-nativity" },
+          { name: "Fast until moonrise (Sankashti)", ends: { what: "moonrise", at: "20:25" } },
+        ],
+      },
     });
     expect(((await day("2027-03-06")).json as { fasts: readonly { name: string }[] }).fasts.map(({ name }) => name)).toContain("Great Shivaratri");
     expect((await save(app.address, "/api/household", household({ latitude: 69.65, longitude: 18.96, timeZone: "Europe/Oslo" }), 1)).status).toBe(200);
