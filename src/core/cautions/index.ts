@@ -1,3 +1,3 @@
-export { CAUTION_GRADES, cautionInput, cautionsFor, type Caution, type CautionGrade, type CautionRule } from "./cautions";
+export { cautionInput, cautionsFor, type Caution, type CautionRule } from "./cautions";
 export { vesselFindings, type VesselFinding } from "./vessels";
 export { mistakes, type Mistake } from "./look-alikes";

@@ -16,7 +16,6 @@ export {
   standingOf,
   tableVerdict,
   type AllergyState,
-  type Breach,
   type Question,
   type Standing,
   type TableVerdict,
