@@ -2,7 +2,7 @@
 import { existsSync, readFileSync } from "node:fs";
 import { findings } from "../src/core/models/diet";
 import { readRecipe } from "../src/core/recipe";
-import { judgedLines, stepFindings } from "../src/core/substitution";
+import { judgedLines, listedIn, stepFindings } from "../src/core/substitution";
 import { REFERENCE, RULES } from "../src/data";
 import { context } from "../tests/support/kitchen";
 import { INSERTION_KINDS, insertion, reordering, seeded, type InsertionKind } from "../tests/support/trials";
@@ -19,7 +19,7 @@ function verdictOn(text: string, step: string, ruleId: string): string {
   const lines = ["500 ml water", "20 g guar gum", text].map((each, i) => ({ id: `l${i}`, text: each, choice: {} }));
   const steps = step ? [{ id: "s1", text: step, choice: {} }] : [];
   const read = readRecipe({ title: "A sweet", servings: 4, lines, steps, evaporation: null, archetype: null }, context, REFERENCE.constants);
-  const found = [...findings(judgedLines(read), [rule]).filter(({ line }) => line === 2), ...stepFindings(read, [rule])];
+  const found = [...findings(judgedLines(read), [rule]).filter(({ line }) => line === 2), ...stepFindings(read, listedIn(read), [rule])];
   return found.some(({ verdict }) => verdict === "avoid") ? "avoid" : found.length > 0 ? "ask" : "ok";
 }
 

@@ -7,6 +7,7 @@ import { stepsFor } from "../core/adaptation";
 import { readJsonLd, readRecipe, type LineReading, type ReadRecipe } from "../core/recipe";
 import {
   judgedLines,
+  listedIn,
   limitFindings,
   problemFor,
   standingOf,
@@ -67,7 +68,14 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
     },
     findings: [
       ...found.map(({ line, rule, school, verdict, reason }) => ({ line, rule, school, verdict, reason })),
-      ...stepFindings(read, problem.rules).map(({ step, rule, school, verdict, reason }) => ({ line: null, step, rule, school, verdict, reason })),
+      ...stepFindings(read, listedIn(read), problem.rules).map(({ step, rule, school, verdict, reason }) => ({
+        line: null,
+        step,
+        rule,
+        school,
+        verdict,
+        reason,
+      })),
     ],
     proposals: ending.kind === "proposals" ? ending.proposals.map((proposal) => proposalJson(proposal, problem, read, table, ending.recipeFigures)) : [],
     ending: { ...endingJson(ending), answers: questions.map(({ line, step, limit, text }) => ({ line, step, limit, question: text })) },

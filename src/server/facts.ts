@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { findings } from "../core/models/diet";
 import { readRecipe, type Recipe } from "../core/recipe";
-import { judgedLines, stepFindings } from "../core/substitution";
+import { judgedLines, listedIn, stepFindings } from "../core/substitution";
 import { formatNumber } from "../core/units";
 import { MODEL_VERSION } from "../data";
 import * as db from "../db";
@@ -30,7 +30,7 @@ async function factsOf(recipe: Recipe): Promise<db.RecipeFacts> {
   const diets =
     lines.length === 0
       ? []
-      : [...rules.values()].filter((rule) => findings(lines, [rule]).length + stepFindings(read, [rule]).length === 0).map(({ id }) => id);
+      : [...rules.values()].filter((rule) => findings(lines, [rule]).length + stepFindings(read, listedIn(read), [rule]).length === 0).map(({ id }) => id);
   return {
     kind: read.archetype,
     foodIds: [...new Set(foods.map(({ id }) => id))],

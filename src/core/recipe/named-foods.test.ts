@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { context, read, tableOf, problem } from "../../../tests/support/kitchen";
 import { findings } from "../models/diet";
-import { judgedLines, rulesAt, stepFindings, versionNotes } from "../substitution";
+import { judgedLines, listedIn, rulesAt, stepFindings, versionNotes } from "../substitution";
+import { fits, standing } from "../../../tests/support/trials";
 import { RULES } from "../../data";
 import { evaluate } from "../evaluate";
 import { besideIn } from "./named-foods";
@@ -47,7 +48,7 @@ describe("what a line names beside its food", () => {
   ])("of a step that no line lists: %s", (step, found) => {
     const recipe = read(`Halwa\n\n1 cup semolina\n1 cup sugar\n10 almonds\n\nMethod\n${step}`);
     expect(recipe.unlisted.flatMap(({ food }) => food?.id ?? [])).toEqual(found);
-    const [finding] = stepFindings(recipe, rulesAt(tableOf({ rules: ["dairy-free", "nut-free"] }), RULES));
+    const [finding] = stepFindings(recipe, listedIn(recipe), rulesAt(tableOf({ rules: ["dairy-free", "nut-free"] }), RULES));
     expect(finding?.food).toEqual(found[0]);
   });
 
@@ -59,6 +60,35 @@ describe("what a line names beside its food", () => {
     const recipe = read("Halwa\n\n1 cup semolina\n1 cup sugar\n\nMethod\nStir in the sugar and simmer with the lid on.\nSprinkle with zibibbo on top.");
     expect(recipe.unlisted).toEqual([{ step: 1, food: null, words: "zibibbo", made: false }]);
   });
+
+  // Words that only look like a tool, a likeness or a refusal; foods that look like what was done.
+  it.each([
+    ["100 g semolina", "Add a spoon if you like ghee."],
+    ["100 g semolina", "Add the same weight of ghee."],
+    ["100 g semolina", "Shape butter into balls and add them."],
+    ["100 g semolina", "Add ghee less than a spoon."],
+    ["100 g semolina", "Add the milk glass by glass."],
+    ["100 g semolina", "Add two condensed milk tins."],
+    ["100 g semolina, fried with fish", "Serve."],
+    ["100 g semolina", "Serve with chicken, cooked in stock."],
+    ["100 g semolina", "Top with frosting."],
+    ["100 g semolina", "Finish with a drizzle of zibibbo."],
+    ["100 g semolina", "Add the semolina, zibibbo and water."],
+    ["100 g semolina", "Cook it in zibibbo."],
+    ["100 g semolina", "Top with crushed sweets."],
+  ])("is not vegan as far as is known: %s; %s", (line, step) => expect(fits(standing([line], [step], ["vegan"]))).toBe(false));
+  it("is not asked about where only tools and likenesses are named", () =>
+    expect(
+      standing(
+        ["100 g almonds", "100 g sugar", "4 cardamom pods, seeds only"],
+        [
+          "Blend the almonds to the texture of cream, on butter paper, with the seeds of the cardamom.",
+          "Add the sugar a spoon at a time and cook until it is the size of a walnut and smells like popcorn.",
+          "Work it with the heel of the hand, cut it with a knife dipped in hot water, and serve with a smile.",
+        ],
+        ["vegan", "sesame-free"],
+      ),
+    ).toMatchObject({ breaches: [], questions: [] }));
 
   it("leaves a choice open until it is settled: a breach only where all of it is", () => {
     const judged = (text: string) =>

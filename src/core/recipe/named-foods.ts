@@ -1,4 +1,5 @@
 import type { Food } from "../food";
+import { HARMLESS, HOW, IN_STEPS } from "./harmless-words";
 import { stemOf } from "./match-food";
 import type { Mention } from "./mentions";
 import { piecesBetween, singleSpaced } from "./plain-text";
@@ -44,16 +45,19 @@ const MADE_OF: Readonly<Record<string, string>> = {
 };
 /** Before or after a name they say that it is not in it. */
 const NOT_IN = /\b(?:no|not|without|instead of|in place of|rather than|free (?:of|from)|replac(?:es|ing)|never|minus) (?:any |the |added |all )?$/i;
-/** Before a name they say that something is like it: "the colour of honey". */
+/** Before a name they say that something is like it: "the colour of honey". A weight, or what somebody likes, is none. */
 const LIKE =
-  /\b(?:colou?r|smells?|looks?|tastes?|texture|consistency|thickness|size|shade|shape|weight|like|resembl(?:es|ing)|as (?:thick|thin|brown|dark|soft|big|small) as)(?: (?:of|like|as))?(?: (?:a|an|the|strong|weak|dark|thick|thin|pouring|roasted|toasted|fresh|small|large|big))*$/i;
-const FREE = /^(?:[- ](?:free|less)\b|less\b)/i;
-/** A tool or a likeness: "tea towel", "butter paper", "pea-sized". */
+  /\b(?:(?:colou?r|shade|texture|consistency|thickness|size) of|(?:smells|looks|tastes) (?:of|like)|(?<!\b(?:you|they|we|i|would|who) )like|resembl(?:es|ing)|as (?:thick|thin|brown|dark|soft|big|small) as)(?: (?:a|an|the|strong|weak|dark|thick|thin|pouring|roasted|toasted|fresh|small|large|big))*$/i;
+const FREE = /^(?:[- ]free\b|-?less\b)/i;
+/** A tool that is called by a food, from the food on; or a likeness. */
 const TOOL =
-  /^[- ](?:sized?|shaped?|colou?red?|like|paper|pan|knife|cloth|towel|grinder|mill|moulds?|bags?|jars?|mug|glass|beater|thermometer|cooker|strainer|sieve|dish|cutter|ring|filter|tins?|spoons?|whisk)\b/i;
+  /^(?:tea (?:towel|strainer|cloth)|butter (?:paper|knife|dish)|coffee (?:filter|grinder|mug|cup)|egg (?:beater|whisk|cup|timer)|cheese ?cloth|(?:nut )?milk (?:bag|pan)|nut (?:grinder|mill|cracker)|rice cooker|bread knife|cake (?:tin|ring|stand|mould)|pastry (?:brush|cutter|bag)|(?:sugar|jam|oil|milk) thermometer|jam jar|wine glass|spice (?:grinder|mill)|pepper mill|(?:biscuit|cookie) (?:cutter|sheet|tin)|pie (?:dish|tin)|[a-z]{1,20}s?[- ](?:sized|shaped|colou?red))\b/i;
 /** "cream the butter": what is done, not a food. */
 const CREAMED = /^ (?:the|it|them|together|until|in a|well)\b/i;
 const BEGINS = /(?:^|[.;,] ?|\band |\bthen )$/i;
+
+const SEEDS_UNNAMED = "named-seeds-kinds-not-said";
+const OF_IT = /^ (?:only|removed|discarded|scraped|separated|from|of|crushed|taken|and pith)\b/i;
 
 interface Node {
   readonly foods: Food[];
@@ -94,34 +98,16 @@ export function createFoodFinder(foods: Iterable<Food>): FoodFinder {
         [NOT_IN, LIKE].some((each) => each.test(text.slice(Math.max(0, first.at - 40), first.at).trimEnd() + (each === NOT_IN ? " " : ""))) ||
         FREE.test(text.slice(last.end, last.end + 6));
       const after = text.slice(last.end, last.end + 14);
+      // "Seeds only", "the seeds of the cardamom": those of what the line is of.
+      const ofIt = longest.foods.some(({ id }) => id === SEEDS_UNNAMED) && OF_IT.test(after);
       const creamed = first.stem === "cream" && longest.to === i && CREAMED.test(after) && BEGINS.test(text.slice(Math.max(0, first.at - 6), first.at));
-      const meant = !free && !creamed && !TOOL.test(after);
+      const meant = !free && !creamed && !ofIt && !TOOL.test(text.slice(first.at, first.at + 40));
       for (const food of longest.foods) found.push({ food, at: first.at, end: last.end, meant });
       i = longest.to;
     }
     return found;
   };
 }
-
-/** Words that say how much, how cut, how kept, with what tool: none of them brings a food. */
-const HARMLESS = new Set(
-  (
-    "a about above according added additional after again all allow almost alone along also always amount an and any apart approx approximately around as aside at available back bag bar bark base batch be before below beside best better between big bit bite bits " +
-    "block boil boiling bottle bottom bought bowl box brand break bring broad brown bruised bulb bunch but by can carton centimetre chef choice chop chunk clean clear clove cloth cm coarse coarsely coating cold colour color colourless container cooker cooking cool cooled cooler core cover cracked crisp crumble crumbled crunchy crush crushed crystal cube cubed cup cups " +
-    "cut cutter dark dash day daylight days dce decoration deep deseeded desired dice diced discard dish divided dollop done double down dozen dried drop drops dry dusting each edible eg either empty end enough equal etc even every everyone extra fairly family favourite few fibrous " +
-    "fill filling fine finely finish firm firmly first flake flakes flame flat flavour flesh fl floz for fork freeze freezer fresh freshly fridge from frozen full fully garnish garnishing generous gently get giant give glass gm gms g gram grams grate grated grease greasing green grind grinder grocer ground " +
-    "half halve halves hand handful hard has have head heap heaped heaping heat heavy here high hint hold home homemade hot hour hours hr hrs husk hulled husks ice if in inch inches indian individual inside into is it its jar jug juice juicy just katori keep kept kernel kg kilo kitchen knife knob kosher l ladle large last later lb lbs leaf leave leaves left less level light " +
-    "lightly like liking line lining litre liter little long loose loosely lot low lump lumps lukewarm made make many marked mash mashed mature may measure medium mesh metre micro middle mild min mince minced mins minute minutes ml mm mixed mixture moderate moist more mortar most mould moulds much my mug neutral new night non nos no not number oz of off old on once one only open optional or organic other our out outer over overnight own pack packed packet pan paper part parts paste pat peel peeled per " +
-    "perfect pestle pg piece pieces pinch pint pit pitted place plain plate please plump pod pods portion possible pot pound pounds powder powdered preferably prefer preferred premium press pressed pulp pure purpose put quality quantity quart quarter quarters quick quickly raw ready really recipe red regular remaining remove removed reserve rest rinse rinsed ripe roast roasted rolling room root roughly round rub sachet safe sake same sauce scant scoop scoops scrape scraped second see seed seeded seedless seeds separated separately serve servings serving set several shallow sharp shell shelled shop short shred shredded side sieve sift sifted simply single size sized skin skinless skinned skins " +
-    "slice sliced slices sliver slivered slivers slow slowly small smooth so soak soaked soft softened soften some spare spatula split spoon spoonful spoons spray sprig sprigs spring stalk stalks standard stem stems step stew stick sticks sticky still stir stirred stock stone stoned stones store straight strain strained strand strands strip strips strong such supermarket sweet tablespoon tablespoons tablet taste tasting tbs tbsp tbsps tea teaspoon teaspoons temp temperature tender than that thaw thawed the their them then there these thick thicker thickness thin thinly third this thread threads three through tight tightly tin tinned tins tiny to toast toasted together tola tone toned top topping total touch tough towel tray trim trimmed tsp tsps turn twice two " +
-    "type until up use used using usual vacuum variety vati very vessel wafer warm warmed wash washed we without minus except never instead weight weighed well wet when whichever which whip whisk whisked white whole wide will wire wish with within wood wooden work wrap x yellow yield you young your zest " +
-    "pounded puffed popped picked cleaned drained skinning deveined unsalted unsweetened unroasted unpeeled uncooked untoasted aromatic fragrant plus peak natural local seasonal greek french italian asian thai caster granulated fair trade free range"
-  )
-    .split(" ")
-    .map(stemOf),
-);
-/** Adverbs and what was done to it bring no food; what is made of a food's name is found as that food before. */
-const HOW = /(?:ly|ed|ing|en|est|less|ish)$/;
 
 type Span = Pick<NamedFood, "at" | "end">;
 
@@ -199,11 +185,11 @@ export interface Unlisted {
   readonly made: boolean;
 }
 
-/** After these a step says what goes in or on. */
+/** After these a step says what goes in or on, or what it is cooked in. */
 const GOES_IN =
-  /\b(?:with|add|adding|scatter|sprinkle|stir in|fold in|mix in|whisk in|beat in|stuff(?:ed)? with|fill(?:ed)? with|serve with|top with) ([^,.;:()]{1,80})/gi;
+  /\b(?:with|add|adding|scatter|sprinkle|(?:stir|fold|mix|whisk|beat|pour) in|(?:stuff|fill)(?:ed)? with|(?:cook|fry|roast|toast|soak|boil|simmer|steam|dip|roll|toss|coat|poach|braise|steep)(?:ed|ing)?(?: [a-z]{1,12}){0,3} in) ([^.;:()]{1,100})/gi;
 const ENDS =
-  /\b(?:until|till|for|on|onto|over|into|in|to|at|by|from|of|while|so|then|but|as|when|if|after|before|between|through|around|under|off|against|inside)\b/i;
+  /\b(?:until|till|for|on|onto|over|into|in|to|at|by|from|while|so|then|but|as|when|if|after|before|between|through|around|under|off|against|inside)\b/i;
 /** What is made in a pot and called by a food's name: "pour the syrup over". */
 const MADE = new Set([
   "syrup",
@@ -242,16 +228,6 @@ const MADE = new Set([
   "sugar syrup",
 ]);
 const THE = /\b(?:the|this|that|your|hot|warm|cooled|thick|thin|sticky|boiling) $/i;
-/** Words of steps that name no food. */
-const IN_STEPS = new Set(
-  (
-    "hand hands finger fingers palm palms thumb damp lid foil film cling parchment pestle spatula ladle knife toothpick thermometer towel plate bowl pan pot tray heat flame fire stove oven fridge blender grinder mixer processor machine whisk fork sieve muslin strainer rolling pin cutter mould circle circles swirl motion pattern sides edge edges bottom surface middle gap gaps line lines rest remainder others everything nothing something half mixture batter paste mass crust layer layers rounds balls ball disc discs ladoo ladoos square squares diamond diamonds pieces piece batches batch turn turns minutes minute hour hours seconds day care patience love attention speed pace time times pinch sense smell colour shine gloss texture consistency thread string syrup crystals bubbles foam froth steam lumps lump skin rim " +
-    "ingredient ingredients topping toppings garnish decoration both two three four five six seven eight nine ten hundred guests people family child children plates bowls cups glass glasses spoon spoons tea afternoon morning evening night weather winter summer love joy pride prayer offering god leaves banana tongs scissors brush dot dots star stars pleasure company friends slices simmer cook shape let stir heel stream bring boil bake roast fry leave keep mix beat whisk stand chill cool steam strain turn pour serve cover melt toast rest set spread press dissolve remove take make give lift drain soak grind blend mash rinse wash knead fold toss swirl scrape warm heat reduce thicken continue repeat finish check test taste adjust work lot lots help gentle constant halwa halva kheer phirni payasam ladoo laddu pudding sweet sweets dessert burfi barfi rolls bars truffles dumplings pancake pancakes"
-  )
-    .split(" ")
-    .map(stemOf),
-);
-
 /** Foods that a step names and no line lists, and words after "add" or "with" that may name one. `listed` finds lines and parts by their names; `known` are words of the recipe. */
 export function unlistedIn(
   text: string,
@@ -283,6 +259,8 @@ export function unlistedIn(
       .join(" ");
     if (food.id === "water" || meansListed(each) || listedAt.has(at) || foods.has(food.id)) continue;
     if (food.id === NUTS_UNNAMED && all.some(({ family }) => family === "nut")) continue;
+    // Of several foods of one name those that no rule could tell apart are one.
+    if (found.some((other) => other.at === at && other !== each && foods.has(other.food.id) && natureOf(other.food) === natureOf(food))) continue;
     const made = MADE.has(words) && THE.test(text.slice(Math.max(0, at - 12), at));
     if (made && isMadeOf(food, all)) continue;
     foods.set(food.id, { food, words: food.name, made });
@@ -302,6 +280,8 @@ export function unlistedIn(
   }
   return [...foods.values(), ...[...new Set(words)].map((each) => ({ food: null, words: each, made: false }))];
 }
+
+const natureOf = ({ origin, family, nature, allergens }: Food): string => JSON.stringify([origin, family, nature?.botanical, nature?.form, allergens]);
 
 /** Whether all that a thing surely holds may come from these foods. */
 const isMadeOf = ({ allergens, origin, sugarClass }: Food, listed: readonly Food[]): boolean =>

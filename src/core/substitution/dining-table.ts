@@ -87,11 +87,10 @@ const areKin = (one: Food, other: Food): boolean =>
   (one.origin === other.origin && one.origin !== "plant" && one.origin !== "mineral");
 
 /**
- * What rules make of what steps name and no line lists ("grease a tray with ghee"). What is kin to a listed food and no
- * worse by the rule than that is taken to be meant by it.
+ * What rules make of what steps name and no line lists ("grease a tray with ghee"), in a pot of these foods. What is kin to
+ * one of them and no worse by the rule than that is taken to be meant by it; where that food was exchanged, it is not.
  */
-export function stepFindings({ unlisted, readings }: Pick<ReadRecipe, "unlisted" | "readings">, rules: readonly Rule[]): readonly StepFinding[] {
-  const listed = readings.flatMap((each) => ("food" in each ? [each.food] : []));
+export function stepFindings({ unlisted }: Pick<ReadRecipe, "unlisted">, listed: readonly Food[], rules: readonly Rule[]): readonly StepFinding[] {
   return unlisted.flatMap(({ step, food, words, made }) =>
     rules.flatMap((rule): StepFinding[] => {
       const shared = { step, rule: rule.id, ruleName: rule.name, short: rule.short, school: rule.school };
@@ -103,6 +102,9 @@ export function stepFindings({ unlisted, readings }: Pick<ReadRecipe, "unlisted"
     }),
   );
 }
+
+/** The foods that a recipe's lines are of. */
+export const listedIn = ({ readings }: Pick<ReadRecipe, "readings">): readonly Food[] => readings.flatMap((each) => ("food" in each ? [each.food] : []));
 
 /** The complete problem of a recipe at a table; a rule id that is not known asks about everything. */
 export function problemFor(
@@ -121,8 +123,11 @@ export function problemFor(
     evaporation,
     apart,
     judged: judgedLines(read),
-    inSteps: stepFindings(read, kept),
-    unsettled: read.readings.flatMap((each, line) => ("why" in each ? [{ line, text: each.line.text, why: each.why }] : [])),
+    unlisted: read.unlisted,
+    unsettled: read.readings.flatMap((each, line) => {
+      if ("why" in each) return [{ line, text: each.line.text, why: each.why }];
+      return each.kind === "read" && each.beside.choice ? [{ line, text: each.line.text, why: "a choice is left" }] : [];
+    }),
     servings: table.servings,
     cookMinutes: read.cookMinutes,
     serve: table.serve,

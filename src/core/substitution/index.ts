@@ -2,7 +2,7 @@ export * from "./tables";
 export { LIMIT_IDS, LIMIT_NAMES, type AdaptationProblem, type Limit, type LimitId, type SourceLine } from "./problem";
 export type { LinearModel, SolveOptions, SolverOutcome, SolverPort } from "./model";
 export { limitProperty, openRoles } from "./open-roles";
-export { judgedLines, problemFor, rulesAt, scaledFor, stepFindings, type DiningTable, type StepFinding } from "./dining-table";
+export { judgedLines, listedIn, problemFor, rulesAt, scaledFor, stepFindings, type DiningTable, type StepFinding } from "./dining-table";
 export { build } from "./build";
 export { plainRun } from "./run";
 export { targetsOf } from "./targets";

@@ -2,8 +2,7 @@ import type { Estimate } from "../numeric";
 import type { Reference, ServingTemperature } from "../food";
 import type { JudgedLine, Rule } from "../models/diet";
 import type { FreeSugarSchool } from "../models/nutrition";
-import type { Archetype, BalancedLine, Beside } from "../recipe";
-import type { StepFinding } from "./dining-table";
+import type { Archetype, BalancedLine, Beside, ReadRecipe } from "../recipe";
 import type { SubstitutionTables } from "./tables";
 
 /** The nutrition limits a table can set, per serving; each with the unit in its name. */
@@ -43,9 +42,9 @@ export interface AdaptationProblem {
   readonly apart: number;
   /** All lines as rules judge them, the unread ones too. */
   readonly judged: readonly JudgedLine[];
-  /** What the rules make of what steps name and no line lists. */
-  readonly inSteps: readonly StepFinding[];
-  /** Lines whose food or amount is not settled, with why. */
+  /** What steps name and no line lists. */
+  readonly unlisted: ReadRecipe["unlisted"];
+  /** Lines whose food or amount is not settled, or that leave a choice, with why. */
   readonly unsettled: readonly { readonly line: number; readonly text: string; readonly why: string }[];
   readonly servings: number;
   readonly cookMinutes: number | null;

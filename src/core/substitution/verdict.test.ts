@@ -67,6 +67,29 @@ describe("a version", () => {
     expect(allergyStates(standingOf(of, version), of, table)[0]?.state).toBe("none known");
   });
 
+  it("is not saved by a kin of what was exchanged: a step's cream is the milk's own only while there is milk", () => {
+    const of = problem(read(`${HALWA.replace("2 cups water", "2 cups milk")}\nFinish it with a splash of cream.`), { rules: ["vegan"] });
+    const version = asIs(of);
+    const exchanged = {
+      ...version,
+      rows: version.rows.map((row): VersionRow => (row.line === 3 ? { ...row, food: food("almond-drink"), change: "replaced" } : row)),
+    };
+    expect(standingOf(of, exchanged).breaches).toMatchObject([{ line: null, step: 1, rule: "vegan" }]);
+    expect(standingOf(of, version).breaches).toMatchObject([{ line: 3, rule: "vegan" }]);
+  });
+
+  it("leaves a choice open while its line stays, also where all of it is allowed", () => {
+    const of = problem(read(HALWA.replace("½ cup sugar", "½ cup sugar (or jaggery)")), { rules: ["vegan"] });
+    const version = asIs(of);
+    expect(standingOf(of, null).questions).toMatchObject([{ line: 1, rule: null }]);
+    expect(standingOf(of, version).questions).toMatchObject([{ line: 1, rule: null }]);
+    const exchanged = {
+      ...version,
+      rows: version.rows.map((row): VersionRow => (row.line === 1 ? { ...row, food: food("jaggery"), change: "replaced" } : row)),
+    };
+    expect(standingOf(of, exchanged)).toEqual({ breaches: [], questions: [] });
+  });
+
   it("keeps what its words name beside until the line is exchanged", () => {
     const of = problem(read(HALWA.replace("½ cup sugar", "½ cup sugar, melted in ghee")), { rules: ["vegan"] });
     const version = asIs(of);

@@ -1,6 +1,6 @@
 import { evaluate, type Figures } from "../evaluate";
 import { findings, type Finding, type Rule } from "../models/diet";
-import type { DiningTable } from "./dining-table";
+import { stepFindings, type DiningTable } from "./dining-table";
 import { baseOf, whoseRules } from "./eaters";
 import { limitProperty } from "./open-roles";
 import { LIMIT_NAMES, type AdaptationProblem, type Limit, type LimitId } from "./problem";
@@ -44,7 +44,7 @@ export function rowFindings(
 
 /** The one place where it is decided what breaks a table and what is not known, of the recipe itself (null) or of a version. */
 export function standingOf(problem: AdaptationProblem, version: Version | null, given?: Figures): Standing {
-  const { judged, inSteps, rules, limits } = problem;
+  const { judged, unlisted, rules, limits } = problem;
   const figures = given ?? figuresOf(problem, version);
   const breaches: Breach[] = [];
   const questions: Question[] = [];
@@ -65,10 +65,11 @@ export function standingOf(problem: AdaptationProblem, version: Version | null, 
     const absent = judged.filter(({ line, food }) => food === null && !version.rows.some((row) => row.line === line));
     for (const each of findings(absent, rules)) take(each.verdict === "avoid" ? { ...each, verdict: "ask" } : each);
   }
-  for (const { step, ...each } of inSteps) take({ ...each, line: null, step, limit: null });
+  const foods = (version?.rows ?? judged).flatMap(({ food }) => food ?? []);
+  for (const { step, ...each } of stepFindings({ unlisted }, foods, rules)) take({ ...each, line: null, step, limit: null });
 
   for (const { line, text, why } of problem.unsettled)
-    if (version === null || !version.rows.some((row) => row.line === line))
+    if (version === null || version.rows.every((row) => row.line !== line || row.change === "as is" || row.change === "amount"))
       questions.push({ line, step: null, limit: null, rule: null, text: `“${text}”: ${why}.` });
   for (const limit of limits) {
     const figure = figures[limitProperty(limit)];

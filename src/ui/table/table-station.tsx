@@ -10,6 +10,7 @@ import type { FastAhead } from "../../core/calendar";
 import {
   baseOf,
   judgedLines,
+  listedIn,
   limitFindings,
   LIMIT_IDS,
   limitProperty,
@@ -87,7 +88,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
     keeps(base) ? set({ ...table, rules: table.rules.filter((rule) => baseOf(rule) !== base) }) : toggle(usualRule(base, schools, rules));
   const problem = useMemo(() => problemFor(read, table, reference, substitution, rules, 1), [read, table, reference, substitution, rules]);
   const found = useMemo(() => [...findings(judgedLines(read), problem.rules), ...limitFindings(problem)].sort((a, b) => a.line - b.line), [read, problem]);
-  const inSteps = useMemo(() => stepFindings(read, problem.rules), [read, problem]);
+  const inSteps = useMemo(() => stepFindings(read, listedIn(read), problem.rules), [read, problem]);
   const meetings = useMemo(() => ruleMeetings(problem), [problem]);
   const mind = useMemo(() => {
     const known = read.lines.map(({ food, grams }) => ({ food, grams }));

@@ -40,25 +40,23 @@ export function findings(lines: readonly JudgedLine[], rules: readonly Rule[]): 
       const unread: Finding[] = food ? [] : [{ ...shared, verdict: "ask", reason: `"${text}" could not be read, so it is not known to be safe` }];
       const of = (each: Food, ground = false): Judgement & { readonly food: string } => ({ ...judge(each, rule, asGround(each, ground)), food: each.id });
       const others = (beside?.foods ?? []).map((each) => of(each));
-      if (beside?.choice) {
-        // Of what is left to choose from all must fit; it is a breach only where none does.
-        const all = [...(food ? [of(food, beside.ground)] : []), ...others];
-        const wrong = all.filter(({ verdict }) => verdict !== "allowed");
-        const [first] = wrong;
-        if (!first) return unread;
-        const breaks = all.every(({ verdict }) => verdict === "avoid");
-        return [
-          ...unread,
-          { ...shared, ...first, verdict: breaks ? "avoid" : "ask", reason: `${wrong.map(({ reason }) => reason).join("; ")}: a choice is left` },
-        ];
-      }
-      const own = food ? [of(food, beside?.ground)] : [];
-      const named = others.map((each) => ({ ...each, reason: `${each.reason}, and the line names it` }));
       const words: Finding[] = (beside?.words ?? []).map((word) => ({
         ...shared,
         verdict: "ask",
         reason: `“${word}” in “${text}” is not understood, so it is not known to be safe`,
       }));
+      if (beside?.choice) {
+        // Of what is left to choose from all must fit; it is a breach only where none does.
+        const all = [...(food ? [of(food, beside.ground)] : []), ...others];
+        const wrong = all.filter(({ verdict }) => verdict !== "allowed");
+        const [first] = wrong;
+        if (!first) return [...unread, ...words];
+        const breaks = all.every(({ verdict }) => verdict === "avoid");
+        const reason = `${wrong.map((each) => each.reason).join("; ")}: a choice is left`;
+        return [...unread, { ...shared, ...first, verdict: breaks ? "avoid" : "ask", reason }, ...words];
+      }
+      const own = food ? [of(food, beside?.ground)] : [];
+      const named = others.map((each) => ({ ...each, reason: `${each.reason}, and the line names it` }));
       return [...unread, ...[...own, ...named].filter(({ verdict }) => verdict !== "allowed").map((each): Finding => ({ ...shared, ...each })), ...words];
     }),
   );
