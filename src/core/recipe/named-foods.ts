@@ -52,8 +52,9 @@ const FREE = /^(?:[- ]free\b|-?less\b)/i;
 /** A tool that is called by a food, from the food on; or a likeness. */
 const TOOL =
   /^(?:tea (?:towel|strainer|cloth)|butter (?:paper|knife|dish)|coffee (?:filter|grinder|mug|cup)|egg (?:beater|whisk|cup|timer)|cheese ?cloth|(?:nut )?milk (?:bag|pan)|nut (?:grinder|mill|cracker)|rice cooker|bread knife|cake (?:tin|ring|stand|mould)|pastry (?:brush|cutter|bag)|(?:sugar|jam|oil|milk) thermometer|jam jar|wine glass|spice (?:grinder|mill)|pepper mill|(?:biscuit|cookie) (?:cutter|sheet|tin)|pie (?:dish|tin)|[a-z]{1,20}s?[- ](?:sized|shaped|colou?red))\b/i;
-/** "cream the butter": what is done, not a food. */
-const CREAMED = /^ (?:the|it|them|together|until|in a|well)\b/i;
+/** "cream the butter", "glaze it": what is done, not a food. */
+const DONE = new Set(["cream", "glaze"]);
+const DONE_TO = /^ (?:the|it|them|each|together|until|in a|well|with)\b/i;
 const BEGINS = /(?:^|[.;,] ?|\band |\bthen )$/i;
 
 const SEEDS_UNNAMED = "named-seeds-kinds-not-said";
@@ -100,8 +101,8 @@ export function createFoodFinder(foods: Iterable<Food>): FoodFinder {
       const after = text.slice(last.end, last.end + 14);
       // "Seeds only", "the seeds of the cardamom": those of what the line is of.
       const ofIt = longest.foods.some(({ id }) => id === SEEDS_UNNAMED) && OF_IT.test(after);
-      const creamed = first.stem === "cream" && longest.to === i && CREAMED.test(after) && BEGINS.test(text.slice(Math.max(0, first.at - 6), first.at));
-      const meant = !free && !creamed && !ofIt && !TOOL.test(text.slice(first.at, first.at + 40));
+      const done = DONE.has(first.stem) && longest.to === i && DONE_TO.test(after) && BEGINS.test(text.slice(Math.max(0, first.at - 6), first.at));
+      const meant = !free && !done && !ofIt && !TOOL.test(text.slice(first.at, first.at + 40));
       for (const food of longest.foods) found.push({ food, at: first.at, end: last.end, meant });
       i = longest.to;
     }
@@ -252,18 +253,22 @@ export function unlistedIn(
   const listedAt = new Set(found.filter(({ food }) => listed.has(food.id)).map(({ at }) => at));
   const all = [...listed.values()];
   const foods = new Map<string, Unlisted>();
+  const sameAt = new Set<string>();
   for (const each of found) {
     const { food, at, end } = each;
     const words = wordsIn(text.slice(at, end))
       .map(({ stem }) => stem)
       .join(" ");
-    if (food.id === "water" || meansListed(each) || listedAt.has(at) || foods.has(food.id)) continue;
+    if (food.id === "water" || meansListed(each) || listedAt.has(at)) continue;
     if (food.id === NUTS_UNNAMED && all.some(({ family }) => family === "nut")) continue;
     // Of several foods of one name those that no rule could tell apart are one.
-    if (found.some((other) => other.at === at && other !== each && foods.has(other.food.id) && natureOf(other.food) === natureOf(food))) continue;
+    const nature = `${at} ${natureOf(food)}`;
+    if (foods.has(food.id)) sameAt.add(nature);
+    if (sameAt.has(nature)) continue;
     const made = MADE.has(words) && THE.test(text.slice(Math.max(0, at - 12), at));
     if (made && isMadeOf(food, all)) continue;
     foods.set(food.id, { food, words: food.name, made });
+    sameAt.add(nature);
   }
   const words: string[] = [];
   for (const match of text.matchAll(GOES_IN)) {
