@@ -18,7 +18,7 @@ const below = {
   nutrition: ["numeric", "units", "food", "recipe", "models", "evaluate"],
   substitution: ["numeric", "units", "food", "process", "recipe", "models", "evaluate"],
   method: ["numeric", "units", "food", "process", "recipe", "substitution"],
-  cautions: ["numeric", "units", "food", "recipe", "models", "evaluate", "substitution", "adaptation"],
+  cautions: ["numeric", "units", "food", "recipe", "models", "evaluate", "nutrition", "substitution", "adaptation"],
   adaptation: ["numeric", "units", "food", "process", "recipe", "models", "evaluate", "substitution", "method"],
 };
 const roomsOf = {

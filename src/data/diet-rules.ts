@@ -196,7 +196,7 @@ const SHIPPED: readonly Rule[] = [
   ], "usual advice of health services on infants and young children"),
   ...rulesOf("fast", "ekadashi", "Ekadashi fast", "ekadashi", [
     { id: "", name: "household (smarta)", reason: "fruit, roots, nuts, dairy, and seeds kept by custom", clauses: EKADASHI },
-    { id: "vaishnava", name: "strict vaishnava", reason: "barnyard millet and amaranth are left out too, and honey by some", clauses: [avoid({ plants: [...BARNYARD, "Amaranthus hypochondriacus"] }, "is left out by strict lists"), ask({ origins: ["honey"] }, "is left out by some strict lists"), ...EKADASHI.slice(1)] },
+    { id: "vaishnava", name: "strict vaishnava", reason: "barnyard millet and amaranth are left out too, and honey by some", clauses: [avoid({ plants: [...BARNYARD, "Amaranthus hypochondriacus"] }, "is left out by strict lists"), ask({ origins: ["honey"] }, "is left out by some strict lists"), allow({ plants: ["Piper nigrum", "Zingiber officinale"] }), ...EKADASHI.slice(1), ask({ families: ["spice"] }, "is a spice: strict lists keep few beside pepper and ginger")] },
     { id: "nirjala", name: "nirjala: nothing, not even water", reason: "nothing is taken until the next morning; plan the meal after it", clauses: [avoid({}, "nothing is taken on this fast")] },
   ], CUSTOM),
   ...rule("fast", "navratri", "Navratri fast", "navratri", NAVRATRI, CUSTOM),

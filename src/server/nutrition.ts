@@ -28,7 +28,7 @@ function viewOf(title: string, label: string | null, before: EvaluationInput, af
   const [input, profile] = after && profiles.after ? [after, profiles.after] : [before, profiles.before];
   const books = RULE_BOOKS.map((book) => {
     const { id, name, intakeSource, intakes } = book;
-    return { id, name, intakeSource, intakes, claims: judgeClaims(book, input, profile, profiles.before) };
+    return { id, name, intakeSource, intakes, claims: judgeClaims(book, input, profile, profiles.before, unread) };
   });
   return { title, label, ...profiles, books, unread, backTo };
 }

@@ -10,6 +10,28 @@ const AUCKLAND: Place = { latitude: -36.85, longitude: 174.76, timeZone: "Pacifi
 const TROMSO: Place = { latitude: 69.65, longitude: 18.96, timeZone: "Europe/Oslo" };
 const PLACES = [UJJAIN, LONDON, QUITO, AUCKLAND];
 const MINUTE = 60_000;
+/** Where almanacs of northern India are reckoned for. */
+const DELHI: Place = { latitude: 28.61, longitude: 77.21, timeZone: "Asia/Kolkata" };
+
+/** Days as almanacs of northern India published them, month and day by year. */
+const PUBLISHED: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  "Ekadashi, household reckoning": {
+    "2024":
+      "01-07 01-21 02-06 02-20 03-06 03-20 04-05 04-19 05-04 05-19 06-02 06-18 07-02 07-17 07-31 08-16 08-29 09-14 09-28 10-13 10-28 11-12 11-26 12-11 12-26",
+    "2025":
+      "01-10 01-25 02-08 02-24 03-10 03-25 04-08 04-24 05-08 05-23 06-06 06-21 07-06 07-21 08-05 08-19 09-03 09-17 10-03 10-17 11-01 11-15 12-01 12-15 12-30",
+  },
+  "Fast until moonrise (Sankashti)": {
+    "2024": "01-29 02-28 03-28 04-27 05-26 06-25 07-24 08-22 09-21 10-20 11-18 12-18",
+    "2025": "01-17 02-16 03-17 04-16 05-16 06-14 07-14 08-12 09-10 10-10 11-08 12-07",
+  },
+  Pradosha: {
+    "2024": "01-09 01-23 02-07 02-21 03-08 03-22 04-06 04-21 05-05 05-20 06-04 06-19 07-03 08-01 08-17 08-31 09-15 09-29 10-15 10-29 11-13 11-28 12-13 12-28",
+    "2025": "01-11 01-27 02-25 03-11 03-27 04-10 04-25 05-09 05-24 06-08 06-23 07-08 07-22 08-06 08-20 09-05 09-19 10-04 10-18 11-03 11-17 12-02 12-17",
+  },
+};
+/** Of the vaishnava days of both years those that are not the household's, where it is surely known. */
+const VAISHNAVA_APART = ["2024-03-07", "2024-06-03", "2024-10-14", "2025-03-26", "2025-06-07", "2025-06-22", "2025-11-02", "2025-12-31"];
 
 /** Days spread over years, a prime apart. */
 const daysFrom = (first: string, count: number, apart: number) => Array.from({ length: count }, (_, i) => addDays(first, i * apart));
@@ -97,6 +119,11 @@ describe("fasting days", () => {
     ["2023-02-18", "2023-02-01"],
     ["2024-03-08", "2024-03-01"],
     ["2025-02-26", "2025-02-10"],
+    ["2019-03-04", "2019-02-10"],
+    ["2020-02-21", "2020-02-10"],
+    ["2021-03-11", "2021-02-20"],
+    ["2022-03-01", "2022-02-10"],
+    ["2026-02-15", "2026-02-01"],
   ])("Great Shivaratri falls on %s", (day, from) => expect(named(/Great Shivaratri/, from, 30).map((each) => each.day)).toEqual([day]));
   it.each([
     ["2023-10-15", "2023-10-01"],
@@ -108,21 +135,39 @@ describe("fasting days", () => {
     expect(named(/spring/, "2024-03-20", 30).map(({ day }) => day)).toEqual(["2024-04-09"]);
     expect(named(/spring/, "2025-03-15", 30).map(({ day }) => day)).toEqual(["2025-03-30"]);
   });
-  it("Ekadashi comes twice a month, and the vaishnava day is the same or the next", () => {
-    const household = named(/household/, "2024-01-01", 366);
-    const vaishnava = named(/vaishnava/, "2024-01-01", 366);
-    expect(household.length).toBeGreaterThanOrEqual(24);
-    expect(household.length).toBeLessThanOrEqual(26);
-    for (const { day } of household.slice(0, -1))
-      expect(
-        vaishnava.some((each) => each.day === day || each.day === addDays(day, 1)),
-        day,
-      ).toBe(true);
-    expect(household.map(({ day }) => day)).toContain("2024-11-12");
-    // Where the 10th runs on before sunrise the two are a day apart, and it is told.
-    const apart = vaishnava.filter(({ day }) => !household.some((each) => each.day === day));
-    expect(apart.length).toBeGreaterThan(0);
-    for (const { how } of apart) expect(how).toMatch(/the day after is kept|the second is kept/);
+  const twoYears = fastingDays(DELHI, "2024-01-01", 731);
+  it.each(Object.entries(PUBLISHED))("%s falls as almanacs published it for two years, on every day and on no other", (name, years) => {
+    const published = Object.entries(years).flatMap(([year, days]) => days.split(" ").map((day) => `${year}-${day}`));
+    // Where the 13th begins in the evening, almanacs differ, and it is said.
+    const differ = twoYears.filter((each) => each.name === name && / which some almanacs keep/.test(each.how) && !published.includes(each.day));
+    expect(twoYears.flatMap((each) => (each.name === name && !differ.includes(each) ? [each.day] : []))).toEqual(published);
+    expect(differ.length).toBeLessThanOrEqual(2);
+  });
+  it("the vaishnava Ekadashi is the household's day or one about it, and where it is another it is told why", () => {
+    const of = (name: RegExp) => twoYears.filter((each) => name.test(each.name));
+    const [household, vaishnava] = [of(/household/).map(({ day }) => day), of(/vaishnava/)];
+    expect(vaishnava.length).toBe(household.length);
+    const apart = vaishnava.filter(({ day }) => !household.includes(day));
+    expect(apart.map(({ day }) => day)).toEqual(expect.arrayContaining(VAISHNAVA_APART));
+    for (const { day, how } of apart) {
+      expect(household, day).toContain(addDays(day, -1));
+      expect(how).toMatch(/day after is kept|great 12th|holds at sunrise/);
+    }
+    expect(apart.find(({ day }) => day === "2025-06-07")?.how).toMatch(/12th lunar day holds at two sunrises/);
+    expect(vaishnava.some(({ how }) => /temples/.test(how))).toBe(true);
+  });
+  it("no month goes without its fast, wherever it is: at a moonrise after midnight, at two and at none", () => {
+    for (const place of [QUITO, { latitude: 60.2, longitude: 24.9, timeZone: "Europe/Helsinki" }]) {
+      const found = fastingDays(place, "2024-01-01", 731);
+      for (const [name, apart, most] of [
+        [/moonrise/, 29.5, 2],
+        [/household/, 14.8, 2.5],
+      ] as const) {
+        const days = found.filter((each) => name.test(each.name)).map(({ day }) => Date.parse(day) / 86_400_000);
+        days.slice(1).forEach((day, i) => expect(Math.abs(day - (days[i] ?? 0) - apart), `${place.timeZone} ${day}`).toBeLessThan(most));
+        expect(days.length).toBeGreaterThan(20);
+      }
+    }
   });
   it("of the churches go by their own Easters", () => {
     expect(named(/Orthodox/, "2024-03-01", 80)).toMatchObject([{ day: "2024-03-18", until: "2024-05-04" }]);

@@ -1,8 +1,9 @@
 import { easter, orthodoxEaster } from "date-easter";
-import { lunarDayAt, newMoonBefore, siderealSun } from "./lunar-day";
+import { householdEkadashi, vaishnavaEkadashi } from "./ekadashi";
+import { lunarDayAfter, lunarDayAt, newMoonBefore, siderealSun } from "./lunar-day";
 import type { Place } from "../units";
 import { addDays, startOfDay, type Day } from "./place";
-import { riseOrSet } from "./sun-moon";
+import { moonriseOfNight, riseOrSet } from "./sun-moon";
 
 /** A day that a tradition keeps, as computed; the household's own almanac goes before it. */
 export interface FastingDay {
@@ -36,22 +37,19 @@ export interface DayAtPlace {
   readonly fasts: readonly FastAhead[];
 }
 
-/** Minutes before sunrise at which the vaishnava reckoning looks whether the 10th lunar day still runs. */
-const ARUNODAYA_MS = 96 * 60_000;
-
-/** The lunar day at a moment of each day, asked for days in a row; null where the moment does not come. */
+/** A moment of each day, ms; null where it does not come on that day. */
 type Moment = (day: Day) => number | null;
 
 /**
  * Days of `days` from `from` on which a lunar day holds at a moment. One that holds at two moments in a row is taken at the
- * first, or the second where `second`; one that holds at none is taken on the day in which it runs.
+ * first; one that holds at none, between two days, on the earlier one, or the later where `later`.
  */
 function daysOf(
   wanted: readonly number[],
   moment: Moment,
   from: Day,
   days: number,
-  second: boolean,
+  later = false,
 ): readonly { readonly day: Day; readonly held: "once" | "twice" | "at none" }[] {
   const at = (offset: number): number | null => {
     const time = moment(addDays(from, offset));
@@ -63,25 +61,26 @@ function daysOf(
     const after = at(offset + 1);
     const day = addDays(from, offset);
     if (now !== null && wanted.includes(now)) {
-      const isSecond = before === now;
-      const twice = isSecond || after === now;
-      if (!twice || isSecond === second) found.push({ day, held: twice ? "twice" : "once" });
-    } else if (now !== null && after !== null) {
-      const skipped = wanted.find((each) => now === ((each + 28) % 30) + 1 && after === (each % 30) + 1);
-      if (skipped !== undefined) found.push({ day, held: "at none" });
+      if (before !== now) found.push({ day, held: after === now ? "twice" : "once" });
+    } else {
+      const [here, there] = later ? [before, now] : [now, after];
+      if (wanted.some((each) => here === lunarDayAfter(each, -1) && there === lunarDayAfter(each, 1))) found.push({ day, held: "at none" });
     }
     [before, now] = [now, after];
   }
   return found;
 }
 
-const HELD = { once: "", twice: " at two in a row", "at none": " at none: the day it runs in is taken" } as const;
+const HELD = { once: "", twice: " on two days in a row: the first is taken", "at none": " at none: the day it begins on is taken" } as const;
+const HELD_LATER = { ...HELD, "at none": " at none: the day after it begins is taken" } as const;
+/** Some almanacs take the 13th lunar day where it holds at any time so long after sunset (six ghatikas). */
+const EVENING_MS = 144 * 60_000;
 
 /** The fasting days of so many days from a day, at a place, in order. Computed, not looked up. */
 export function fastingDays(place: Place, from: Day, days: number): FastingDay[] {
   const sunrise: Moment = (day) => riseOrSet("sunrise", day, place);
   const sunset: Moment = (day) => riseOrSet("sunset", day, place);
-  const moonrise: Moment = (day) => riseOrSet("moonrise", day, place);
+  const moonrise: Moment = (day) => moonriseOfNight(day, place);
   const midnight: Moment = (day) => {
     const [set, rise] = [sunset(day), sunrise(addDays(day, 1))];
     return set === null || rise === null ? null : (set + rise) / 2;
@@ -95,25 +94,28 @@ export function fastingDays(place: Place, from: Day, days: number): FastingDay[]
     ends,
   });
   const found: FastingDay[] = [];
-  for (const { day, held } of daysOf([11, 26], sunrise, from, days, false))
-    found.push(one(day, "ekadashi", "Ekadashi, household reckoning", `the 11th lunar day holds at sunrise${HELD[held]}`));
+  for (const { day, how } of householdEkadashi(sunrise, from, days)) found.push(one(day, "ekadashi", "Ekadashi, household reckoning", how));
   for (const { day, how } of vaishnavaEkadashi(sunrise, from, days)) found.push(one(day, "ekadashi/vaishnava", "Ekadashi, vaishnava reckoning", how));
-  for (const { day, held } of daysOf([13, 28], sunset, from, days, false))
-    found.push(one(day, "pradosha", "Pradosha", `the 13th lunar day holds at sunset${HELD[held]}`));
-  for (const { day, held } of daysOf([29], midnight, from, days, false)) {
+  for (const { day, held } of daysOf([13, 28], sunset, from, days)) {
+    const before = sunset(addDays(day, -1));
+    const begun = held !== "at none" && before !== null && [13, 28].includes(lunarDayAt(before + EVENING_MS));
+    const others = begun ? "; it begins in the evening before, which some almanacs keep" : "";
+    found.push(one(day, "pradosha", "Pradosha", `the 13th lunar day holds at sunset${HELD[held]}${others}`));
+  }
+  for (const { day, held } of daysOf([29], midnight, from, days)) {
     const great = Math.floor(siderealSun(startOfDay(day, place)) / 30) === 10;
     found.push(
       one(day, "shivaratri", great ? "Great Shivaratri" : "Shivaratri of the month", `the 14th lunar day of the dark half holds at midnight${HELD[held]}`),
     );
   }
-  for (const { day, held } of daysOf([19], moonrise, from, days, false)) {
+  for (const { day, held } of daysOf([19], moonrise, from, days, true)) {
     const at = moonrise(day);
     found.push(
       one(
         day,
         null,
         "Fast until moonrise (Sankashti)",
-        `the 4th lunar day of the dark half holds at moonrise${HELD[held]}`,
+        `the 4th lunar day of the dark half holds at moonrise${HELD_LATER[held]}`,
         at === null ? null : { what: "moonrise", at },
       ),
     );
@@ -122,34 +124,16 @@ export function fastingDays(place: Place, from: Day, days: number): FastingDay[]
   return found.sort((a, b) => a.day.localeCompare(b.day) || a.name.localeCompare(b.name));
 }
 
-/** The 11th at sunrise, the second where it holds at two; the day after where the 10th still runs 96 minutes before that sunrise, or it holds at none. */
-function vaishnavaEkadashi(sunrise: Moment, from: Day, days: number): { readonly day: Day; readonly how: string }[] {
-  return daysOf([11, 26], sunrise, addDays(from, -1), days + 1, true).flatMap(({ day, held }) => {
-    const rise = sunrise(day);
-    const mixed = rise !== null && lunarDayAt(rise - ARUNODAYA_MS) % 15 === 10;
-    const moved = held === "at none" || mixed;
-    const kept = moved ? addDays(day, 1) : day;
-    if (kept < from || kept >= addDays(from, days)) return [];
-    const how =
-      held === "at none"
-        ? "the 11th lunar day holds at no sunrise: the day after is kept"
-        : mixed
-          ? "the 10th still runs 96 minutes before sunrise: the day after is kept"
-          : `the 11th lunar day holds at sunrise${held === "twice" ? " at two in a row: the second is kept" : ""}`;
-    return [{ day: kept, how }];
-  });
-}
-
 /** Nine nights from the first lunar day of Chaitra (sun in sidereal Pisces at the new moon) and of Ashvina (in Virgo); of a doubled month the second. */
 function navratris(sunrise: Moment, from: Day, days: number): FastingDay[] {
   const signAt = (time: number) => Math.floor(siderealSun(time) / 30);
-  return daysOf([1], sunrise, from, days, false).flatMap(({ day }): FastingDay[] => {
+  return daysOf([1], sunrise, from, days).flatMap(({ day }): FastingDay[] => {
     const noon = Date.parse(`${day}T12:00:00Z`);
     const moon = newMoonBefore(noon);
     const sign = signAt(moon);
     const next = newMoonBefore(moon + 31 * 86_400_000);
     if ((sign !== 11 && sign !== 5) || signAt(next) === sign) return [];
-    const end = daysOf([9], sunrise, day, 11, false)[0]?.day ?? addDays(day, 8);
+    const end = daysOf([9], sunrise, day, 11)[0]?.day ?? addDays(day, 8);
     return [
       {
         day,

@@ -1,9 +1,12 @@
-import { MoonPhase, SearchMoonPhase, SunPosition } from "astronomy-engine";
+import { EclipticGeoMoon, MoonPhase, SearchMoonPhase, SunPosition } from "astronomy-engine";
 
 const DEGREES = 12;
 
 /** The lunar day (tithi) at a moment, 1 to 30: the moon's elongation from the sun by steps of 12°; 15 ends full, 30 new. */
 export const lunarDayAt = (time: number): number => Math.floor(MoonPhase(new Date(time)) / DEGREES) + 1;
+
+/** The lunar day so many after one, from 1 to 30 again. */
+export const lunarDayAfter = (lunarDay: number, by: number): number => ((lunarDay - 1 + by + 30) % 30) + 1;
 
 /** The moments between which the lunar day of a moment lasts, ms. */
 export function lunarDaySpan(time: number): { readonly from: number; readonly to: number } {
@@ -15,10 +18,15 @@ export function lunarDaySpan(time: number): { readonly from: number; readonly to
 }
 
 /** The sun's sidereal longitude, degrees (Lahiri's reckoning, to 0.05°): by its sign lunar months are named. */
-export function siderealSun(time: number): number {
+export const siderealSun = (time: number): number => sidereal(SunPosition(new Date(time)).elon, time);
+
+/** The moon's mansion (nakshatra) at a moment, 1 (Ashvini) to 27 (Revati), by the same reckoning. */
+export const moonMansion = (time: number): number => Math.floor(sidereal(EclipticGeoMoon(new Date(time)).lon, time) / (360 / 27)) + 1;
+
+function sidereal(longitude: number, time: number): number {
   const years = (time - Date.UTC(2000, 0, 1)) / (365.25 * 86_400_000);
   const ayanamsa = 23.853 + 0.013_97 * years;
-  return (SunPosition(new Date(time)).elon - ayanamsa + 360) % 360;
+  return (longitude - ayanamsa + 360) % 360;
 }
 
 /** The new moon at or before a moment, ms. */

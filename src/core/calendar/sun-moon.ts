@@ -23,3 +23,12 @@ export function riseOrSet(which: RiseOrSet, day: Day, place: Place): number | nu
   const time = found?.date.getTime();
   return time === undefined || time < from || time >= to ? null : time;
 }
+
+/** The moonrise of the night that a day leads into, from its noon to the next, ms; null where there is none. */
+export function moonriseOfNight(day: Day, place: Place): number | null {
+  const noon = (of: Day) => (startOfDay(of, place) + startOfDay(addDays(of, 1), place)) / 2;
+  const today = riseOrSet("moonrise", day, place);
+  if (today !== null && today >= noon(day)) return today;
+  const after = riseOrSet("moonrise", addDays(day, 1), place);
+  return after !== null && after < noon(addDays(day, 1)) ? after : null;
+}

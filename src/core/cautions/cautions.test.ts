@@ -50,6 +50,7 @@ describe("cautions", () => {
     ],
     ["raw-milk", ["1 litre raw milk"], ["Chill."], ["1 litre milk"], ["Chill."]],
     ["long-soak", ["100 g almonds"], ["Soak the almonds for 12 hours."], ["100 g almonds"], ["Soak the almonds for 6 hours."]],
+    ["warm-room", ["1 litre milk"], ["It keeps for two weeks in an airtight tin."], ["1 litre milk"], ["It keeps cool."]],
     ["sealed", ["1 litre milk"], ["Pour into jars and seal the jars."], ["1 litre milk"], ["Pour into jars with a lid."]],
     ["nutmeg-dose", ["10 g nutmeg"], ["Mix."], ["2 g nutmeg"], ["Mix."]],
     ["cassia", ["4 g cinnamon powder"], ["Mix."], ["1 g cinnamon powder"], ["Mix."]],

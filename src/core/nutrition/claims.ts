@@ -1,6 +1,7 @@
+import { INDEX } from "../food";
 import type { Figure } from "../numeric";
 import type { EvaluationInput } from "../evaluate";
-import { addedSugarsPerGram } from "../models/nutrition";
+import { judge, type Rule } from "../models/diet";
 import type { NutritionProfile } from "./profile";
 import { describeRow, type NutritionRowId } from "./rows";
 
@@ -12,7 +13,7 @@ const ENERGY_OF: Readonly<Partial<Record<NutritionRowId, number>>> = { protein: 
 /** One bound on one row. */
 export interface Condition {
   readonly row: NutritionRowId;
-  readonly per: "100 g" | "serving" | "100 kcal" | "energy";
+  readonly per: "100 g" | "50 g" | "serving" | "100 kcal" | "energy";
   /** At most or at least this much: g, mg, kJ as the row, or a share of energy from 0 to 1. */
   readonly most?: number;
   readonly least?: number;
@@ -28,8 +29,10 @@ export interface ClaimRule {
   readonly any?: readonly Condition[];
   /** Less than the recipe as handed down, by this share at least, of 100 g; and no more of the others. */
   readonly less?: { readonly row: NutritionRowId; readonly share: number; readonly noMore?: readonly NutritionRowId[] };
-  /** Nothing that sweetens is added. */
-  readonly nothingSweetens?: boolean;
+  /** And these, where a serving weighs no more than so many grams. */
+  readonly small?: { readonly upTo: number; readonly all: readonly Condition[] };
+  /** Nothing that this rule leaves out is used: what it avoids breaks the claim, what it asks about leaves it open. */
+  readonly keeps?: Rule;
   readonly source: string;
   readonly note?: string;
 }
@@ -55,15 +58,22 @@ export interface ClaimFinding {
   readonly note: string | null;
 }
 
-/** What the claims of a rule book come to for a sweet as made; `before` is the recipe as handed down. */
-export function judgeClaims(book: RuleBook, input: EvaluationInput, profile: NutritionProfile, before: NutritionProfile): ClaimFinding[] {
+/**
+ * What the claims of a rule book come to for a sweet as made; `before` is the recipe as handed down. `unread`: lines that
+ * the figures leave out because they are not read: with one of them no claim is met.
+ */
+export function judgeClaims(book: RuleBook, input: EvaluationInput, profile: NutritionProfile, before: NutritionProfile, unread = 0): ClaimFinding[] {
+  const serving = profile.finishedMass / profile.servings;
   return book.claims.map((rule) => {
     const parts: Part[] = [
       ...(rule.all ?? []).map((condition) => judgeCondition(condition, profile)),
       ...(rule.any ? [anyOf(rule.any.map((condition) => judgeCondition(condition, profile)))] : []),
       ...(rule.less ? [judgeLess(rule.less, profile, before)] : []),
-      ...(rule.nothingSweetens ? [judgeSweetened(input)] : []),
+      ...(rule.small && serving <= rule.small.upTo ? rule.small.all.map((condition) => judgeCondition(condition, profile)) : []),
+      ...(rule.keeps ? [judgeKept(input, rule.keeps)] : []),
     ];
+    if (unread > 0)
+      parts.push({ verdict: "not known", words: `${unread === 1 ? "a line is" : `${unread} lines are`} not read yet and missing from the figures` });
     const verdict = allOf(parts.map((part) => part.verdict));
     const telling = parts.filter((part) => part.verdict === verdict);
     return {
@@ -108,6 +118,7 @@ function judgeCondition(condition: Condition, profile: NutritionProfile): Part {
 }
 
 function perFactor({ row, per }: Condition, energyPer100g: number): number {
+  if (per === "50 g") return 0.5;
   if (per === "100 kcal") return energyPer100g > 0 ? (100 * KJ_PER_KCAL) / energyPer100g : 0;
   if (per === "energy") return energyPer100g > 0 ? (ENERGY_OF[row] ?? 0) / energyPer100g : 0;
   return 1;
@@ -143,9 +154,18 @@ function judgeLess({ row: id, share, noMore = [] }: NonNullable<ClaimRule["less"
   return { verdict: less - half >= share ? "would meet" : less + half < share ? "would not meet" : "too close to tell", words };
 }
 
-function judgeSweetened({ lines }: EvaluationInput): Part {
-  const sweetening = lines.filter(({ food, role, grams }) => grams > 0 && (role === "sweetener" || addedSugarsPerGram(food, food.per100g) > 0.01));
-  return sweetening.length === 0
-    ? { verdict: "would meet", words: "nothing that sweetens is added" }
-    : { verdict: "would not meet", words: `it is sweetened with ${sweetening.map(({ food }) => food.name.toLowerCase()).join(", ")}` };
+function judgeKept({ lines }: EvaluationInput, rule: Rule): Part {
+  const judged = lines.filter(({ grams }) => grams > 0).map(({ food, role }) => ({ food, verdict: judge(food, rule).verdict, role }));
+  const names = (of: readonly { readonly food: { readonly name: string } }[]) => of.map(({ food }) => food.name.toLowerCase()).join(", ");
+  const broken = judged.filter(({ verdict }) => verdict === "avoid");
+  if (broken.length > 0) return { verdict: "would not meet", words: `it is sweetened with ${names(broken)}` };
+  // What sweetens and holds sugars, and is let through by the rule as a food: whole fruit.
+  const open = judged.filter(
+    ({ food, verdict, role }) => verdict === "ask" || (role === "sweetener" && (food.per100g[INDEX.availableCarbohydrate] ?? 0) > MUCH_SUGAR),
+  );
+  if (open.length > 0)
+    return { verdict: "too close to tell", words: `${names(open)}: as a food that is eaten it may stand, for its sweetness it counts as added` };
+  return { verdict: "would meet", words: "nothing is added for its sweetness but what holds no sugars" };
 }
+/** g of carbohydrate in 100 g of something that sweetens, over which it does so by its sugars. */
+const MUCH_SUGAR = 30;

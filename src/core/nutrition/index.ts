@@ -1,3 +1,3 @@
-export { judgeClaims, type ClaimFinding, type ClaimRule, type RuleBook } from "./claims";
+export { judgeClaims, type ClaimFinding, type ClaimRule, type ClaimVerdict, type RuleBook } from "./claims";
 export { nutritionProfile, type Basis, type NutritionProfile, type NutritionRow, type RetentionFactors } from "./profile";
 export { describeRow, type NutritionRowId } from "./rows";

@@ -101,6 +101,29 @@ describe("claims", () => {
       because: expect.stringContaining("energy no higher") as string,
     });
   });
+  it("on added sugar say what the diet rule says: sweeteners without sugars and flavourings stand, dates are left open", () => {
+    const of = (...lines: ReturnType<typeof line>[]) => verdict("eu", "no added sugars", made([line("cow-milk", 400), ...lines]))?.verdict;
+    expect(of(line("erythritol", 40), line("lemon-juice", 5), line("vanilla-extract", 4))).toBe("would meet");
+    expect(of(line("date-paste", 80))).toBe("would not meet");
+    expect(of(line("apple-puree", 80))).toBe("would not meet");
+    expect(of({ ...line("dates", 80), role: "sweetener" })).toBe("too close to tell");
+  });
+  it("of the Codex are met by any of its three ways", () => {
+    // 4.6 g of protein in 100 g is under a tenth of the day's; in 100 kcal it is well over a twentieth.
+    expect(verdict("codex", "source of protein", made([line("cow-milk", 900), line("soy-milk", 900)]))?.verdict).toBe("would meet");
+    expect(verdict("codex", "source of protein", made([line("sugar", 100), line("white-rice", 40)]))?.verdict).toBe("would not meet");
+  });
+  it("of the United States hold in 50 g too where a serving is small", () => {
+    const ball = { ...made([line("semolina", 60), line("ghee", 10)]), servings: 4 };
+    expect(verdict("us", "low fat", ball)?.verdict).toBe("would not meet");
+    expect(verdict("us", "low fat", ball)?.because).toMatch(/50 g/);
+  });
+  it("are not met while a line is not read", () => {
+    const input = made([line("white-rice", 100), line("water", 400)]);
+    const found = judgeClaims(book("eu"), input, profile(input), profile(input), 1);
+    expect(found.filter((each) => each.verdict === "would meet")).toEqual([]);
+    expect(found.find(({ claim }) => claim === "low fat")?.because).toMatch(/A line is not read yet/);
+  });
   it("leave open what may lie in foods that are not known", () => {
     const sweet = made([line("black-rice", 90), line("sugar", 10)]);
     expect(verdict("eu", "source of magnesium", sweet)?.verdict).toBe("not known");

@@ -1,20 +1,22 @@
 "use client";
 
-import type { Mistake, Caution, VesselFinding } from "../../core/cautions";
+import type { Mistake, Caution, SaidClaim, VesselFinding } from "../../core/cautions";
 import { describeProperty, type PropertyId } from "../../core/evaluate";
 import { Cautions } from "../parts/cautions";
 import { WhyMark } from "../parts/marks";
 import { ofWhom } from "./what-it-means";
 
-/** What vessels, look-alikes and the usual cautions have to say to this sweet at this table. */
+/** What vessels, its own words, look-alikes and the usual cautions have to say to this sweet at this table. */
 export function AlsoMind({
   vessels,
+  said,
   mistaken,
   cautions,
   names,
   whose,
 }: {
   readonly vessels: readonly VesselFinding[];
+  readonly said: readonly SaidClaim[];
   readonly mistaken: readonly Mistake[];
   readonly cautions: readonly Caution[];
   readonly names: ReadonlyMap<string, string>;
@@ -35,6 +37,25 @@ export function AlsoMind({
                 </span>
                 <span>
                   {text}.{rule !== null && <span className="text-ink2"> {`${names.get(rule) ?? rule}${ofWhom(whose.get(rule) ?? [])}.`}</span>}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {said.length > 0 && (
+        <section aria-labelledby="said-title">
+          <h2 id="said-title" className="t-h2">
+            What the recipe says of itself
+          </h2>
+          <ul className="rule-t mt-1 t-ledger">
+            {said.map(({ words, verdict, because }) => (
+              <li key={words} className="border-b border-line py-2 flex gap-2">
+                <span className="pt-0.5">
+                  <WhyMark kind={verdict === "contradicted" ? "conflict" : "ask"} />
+                </span>
+                <span>
+                  <span className="font-[550]">“{words}”</span> {verdict === "contradicted" ? "does not hold" : "is not known to hold"}: {because}.
                 </span>
               </li>
             ))}

@@ -3,7 +3,7 @@
 import { useMemo } from "react";
 import { TREE_NUTS } from "../../core/food";
 import { readRecipe, type Recipe } from "../../core/recipe";
-import { cautionInput, cautionsFor, mistakes, vesselFindings } from "../../core/cautions";
+import { cautionInput, cautionsFor, mistakes, saidClaims, vesselFindings } from "../../core/cautions";
 import { evaluatePoint } from "../../core/evaluate";
 import { findings } from "../../core/models/diet";
 import type { FastAhead } from "../../core/calendar";
@@ -71,7 +71,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
   const { present: table, set, undo, redo } = edited;
   const { measures, units, equipment = NO_EQUIPMENT, schools = {} } = useHousehold();
   const knowledge = useKnowledge();
-  const { reference, rules, diets, substitution, cautions, lookAlikes } = knowledge;
+  const { reference, rules, diets, substitution, cautions, lookAlikes, books, retention } = knowledge;
   const read = useMemo(() => readRecipe(recipe, readingContext(knowledge, measures), reference.constants), [recipe, knowledge, measures, reference]);
 
   const wishes = useMemo(() => {
@@ -100,6 +100,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
       mistaken: mistakes(read, table, lookAlikes, reference, problem.rules).slice(0, MOST_MISTAKEN),
     };
   }, [read, table, cautions, lookAlikes, reference, equipment, problem]);
+  const said = useMemo(() => saidClaims(read, { rules, books, retention, constants: reference.constants }), [read, rules, books, retention, reference]);
   const figures = useMemo(() => evaluatePoint(problem, reference.constants), [problem, reference]);
   const serving = Object.fromEntries(
     LIMIT_IDS.map((limit) => [limit, figures[limitProperty(table.limits.find((each) => each.id === limit) ?? { id: limit, most: 0, school: "uk" })].value]),
@@ -220,7 +221,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
             )}
           </section>
           <Meetings meetings={meetings} whose={whose} />
-          <AlsoMind {...mind} names={ruleNames} whose={whose} />
+          <AlsoMind {...mind} said={said} names={ruleNames} whose={whose} />
         </aside>
       </main>
     </>

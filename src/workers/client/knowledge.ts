@@ -1,4 +1,18 @@
-import { CAUTIONS, completeTraits, DIETS, FAMILY_DENSITY, HANDLING, LOOK_ALIKES, MAKING, NAMED_ONLY, REFERENCE, RULES, SUBSTITUTION } from "../../data";
+import {
+  CAUTIONS,
+  completeTraits,
+  DIETS,
+  FAMILY_DENSITY,
+  HANDLING,
+  LOOK_ALIKES,
+  MAKING,
+  NAMED_ONLY,
+  REFERENCE,
+  RETENTION,
+  RULE_BOOKS,
+  RULES,
+  SUBSTITUTION,
+} from "../../data";
 import type { Reference } from "../../core/food";
 import { householdRules, type HouseRules, type Rule } from "../../core/models/diet";
 import { kitchenConstants } from "../../core/process";
@@ -18,6 +32,9 @@ export interface Knowledge {
   /** Foods that are taken for one another, with what tells them apart. */
   readonly lookAlikes: typeof LOOK_ALIKES;
   readonly cautions: typeof CAUTIONS;
+  /** What claims are held against. */
+  readonly books: typeof RULE_BOOKS;
+  readonly retention: typeof RETENTION;
   /** What own foods rest on: what a family implies, and how foods are made at home. */
   readonly pantryTables: PantryTables;
 }
@@ -27,6 +44,8 @@ const shared = {
   handling: HANDLING,
   lookAlikes: LOOK_ALIKES,
   cautions: CAUTIONS,
+  books: RULE_BOOKS,
+  retention: RETENTION,
   pantryTables: { traits: completeTraits, making: MAKING },
 } as const;
 
