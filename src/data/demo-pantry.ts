@@ -61,11 +61,11 @@ export const DEMO_EQUIPMENT: Equipment = {
 /** Who eats at the made-up household, by role. */
 export const DEMO_EATERS: EatersDocument = {
   eaters: [
-    { id: "grandmother", name: "Grandmother", rules: [], limits: [], note: "Knows how it has to taste.", age: "older" },
-    { id: "neighbour", name: "Neighbour", rules: ["ekadashi"], onDays: ["ekadashi"], limits: [], note: "Keeps the fast with her own list." },
-    { id: "niece", name: "Niece", rules: ["no-cashew"], traces: "avoided", limits: [], note: "A pan and a spoon of her own.", taste: "sweeter" },
-    { id: "uncle", name: "Uncle", rules: [], limits: [{ id: "freeSugars", most: 8, school: "uk" }], note: "Minds his blood sugar.", taste: "less sweet" },
-    { id: "cousin", name: "Cousin", rules: ["vegan"], limits: [], note: "" },
-    { id: "child", name: "Small child", rules: ["small-child"], limits: [], note: "", age: "1 to 5", portion: 0.5 },
+    { id: "grandmother", name: "Grandmother", rules: [], asked: "2026-10-04", limits: [], note: "Knows how it has to taste.", age: "older" },
+    { id: "neighbour", name: "Neighbour", rules: ["ekadashi"], onDays: ["ekadashi"], asked: "2026-10-04", limits: [], note: "Keeps the fast with her own list." },
+    { id: "niece", name: "Niece", rules: ["no-cashew"], traces: "avoided", asked: "2026-10-04", limits: [], note: "A pan and a spoon of her own.", taste: "sweeter" },
+    { id: "uncle", name: "Uncle", rules: [], asked: "2026-10-04", limits: [{ id: "freeSugars", most: 8, school: "uk" }], note: "Minds his blood sugar.", taste: "less sweet" },
+    { id: "cousin", name: "Cousin", rules: ["vegan"], asked: "2026-10-04", limits: [], note: "" },
+    { id: "child", name: "Small child", rules: ["small-child"], asked: "2026-10-04", limits: [], note: "", age: "1 to 5", portion: 0.5 },
   ],
 };

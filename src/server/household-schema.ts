@@ -35,6 +35,7 @@ const person = {
   limits,
   traces: { type: "string", enum: [...TRACES] },
   onDays: baseIds,
+  asked: isoDay,
   age: { type: "string", enum: [...AGE_BANDS] },
   taste: { type: "string", enum: [...TASTES] },
 } as const;

@@ -104,12 +104,15 @@ export const validateSnapshot = ajv.compile<Snapshot>(
       forThisTable: side,
     },
     {
-      verdict: record({
-        kind: { enum: ["fits", "cannot tell", "over a limit", "not for"] },
-        notFor: list(words(500), 400),
-        breaches: list(words(5000), 2000),
-        questions: list(words(5000), 2000),
-      }),
+      verdict: record(
+        {
+          kind: { enum: ["fits", "cannot tell", "over a limit", "not for"] },
+          notFor: list(words(500), 400),
+          breaches: list(words(5000), 2000),
+          questions: list(words(5000), 2000),
+        },
+        { parted: list(words(5000), 2000) },
+      ),
       measures: record(Object.fromEntries(["cup", "katori", "tablespoon", "teaspoon"].map((vessel) => [vessel, amount])), { words: words(40) }),
     },
   ),

@@ -10,5 +10,15 @@ export const metadata: Metadata = { title: "Household" };
 
 export default async function Page() {
   const theme = themeOf((await cookies()).get(THEME_COOKIE)?.value);
-  return <HouseholdPage theme={theme} canGoBack={canUndoRestore()} eaters={await getEaters()} shown={await shownFoods()} constants={shippedConstants()} />;
+  const today = new Date().toISOString().slice(0, 10);
+  return (
+    <HouseholdPage
+      theme={theme}
+      canGoBack={canUndoRestore()}
+      eaters={await getEaters()}
+      today={today}
+      shown={await shownFoods()}
+      constants={shippedConstants()}
+    />
+  );
 }

@@ -10,5 +10,6 @@ export const metadata: Metadata = { title: "Three first steps" };
 
 export default async function Page({ searchParams }: Props) {
   const step = Number([(await searchParams).step].flat()[0] ?? 1);
-  return <FirstSteps step={step === 2 || step === 3 ? step : 1} eaters={await getEaters()} />;
+  const today = new Date().toISOString().slice(0, 10);
+  return <FirstSteps step={step === 2 || step === 3 ? step : 1} eaters={await getEaters()} today={today} />;
 }

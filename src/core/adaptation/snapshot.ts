@@ -7,7 +7,10 @@ import type { ReadRecipe, Recipe } from "../recipe";
 import {
   scaledFor,
   standingOf,
+  partedPortions,
+  partedWords,
   tableVerdict,
+  whoseRules,
   versionLines,
   versionNotes,
   type AdaptationProblem,
@@ -118,6 +121,7 @@ export function snapshotOf(
   const { factor, lines } = scaledFor(read, table.servings);
   const { reference } = problem;
   const { figures } = evaluate(after, reference.constants);
+  const standing = standingOf(problem, version, figures);
   return {
     schema: 1,
     modelVersion: reference.modelVersion,
@@ -137,7 +141,7 @@ export function snapshotOf(
     }),
     steps: stepsFor(read, version, table, handling),
     notes: versionNotes(problem, version, figures),
-    verdict: tableVerdict(standingOf(problem, version, figures), table),
+    verdict: tableVerdict(standing, table, partedWords(partedPortions(read, standing, problem.rules), whoseRules(table))),
     asHandedDown: { input: plain(before), figures: evaluate(before, reference.constants).figures },
     forThisTable: { input: plain(after), figures },
   };

@@ -1,3 +1,4 @@
+import { ALLERGENS } from "../food";
 import fastDeepEqual from "fast-deep-equal";
 import type { Traces } from "../models/diet";
 import type { DiningTable } from "./dining-table";
@@ -24,6 +25,8 @@ export interface Eater {
   readonly onDays?: readonly string[];
   /** Rules kept for a time, with the last day, ISO. */
   readonly until?: Readonly<Record<string, string>>;
+  /** The day on which they were last asked about allergies, ISO; absent where nobody has. */
+  readonly asked?: string;
   readonly age?: AgeBand;
   readonly taste?: Taste;
   /** Of a usual serving; 1 where absent. */
@@ -44,6 +47,7 @@ export interface Seat {
   readonly limits: readonly Limit[];
   readonly traces?: Traces;
   readonly onDays?: readonly string[];
+  readonly asked?: string;
   readonly age?: AgeBand;
   readonly taste?: Taste;
 }
@@ -113,7 +117,7 @@ const rulesOn = ({ rules, until = {} }: Eater, day: string | null | undefined): 
 
 /** An eater as they sit at a table of that day. */
 function seatFor(eater: Eater, servings: number, table: DiningTable): Seat {
-  const { id, name, limits, traces, onDays, taste } = eater;
+  const { id, name, limits, traces, onDays, asked, taste } = eater;
   const age = ageOf(eater);
   return {
     eater: id,
@@ -123,6 +127,7 @@ function seatFor(eater: Eater, servings: number, table: DiningTable): Seat {
     limits,
     ...(traces ? { traces } : {}),
     ...(onDays && onDays.length > 0 ? { onDays } : {}),
+    ...(asked ? { asked } : {}),
     ...(age === "adult" ? {} : { age }),
     ...(taste ? { taste } : {}),
   };
@@ -173,11 +178,27 @@ export function whoseRules(table: DiningTable): ReadonlyMap<string, readonly str
   return new Map(table.rules.map((rule) => [rule, seatsOf(table).flatMap(({ name, rules }) => (rules.includes(rule) ? [name] : []))] as const));
 }
 
+const ALLERGY_DIETS = ["gluten-free", "nut-free", "soy-free", "peanut-free", "sesame-free", "egg-free", "dairy-free"];
+
+/** Whether a rule, by id, may be kept for an allergy's sake. */
+export const isAllergyRule = (rule: string): boolean => ALLERGY_DIETS.includes(baseOf(rule)) || ALLERGENS.some((allergen) => baseOf(rule) === `no-${allergen}`);
+
+/** Who sits at a table and was never asked about allergies. Whoever leaves something out for one has told of it. */
+export const notAsked = (table: DiningTable): readonly Seat[] => seatsOf(table).filter(({ asked, rules }) => asked === undefined && !rules.some(isAllergyRule));
+
+/** The table once somebody at it was asked about allergies on a day, and has none. */
+export const askedAt = (table: DiningTable, eater: string, day: string): DiningTable => ({
+  ...table,
+  seats: seatsOf(table).map((each) => (each.eater === eater ? { ...each, asked: day } : each)),
+});
+
 /** Seats whose eater is gone, or leaves out other things by now. */
 export function staleSeats(table: DiningTable, eaters: readonly Eater[]): readonly { readonly seat: Seat; readonly now: Eater | null }[] {
   return seatsOf(table).flatMap((each) => {
     const now = eaters.find(({ id }) => id === each.eater) ?? null;
-    const same = now && fastDeepEqual({ ...seatFor(now, each.servings, table), name: each.name }, each);
+    // Who was asked at this table alone need not be asked again; who was asked since is.
+    const fresh = now && { ...seatFor(now, each.servings, table), name: each.name, asked: each.asked ?? now.asked };
+    const same = fresh !== null && fastDeepEqual(fresh, { ...each, asked: each.asked });
     return same ? [] : [{ seat: each, now }];
   });
 }

@@ -20,6 +20,7 @@ export {
   type Standing,
   type TableVerdict,
 } from "./verdict";
+export { partedPortions, partedWords, type PartedPortion } from "./parted-portions";
 export { versionNotes, type Note } from "./notes";
 export { limitFindings } from "./limit-findings";
 export { ratioSwap } from "./ratio-swap";
@@ -28,10 +29,13 @@ export { beamReadings, insideCount, type BeamReading } from "./beams";
 export {
   AGE_BANDS,
   ageOf,
+  askedAt,
   baseOf,
   fastsNotToday,
+  isAllergyRule,
   keepAll,
   NO_EATERS,
+  notAsked,
   onDay,
   seat,
   serveSeat,

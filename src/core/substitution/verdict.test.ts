@@ -3,7 +3,20 @@ import { context, food, freeSugars, problem, read, tableOf } from "../../../test
 import { fits, insertion, reordering, seeded, standing } from "../../../tests/support/trials";
 import { REFERENCE } from "../../data";
 import { readRecipe } from "../recipe";
-import { allergyStates, endsAtOnce, fitWords, standingOf, tableVerdict, type VersionRow } from ".";
+import {
+  allergyStates,
+  askedAt,
+  endsAtOnce,
+  fitWords,
+  notAsked,
+  seat,
+  staleSeats,
+  standingOf,
+  tableVerdict,
+  type DiningTable,
+  type Seat,
+  type VersionRow,
+} from ".";
 
 const HALWA =
   "Halwa\n\nServes 4\n\n1 cup semolina\n½ cup sugar\n¼ cup coconut oil\n2 cups water\n\nMethod\nRoast the semolina in the oil and cook it in the water with the sugar for 10 minutes.";
@@ -122,4 +135,23 @@ describe("verdicts under change", () => {
   });
   it("tell the difference: the recipes without it do fit", () =>
     expect(fits(standing(["100 g sugar", "50 g coconut oil"], ["Cook it for 10 minutes."], ["vegan"]))).toBe(true));
+});
+
+describe("who was never asked about allergies", () => {
+  const at = (part: Partial<Seat>): DiningTable => tableOf({ seats: [{ eater: "g", name: "Guest", servings: 1, rules: [], limits: [], ...part }] });
+  it("keeps it open whether a sweet fits, until somebody has, at this table or before", () => {
+    const none = { breaches: [], questions: [] };
+    expect(tableVerdict(none, at({}))).toMatchObject({ kind: "cannot tell", questions: ["Nobody has asked Guest about allergies yet."] });
+    expect(tableVerdict(none, at({ rules: ["vegan"] })).kind).toBe("cannot tell");
+    for (const table of [at({ asked: "2026-11-01" }), at({ rules: ["no-cashew"] }), at({ rules: ["gluten-free/no-oats"] }), askedAt(at({}), "g", "2026-11-02")])
+      expect(tableVerdict(none, table).kind).toBe("fits");
+  });
+  it("takes over what the household says of it, and calls no seat changed that was asked at the table alone", () => {
+    const eater = { id: "g", name: "Guest", rules: [], limits: [], note: "" };
+    const asked = { ...eater, asked: "2026-10-01" };
+    expect(notAsked(seat(tableOf(), asked))).toEqual([]);
+    expect(staleSeats(at({}), [eater])).toEqual([]);
+    expect(staleSeats(at({}), [asked]).length).toBe(1);
+    expect(staleSeats(askedAt(at({}), "g", "2026-11-02"), [eater])).toEqual([]);
+  });
 });

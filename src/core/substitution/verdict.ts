@@ -1,7 +1,7 @@
 import { evaluate, type Figures } from "../evaluate";
 import { findings, type Finding, type Rule } from "../models/diet";
 import { stepFindings, type DiningTable } from "./dining-table";
-import { baseOf, whoseRules } from "./eaters";
+import { isAllergyRule, notAsked, whoseRules } from "./eaters";
 import { limitProperty } from "./open-roles";
 import { LIMIT_NAMES, type AdaptationProblem, type Limit, type LimitId } from "./problem";
 import { versionLines, type Version, type VersionRow } from "./version";
@@ -131,17 +131,21 @@ export interface TableVerdict {
   readonly notFor: readonly string[];
   readonly breaches: readonly string[];
   readonly questions: readonly string[];
+  /** Of portions that steps part from it, how they stand where the whole does not fit; absent where none is. */
+  readonly parted?: readonly string[];
 }
 
-export function tableVerdict({ breaches, questions }: Standing, table: DiningTable): TableVerdict {
+export function tableVerdict({ breaches, questions }: Standing, table: DiningTable, parted: readonly string[] = []): TableVerdict {
   const rules = breaches.filter(({ limit }) => limit === null);
   const whose = whoseRules(table);
+  const unasked = notAsked(table).map(({ name }) => `Nobody has asked ${name} about allergies yet.`);
   const notFor = [...new Set(rules.flatMap(({ rule, short }) => (whose.get(rule)?.length ? (whose.get(rule) ?? []) : [`who keeps “${short}”`])))];
   return {
-    kind: rules.length > 0 ? "not for" : breaches.length > 0 ? "over a limit" : questions.length > 0 ? "cannot tell" : "fits",
+    kind: rules.length > 0 ? "not for" : breaches.length > 0 ? "over a limit" : questions.length + unasked.length > 0 ? "cannot tell" : "fits",
     notFor,
     breaches: breaches.map(({ short, reason, step }) => `${step === null ? "" : `Step ${step + 1}, `}${short}: ${reason}`),
-    questions: questions.map(({ text }) => text),
+    questions: [...questions.map(({ text }) => text), ...unasked],
+    ...(parted.length > 0 ? { parted } : {}),
   };
 }
 
@@ -155,11 +159,9 @@ export function fitWords(
   return `${inside} of ${of} inside${asked > 0 ? `, ${asked} to ask` : ""}`;
 }
 
-const ALLERGY_DIETS = ["gluten-free", "nut-free", "soy-free", "peanut-free", "sesame-free", "egg-free", "dairy-free"];
-
 /** Whether a rule may be kept for an allergy's sake, so that what is said of it has to be sure. */
 export const concernsAllergy = (rule: Pick<Rule, "id" | "kind"> | undefined): boolean =>
-  rule !== undefined && (rule.kind === "allergy" || ALLERGY_DIETS.includes(baseOf(rule.id)));
+  rule !== undefined && (rule.kind === "allergy" || isAllergyRule(rule.id));
 
 /** Of each allergy at a table: whether something breaks it, is to be asked, or nothing is known to hold it. */
 export interface AllergyState {

@@ -21,6 +21,10 @@ import {
   endsAtOnce,
   allergyStates,
   fitWords,
+  notAsked,
+  partedPortions,
+  partedWords,
+  whoseRules,
   insideCount,
   standingOf,
   tableVerdict,
@@ -146,8 +150,10 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
   const later = useSettled(after, 120);
   const notes = useMemo(() => versionNotes(view.problem, later.version, later.figures), [view, later]);
   const standing = useMemo(() => standingOf(view.problem, later.version, later.figures), [view, later]);
-  const verdict = useMemo(() => tableVerdict(standing, table), [standing, table]);
+  const parted = useMemo(() => partedWords(partedPortions(view.read, standing, view.problem.rules), whoseRules(table)), [view, standing, table]);
+  const verdict = useMemo(() => tableVerdict(standing, table, parted), [standing, table, parted]);
   const allergies = useMemo(() => allergyStates(standing, view.problem, table), [standing, view, table]);
+  const unasked = useMemo(() => notAsked(table), [table]);
   const notFor = verdict.kind === "not for";
   const { inside, of } = insideCount(beams);
   const chosen = proposals.findIndex((proposal) => proposal.label === state.label);
@@ -195,6 +201,7 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
           <EndingPanel
             state={search}
             recipeId={id}
+            unasked={unasked}
             ruleNames={new Map(view.problem.rules.map((rule) => [rule.id, rule.name]))}
             onAgain={() => solve(view.problem)}
           />
@@ -236,11 +243,11 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
                 ))}
               </span>
               <span className={notFor ? "text-rose font-[600]" : undefined}>{capital(fit)}</span>
-              <AllergyLine states={allergies} />
+              <AllergyLine states={allergies} unasked={unasked} />
             </span>
             <span className="hidden md:block t-ledger text-ink2 flex-1">
               {changed} {changed === 1 ? "line" : "lines"} changed, <span className={notFor ? "text-rose font-[600]" : undefined}>{fit}</span>.
-              <AllergyLine states={allergies} />
+              <AllergyLine states={allergies} unasked={unasked} />
             </span>
             <span className="hidden md:flex gap-3 items-center">
               <SaveNotice document={edited} />
@@ -250,6 +257,11 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
               {notFor ? `Keep as ${fit}` : "Keep as a version"} <Arrow />
             </Button>
           </div>
+          {parted.map((text) => (
+            <p key={text} className="mt-2 t-ledger text-ink2">
+              {text}
+            </p>
+          ))}
           {keeping.why && (
             <p role="alert" className="mt-2 bg-rose-wash text-rose px-3 py-2">
               {keeping.why}

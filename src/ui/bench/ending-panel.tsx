@@ -10,17 +10,19 @@ interface EndingPanelProps {
   readonly state: SolverState;
   readonly recipeId: string;
   readonly ruleNames: ReadonlyMap<string, string>;
+  /** Who was never asked about allergies. */
+  readonly unasked: readonly { readonly name: string }[];
   readonly onAgain: () => void;
 }
 
 /** Says how the search ended when it did not end in proposals. */
-export function EndingPanel({ state, recipeId, ruleNames, onAgain }: EndingPanelProps) {
+export function EndingPanel({ state, recipeId, ruleNames, unasked, onAgain }: EndingPanelProps) {
   if (state.kind === "idle" || state.kind === "working" || (state.kind === "ended" && state.ending.kind === "proposals")) return null;
   return (
     <div className="border border-ink bg-sheet p-4 mb-4" role="status" aria-live="polite">
       {state.kind === "cancelled" && <Stopped title="Stopped" text="Nothing was changed." onAgain={onAgain} />}
       {state.kind === "failed" && <Stopped title="The solver failed" text={`${state.why} Your amounts are untouched.`} onAgain={onAgain} />}
-      {state.kind === "ended" && <Ended ending={state.ending} recipeId={recipeId} ruleNames={ruleNames} onAgain={onAgain} />}
+      {state.kind === "ended" && <Ended ending={state.ending} recipeId={recipeId} ruleNames={ruleNames} unasked={unasked} onAgain={onAgain} />}
     </div>
   );
 }
@@ -41,12 +43,10 @@ function Ended({
   ending,
   recipeId,
   ruleNames,
+  unasked,
   onAgain,
-}: {
+}: Omit<EndingPanelProps, "state"> & {
   readonly ending: Ending;
-  readonly recipeId: string;
-  readonly ruleNames: ReadonlyMap<string, string>;
-  readonly onAgain: () => void;
 }) {
   const table = (
     <Go className="underline" href={`/recipes/${recipeId}/table`}>
@@ -59,8 +59,14 @@ function Ended({
     case "nothing-to-change":
       return (
         <>
-          <p className="t-h2">Nothing has to change</p>
+          <p className="t-h2">{unasked.length === 0 ? "Nothing has to change" : "Nothing that is known has to change"}</p>
           <p className="t-ledger mt-1">As handed down, the sweet breaks no rule and no limit of {table}. You can change amounts below all the same.</p>
+          {unasked.length > 0 && (
+            <p className="t-ledger mt-1 flex gap-2">
+              <WhyMark kind="ask" />
+              Nobody has asked {unasked.map(({ name }) => name).join(", ")} about allergies yet.
+            </p>
+          )}
         </>
       );
     case "cannot-tell":

@@ -8,8 +8,8 @@ const STATES = {
 } as const;
 
 /** Of each allergy at the table, what is known of the version: beside Keep, at every size. */
-export function AllergyLine({ states }: { readonly states: readonly AllergyState[] }) {
-  if (states.length === 0) return null;
+export function AllergyLine({ states, unasked }: { readonly states: readonly AllergyState[]; readonly unasked: readonly { readonly name: string }[] }) {
+  if (states.length + unasked.length === 0) return null;
   return (
     <ul className="flex flex-wrap gap-x-4 gap-y-0.5 t-small" aria-label="Allergies at this table">
       {states.map(({ rule, short, who, state }) => {
@@ -24,6 +24,12 @@ export function AllergyLine({ states }: { readonly states: readonly AllergyState
           </li>
         );
       })}
+      {unasked.map(({ name }) => (
+        <li key={name} className={`flex gap-1 items-center ${STATES["to ask"].tone}`}>
+          <WhyMark kind="ask" />
+          {name}: nobody has asked about allergies
+        </li>
+      ))}
     </ul>
   );
 }
@@ -31,7 +37,7 @@ export function AllergyLine({ states }: { readonly states: readonly AllergyState
 /** The stamp of a version that breaks a rule of its table, or of which it is not known whether it fits; nothing where it fits. */
 export function VerdictStamp({ verdict }: { readonly verdict: TableVerdict | undefined }) {
   if (!verdict || verdict.kind === "fits") return null;
-  const { kind, notFor, breaches, questions } = verdict;
+  const { kind, notFor, breaches, questions, parted = [] } = verdict;
   const grave = kind === "not for";
   return (
     <section
@@ -51,6 +57,11 @@ export function VerdictStamp({ verdict }: { readonly verdict: TableVerdict | und
         {questions.map((text) => (
           <li key={text} className="flex gap-2 items-baseline">
             <WhyMark kind="ask" />
+            {text}
+          </li>
+        ))}
+        {parted.map((text) => (
+          <li key={text} className="flex gap-2 items-baseline">
             {text}
           </li>
         ))}

@@ -20,11 +20,13 @@ const TASTE_WORDS: Readonly<Record<Taste, string>> = { "less sweet": "less sweet
 interface EaterFormProps {
   readonly eater: Eater;
   readonly rules: readonly Rule[];
+  /** ISO. */
+  readonly today: string;
   readonly onChange: (part: Partial<Eater>, key?: string) => void;
 }
 
 /** All that is said of an eater. */
-export function EaterForm({ eater, rules, onChange }: EaterFormProps) {
+export function EaterForm({ eater, rules, today, onChange }: EaterFormProps) {
   const { schools: schoolsHeld } = useHousehold();
   const known = new Set(rules.map(({ id }) => id));
   const groups = groupsOf(rules.filter(({ id, kind }) => kind !== "allergy" && baseOf(id) !== "small-child"));
@@ -79,6 +81,16 @@ export function EaterForm({ eater, rules, onChange }: EaterFormProps) {
             </label>
           ))}
         </div>
+        <label className="flex items-center gap-2 t-ledger min-h-11 md:min-h-9 border-t border-line mt-1">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={eater.asked !== undefined}
+            onChange={() => onChange({ asked: eater.asked === undefined ? today : undefined })}
+          />
+          asked about allergies: these are all, or there are none
+          {eater.asked !== undefined && <span className="t-small text-ink2">({eater.asked})</span>}
+        </label>
       </fieldset>
       {avoidsAllergens && (
         <Pick
@@ -103,7 +115,7 @@ export function EaterForm({ eater, rules, onChange }: EaterFormProps) {
 }
 
 /** When each rule is kept: a fast on its days or always, anything until a day. */
-function KeptWhen({ eater, rules, onChange }: EaterFormProps) {
+function KeptWhen({ eater, rules, onChange }: Omit<EaterFormProps, "today">) {
   const { onDays = [], until = {} } = eater;
   const kept = eater.rules.flatMap((id) => rules.find((rule) => rule.id === id && baseOf(id) !== "small-child") ?? []);
   const lost = eater.rules.filter((id) => !rules.some((rule) => rule.id === id));

@@ -27,7 +27,16 @@ function problemsOf({ eaters }: EatersDocument): ReadonlyMap<string, string> {
 }
 
 /** Who eats at this household: diets and fasts in their schools, allergies, limits a serving. */
-export function EatersSection({ given, rules }: { readonly given: Revised<EatersDocument>; readonly rules: readonly Rule[] }) {
+export function EatersSection({
+  given,
+  rules,
+  today,
+}: {
+  readonly given: Revised<EatersDocument>;
+  readonly rules: readonly Rule[];
+  /** ISO. */
+  readonly today: string;
+}) {
   const edited = useDocument("/api/eaters", given, same, named);
   const { present, set, undo, redo } = edited;
   const [open, setOpen] = useState<string | null>(null);
@@ -84,7 +93,7 @@ export function EatersSection({ given, rules }: { readonly given: Revised<Eaters
                 </span>
               )}
             </div>
-            {open === eater.id && <EaterForm eater={eater} rules={rules} onChange={(part, key) => change(eater.id, part, key)} />}
+            {open === eater.id && <EaterForm eater={eater} rules={rules} today={today} onChange={(part, key) => change(eater.id, part, key)} />}
           </li>
         ))}
         <li className="px-3">

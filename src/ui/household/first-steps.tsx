@@ -23,7 +23,16 @@ const TITLES: readonly string[] = ["Who eats with you", "What you measure and co
 const STEPS = TITLES.length;
 
 /** A short way in: three steps, each of which can be left out. All of it stands in the Household afterwards. */
-export function FirstSteps({ step, eaters }: { readonly step: 1 | 2 | 3; readonly eaters: Revised<EatersDocument> }) {
+export function FirstSteps({
+  step,
+  eaters,
+  today,
+}: {
+  readonly step: 1 | 2 | 3;
+  readonly eaters: Revised<EatersDocument>;
+  /** ISO. */
+  readonly today: string;
+}) {
   const router = useRouter();
   const household = useHouseholdDocument();
   const { rules: byId } = useKnowledge();
@@ -41,7 +50,7 @@ export function FirstSteps({ step, eaters }: { readonly step: 1 | 2 | 3; readonl
         </button>
       </PageHead>
       <main id="main" className="p-4 md:p-5 max-w-[920px] grid gap-7">
-        {step === 1 && <EatersSection given={eaters} rules={rules} />}
+        {step === 1 && <EatersSection given={eaters} rules={rules} today={today} />}
         {step === 2 && (
           <>
             <section aria-labelledby="cup-title">

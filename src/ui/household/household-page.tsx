@@ -62,13 +62,15 @@ interface HouseholdPageProps {
   readonly theme: Theme;
   readonly canGoBack: boolean;
   readonly eaters: Revised<EatersDocument>;
+  /** ISO. */
+  readonly today: string;
   /** Foods that show what the sizes come to. */
   readonly shown: readonly Food[];
   readonly constants: Constants;
 }
 
 /** The Household: its measures and units, the look, and a copy of everything. */
-export function HouseholdPage({ theme, canGoBack, eaters, shown, constants }: HouseholdPageProps) {
+export function HouseholdPage({ theme, canGoBack, eaters, today, shown, constants }: HouseholdPageProps) {
   const household = useHouseholdDocument();
   useUndoKeys(household);
   const { rules: byId } = useKnowledge();
@@ -97,7 +99,7 @@ export function HouseholdPage({ theme, canGoBack, eaters, shown, constants }: Ho
               </a>
             ))}
           </nav>
-          <EatersSection given={eaters} rules={rules} />
+          <EatersSection given={eaters} rules={rules} today={today} />
           <RulesSection />
           <SchoolsSection schools={present.schools ?? {}} rules={rules} onSchools={(schools) => set((now: Household) => ({ ...now, schools }))} />
           <EquipmentSection

@@ -2,9 +2,10 @@
 
 import type { Figures } from "../../core/evaluate";
 import type { Rule } from "../../core/models/diet";
-import { fastsNotToday, keepAll, seat, serveSeat, staleSeats, unkept, unseat, type DiningTable, type Eater } from "../../core/substitution";
+import { askedAt, fastsNotToday, keepAll, notAsked, seat, serveSeat, staleSeats, unkept, unseat, type DiningTable, type Eater } from "../../core/substitution";
 import { wordsOf } from "../household/eater-words";
 import { AmountField } from "../parts/amount-field";
+import { WhyMark } from "../parts/marks";
 import { useKnowledge } from "../parts/use-knowledge";
 import { Go } from "../shell/go";
 
@@ -14,6 +15,7 @@ export function Seats({
   eaters,
   rules,
   figures,
+  today,
   onTable,
 }: {
   readonly table: DiningTable;
@@ -21,6 +23,8 @@ export function Seats({
   readonly rules: readonly Rule[];
   /** Of the sweet as handed down. */
   readonly figures: Figures;
+  /** ISO. */
+  readonly today: string;
   readonly onTable: (table: DiningTable, key?: string) => void;
 }) {
   const seats = table.seats ?? [];
@@ -95,9 +99,27 @@ export function Seats({
           </button>
         </p>
       ))}
+      {notAsked(table).map(({ eater, name }) => (
+        <p key={eater} className="bg-saffron-wash px-3 py-2 t-ledger mt-2 flex flex-wrap gap-x-4 items-center">
+          <span className="flex gap-2">
+            <WhyMark kind="ask" />
+            Nobody has asked {name} about allergies yet: it is not known whether this is safe for them.
+          </span>
+          <button type="button" className="underline min-h-11 md:min-h-8" onClick={() => onTable(askedAt(table, eater, today))}>
+            Asked: {name} has none
+          </button>
+          <Go className="underline min-h-11 md:min-h-8 inline-flex items-center" href="/household#eaters">
+            Enter what {name} may not have
+          </Go>
+        </p>
+      ))}
       {stale.map(({ seat: each, now }) => (
         <p key={each.eater} className="bg-saffron-wash px-3 py-2 t-ledger mt-2 flex flex-wrap gap-x-4">
-          {now ? `${each.name} leaves out other things by now.` : `${each.name} is no longer in the Household; what they left out still holds here.`}
+          {now
+            ? now.asked !== undefined && each.asked === undefined
+              ? `${each.name} has been asked about allergies by now.`
+              : `${each.name} leaves out other things by now.`
+            : `${each.name} is no longer in the Household; what they left out still holds here.`}
           <button type="button" className="underline min-h-8" onClick={() => onTable(now ? seat(table, now, each.servings) : unseat(table, each.eater))}>
             {now ? "Take it over" : "Take them from the table"}
           </button>

@@ -15,8 +15,10 @@ import {
   LIMIT_IDS,
   limitProperty,
   onDay,
+  partedPortions,
   problemFor,
   ruleMeetings,
+  standingOf,
   stepFindings,
   whoseRules,
   type DiningTable,
@@ -42,7 +44,7 @@ import { ServingDay } from "./fasting-days";
 import { LimitWishes, Wish } from "./limit-wishes";
 import { groupsOf, RuleWishes, usualRule } from "./rule-wishes";
 import { Seats } from "./seats";
-import { Findings, KeptHere, Meetings } from "./what-it-means";
+import { Findings, KeptHere, Meetings, Parted } from "./what-it-means";
 
 const MOST_MISTAKEN = 4;
 
@@ -89,6 +91,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
   const problem = useMemo(() => problemFor(read, table, reference, substitution, rules, 1), [read, table, reference, substitution, rules]);
   const found = useMemo(() => [...findings(judgedLines(read), problem.rules), ...limitFindings(problem)].sort((a, b) => a.line - b.line), [read, problem]);
   const inSteps = useMemo(() => stepFindings(read, listedIn(read), problem.rules), [read, problem]);
+  const parted = useMemo(() => partedPortions(read, standingOf(problem, null), problem.rules), [read, problem]);
   const meetings = useMemo(() => ruleMeetings(problem), [problem]);
   const mind = useMemo(() => {
     const known = read.lines.map(({ food, grams }) => ({ food, grams }));
@@ -128,7 +131,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
               <SaveNotice document={edited} />
             </span>
           </div>
-          <Seats table={table} eaters={eaters} rules={everyRule} figures={figures} onTable={set} />
+          <Seats table={table} eaters={eaters} rules={everyRule} figures={figures} today={today} onTable={set} />
           <ServingDay
             table={table}
             ahead={ahead}
@@ -220,6 +223,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
               <Findings found={found} inSteps={inSteps} read={read} whose={whose} today={today} />
             )}
           </section>
+          <Parted portions={parted} read={read} whose={whose} />
           <Meetings meetings={meetings} whose={whose} />
           <AlsoMind {...mind} said={said} names={ruleNames} whose={whose} />
         </aside>

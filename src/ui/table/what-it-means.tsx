@@ -3,9 +3,9 @@
 import { useState, type ReactNode } from "react";
 import type { Finding, Rule } from "../../core/models/diet";
 import type { ReadRecipe } from "../../core/recipe";
-import { concernsAllergy, LIMIT_NAMES, type DiningTable, type Meeting, type StepFinding } from "../../core/substitution";
+import { concernsAllergy, LIMIT_NAMES, type DiningTable, type Meeting, type PartedPortion, type StepFinding } from "../../core/substitution";
 import { Button } from "../parts/button";
-import { WhyMark } from "../parts/marks";
+import { StateMark, WhyMark } from "../parts/marks";
 import { useKnowledge } from "../parts/use-knowledge";
 import { useHouseRulesDocument } from "../shell/house-rules";
 import { toast } from "../shell/messages";
@@ -184,12 +184,47 @@ export function Findings({
   );
 }
 
+/** Portions that steps part from the pot: for whom they are fit though the whole is not, and what carries over into them. */
+export function Parted({
+  portions,
+  read,
+  whose,
+}: {
+  readonly portions: readonly PartedPortion[];
+  readonly read: ReadRecipe;
+  readonly whose: ReadonlyMap<string, readonly string[]>;
+}) {
+  if (portions.length === 0) return null;
+  const steps = [...new Set(portions.map(({ step }) => step))];
+  return (
+    <section aria-labelledby="parted-title">
+      <h2 id="parted-title" className="t-h2">
+        Parted from the pot
+      </h2>
+      <ul className="rule-t mt-1 t-ledger">
+        {steps.map((step) => (
+          <li key={step} className="border-b border-line py-2">
+            <span className="font-[550]">{(read.steps[step]?.step.text ?? "").replace(/\.$/, "")}</span>
+            <span className="t-small text-ink2">, step {step + 1}</span>
+            {portions
+              .filter((each) => each.step === step)
+              .map(({ rule, short, verdict, reason }) => (
+                <Told key={rule} verdict={verdict}>
+                  {capital(short)}
+                  {ofWhom(whose.get(rule) ?? [])}: {reason}.
+                </Told>
+              ))}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 function Told({ verdict, children }: { readonly verdict: Finding["verdict"]; readonly children: ReactNode }) {
   return (
     <span className="flex gap-2 text-ink2">
-      <span className="pt-0.5">
-        <WhyMark kind={verdict === "ask" ? "ask" : "conflict"} />
-      </span>
+      <span className="pt-0.5">{verdict === "allowed" ? <StateMark state="inside" /> : <WhyMark kind={verdict === "ask" ? "ask" : "conflict"} />}</span>
       <span className="min-w-0 flex-1">{children}</span>
     </span>
   );

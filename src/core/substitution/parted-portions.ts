@@ -1,0 +1,154 @@
+import { isStricter, type Rule, type Verdict } from "../models/diet";
+import { mentionsOf, namesOfLine, type ReadRecipe } from "../recipe";
+import { isAllergyRule } from "./eaters";
+import type { Standing } from "./verdict";
+
+/** A portion that a step parts from the sweet, as one rule judges it that the whole does not keep. */
+export interface PartedPortion {
+  /** Place among the read steps. */
+  readonly step: number;
+  readonly rule: string;
+  readonly short: string;
+  readonly verdict: Verdict;
+  readonly reason: string;
+}
+
+/** What parts something, with what is parted, up to where the sentence goes on. */
+const PARTS =
+  /\b(?:(?:set|put|keep|lay|leave|take|lift|scoop|ladle|spoon|dish)\b(?=[^.,;]{0,60}\b(?:aside|apart|back|by|out|off)\b)|reserve|part|separate|portion|divide|remove|serve out)\b(?:(?!\b(?:before|after|once|when|then|from|until|while)\b)[^.,;]){0,90}/gi;
+/** What is parted is of the sweet: so much of it, or for somebody. */
+const PORTION =
+  /\b(?:portions?|shares?|servings?|helpings?|(?:a|one|two|three|four|few|some|\d) (?:small |large |little )?(?:bowl|cup|katori|ladle|plate|glass|spoon)(?:ful)?s?|half|a quarter|a third|part of|some|a little|(?:in|into) (?:two|half|halves)|offering|bhog|naivedya(?:m)?|prasad|for (?:(?:the|my|our|your|a|an|any|those|who) )?(?:child|children|kids?|guests?|niece|nephew|aunt|uncle|cousin|grandmother|grandfather|neighbour|whoever|those|baby|toddler|vegans?|fasting))\b/i;
+/** Parted for the sweet itself, to go in or on it later; or shared out whole. */
+const FOR_LATER =
+  /\bfor (?:the |later |a )?(?:garnish|top|topping|later|decorat|filling|sprinkl|syrup|finish|serving)|\b(?:into|in) (?:\d+|twelve|ten|eight|six|equal|small|individual|serving|moulds?|bowls?|glasses)\b/i;
+/** In the rest of the sentence that parts: what follows goes in later. */
+const LATER =
+  /\b(?:before|then|to the (?:rest|remaining|remainder|other)|into the (?:rest|remaining|remainder|other)|the rest|only afterwards|and only then|now)\b/i;
+const EARLIER = /\b(?:after|once|when)\b[^,]*$/i;
+const OWN =
+  /\b(?:own|clean|separate|fresh|second|another|different|unused)\b[^.;]{0,25}\b(?:pan|pot|kadai|saucepan|bowl|spoon|ladle|plate|vessel|dish|jar|grinder|mixer|mortar|sieve)\b/i;
+
+const LEAVES: readonly (readonly [operation: string, where: string])[] = [
+  ["fry", "the pan and its fat"],
+  ["roast", "the pan"],
+  ["temper", "the pan and its fat"],
+  ["grind", "the grinder, knife or board"],
+  ["press", "the sieve or cloth"],
+  ["soak", "the soaking water"],
+];
+
+/** Where in the method something stands: step by step, and within a step by its characters. */
+interface Place {
+  readonly step: number;
+  readonly at: number;
+}
+const isBefore = (one: Place, other: Place) => one.step < other.step || (one.step === other.step && one.at < other.at);
+
+/** What a step parts: from where on, and where its sentence ends. */
+function partingIn(text: string, lines: ReturnType<typeof mentionsOf<number>>): { readonly at: number; readonly end: number } | null {
+  let from = 0;
+  for (const sentence of text.split(/(?<=[.;!]) /)) {
+    for (const { 0: words, index } of sentence.matchAll(PARTS)) {
+      // "Set the cashews aside" parts no portion of the sweet.
+      if (!PORTION.test(words) || FOR_LATER.test(words) || lines(words).length > 0) continue;
+      return { at: from + index, end: from + sentence.length };
+    }
+    from += sentence.length + 1;
+  }
+  return null;
+}
+
+/**
+ * What of a sweet that breaks its table, or may, is still fit where a step parts a portion of it: what the rules avoid leaves
+ * its traces in the pan, fat, grinder, sieve and water that it has been in, lifted out or not. What is parted before is fit
+ * where the step gives it things of its own.
+ */
+export function partedPortions(
+  { steps, readings, unlisted }: Pick<ReadRecipe, "steps" | "readings" | "unlisted">,
+  { breaches, questions }: Standing,
+  rules: readonly Rule[],
+): readonly PartedPortion[] {
+  const lines = mentionsOf<number>(
+    readings.flatMap((reading, index) => ("food" in reading ? [{ key: index, names: namesOfLine(reading.description, reading.food) }] : [])),
+  );
+  const partings = steps.flatMap(({ step: { text } }, step) => {
+    const found = partingIn(text, lines);
+    return found ? [{ step, ...found, text }] : [];
+  });
+  if (partings.length === 0) return [];
+  const mentions = steps.map(({ step: { text } }) => lines(text));
+
+  return partings.flatMap((parting) => {
+    /** Where a line first comes in, by name or by what goes in; null where no step says. */
+    const placeOf = (line: number): Place | null => {
+      const named = mentions.flatMap((found, step) => found.filter(({ key }) => key === line).map(({ at }) => ({ step, at: atOf(parting, step, at) })));
+      const taken = steps.flatMap(({ takes }, step) =>
+        takes.some(({ of, why }) => of.kind === "line" && of.index === line && why === "by hand") ? [{ step, at: step === parting.step ? 0 : -1 }] : [],
+      );
+      return [...named, ...taken].sort((a, b) => (isBefore(a, b) ? -1 : 1))[0] ?? null;
+    };
+    /** Whether it is in the pot that is parted, not only in what that was made with. */
+    const isIn = (line: number) => steps.some(({ takes }, step) => step < parting.step && takes.some(({ of }) => of.kind === "line" && of.index === line));
+
+    return rules.flatMap((rule): PartedPortion[] => {
+      const all = [
+        ...breaches.filter((each) => each.limit === null && each.rule === rule.id).map((each) => ({ ...each, verdict: "avoid" as const, text: each.reason })),
+        ...questions
+          .filter((each) => each.limit === null && (each.rule === rule.id || each.rule === null))
+          .map((each) => ({ ...each, verdict: "ask" as const })),
+      ];
+      if (all.length === 0) return [];
+      const allergy = isAllergyRule(rule.id);
+      let worst: { readonly verdict: Verdict; readonly reason: string } = { verdict: "allowed", reason: "" };
+      const take = (verdict: Verdict, reason: string) => {
+        if (isStricter(verdict, worst.verdict)) worst = { verdict, reason };
+      };
+      const later: string[] = [];
+      for (const { line, step, verdict, text } of all) {
+        const place: Place | null = line !== null ? placeOf(line) : step === null ? null : { step, at: step === parting.step ? atOf(parting, step, 0) : 0 };
+        const what = line === null ? (unlisted.find((each) => each.step === step)?.words ?? text) : nameOf(readings[line]);
+        if (place === null) take("ask", `no step says when ${lower(what)} goes in`);
+        else if (!isBefore(place, parting)) later.push(lower(what));
+        else if (verdict === "ask") take("ask", text.replace(/\.$/, ""));
+        else if (line === null || isIn(line) || place.step === parting.step) take("avoid", `${lower(what)} is in it by then`);
+        else if (OWN.test(steps[place.step]?.step.text ?? "")) later.push(lower(what));
+        else if (rule.traces !== "as an ingredient") {
+          const where = LEAVES.find(([operation]) => (steps[place.step]?.operations as readonly string[]).includes(operation))?.[1] ?? "pan, spoon and board";
+          take(allergy ? "avoid" : "ask", `${lower(what)} was there before, in step ${place.step + 1}, and is left in ${where}`);
+        }
+      }
+      const said = { step: parting.step, rule: rule.id, short: rule.short };
+      if (worst.verdict !== "allowed") return [{ ...said, ...worst }];
+      const comes = later.length > 0 ? `, before ${[...new Set(later)].join(", ")}` : "";
+      if (!allergy || rule.traces === "as an ingredient") return [{ ...said, verdict: "allowed", reason: `fit as it is parted here${comes}` }];
+      return [
+        OWN.test(parting.text)
+          ? { ...said, verdict: "allowed", reason: `fit as it is parted here${comes}, with things of its own` }
+          : { ...said, verdict: "ask", reason: `parted in time${comes}, and fit with a pan, spoon, bowl and grinder of its own: write them into the step` },
+      ];
+    });
+  });
+}
+
+/** What is said of parted portions, a sentence each: the step, whose rule it is, and how it stands. */
+export const partedWords = (portions: readonly PartedPortion[], whose: ReadonlyMap<string, readonly string[]>): readonly string[] =>
+  portions.map(({ step, rule, short, verdict, reason }) => {
+    const who = whose.get(rule) ?? [];
+    const called = who.length > 0 ? `${who.join(", ")} (${short})` : `“${short}”`;
+    return `The portion parted in step ${step + 1}, for ${called}: ${verdict === "avoid" ? "not fit, " : ""}${reason}.`;
+  });
+
+/** Where a name in the step that parts counts: what that sentence puts later comes after, all else of it before. */
+function atOf(
+  { step, at, end, text }: { readonly step: number; readonly at: number; readonly end: number; readonly text: string },
+  here: number,
+  place: number,
+): number {
+  if (here !== step || place < at || place > end) return place;
+  const between = text.slice(at, place);
+  return LATER.test(between) && !EARLIER.test(between.slice(between.search(LATER))) ? place : at - 1;
+}
+
+const nameOf = (reading: ReadRecipe["readings"][number] | undefined): string => (reading && "food" in reading ? reading.food.name : (reading?.line.text ?? ""));
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
