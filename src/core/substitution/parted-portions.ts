@@ -111,11 +111,11 @@ export function partedPortions(
         if (place === null) take("ask", `no step says when ${lower(what)} goes in`);
         else if (!isBefore(place, parting)) later.push(lower(what));
         else if (verdict === "ask") take("ask", text.replace(/\.$/, ""));
-        else if (line === null || isIn(line) || place.step === parting.step) take("avoid", `${lower(what)} is in it by then`);
+        else if (line === null || isIn(line) || place.step === parting.step) take("avoid", `by then it holds ${lower(what)}`);
         else if (OWN.test(steps[place.step]?.step.text ?? "")) later.push(lower(what));
         else if (rule.traces !== "as an ingredient") {
           const where = LEAVES.find(([operation]) => (steps[place.step]?.operations as readonly string[]).includes(operation))?.[1] ?? "pan, spoon and board";
-          take(allergy ? "avoid" : "ask", `${lower(what)} was there before, in step ${place.step + 1}, and is left in ${where}`);
+          take(allergy ? "avoid" : "ask", `something of ${lower(what)}, handled before in step ${place.step + 1}, is left in ${where}`);
         }
       }
       const said = { step: parting.step, rule: rule.id, short: rule.short };
