@@ -19,7 +19,7 @@ function verdictOn(text: string, step: string, ruleId: string): string {
   const lines = ["500 ml water", "20 g guar gum", text].map((each, i) => ({ id: `l${i}`, text: each, choice: {} }));
   const steps = step ? [{ id: "s1", text: step, choice: {} }] : [];
   const read = readRecipe({ title: "A sweet", servings: 4, lines, steps, evaporation: null, archetype: null }, context, REFERENCE.constants);
-  const found = [...findings(judgedLines(read), [rule]).filter(({ line }) => line === 2), ...stepFindings(read, listedIn(read), [rule])];
+  const found = [...findings(judgedLines(read), [rule]).filter(({ line }) => line === "l2"), ...stepFindings(read, listedIn(read), [rule])];
   return found.some(({ verdict }) => verdict === "avoid") ? "avoid" : found.length > 0 ? "ask" : "ok";
 }
 

@@ -18,6 +18,41 @@ export async function findAdaptation(db: Connection, recipeId: string): Promise<
 
 const PARTS = { table: ["dining_table", "table_revision"], bench: ["bench", "bench_revision"] } as const;
 
+/** States of a bench that are kept beside the one that lies on it. */
+const STATES_KEPT = 60;
+
+/** Takes down what lies on a bench at this revision before another takes its place; of the oldest those over the number go. */
+export async function keepBenchState(db: Connection, recipeId: string, revision: number, at: string): Promise<void> {
+  await db.query(
+    `INSERT INTO bench_state (recipe_id, revision, bench, replaced_at)
+     SELECT recipe_id, bench_revision, bench, $3 FROM adaptation
+     WHERE recipe_id = $1 AND bench_revision = $2::int AND bench_revision > 0 AND jsonb_typeof(bench) = 'object'
+     ON CONFLICT (recipe_id, revision) DO NOTHING`,
+    [recipeId, revision, at],
+  );
+  await db.query(
+    `DELETE FROM bench_state WHERE recipe_id = $1 AND revision <=
+       (SELECT revision FROM bench_state WHERE recipe_id = $1 ORDER BY revision DESC LIMIT 1 OFFSET ${STATES_KEPT})`,
+    [recipeId],
+  );
+}
+
+export interface BenchStateRow {
+  readonly revision: number;
+  readonly bench: unknown;
+  /** When another took its place, ISO. */
+  readonly replacedAt: string;
+}
+
+/** What lay on a bench before, the latest first. */
+export async function benchStates(db: Connection, recipeId: string): Promise<readonly BenchStateRow[]> {
+  const rows = await db.query<{ revision: number; bench: unknown; replaced_at: Date | string }>(
+    `SELECT revision, bench, replaced_at FROM bench_state WHERE recipe_id = $1 ORDER BY revision DESC LIMIT ${STATES_KEPT}`,
+    [recipeId],
+  );
+  return rows.map(({ revision, bench, replaced_at }) => ({ revision, bench, replacedAt: new Date(replaced_at).toISOString() }));
+}
+
 /**
  * Saves the table or the bench of a recipe over the revision that was read, and returns the new revision; null where
  * another save came between, and nothing is written. Makes the adaptation where there is none.

@@ -8,6 +8,7 @@ export const TABLES = [
   ["adaptation", "recipe_id"],
   ["version", "id"],
   ["recipe_revision", "recipe_id, revision"],
+  ["bench_state", "recipe_id, revision"],
   ["setting", "key"],
 ] as const;
 export type TableName = (typeof TABLES)[number][0];
@@ -112,7 +113,7 @@ export async function loadStaged(connection: Connection): Promise<void> {
   for (const [table, column] of REVISION_COLUMNS) await connection.query(`UPDATE ${table} SET ${column} = $1 WHERE ${column} > 0`, [next]);
 }
 
-/** The counters that windows hold a thing by; 0 is what was never saved. The past (recipe_revision) keeps its own. */
+/** The counters that windows hold a thing by; 0 is what was never saved. The past (recipe_revision, bench_state) keeps its own. */
 const REVISION_COLUMNS = [
   ["recipe", "revision"],
   ["adaptation", "table_revision"],
@@ -122,7 +123,7 @@ const REVISION_COLUMNS = [
 
 /** The highest revision of anything that is there; 0 where there is nothing. */
 async function highestRevision(connection: Connection): Promise<number> {
-  const all = [...REVISION_COLUMNS, ["recipe_revision", "revision"] as const]
+  const all = [...REVISION_COLUMNS, ["recipe_revision", "revision"] as const, ["bench_state", "revision"] as const]
     .map(([table, column]) => `SELECT max(${column}) AS revision FROM ${table}`)
     .join(" UNION ALL ");
   const [row] = await connection.query<{ highest: number | null }>(`SELECT max(revision) AS highest FROM (${all}) AS revisions`);

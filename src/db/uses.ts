@@ -58,7 +58,7 @@ export async function versionsKeeping(
     `SELECT id, title, label FROM version CROSS JOIN LATERAL (SELECT snapshot->'table'->'rules' AS rules) AS kept
      WHERE deleted_at IS NULL AND ${ANY_RULE} AND EXISTS (
        SELECT 1 FROM jsonb_array_elements(snapshot->'rows') AS line
-       JOIN jsonb_array_elements_text($2::jsonb) AS food ON line->'food'->>'id' = food)
+       JOIN jsonb_array_elements_text($2::jsonb) AS food ON coalesce(line->>'foodId', line->'food'->>'id') = food)
      ORDER BY kept_at DESC, id LIMIT $3`,
     [JSON.stringify(rules), JSON.stringify(foodIds), limit],
   );

@@ -4,8 +4,9 @@ import { findings } from "../core/models/diet";
 import { KILOJOULES_PER_KILOCALORIE, USUAL_HOUSEHOLD } from "../core/units";
 import { evaluate, type Amount, type Figures } from "../core/evaluate";
 import { stepsFor } from "../core/adaptation";
-import { readJsonLd, readRecipe, type LineReading, type ReadRecipe } from "../core/recipe";
+import { readJsonLd, readRecipe, type LineId, type LineReading, type ReadRecipe, type StepId } from "../core/recipe";
 import {
+  inOrder,
   judgedLines,
   listedIn,
   limitFindings,
@@ -45,20 +46,23 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
     throw new Refusal(
       422,
       "Nothing could be read: no line names a food of the tables with an amount.",
-      read.readings.map((_, i) => ({ pointer: `/recipe/recipeIngredient/${i}`, detail: unresolvedWords(read, i) })),
+      read.readings.map((each, i) => ({ pointer: `/recipe/recipeIngredient/${i}`, detail: unresolvedWords(each) })),
     );
   const table = tableOf(request, read);
   const problem = problemFor(read, table, REFERENCE, SUBSTITUTION, RULES, request.maxProposals ?? DEFAULT_PROPOSALS);
   const ending = await proposeOnServer(problem, left);
 
   const { questions } = standingOf(problem, null);
-  const found = [...findings(judgedLines(read), problem.rules), ...limitFindings(problem)].sort((a, b) => a.line - b.line);
+  const { lines, steps } = problem.order;
+  const lineAt = (line: LineId | null) => (line === null ? null : lines.indexOf(line));
+  const stepAt = (step: StepId | null) => (step === null ? null : steps.indexOf(step));
+  const found = inOrder([...findings(judgedLines(read), problem.rules), ...limitFindings(problem)], problem.order);
   return {
     model: { version: MODEL_VERSION },
     scale: { factor: table.servings / read.recipe.servings },
     recipe: {
       lines: problem.lines.map((line) => ({
-        text: read.recipe.lines[line.index]?.text ?? "",
+        text: read.byLine.get(line.id)?.line.text ?? "",
         food: foodJson(line.food),
         grams: interval({ value: line.grams, sd: line.sd }),
         role: line.role,
@@ -67,10 +71,10 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
       properties: propertiesJson(evaluate(problem, REFERENCE.constants).figures, table.servings),
     },
     findings: [
-      ...found.map(({ line, rule, school, verdict, reason }) => ({ line, rule, school, verdict, reason })),
+      ...found.map(({ line, rule, school, verdict, reason }) => ({ line: lineAt(line), rule, school, verdict, reason })),
       ...stepFindings(read, listedIn(read), problem.rules).map(({ step, rule, school, verdict, reason }) => ({
         line: null,
-        step,
+        step: stepAt(step),
         rule,
         school,
         verdict,
@@ -78,7 +82,10 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
       })),
     ],
     proposals: ending.kind === "proposals" ? ending.proposals.map((proposal) => proposalJson(proposal, problem, read, table, ending.recipeFigures)) : [],
-    ending: { ...endingJson(ending), answers: questions.map(({ line, step, limit, text }) => ({ line, step, limit, question: text })) },
+    ending: {
+      ...endingJson(ending),
+      answers: questions.map(({ line, step, limit, text }) => ({ line: lineAt(line), step: stepAt(step), limit, question: text })),
+    },
   };
 }
 
@@ -148,20 +155,19 @@ function propertiesJson(figures: Figures, servings: number): object {
   };
 }
 
-function unresolvedWords(read: ReadRecipe, line: number): string {
-  const each: LineReading | undefined = read.readings[line];
+function unresolvedWords(each: LineReading | undefined): string {
   return each && "why" in each ? `${each.why}.` : "It could not be read.";
 }
 
-function unresolvedJson(read: ReadRecipe, line: number): object {
-  const each = read.readings[line];
+function unresolvedJson(read: ReadRecipe, id: LineId): object {
+  const each = read.byLine.get(id);
   const guesses =
     each?.kind === "food unknown"
       ? each.guesses.map(({ id, name }) => ({ id, name }))
       : each?.kind === "amount unknown"
         ? each.guesses.map(({ grams, label }) => ({ id: each.food.id, name: `${label} of ${each.food.name.toLowerCase()}`, grams }))
         : [];
-  return { line, text: read.recipe.lines[line]?.text ?? "", why: unresolvedWords(read, line), guesses };
+  return { line: read.readings.findIndex(({ line }) => line.id === id), text: each?.line.text ?? "", why: unresolvedWords(each), guesses };
 }
 
 function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: ReadRecipe, table: DiningTable, recipeFigures: Figures): object {
@@ -170,13 +176,13 @@ function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: Read
   const held = version.rows.filter((row) => row.food && row.grams > 0);
   const unread = read.unresolved.map((line) => ({
     kind: "ask" as const,
-    text: `"${read.recipe.lines[line]?.text ?? ""}" could not be read and is not in this version; whether it fits this table is not known.`,
+    text: `"${read.byLine.get(line)?.line.text ?? ""}" could not be read and is not in this version; whether it fits this table is not known.`,
   }));
   return {
     label: proposal.label,
     reason: proposal.reason,
     lines: held.map((row, i) => ({
-      text: row.line === null ? "" : (read.recipe.lines[row.line]?.text ?? ""),
+      text: row.line === null ? "" : (read.byLine.get(row.line)?.line.text ?? ""),
       food: row.food ? foodJson(row.food) : null,
       grams: interval({ value: row.grams, sd: lines[i]?.sd ?? 0 }),
       role: row.role,
@@ -187,7 +193,7 @@ function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: Read
         .filter((segment) => segment.kind !== "removed")
         .map((segment) => segment.text)
         .join(""),
-      from: step.from,
+      from: step.from === null ? null : problem.order.steps.indexOf(step.from),
       why: step.why,
     })),
     properties: propertiesJson(figures, problem.servings),

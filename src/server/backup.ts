@@ -7,8 +7,8 @@ import { ajv, MOST_REVISION, schemaErrors } from "./door";
 import { Refusal } from "./problem-details";
 import { validatePantry } from "./pantry-schema";
 import { validateEaters, validateHousehold, validateHouseRules } from "./household-schema";
-import { validateBench, validateStoredRecipe, validateTable, VERSION_LIMITS } from "./schemas";
-import { validateSnapshot } from "./snapshot";
+import { BENCH_SCHEMA, validateStoredRecipe, validateTable, VERSION_LIMITS } from "./schemas";
+import { SNAPSHOT_SCHEMA } from "./snapshot";
 
 /** The largest backup that is taken in by a browser, bytes; `npm run restore` takes any. */
 export const MOST_BACKUP_BYTES = 64 * 1024 * 1024;
@@ -176,7 +176,7 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
       recipe_id: text,
       dining_table: orNull(validateTable.schema),
       table_revision: revision,
-      bench: orNull(validateBench.schema),
+      bench: orNull(BENCH_SCHEMA),
       bench_revision: revision,
       updated_at: time,
     }),
@@ -187,7 +187,7 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
       recipe_id: orNull(text),
       title: text,
       label: { type: "string", maxLength: 200 },
-      snapshot: validateSnapshot.schema as object,
+      snapshot: SNAPSHOT_SCHEMA,
       kept_at: time,
       deleted_at: timeOrNull,
       parent_id: orNull(text),
@@ -195,6 +195,7 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
       whom: { type: "string", maxLength: VERSION_LIMITS.whom },
     }),
   ),
+  bench_state: ajv.compile(row({ recipe_id: text, revision: counted, bench: BENCH_SCHEMA, replaced_at: time })),
   recipe_revision: ajv.compile(row({ recipe_id: text, revision: counted, document: validateStoredRecipe.schema as object, replaced_at: time })),
   setting: ajv.compile({
     ...row({ key: text, value: {}, revision: counted }),

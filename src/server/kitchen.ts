@@ -1,4 +1,4 @@
-import { basisOf, foodsWith, recipeInput, reopened, versionInput, type Snapshot } from "../core/adaptation";
+import { foodsWith, rebased, recipeInput, versionInput, type Snapshot } from "../core/adaptation";
 import { evaluate } from "../core/evaluate";
 import type { Reference } from "../core/food";
 import type { Rule } from "../core/models/diet";
@@ -12,7 +12,7 @@ import { getHousehold } from "./household";
 import { kitchenRules } from "./house-rules";
 import { kitchenReference } from "./pantry";
 import { reading } from "./reading";
-import { validateBench, validateTable } from "./schemas";
+import { readBench, validateTable } from "./schemas";
 import { readSnapshot } from "./snapshot";
 
 /** A sweet that is worked on: how far it is, and what it waits for. */
@@ -82,7 +82,7 @@ function going(
   const { constants, foods } = reference;
   const read = readRecipe(recipe, reading(reference, measures), constants);
   const table = validateTable(storedTable) ? storedTable : null;
-  const laid = table && validateBench(bench) ? reopened(bench, basisOf(read, table), foodsWith(read, foods)) : null;
+  const laid = table && rebased(readBench(bench, recipe, table), read, table, foodsWith(read, foods));
   return {
     id,
     title: recipe.title,
@@ -90,7 +90,7 @@ function going(
     lines: read.lines.length,
     asked: read.unresolved.length,
     table,
-    bench: table && laid ? benchWords(read, table, laid.version, reference, rules) : null,
+    bench: table && laid ? benchWords(read, table, laid.state.version, reference, rules) : null,
     versionCount,
     touchedAt,
   };
@@ -100,7 +100,8 @@ function benchWords(read: ReadRecipe, table: DiningTable, version: Version, refe
   const { constants } = reference;
   const { figures } = evaluate(versionInput(version, read, table), constants);
   const before = evaluate(recipeInput(read, table), constants).figures;
-  const verdict = tableVerdict(standingOf(problemFor(read, table, reference, SUBSTITUTION, rules, 1), version, figures), table);
+  const problem = problemFor(read, table, reference, SUBSTITUTION, rules, 1);
+  const verdict = tableVerdict(standingOf(problem, version, figures), problem, table);
   return fitWords(verdict, insideCount(beamReadings(before, figures, table.limits, table.serve, constants)));
 }
 

@@ -34,12 +34,12 @@ const MOST_VERSIONS = 200;
 const MOST_REVISIONS = 50;
 
 /** The lines of a version, each paired with the recipe's line it stands for. Amounts are of its own servings. */
-const versionLines = ({ rows, recipe }: Snapshot, servings: number, own: number): ComparedLine[] =>
+const versionLines = ({ rows }: Snapshot, servings: number, own: number): ComparedLine[] =>
   rows.flatMap(({ line, food, grams }) =>
     food
       ? [
           {
-            key: line === null ? `new ${food.id}` : `line ${recipe.lines[line]?.id ?? line}`,
+            key: line === null ? `new ${food.id}` : `line ${line}`,
             name: food.name,
             foodId: food.id,
             grams: (grams * servings) / own,
@@ -56,8 +56,8 @@ function drivenOff(before: EvaluationInput, factor: number, after: EvaluationInp
 
 async function recipeLines(recipe: Recipe, factor: number): Promise<ComparedLine[]> {
   const [reference, { document: household }] = await Promise.all([kitchenReference(), getHousehold()]);
-  return readRecipe(recipe, reading(reference, household.measures), reference.constants).lines.map(({ index, food, grams }) => ({
-    key: `line ${recipe.lines[index]?.id ?? index}`,
+  return readRecipe(recipe, reading(reference, household.measures), reference.constants).lines.map(({ id, food, grams }) => ({
+    key: `line ${id}`,
     name: food.name,
     foodId: food.id,
     grams: grams * factor,

@@ -1,4 +1,4 @@
-import { basisOf, recipeInput, reopened, versionInput } from "../core/adaptation";
+import { foodsWith, rebased, recipeInput, versionInput } from "../core/adaptation";
 import type { EvaluationInput } from "../core/evaluate";
 import { judgeClaims, nutritionProfile, type ClaimFinding, type NutritionProfile, type RuleBook } from "../core/nutrition";
 import { readRecipe } from "../core/recipe";
@@ -41,12 +41,12 @@ export async function recipeNutrition(id: string): Promise<NutritionView | null>
   const { document: household } = await getHousehold();
   const reference = await kitchenReference();
   const read = readRecipe(stored.recipe, reading(reference, household.measures), reference.constants);
-  const state = reopened(bench.document, basisOf(read, table.document), reference.foods);
+  const state = rebased(bench.document, read, table.document, foodsWith(read, reference.foods))?.state;
   return viewOf(
     stored.recipe.title,
     state?.label ?? null,
     recipeInput(read, table.document),
-    state && versionInput(state.version, read, table.document),
+    !state ? null : versionInput(state.version, read, table.document),
     read.unresolved.length,
     `/recipes/${id}/${state ? "swap" : "recipe"}`,
   );

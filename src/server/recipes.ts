@@ -11,7 +11,7 @@ import { checkRules, kitchenRules } from "./house-rules";
 import { kitchenReference } from "./pantry";
 import { readBeside } from "./reading-thread";
 import { saveRevised, type Revised } from "./revised";
-import { validateBench, validateRecipe, validateTable } from "./schemas";
+import { readBench, validateBench, validateRecipe, validateTable } from "./schemas";
 
 const now = () => new Date().toISOString();
 const NOT_FOUND = new Refusal(404, "There is no such recipe. It may have been deleted.");
@@ -142,7 +142,7 @@ export async function getAdaptation(id: string, recipe: Recipe): Promise<Adaptat
   const table = validateTable(stored.table) ? stored.table : { rules: [], limits: [], servings: recipe.servings, serve: "hot" as const };
   return {
     table: { document: table, revision: stored.tableRevision },
-    bench: { document: validateBench(stored.bench) ? stored.bench : null, revision: stored.benchRevision },
+    bench: { document: readBench(stored.bench, recipe, table), revision: stored.benchRevision },
   };
 }
 
@@ -153,7 +153,11 @@ async function savePart<T>(id: string, part: "table" | "bench", sent: Revised<T>
   return saveRevised(
     sent,
     part,
-    ({ document, revision }) => db.saveAdaptation(connection, id, part, document, revision, now()),
+    ({ document, revision }) =>
+      connection.transaction(async (inside) => {
+        if (part === "bench") await db.keepBenchState(inside, id, revision, now());
+        return db.saveAdaptation(inside, id, part, document, revision, now());
+      }),
     async () => current(await getAdaptation(id, recipe)),
   );
 }
@@ -166,6 +170,16 @@ export async function saveTable(id: string, body: unknown): Promise<number> {
 
 export const saveBench = async (id: string, body: unknown): Promise<number> =>
   savePart<StoredBench | null>(id, "bench", checkedRevised(validateBench, body), ({ bench }) => bench);
+
+/** What lay on a recipe's bench before, the latest first: each as it is read today, and when another took its place. */
+export async function benchStates(id: string): Promise<readonly { readonly revision: number; readonly replacedAt: string; readonly bench: StoredBench }[]> {
+  const { recipe } = await requireRecipe(id);
+  const { table } = await getAdaptation(id, recipe);
+  return (await db.benchStates(await getDatabase(), id)).flatMap(({ bench, ...state }) => {
+    const read = readBench(bench, recipe, table.document);
+    return read ? [{ ...state, bench: read }] : [];
+  });
+}
 
 export async function requireRecipe(id: string): Promise<db.StoredRecipe> {
   const stored = await getRecipe(id);

@@ -1,5 +1,5 @@
 import type { JSONSchemaType } from "ajv";
-import type { StoredBench } from "../core/adaptation";
+import { benchFrom1, type StoredBench, type StoredBench1 } from "../core/adaptation";
 import { ROLES, SERVING_TEMPERATURES } from "../core/food";
 import { RECIPE_LIMITS, type Recipe } from "../core/recipe";
 import type { DiningTable } from "../core/substitution";
@@ -22,7 +22,61 @@ const table: JSONSchemaType<DiningTable> = {
   },
 };
 
+const role = { type: "string", enum: [...ROLES] } as const;
+const change = { type: "string", enum: ["as is", "amount", "replaced", "added", "left out"] } as const;
+const foodId = { type: ["string", "null"], maxLength: 100 } as never;
+// Below 0: water is taken up.
+const evaporation = { type: "number", minimum: -1_000_000, maximum: 1_000_000 } as const;
+
 const bench: JSONSchemaType<StoredBench> = {
+  type: "object",
+  additionalProperties: false,
+  required: ["schema", "madeFor", "byHand", "label", "rows", "evaporation"],
+  properties: {
+    schema: { type: "number", const: 2 },
+    madeFor: {
+      type: "object",
+      additionalProperties: false,
+      required: ["rules", "limits", "servings", "serve"],
+      properties: {
+        rules: table.properties?.["rules"] as never,
+        limits: table.properties?.["limits"] as never,
+        servings: table.properties?.["servings"] as never,
+        serve: table.properties?.["serve"] as never,
+      },
+    },
+    byHand: { type: "boolean" },
+    from: { type: "string", maxLength: 60, nullable: true },
+    label: { type: "string", maxLength: 100 },
+    rows: {
+      type: "array",
+      maxItems: 2 * RECIPE_LIMITS.lines,
+      items: {
+        type: "object",
+        additionalProperties: false,
+        required: ["line", "foodId", "grams", "role", "change", "why", "was"],
+        properties: {
+          line: { type: ["string", "null"], maxLength: 60 } as never,
+          foodId,
+          grams,
+          role,
+          change,
+          why: { type: "string", maxLength: 200 },
+          was: {
+            type: "object",
+            nullable: true,
+            additionalProperties: false,
+            required: ["foodId", "name", "grams"],
+            properties: { foodId: { type: "string", maxLength: 100 }, name: { type: "string", maxLength: 200 }, grams },
+          } as never,
+        },
+      },
+    },
+    evaporation,
+  },
+};
+/** As benches were stored at first. */
+const bench1: JSONSchemaType<StoredBench1> = {
   type: "object",
   additionalProperties: false,
   required: ["basis", "label", "rows", "evaporation"],
@@ -39,18 +93,24 @@ const bench: JSONSchemaType<StoredBench> = {
         required: ["line", "foodId", "grams", "role", "change", "why"],
         properties: {
           line: { type: ["integer", "null"], minimum: 0, maximum: RECIPE_LIMITS.lines } as never,
-          foodId: { type: ["string", "null"], maxLength: 100 } as never,
+          foodId,
           grams,
-          role: { type: "string", enum: [...ROLES] },
-          change: { type: "string", enum: ["as is", "amount", "replaced", "added", "left out"] },
+          role,
+          change,
           why: { type: "string", maxLength: 200 },
         },
       },
     },
-    // Below 0: water is taken up.
-    evaporation: { type: "number", minimum: -1_000_000, maximum: 1_000_000 },
+    evaporation,
   },
 };
+const validateBench1 = ajv.compile(bench1);
+/** A bench as it may come in from a store, of whatever schema. */
+export const BENCH_SCHEMA = { oneOf: [bench, bench1] } as const;
+
+/** A stored bench as it is today, of whatever schema it was stored in; null where it is none. */
+export const readBench = (stored: unknown, recipe: Recipe, table: DiningTable): StoredBench | null =>
+  validateBench(stored) ? stored : validateBench1(stored) ? benchFrom1(stored, recipe, table) : null;
 
 export const validateTable = ajv.compile(table);
 export const validateBench = ajv.compile(bench);

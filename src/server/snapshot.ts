@@ -1,4 +1,4 @@
-import type { Snapshot } from "../core/adaptation";
+import { packSnapshot, snapshotFrom1, unpackSnapshot, type Snapshot, type StoredSnapshot, type StoredSnapshot1 } from "../core/adaptation";
 import { PROPERTY_IDS } from "../core/evaluate";
 import { ALLERGENS, FAMILIES, MICRONUTRIENTS, NUTRIENTS, ORIGINS, ROLES, SUGAR_CLASSES } from "../core/food";
 import { ajv } from "./door";
@@ -17,117 +17,144 @@ const record = (required: Record<string, object>, optional: Record<string, objec
 });
 
 /** What every kept food has had since versions are kept; what came later may be absent, and is then not known. */
-const food = record(
-  {
-    id: words(100),
-    name: words(200),
-    revision: { type: "integer" },
-    per100g: { ...list(number, NUTRIENTS.length), minItems: NUTRIENTS.length },
-    sd: { ...list(number, NUTRIENTS.length), minItems: NUTRIENTS.length },
-    origin: { enum: [...ORIGINS] },
-    family: { enum: [...FAMILIES] },
-    allergens: list({ enum: [...ALLERGENS] }, 40),
-    mayContain: list(record({ allergen: { enum: [...ALLERGENS] }, why: words(500) }), 40),
-    sugarClass: { enum: [...SUGAR_CLASSES] },
-    thickening: { type: "object" },
-    glycaemicIndex: maybe(record({ low: number, value: number, high: number })),
-    freeOil: number,
-    solidFat: number,
-    counted: list(record({ unit: words(40), grams: amount, share: number }), 40),
-    role: { enum: [...ROLES] },
-  },
-  {
-    synonyms: list(words(200), 200),
-    provenance: words(40),
-    source: words(1000),
-    density: maybe(amount),
-    forms: { type: "object", additionalProperties: { type: "number" } },
-    note: maybe(words(2000)),
-    parts: list({ type: "object" }, 60),
-    micro: list(maybe(number), 60),
-    microSd: list(maybe(number), 60),
-    unknown: list({ type: "string" }, 60),
-    lookAlikes: list({ type: "string" }, 60),
-    weighed: list({ type: "object" }, 200),
-    pricePerGram: maybe(number),
-    nature: maybe({ type: "object" }),
-    cooked: maybe({ type: "object" }),
-  },
-);
-const side = record({
-  input: record(
-    {
-      lines: list(record({ food, grams: amount, sd: amount, role: { enum: [...ROLES] } }, { apart: { type: "boolean" }, bought: amount }), 400),
-      evaporation: record({ value: number, sd: number }),
-      servings: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
-      cookMinutes: maybe(amount),
-    },
-    { apart: amount },
-  ),
-  figures: record(Object.fromEntries(PROPERTY_IDS.map((id) => [id, record({ value: number, low: number, high: number })]))),
-});
-
-/** A kept version as it is stored: checked where it comes in, and where it is read. */
-export const validateSnapshot = ajv.compile<Snapshot>(
+const kept = (composition: Record<string, object>, micro: Record<string, object>) =>
   record(
     {
-      schema: { const: 1 },
+      ...composition,
+      id: words(100),
+      name: words(200),
+      revision: { type: "integer" },
+      origin: { enum: [...ORIGINS] },
+      family: { enum: [...FAMILIES] },
+      allergens: list({ enum: [...ALLERGENS] }, 40),
+      mayContain: list(record({ allergen: { enum: [...ALLERGENS] }, why: words(500) }), 40),
+      sugarClass: { enum: [...SUGAR_CLASSES] },
+      thickening: { type: "object" },
+      glycaemicIndex: maybe(record({ low: number, value: number, high: number })),
+      freeOil: number,
+      solidFat: number,
+      counted: list(record({ unit: words(40), grams: amount, share: number }), 40),
+      role: { enum: [...ROLES] },
+    },
+    {
+      synonyms: list(words(200), 200),
+      provenance: words(40),
+      source: words(1000),
+      density: maybe(amount),
+      forms: { type: "object", additionalProperties: { type: "number" } },
+      note: maybe(words(2000)),
+      parts: list({ type: "object" }, 60),
+      ...micro,
+      unknown: list({ type: "string" }, 60),
+      lookAlikes: list({ type: "string" }, 60),
+      weighed: list({ type: "object" }, 200),
+      pricePerGram: maybe(number),
+      nature: maybe({ type: "object" }),
+      cooked: maybe({ type: "object" }),
+    },
+  );
+const rowOf = (line: object, food: Record<string, object>) =>
+  record({
+    line,
+    ...food,
+    grams: amount,
+    role: { enum: [...ROLES] },
+    change: { enum: ["as is", "amount", "replaced", "added", "left out"] },
+    why: words(500),
+    recipeFood: maybe(words(200)),
+    recipeText: maybe(words(5000)),
+    recipeGrams: maybe(amount),
+  });
+const sideOf = (food: Record<string, object>) =>
+  record({
+    input: record(
+      {
+        lines: list(record({ ...food, grams: amount, sd: amount, role: { enum: [...ROLES] } }, { apart: { type: "boolean" }, bought: amount }), 400),
+        evaporation: record({ value: number, sd: number }),
+        servings: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
+        cookMinutes: maybe(amount),
+      },
+      { apart: amount },
+    ),
+    figures: record(Object.fromEntries(PROPERTY_IDS.map((id) => [id, record({ value: number, low: number, high: number })]))),
+  });
+const verdict = record(
+  {
+    kind: { enum: ["fits", "cannot tell", "over a limit", "not for"] },
+    notFor: list(words(500), 400),
+    breaches: list(words(5000), 2000),
+    questions: list(words(5000), 2000),
+  },
+  { parted: list(words(5000), 2000) },
+);
+/** What both schemas have in common, with what a line is pointed to by. */
+const snapshotOf = (line: object, step: object, food: Record<string, object>, row: Record<string, object>, more: Record<string, object>) =>
+  record(
+    {
+      ...more,
       modelVersion: words(100),
       label: words(200),
       recipe: validateStoredRecipe.schema as object,
       table: validateTable.schema as object,
       factor: amount,
-      rows: list(
-        record({
-          line: place,
-          food: maybe(food),
-          grams: amount,
-          role: { enum: [...ROLES] },
-          change: { enum: ["as is", "amount", "replaced", "added", "left out"] },
-          why: words(500),
-          recipeFood: maybe(words(200)),
-          recipeText: maybe(words(5000)),
-          recipeGrams: maybe(amount),
-        }),
-        400,
-      ),
+      rows: list(rowOf(line, row), 400),
       steps: list(
         record({
-          from: place,
+          from: step,
           segments: list(record({ text: words(5_000_000), kind: { enum: ["plain", "changed", "removed"] } }), 10_000),
           why: words(2000),
         }),
         100_000,
       ),
       notes: list(record({ kind: { enum: ["breaks", "ask", "watch", "know"] }, text: words(5000) }), 400),
-      asHandedDown: side,
-      forThisTable: side,
+      asHandedDown: sideOf(food),
+      forThisTable: sideOf(food),
     },
     {
-      verdict: record(
-        {
-          kind: { enum: ["fits", "cannot tell", "over a limit", "not for"] },
-          notFor: list(words(500), 400),
-          breaches: list(words(5000), 2000),
-          questions: list(words(5000), 2000),
-        },
-        { parted: list(words(5000), 2000) },
-      ),
+      verdict,
       measures: record(Object.fromEntries(["cup", "katori", "tablespoon", "teaspoon"].map((vessel) => [vessel, amount])), { words: words(40) }),
     },
-  ),
+  );
+const ids = words(100);
+const byName = (names: readonly string[]) => ({
+  type: "object",
+  additionalProperties: false,
+  properties: Object.fromEntries(names.map((name) => [name, number])),
+});
+const byPosition = { ...list(number, NUTRIENTS.length), minItems: NUTRIENTS.length };
+const listed = list(maybe(number), 60);
+const food1 = kept({ per100g: byPosition, sd: byPosition }, { micro: listed, microSd: listed });
+const food2 = kept(
+  { per100g: byName(NUTRIENTS), sd: byName(NUTRIENTS), micro: byName(MICRONUTRIENTS), microSd: byName(MICRONUTRIENTS), unknown: list({ type: "string" }, 60) },
+  {},
 );
 
-const UNKNOWN = MICRONUTRIENTS.map(() => null);
-/** What was not kept of a food then is not known today. */
-const SILENT = { micro: UNKNOWN, microSd: UNKNOWN, unknown: [], weighed: [], lookAlikes: [], pricePerGram: null, nature: null, cooked: null, parts: [] };
+const schema1 = snapshotOf(place, place, { food: food1 }, { food: maybe(food1) }, { schema: { const: 1 } });
+const schema2 = snapshotOf(
+  maybe(ids),
+  maybe(ids),
+  { foodId: ids },
+  { foodId: maybe(ids) },
+  {
+    schema: { const: 2 },
+    foods: list(food2, 800),
+    madeOn: maybe(record({ recipe: { type: "integer", minimum: 0 }, table: { type: "integer", minimum: 0 } })),
+  },
+);
+const validate1 = ajv.compile<StoredSnapshot1>(schema1);
+/** A kept version as it is stored now. */
+export const validateSnapshot = ajv.compile<StoredSnapshot>(schema2);
+/** A kept version as it may come in, of whatever schema. */
+export const SNAPSHOT_SCHEMA = { oneOf: [schema1, schema2] } as const;
 
-/** A kept version as it is read today; null where what is stored is none that can be shown. */
+/** A snapshot for the store, checked as it will be read: null where it could not be read again. */
+export function storedSnapshot(snapshot: Snapshot): { readonly ok: true; readonly value: StoredSnapshot } | { readonly ok: false; readonly value: unknown } {
+  const value: unknown = JSON.parse(JSON.stringify(packSnapshot(snapshot)));
+  return validateSnapshot(value) ? { ok: true, value } : { ok: false, value };
+}
+
+/** A kept version as it is read today, of whatever schema it was stored in; null where it is none that can be shown. */
 export function readSnapshot(stored: unknown): Snapshot | null {
-  if (!validateSnapshot(stored)) return null;
-  const complete = (kept: Snapshot["forThisTable"]): Snapshot["forThisTable"] => ({
-    ...kept,
-    input: { ...kept.input, lines: kept.input.lines.map((line) => ({ ...line, food: { ...SILENT, ...line.food } })) },
-  });
-  return { ...stored, asHandedDown: complete(stored.asHandedDown), forThisTable: complete(stored.forThisTable) };
+  if (validateSnapshot(stored)) return unpackSnapshot(stored);
+  return validate1(stored) ? snapshotFrom1(stored) : null;
 }

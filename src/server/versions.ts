@@ -1,10 +1,10 @@
 import { randomUUID } from "node:crypto";
 import { cache } from "react";
-import { basisOf, foodsWith, snapshotOf, type Snapshot, type StoredBench } from "../core/adaptation";
+import { foodsWith, rebased, sinceWords, snapshotOf, stored, type Snapshot, type StoredBench } from "../core/adaptation";
 import { cautionInput, cautionsFor, type Caution } from "../core/cautions";
 import { type Reference } from "../core/food";
-import { readRecipe } from "../core/recipe";
-import { LIMIT_NAMES, problemFor, type DiningTable, type Limit, type Version } from "../core/substitution";
+import { readRecipe, type LineId } from "../core/recipe";
+import { LIMIT_NAMES, problemFor, type DiningTable, type Limit, type Version, type VersionRow } from "../core/substitution";
 import { formatNumber, USUAL_HOUSEHOLD, type HouseholdMeasures } from "../core/units";
 import { CAUTIONS, HANDLING, MODEL_VERSION, REFERENCE, SUBSTITUTION } from "../data";
 import * as db from "../db";
@@ -17,7 +17,7 @@ import { kitchenReference } from "./pantry";
 import { reading } from "./reading";
 import { getAdaptation, requireRecipe, saveBench, saveTable } from "./recipes";
 import { VERSION_LIMITS } from "./schemas";
-import { readSnapshot, validateSnapshot } from "./snapshot";
+import { readSnapshot, storedSnapshot, validateSnapshot } from "./snapshot";
 
 /** A version as kept, with what has moved on since. */
 export interface KeptVersion extends db.VersionSummary {
@@ -32,16 +32,16 @@ export interface KeptVersion extends db.VersionSummary {
 export const UNREADABLE = "What is stored of this version cannot be read. The other versions and the recipe are not touched by it.";
 
 /** Turns the bench into a version; 422 where it names a food or line that is not there. */
-export function versionOf(bench: StoredBench, lineCount: number, foods: Reference["foods"]): Version {
+function versionOf(bench: StoredBench, lines: ReadonlySet<LineId>, foods: Reference["foods"]): Version {
   const rows = bench.rows.map((row, i) => {
     const food = row.foodId === null ? null : (foods.get(row.foodId) ?? null);
     if (row.foodId !== null && !food)
       throw new Refusal(422, "The version names a food that is not in the tables.", [
         { pointer: `/bench/rows/${i}/foodId`, detail: `"${row.foodId}" is not known.` },
       ]);
-    if (row.line !== null && row.line >= lineCount)
+    if (row.line !== null && !lines.has(row.line))
       throw new Refusal(422, "The version names a line that the recipe does not have.", [
-        { pointer: `/bench/rows/${i}/line`, detail: `The recipe has ${lineCount} lines.` },
+        { pointer: `/bench/rows/${i}/line`, detail: `The recipe has no line “${row.line}”.` },
       ]);
     return { line: row.line, food, grams: row.grams, role: row.role, change: row.change, why: row.why };
   });
@@ -57,15 +57,24 @@ export function versionOf(bench: StoredBench, lineCount: number, foods: Referenc
  * that breaks a rule of its table is kept only where it is said (`notFor`) that it is not for who keeps that rule; else 422.
  */
 export async function keepVersion(recipeId: string, bench: StoredBench, notFor: boolean): Promise<string> {
-  const { recipe } = await requireRecipe(recipeId);
+  const { recipe, revision } = await requireRecipe(recipeId);
   const {
-    table: { document: table },
+    table: { document: table, revision: tableRevision },
   } = await getAdaptation(recipeId, recipe);
   const { document: household } = await getHousehold();
   const [reference, rules] = await Promise.all([kitchenReference(), kitchenRules()]);
   const read = readRecipe(recipe, reading(reference, household.measures), reference.constants);
   const problem = problemFor(read, table, reference, SUBSTITUTION, rules, 1);
-  const snapshot = snapshotOf(read, problem, versionOf(bench, recipe.lines.length, foodsWith(read, reference.foods)), table, bench.label, HANDLING);
+  const foods = foodsWith(read, reference.foods);
+  const version = versionOf(bench, new Set(recipe.lines.map(({ id }) => id)), foods);
+  // A line that the bench did not have is in no version of it.
+  const since = (rebased(bench, read, table, foods)?.since ?? []).filter(({ kind }) => kind !== "new line");
+  if (since.length > 0)
+    throw new Refusal(
+      409,
+      `Recipe or table have changed since this was worked on: ${since.map((change) => sinceWords(change, (id) => rules.get(id)?.name ?? id)).join("; ")}. Look at it again, and keep it then.`,
+    );
+  const snapshot = snapshotOf(read, problem, version, table, bench.label, HANDLING, { recipe: revision, table: tableRevision });
   const { verdict } = snapshot;
   if (verdict?.kind === "not for" && !notFor)
     throw new Refusal(
@@ -74,12 +83,12 @@ export async function keepVersion(recipeId: string, bench: StoredBench, notFor: 
       verdict.breaches.map((detail) => ({ pointer: "/bench/rows", detail })),
     );
   // What could not be read again, or put back from a backup, is not kept.
-  const asStored: unknown = JSON.parse(JSON.stringify(snapshot));
-  if (!validateSnapshot(asStored))
+  const asStored = storedSnapshot(snapshot);
+  if (!asStored.ok)
     throw new Refusal(
       422,
       "The figures of this version cannot be computed, so that it cannot be kept. Look for an amount that is far too large or too small.",
-      schemaErrors(validateSnapshot, asStored),
+      schemaErrors(validateSnapshot, asStored.value),
     );
   const id = randomUUID();
   await db.insertVersion(
@@ -89,7 +98,7 @@ export async function keepVersion(recipeId: string, bench: StoredBench, notFor: 
       recipeId,
       title: recipe.title,
       label: bench.label || "By hand",
-      snapshot,
+      snapshot: asStored.value,
       parentId: bench.from ?? null,
       why: "",
       whom: (await wishWords())(table.rules).join(", ").slice(0, VERSION_LIMITS.whom),
@@ -156,22 +165,28 @@ export async function workOnFrom(id: string): Promise<LaidOn> {
   const [{ document: household }, reference] = await Promise.all([getHousehold(), kitchenReference()]);
   const read = readRecipe(recipe, reading(reference, household.measures), reference.constants);
   const foods = foodsWith(read, reference.foods);
-  const place = new Map(recipe.lines.map((line, index) => [line.id, index] as const));
-  const rows = snapshot.rows.flatMap((row): StoredBench["rows"][number][] => {
-    const line = row.line === null ? null : (place.get(snapshot.recipe.lines[row.line]?.id ?? "") ?? null);
-    const gone = row.line !== null && line === null;
+  const lines = new Set(recipe.lines.map(({ id: line }) => line));
+  const rows = snapshot.rows.flatMap((row): VersionRow[] => {
+    const gone = row.line !== null && !lines.has(row.line);
     if (row.food !== null && !foods.has(row.food.id))
       throw new Refusal(409, `“${row.food.name}” is no longer in the pantry: put it back first, or lay the version on by hand.`);
     if (gone && row.food === null) return [];
     const { grams, role, change, why } = row;
-    return [{ line, foodId: row.food?.id ?? null, grams, role, change: gone ? "added" : change, why }];
+    return [{ line: gone ? null : row.line, food: row.food, grams, role, change: gone ? "added" : change, why }];
   });
+  const state = { label: kept.label, byHand: true, from: id, version: { rows, evaporation: snapshot.forThisTable.input.evaporation.value } };
+  const laid = stored(state, read, snapshot.table);
+  // What the recipe had then, so that it is told what has changed since.
+  const then = new Map(snapshot.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
   const bench: StoredBench = {
-    basis: basisOf(read, snapshot.table),
-    label: kept.label,
-    from: id,
-    evaporation: snapshot.forThisTable.input.evaporation.value,
-    rows,
+    ...laid,
+    rows: laid.rows.map((row) => {
+      const kept = row.line === null ? undefined : then.get(row.line);
+      if (!kept || kept.recipeGrams === null) return row;
+      const own = kept.change === "as is" || kept.change === "amount";
+      const foodId = own ? (kept.food?.id ?? "") : row.was?.name === kept.recipeFood ? row.was.foodId : "";
+      return { ...row, was: { foodId, name: kept.recipeFood ?? "", grams: kept.recipeGrams } };
+    }),
   };
   const there = await getAdaptation(recipeId, recipe);
   const revisions = {

@@ -181,6 +181,45 @@ describe("the bench under a thumb", () => {
   });
 });
 
+describe("hand work on the bench", () => {
+  const sugar = () => session.page.getByLabel("Grams of Sugar for this table");
+  const serve = async (servings: string) => {
+    await goto("/recipes/demo-2/table");
+    await session.page.getByLabel("Servings for this table").fill(servings);
+    await session.page.getByText("Saved", { exact: true }).first().waitFor();
+    await goto("/recipes/demo-2/swap");
+    await button(/^Closest/).waitFor();
+  };
+  it("outlives another number of servings and back, is told what changed, and can be got back over reloads", async () => {
+    await serve("6");
+    await button("Lay on what is worked out anew")
+      .click({ timeout: 3000 })
+      .catch(() => undefined);
+    const proposed = await sugar().inputValue();
+    await sugar().fill("77");
+    await session.page.getByText("Saved", { exact: true }).first().waitFor();
+    await serve("7");
+    await session.page.getByText("6 servings, now 7: every amount is scaled").waitFor();
+    expect(Number(await sugar().inputValue())).toBeCloseTo(89.8, 0);
+    await serve("6");
+    expect(await sugar().inputValue()).toBe("77");
+    // The station does not save over it by itself either.
+    await session.page.waitForTimeout(1500);
+    await session.page.reload();
+    expect(await sugar().inputValue()).toBe("77");
+    await sugar().fill("50");
+    await session.page.getByText("Saved", { exact: true }).first().waitFor();
+    await session.page.reload();
+    await heard(session.page);
+    await button("Undo").click();
+    await expect.poll(() => sugar().inputValue()).toBe("77");
+    await button("Undo").click();
+    await expect.poll(() => sugar().inputValue()).toBe(proposed);
+    await button("Redo").click();
+    await expect.poll(() => sugar().inputValue()).toBe("77");
+  }, 90_000);
+});
+
 describe("undo and redo", () => {
   it("take back every edit of a recipe, a table and the bench, by button and by key, and what is undone is saved", async () => {
     await goto("/recipes/demo-1/recipe");

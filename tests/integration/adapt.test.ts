@@ -1,6 +1,8 @@
 import Ajv from "ajv";
 import fc from "fast-check";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { benchOf } from "../support/bench";
+import type { Role } from "../../src/core/food";
 import { newFolder, removeFolder, send, startApp, type RunningApp, save } from "../support/app";
 
 interface Figure {
@@ -247,21 +249,20 @@ describe("the app's own doors", () => {
       text: "Plain halwa\nServes 4\n1 cup semolina\n½ cup ghee\n1 cup sugar\n3 cups water\n\n1. Cook for 5 minutes.",
     });
     const { id } = made as { id: string };
-    const row = (line: number, foodId: string, grams: number, role: string, change = "as is") => ({ line, foodId, grams, role, change, why: "" });
-    const bench = {
-      basis: "x",
-      label: "Closest",
-      evaporation: 50,
-      rows: [
-        row(0, "semolina", 167, "body"),
-        row(1, "coconut-oil", 110, "richness", "replaced"),
-        row(2, "sugar", 203, "sweetener"),
-        row(3, "water", 720, "liquid"),
+    const row = (line: string, foodId: string, grams: number, role: Role, change: "as is" | "replaced" = "as is") => ({ line, foodId, grams, role, change });
+    const bench = benchOf(
+      [
+        row("l1", "semolina", 167, "body"),
+        row("l2", "coconut-oil", 110, "richness", "replaced"),
+        row("l3", "sugar", 203, "sweetener"),
+        row("l4", "water", 720, "liquid"),
       ],
-    };
+      4,
+      { label: "Closest", evaporation: 50, madeFor: { rules: ["vegan"], limits: [], servings: 4, serve: "hot" } },
+    );
     expect((await save(app.address, `/api/recipes/${id}/table`, { rules: ["vegan"], limits: [], servings: 4, serve: "hot" })).json).toEqual({ revision: 1 });
     // With a breach it is kept only where it is said whom it is not for.
-    const broken = { ...bench, rows: bench.rows.map((each) => (each.line === 1 ? { ...each, foodId: "ghee" } : each)) };
+    const broken = { ...bench, rows: bench.rows.map((each) => (each.line === "l2" ? { ...each, foodId: "ghee" } : each)) };
     const refused = await send(app.address, "POST", "/api/versions", { recipeId: id, bench: broken });
     expect(refused).toMatchObject({ status: 422, json: { title: expect.stringMatching(/not for who keeps “vegan”: vegan: Ghee: is dairy/) as string } });
     const said = await send(app.address, "POST", "/api/versions", { recipeId: id, bench: broken, notFor: true });
@@ -269,6 +270,12 @@ describe("the app's own doors", () => {
     const stamped = await (await fetch(`${app.address}/versions/${(said.json as { id: string }).id}`)).text();
     expect(stamped).toMatch(/Not for[^<]*(?:<!-- -->)?who keeps “vegan”/);
     expect(await (await fetch(`${app.address}/`)).text()).toContain("not for who keeps “vegan”");
+    // What was worked out for another table is looked at again first.
+    const before7 = { ...bench, madeFor: { ...bench.madeFor, servings: 7 } };
+    expect(await send(app.address, "POST", "/api/versions", { recipeId: id, bench: before7 })).toMatchObject({
+      status: 409,
+      json: { title: expect.stringMatching(/7 servings, now 4/) as string },
+    });
     const { status, json } = await send(app.address, "POST", "/api/versions", { recipeId: id, bench });
     expect(status).toBe(201);
     const page = async () =>
@@ -306,7 +313,7 @@ describe("the app's own doors", () => {
       (
         await send(app.address, "POST", "/api/versions", {
           recipeId: "demo-1",
-          bench: { basis: "", label: "x", evaporation: 0, rows: [{ line: 0, foodId: "nothing", grams: 1, role: "body", change: "as is", why: "" }] },
+          bench: benchOf([{ line: "l1", foodId: "nothing", grams: 1, role: "body", change: "as is" }], 6),
         })
       ).json,
     ).toMatchObject({ status: 422, errors: [{ pointer: "/bench/rows/0/foodId" }] });

@@ -3,6 +3,7 @@ import { existsSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { promisify } from "node:util";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { benchOf } from "../support/bench";
 import { newFolder, removeFolder, save, send, startApp, type RunningApp } from "../support/app";
 
 const run = promisify(execFile);
@@ -32,12 +33,8 @@ describe("npm run backup and npm run restore", () => {
   beforeAll(async () => {
     app = await startApp(folder());
     out = folder();
-    await save(app.address, "/api/recipes/demo-1/table", {
-      rules: ["vegan"],
-      limits: [{ id: "freeSugars", most: 5, school: "who" }],
-      servings: 7,
-      serve: "chilled",
-    });
+    const table = { rules: ["vegan"], limits: [{ id: "freeSugars" as const, most: 5, school: "who" as const }], servings: 7, serve: "chilled" as const };
+    await save(app.address, "/api/recipes/demo-1/table", table);
     await save(
       app.address,
       "/api/household",
@@ -49,7 +46,7 @@ describe("npm run backup and npm run restore", () => {
     );
     await send(app.address, "POST", "/api/versions", {
       recipeId: "demo-1",
-      bench: { basis: "", label: "„ü“ 🙂", evaporation: 10, rows: [{ line: 2, foodId: "sugar", grams: 200.5, role: "sweetener", change: "as is", why: "" }] },
+      bench: benchOf([{ line: "l3", foodId: "sugar", grams: 200.5, role: "sweetener", change: "as is" }], 7, { label: "„ü“ 🙂", madeFor: table }),
     });
     await send(app.address, "DELETE", "/api/recipes/demo-2");
   });

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { benchOf } from "../support/bench";
 import { newFolder, removeFolder, save, send, startApp, type RunningApp } from "../support/app";
 
 let app: RunningApp;
@@ -14,7 +15,7 @@ const URL = "/api/house-rules";
 const line = (verdict: string, when: object) => ({ verdict, when, because: "" });
 const own = (clauses: readonly object[], part: object = {}) => ({ id: "own-elders", name: "Our elders’ list", from: null, clauses, note: "", ...part });
 const rules = (...all: readonly object[]) => ({ own: all, answers: [] });
-const table = (ids: readonly string[]) => ({ rules: ids, limits: [], servings: 6, serve: "hot" });
+const table = (ids: readonly string[]) => ({ rules: ids, limits: [], servings: 6, serve: "hot" as const });
 const pointed = ({ status, json }: { status: number; json: unknown }) => [status, (json as { errors?: readonly { pointer: string }[] }).errors?.[0]?.pointer];
 
 describe("rules of the house", () => {
@@ -40,7 +41,7 @@ describe("rules of the house", () => {
   it("say before they are kept which recipes and versions a change touches", async () => {
     const kept = await send(app.address, "POST", "/api/versions", {
       recipeId: "demo-1",
-      bench: { basis: "", label: "As it is", evaporation: 100, rows: [{ line: 0, foodId: "semolina", grams: 160, role: "body", change: "as is", why: "" }] },
+      bench: benchOf([{ line: "l1", foodId: "semolina", grams: 160, role: "body", change: "as is" }], 6, { label: "As it is", madeFor: table(["own-elders"]) }),
     });
     expect(kept.status).toBe(201);
     const touched = await send(app.address, "POST", `${URL}/touched`, { document: rules(own([line("avoid", { foods: ["sugar", "semolina"] })])) });

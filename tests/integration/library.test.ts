@@ -1,4 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { benchOf } from "../support/bench";
+import type { StoredBench } from "../../src/core/adaptation";
 import { newFolder, removeFolder, save, send, startApp, type RunningApp } from "../support/app";
 
 let app: RunningApp;
@@ -56,16 +58,15 @@ describe("finding recipes", () => {
 });
 
 describe("the lineage of a recipe", () => {
-  const bench = (grams: number, part: object = {}) => ({
-    basis: "x",
-    label: "By hand",
-    evaporation: 60,
-    rows: [
-      { line: 0, foodId: "cow-milk", grams: 500, role: "liquid", change: "as is", why: "" },
-      { line: 1, foodId: "sugar", grams, role: "sweetener", change: "amount", why: "by hand" },
-    ],
-    ...part,
-  });
+  const bench = (grams: number, part: Partial<StoredBench> = {}) =>
+    benchOf(
+      [
+        { line: "a", foodId: "cow-milk", grams: 500, role: "liquid", change: "as is" },
+        { line: "b", foodId: "sugar", grams, role: "sweetener", change: "amount", why: "by hand" },
+      ],
+      4,
+      { evaporation: 60, ...part },
+    );
   const keep = async (recipeId: string, made: object) =>
     ((await send(app.address, "POST", "/api/versions", { recipeId, bench: made })).json as { id: string }).id;
   it("holds versions of versions with what changed, why and for whom, and lays one on the bench again", async () => {

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { benchOf } from "../support/bench";
 import { EMPTY_PANTRY, type OwnFood } from "../../src/core/pantry";
 import { tableOf } from "../support/kitchen";
 import { newFolder, removeFolder, save, send, startApp, type RunningApp } from "../support/app";
@@ -97,12 +98,7 @@ describe("where a food of one's own is used", () => {
     const plain = own("own-plain", "Cellar milk", mixture("cow-milk"));
     expect((await put({ foods: [plain] })).status).toBe(200);
     const id = await paste("Cellar cups\n2 cups cellar milk\n1 cup rice");
-    const bench = {
-      basis: "x",
-      label: "By hand",
-      evaporation: 0,
-      rows: [{ line: 0, foodId: "own-plain", grams: 200, role: "liquid", change: "as is", why: "" }],
-    };
+    const bench = benchOf([{ line: "l1", foodId: "own-plain", grams: 200, role: "liquid", change: "replaced" }], 6);
     expect((await save(app.address, `/api/recipes/demo-1/table`, tableOf({}))).status).toBe(200);
     expect((await save(app.address, `/api/recipes/demo-1/bench`, bench)).status).toBe(200);
     expect((await uses("own-plain")).json).toMatchObject({ recipes: [{ id }], more: false, benches: [{ id: "demo-1" }] });

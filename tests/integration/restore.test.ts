@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import fc from "fast-check";
 import { afterAll, beforeAll, describe, expect, it, vi } from "vitest";
+import { benchOf } from "../support/bench";
 import { RECIPE_LIMITS, type Recipe } from "../../src/core/recipe";
 import * as db from "../../src/db";
 import { canUndoRestore, makeBackup, readBackup, restoreBackup, undoRestore } from "../../src/server/backup";
@@ -54,12 +55,7 @@ const PLAIN: Recipe = {
   evaporation: null,
   archetype: null,
 };
-const BENCH = {
-  basis: "",
-  label: "By hand",
-  evaporation: 10,
-  rows: [{ line: 2, foodId: "jaggery", grams: 200, role: "sweetener" as const, change: "replaced" as const, why: "" }],
-};
+const BENCH = benchOf([{ line: "l3", foodId: "jaggery", grams: 200, role: "sweetener", change: "replaced" }], 4);
 
 describe("what is accepted can be restored", () => {
   const text = (most: number) =>
@@ -138,12 +134,13 @@ describe("what is accepted can be restored", () => {
   it("a version worked on from one that the clock has after it, and what is told of both", async () => {
     const [id = ""] = await addRecipes([PLAIN]);
     await saveTable(id, { document: tableOf({ rules: ["vegan"], servings: 4 }), revision: 0 });
-    const parent = await keepVersion(id, BENCH, false);
+    const bench = { ...BENCH, madeFor: { ...BENCH.madeFor, rules: ["vegan"] } };
+    const parent = await keepVersion(id, bench, false);
     const { revisions } = await workOnFrom(parent);
     vi.useFakeTimers({ now: Date.now() - 400 * 86_400_000, toFake: ["Date"] });
     try {
-      await saveBench(id, { document: { ...BENCH, from: parent }, revision: revisions.bench });
-      const child = await keepVersion(id, { ...BENCH, from: parent }, false);
+      await saveBench(id, { document: { ...bench, from: parent }, revision: revisions.bench });
+      const child = await keepVersion(id, { ...bench, from: parent }, false);
       await describeVersion(child, { label: "x".repeat(100), why: "w".repeat(1000), whom: "v".repeat(2000) });
       const before = await rows();
       const { text: copy } = await makeBackup();

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { food, read, tableOf } from "../../../tests/support/kitchen";
 import { DEMO_RECIPES, HANDLING, REFERENCE } from "../../data";
 import type { VersionRow } from "../substitution";
-import { basisOf, differenceWords, foodsWith, lineDifferences, reopened, stepsFor, stored, type ComparedLine } from ".";
+import { differenceWords, foodsWith, lineDifferences, rebased, stepsFor, stored, type ComparedLine } from ".";
 
 const line = (key: string, foodId: string, grams: number): ComparedLine => ({ key, name: foodId, foodId, grams });
 
@@ -22,17 +22,19 @@ describe("line by line", () => {
 
 describe("a recipe that presses its own milk", () => {
   const kheer = read(DEMO_RECIPES[14]?.text ?? "");
-  const rows = kheer.lines.map((each): VersionRow => ({ line: each.index, food: each.food, grams: each.grams, role: each.role, change: "as is", why: "" }));
+  const rows = kheer.lines.map((each): VersionRow => ({ line: each.id, food: each.food, grams: each.grams, role: each.role, change: "as is", why: "" }));
   it("comes back on the bench, milk and all", () => {
-    const state = { label: "By hand", version: { rows, evaporation: 100 }, from: "v1" };
-    const basis = basisOf(kheer, tableOf());
-    expect(reopened(stored(state, basis), basis, REFERENCE.foods)).toBeNull();
-    expect(reopened(stored(state, basis), basis, foodsWith(kheer, REFERENCE.foods))).toEqual(state);
+    const { servings } = kheer.recipe;
+    const state = { label: "By hand", byHand: true, version: { rows, evaporation: 100 }, from: "v1" };
+    const kept = stored(state, kheer, tableOf({ servings }));
+    expect(rebased(kept, kheer, tableOf({ servings }), foodsWith(kheer, REFERENCE.foods))).toEqual({ state, since: [] });
   });
   it("needs no pressing where another milk stands for it", () => {
-    const changed = rows.map((row): VersionRow => (row.line === 0 ? { ...row, food: food("soy-milk"), change: "replaced", why: "no oats" } : row));
+    const changed = rows.map((row): VersionRow =>
+      row.line === kheer.readings[0]?.line.id ? { ...row, food: food("soy-milk"), change: "replaced", why: "no oats" } : row,
+    );
     const steps = stepsFor(kheer, { rows: changed, evaporation: kheer.evaporation.grams.value }, tableOf({ servings: 4 }), HANDLING);
-    expect(steps[0]).toMatchObject({ from: 0, segments: [{ kind: "removed" }], why: "needless: no oats" });
+    expect(steps[0]).toMatchObject({ from: kheer.steps[0]?.step.id, segments: [{ kind: "removed" }], why: "needless: no oats" });
     expect(steps.flatMap(({ segments }) => segments).find(({ kind }) => kind === "changed")?.text).toMatch(/^soya milk/);
   });
 });

@@ -1,6 +1,7 @@
 import type { Food, Role } from "../food";
-import type { ReadRecipe } from "../recipe";
-import type { DiningTable, Version, VersionRow } from "../substitution";
+import type { LineId, ReadRecipe } from "../recipe";
+import { LIMIT_NAMES, scaledFor, type DiningTable, type Version, type VersionRow } from "../substitution";
+import { formatGrams, formatNumber } from "../units";
 
 /** What is on the bench: a version being worked on, and what it started from. */
 export interface BenchState {
@@ -8,47 +9,72 @@ export interface BenchState {
   readonly version: Version;
   /** The kept version it was worked on from, by id; absent where from the recipe. */
   readonly from?: string;
+  /** Chosen or changed by hand: it gives way to nothing by itself. */
+  readonly byHand: boolean;
 }
 
-/** A bench as stored: foods by id. `basis` tells which recipe and table it was made for. */
+/** A row as stored: foods by id, and what the recipe's line was at the time, for the servings of the bench. */
+export interface StoredRow {
+  readonly line: LineId | null;
+  readonly foodId: string | null;
+  readonly grams: number;
+  readonly role: Role;
+  readonly change: VersionRow["change"];
+  readonly why: string;
+  /** Null for an added food, and where it was stored before this was. */
+  readonly was: { readonly foodId: string; readonly name: string; readonly grams: number } | null;
+}
+
+/** A bench as stored, with the table that it was worked out for. */
 export interface StoredBench {
-  readonly basis: string;
+  readonly schema: 2;
+  readonly madeFor: Pick<DiningTable, "rules" | "limits" | "servings" | "serve">;
+  readonly byHand: boolean;
   readonly label: string;
   readonly evaporation: number;
   readonly from?: string;
-  readonly rows: readonly {
-    readonly line: number | null;
-    readonly foodId: string | null;
-    readonly grams: number;
-    readonly role: Role;
-    readonly change: VersionRow["change"];
-    readonly why: string;
-  }[];
+  readonly rows: readonly StoredRow[];
 }
 
-/** Identifies what a bench was worked out for; another recipe or table makes it void. */
-export function basisOf(read: ReadRecipe, table: DiningTable): string {
-  const text = JSON.stringify([
-    read.lines.map((line) => [line.index, line.food.id, Math.round(line.grams * 100), line.role]),
-    read.archetype,
-    Math.round(read.evaporation.grams.value),
-    table.rules,
-    table.limits,
-    table.servings,
-    table.serve,
-  ]);
-  let hash = 2166136261;
-  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 16777619);
-  return (hash >>> 0).toString(36);
+/** What has changed under a bench since it was worked on. */
+export type Since =
+  | { readonly kind: "servings"; readonly before: number; readonly after: number }
+  | { readonly kind: "served"; readonly before: string; readonly after: string }
+  | { readonly kind: "rules"; readonly more: readonly string[]; readonly fewer: readonly string[] }
+  | { readonly kind: "limits"; readonly after: DiningTable["limits"] }
+  | { readonly kind: "line"; readonly before: string; readonly after: string; readonly follows: boolean }
+  | { readonly kind: "new line"; readonly name: string }
+  | { readonly kind: "line gone"; readonly name: string; readonly kept: string | null };
+
+/** A stored bench laid for a recipe and a table as they are now. */
+export interface Rebased {
+  readonly state: BenchState;
+  readonly since: readonly Since[];
 }
 
-export const stored = ({ label, version, from }: BenchState, basis: string): StoredBench => ({
-  basis,
-  label,
-  ...(from === undefined ? {} : { from }),
-  evaporation: version.evaporation,
-  rows: version.rows.map(({ line, food, grams, role, change, why }) => ({ line, foodId: food?.id ?? null, grams, role, change, why })),
-});
+export function stored({ label, version, from, byHand }: BenchState, read: ReadRecipe, table: DiningTable): StoredBench {
+  const lines = new Map(scaledFor(read, table.servings).lines.map((line) => [line.id, line] as const));
+  return {
+    schema: 2,
+    madeFor: { rules: table.rules, limits: table.limits, servings: table.servings, serve: table.serve },
+    byHand,
+    label,
+    ...(from === undefined ? {} : { from }),
+    evaporation: version.evaporation,
+    rows: version.rows.map(({ line, food, grams, role, change, why }) => {
+      const source = line === null ? undefined : lines.get(line);
+      return {
+        line,
+        foodId: food?.id ?? null,
+        grams,
+        role,
+        change,
+        why,
+        was: source ? { foodId: source.food.id, name: source.food.name, grams: source.grams } : null,
+      };
+    }),
+  };
+}
 
 /** The foods of a kitchen and those that a recipe presses itself, by id. */
 export function foodsWith(read: Pick<ReadRecipe, "lines">, foods: ReadonlyMap<string, Food>): ReadonlyMap<string, Food> {
@@ -58,19 +84,90 @@ export function foodsWith(read: Pick<ReadRecipe, "lines">, foods: ReadonlyMap<st
 
 /** How many rows of a stored bench name a food that is not (any more) in the pantry: then it cannot be opened again. */
 export const rowsWithoutFood = (bench: StoredBench | null, foods: ReadonlyMap<string, Food>): number =>
-  bench?.rows.filter(({ foodId }) => foodId !== null && !foods.has(foodId)).length ?? 0;
+  bench?.rows.filter(({ foodId, change }) => foodId !== null && change !== "as is" && !foods.has(foodId)).length ?? 0;
 
-export function reopened(bench: StoredBench | null, basis: string, foods: ReadonlyMap<string, Food>): BenchState | null {
-  if (!bench || bench.basis !== basis) return null;
-  const rows = bench.rows.map(({ foodId, ...row }): VersionRow | null => {
-    const food = foodId === null ? null : foods.get(foodId);
-    return food === undefined ? null : { ...row, food };
+/** Amounts closer than this are the same, as a share. */
+const SAME_SHARE = 0.005;
+
+/**
+ * Lays a stored bench for the recipe and table as they are now: every amount scaled to the servings, lines that were as
+ * handed down follow the recipe, what a hand has set stays, and what changed since is told. Nothing set by hand is lost: what
+ * stood for a line that is gone is laid on as an added food. Null where nothing is stored, or a food of it is not there.
+ */
+export function rebased(bench: StoredBench | null, read: ReadRecipe, table: DiningTable, foods: ReadonlyMap<string, Food>): Rebased | null {
+  if (!bench || rowsWithoutFood(bench, foods) > 0) return null;
+  const { madeFor } = bench;
+  const factor = table.servings / madeFor.servings;
+  const { lines } = scaledFor(read, table.servings);
+  const byId = new Map(lines.map((line) => [line.id, line] as const));
+  const since: Since[] = tableChanges(madeFor, table);
+
+  const rows = bench.rows.flatMap(({ foodId, was, ...row }): VersionRow[] => {
+    const food = foodId === null ? null : (foods.get(foodId) ?? null);
+    const grams = row.grams * factor;
+    if (row.line === null) return [{ ...row, food, grams }];
+    const source = byId.get(row.line);
+    const own = row.change === "as is" || row.change === "amount";
+    const name = was?.name ?? food?.name ?? "";
+    if (!source) {
+      since.push({ kind: "line gone", name, kept: own || !food ? null : food.name });
+      return own || !food ? [] : [{ ...row, line: null, food, grams, change: "added" }];
+    }
+    const other = was !== null && was.foodId !== source.food.id;
+    if (other || (was !== null && Math.abs(was.grams * factor - source.grams) > SAME_SHARE * source.grams))
+      since.push({
+        kind: "line",
+        before: `${name.toLowerCase()} ${formatGrams(was.grams * factor)} g`,
+        after: `${source.food.name.toLowerCase()} ${formatGrams(source.grams)} g`,
+        follows: row.change === "as is" || (own && other),
+      });
+    // A line as handed down follows the recipe; an amount set by hand stays with the food it was set for.
+    if (row.change === "as is" || (own && other)) return [{ ...row, food: source.food, grams: source.grams, role: source.role, change: "as is", why: "" }];
+    return [{ ...row, food, grams }];
   });
-  return rows.some((row) => row === null)
-    ? null
-    : {
-        label: bench.label,
-        version: { rows: rows.flatMap((row) => row ?? []), evaporation: bench.evaporation },
-        ...(bench.from === undefined ? {} : { from: bench.from }),
-      };
+  const there = new Set(bench.rows.map(({ line }) => line));
+  for (const { id, food, grams, role } of lines) {
+    if (there.has(id)) continue;
+    since.push({ kind: "new line", name: food.name });
+    rows.push({ line: id, food, grams, role, change: "as is", why: "" });
+  }
+  const { label, from, byHand } = bench;
+  return { state: { label, byHand, version: { rows, evaporation: bench.evaporation * factor }, ...(from === undefined ? {} : { from }) }, since };
+}
+
+function tableChanges(before: StoredBench["madeFor"], after: DiningTable): Since[] {
+  const more = after.rules.filter((rule) => !before.rules.includes(rule));
+  const fewer = before.rules.filter((rule) => !after.rules.includes(rule));
+  const limits = (table: Pick<DiningTable, "limits">) => JSON.stringify([...table.limits].sort((a, b) => a.id.localeCompare(b.id)));
+  return [
+    ...(before.servings === after.servings ? [] : [{ kind: "servings" as const, before: before.servings, after: after.servings }]),
+    ...(before.serve === after.serve ? [] : [{ kind: "served" as const, before: before.serve, after: after.serve }]),
+    ...(more.length + fewer.length === 0 ? [] : [{ kind: "rules" as const, more, fewer }]),
+    ...(limits(before) === limits(after) ? [] : [{ kind: "limits" as const, after: after.limits }]),
+  ];
+}
+
+/** What changed, in a few words. `ruleName` calls a rule by its name. */
+export function sinceWords(change: Since, ruleName: (id: string) => string): string {
+  switch (change.kind) {
+    case "servings":
+      return `${formatNumber(change.before)} servings, now ${formatNumber(change.after)}: every amount is scaled`;
+    case "served":
+      return `served ${change.before}, now ${change.after}`;
+    case "rules": {
+      const more = change.more.length > 0 ? `kept now: ${change.more.map(ruleName).join(", ").toLowerCase()}` : "";
+      const fewer = change.fewer.length > 0 ? `no longer kept: ${change.fewer.map(ruleName).join(", ").toLowerCase()}` : "";
+      return [more, fewer].filter(Boolean).join("; ");
+    }
+    case "limits":
+      return change.after.length === 0
+        ? "no limit is set any more"
+        : `limits now: ${change.after.map(({ id, most }) => `${LIMIT_NAMES[id].name} at most ${formatNumber(most)} ${LIMIT_NAMES[id].unit}`.trim()).join(", ")}`;
+    case "line":
+      return `the recipe has ${change.after} (${change.before} before)${change.follows ? "" : "; what was set by hand stays"}`;
+    case "new line":
+      return `${change.name.toLowerCase()} is new in the recipe`;
+    case "line gone":
+      return `${change.name.toLowerCase()} is no longer among the lines that are read${change.kept === null ? "" : `; ${change.kept.toLowerCase()}, which stood for it, stays as an added food`}`;
+  }
 }

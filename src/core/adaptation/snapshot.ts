@@ -3,7 +3,7 @@ import type { Food, Role } from "../food";
 import type { HouseholdMeasures } from "../units";
 import { evaluate, type EvaluationInput, type Figures } from "../evaluate";
 import { rewriteSteps, type Handling, type RewrittenStep } from "../method";
-import type { ReadRecipe, Recipe } from "../recipe";
+import type { ReadRecipe, Recipe, StepId } from "../recipe";
 import {
   scaledFor,
   standingOf,
@@ -38,13 +38,14 @@ export interface SnapshotInput {
   readonly apart?: number;
 }
 
-/** A kept version: everything it was made from, and the figures as they were. Plain data; stored and reopened as it is. */
+/** A kept version: everything it was made from, and the figures as they were. */
 export interface Snapshot {
-  readonly schema: 1;
   readonly modelVersion: string;
   readonly label: string;
   readonly recipe: Recipe;
   readonly table: DiningTable;
+  /** The revisions of recipe and table that it was made on; null in versions from before they were noted. */
+  readonly madeOn: { readonly recipe: number; readonly table: number } | null;
   readonly factor: number;
   readonly rows: readonly (Omit<VersionRow, "food"> & {
     readonly food: Food | null;
@@ -86,18 +87,18 @@ export function recipeInput(read: ReadRecipe, table: DiningTable): EvaluationInp
 /** The steps of a recipe with a version's foods written in. What a line was pressed by is needless where something else stands for it. */
 export function stepsFor(read: ReadRecipe, version: Version, table: DiningTable, handling: ReadonlyMap<string, Handling>): RewrittenStep[] {
   const named = read.lines.map((line) => {
-    const reading = read.readings[line.index];
+    const reading = read.byLine.get(line.id);
     const own = reading?.kind === "read" && reading.food.id === line.food.id ? reading.description : line.food.name;
-    return { index: line.index, food: line.food, description: own };
+    return { id: line.id, food: line.food, description: own };
   });
   const drivenOff = { recipe: scaledFor(read, table.servings).evaporation.value, version: version.evaporation };
-  const needless = new Map<number, string>();
+  const needless = new Map<StepId, string>();
   for (const { line, change, why } of version.rows) {
     if (line === null || (change !== "replaced" && change !== "left out")) continue;
     for (const at of read.ledger.pressedIn.get(line) ?? []) needless.set(at, why);
   }
   return rewriteSteps(
-    read.steps.map(({ step }) => step.text),
+    read.steps.map(({ step }) => step),
     named,
     version.rows,
     handling,
@@ -115,6 +116,7 @@ export function snapshotOf(
   table: DiningTable,
   label: string,
   handling: ReadonlyMap<string, Handling>,
+  madeOn: NonNullable<Snapshot["madeOn"]>,
 ): Snapshot {
   const before = recipeInput(read, table);
   const after = versionInput(version, read, table);
@@ -123,25 +125,25 @@ export function snapshotOf(
   const { figures } = evaluate(after, reference.constants);
   const standing = standingOf(problem, version, figures);
   return {
-    schema: 1,
     modelVersion: reference.modelVersion,
     label,
     recipe: read.recipe,
     table,
+    madeOn,
     factor,
     measures: read.measures,
     rows: version.rows.map((row) => {
-      const source = row.line === null ? undefined : lines.find((line) => line.index === row.line);
+      const source = row.line === null ? undefined : lines.find((line) => line.id === row.line);
       return {
         ...row,
         recipeFood: source?.food.name ?? null,
-        recipeText: row.line === null ? null : (read.recipe.lines[row.line]?.text ?? null),
+        recipeText: row.line === null ? null : (read.byLine.get(row.line)?.line.text ?? null),
         recipeGrams: source?.grams ?? null,
       };
     }),
     steps: stepsFor(read, version, table, handling),
     notes: versionNotes(problem, version, figures),
-    verdict: tableVerdict(standing, table, partedWords(partedPortions(read, standing, problem.rules), whoseRules(table))),
+    verdict: tableVerdict(standing, problem, table, partedWords(partedPortions(read, standing, problem.rules), whoseRules(table))),
     asHandedDown: { input: plain(before), figures: evaluate(before, reference.constants).figures },
     forThisTable: { input: plain(after), figures },
   };

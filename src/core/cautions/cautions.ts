@@ -1,6 +1,6 @@
 import type { Food } from "../food";
 import { holdsFor, type When } from "../models/diet";
-import type { Archetype, Operation, ReadRecipe } from "../recipe";
+import type { Archetype, LineId, Operation, ReadRecipe } from "../recipe";
 import { baseOf, type AgeBand, type DiningTable, type LimitId } from "../substitution";
 
 /** Something to mind, said where it applies: all that is given must hold, any of each list. */
@@ -64,10 +64,10 @@ const any = <T>(asked: readonly T[] | undefined, there: readonly T[]): boolean =
 
 /** What a recipe, or a version of it with other foods, gives cautions to go by. */
 export function cautionInput(
-  { readings, ledger, steps, archetype, recipe }: ReadRecipe,
+  { readings, byLine, ledger, steps, archetype, recipe }: ReadRecipe,
   foods: readonly { readonly food: Food; readonly grams: number }[],
   servings: number,
-  pressed: readonly number[],
+  pressed: readonly LineId[],
 ): Omit<CautionInput, "table"> {
   const grams = new Map<string, number>();
   for (const each of foods) grams.set(each.food.id, (grams.get(each.food.id) ?? 0) + each.grams);
@@ -77,9 +77,9 @@ export function cautionInput(
     foods: [...new Map([...foods.map(({ food }) => food), ...named].map((food) => [food.id, food] as const)).values()],
     grams,
     pressed: pressed
-      .filter((index) => ledger.pressedIn.has(index))
-      .flatMap((index) => {
-        const each = readings[index];
+      .filter((line) => ledger.pressedIn.has(line))
+      .flatMap((line) => {
+        const each = byLine.get(line);
         return each && "food" in each ? [each.food] : [];
       }),
     operations: steps.flatMap((step) => step.operations),

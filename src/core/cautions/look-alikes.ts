@@ -2,7 +2,7 @@ import { recipeInput } from "../adaptation";
 import { evaluatePoint, type PropertyId } from "../evaluate";
 import type { Food, Reference } from "../food";
 import { judge, type Rule } from "../models/diet";
-import type { ReadRecipe } from "../recipe";
+import type { LineId, ReadRecipe } from "../recipe";
 import type { DiningTable } from "../substitution";
 
 /** A group of foods that are taken for one another, with what tells them apart. */
@@ -15,8 +15,7 @@ export interface LookAlikes {
 
 /** What comes of taking a food's look-alike for it, in the same weight. */
 export interface Mistake {
-  /** Place of the line. */
-  readonly line: number;
+  readonly line: LineId;
   readonly food: Food;
   readonly other: Food;
   readonly apart: string;
@@ -49,7 +48,7 @@ export function mistakes(read: ReadRecipe, table: DiningTable, groups: readonly 
   ];
   const found: (Mistake & { readonly harm: number })[] = [];
   for (const line of read.lines) {
-    const reading = read.readings[line.index];
+    const reading = read.byLine.get(line.id);
     const said = reading && "description" in reading ? wordsOf(reading.description) : "";
     const group = groups.find((each) => each.foods.includes(line.food.id) && each.ambiguous.some((words) => wordsOf(words) === said));
     if (!group) continue;
@@ -57,7 +56,7 @@ export function mistakes(read: ReadRecipe, table: DiningTable, groups: readonly 
     for (const id of group.foods) {
       const other = foods.get(id);
       if (!other || id === line.food.id) continue;
-      const lines = input.lines.map((each, i) => (read.lines[i]?.index === line.index ? { ...each, food: other } : each));
+      const lines = input.lines.map((each, i) => (read.lines[i]?.id === line.id ? { ...each, food: other } : each));
       const after = evaluatePoint({ ...input, lines }, constants);
       const changes = least.flatMap(([property, from]) => {
         const [a, b] = [before[property].value, after[property].value];
@@ -67,7 +66,7 @@ export function mistakes(read: ReadRecipe, table: DiningTable, groups: readonly 
       const harm = changes.reduce((sum, each) => sum + Math.min(10, each.harm), 0) + 20 * breaks.length;
       if (harm > 0 && (worst === null || harm > worst.harm))
         worst = {
-          line: line.index,
+          line: line.id,
           food: line.food,
           other,
           apart: group.apart,

@@ -3,15 +3,22 @@ import { food } from "../../../tests/support/kitchen";
 import { HANDLING } from "../../data";
 import type { VersionRow } from "../substitution";
 import { USUAL_HOUSEHOLD } from "../units";
-import { rewriteSteps, type NamedLine } from "./rewrite";
+import { rewriteSteps as rewriteStepsOf, type NamedLine } from "./rewrite";
+
+const rewriteSteps = (texts: readonly string[], ...rest: ParametersAfterFirst) =>
+  rewriteStepsOf(
+    texts.map((step, i) => ({ id: `s${i}`, text: step })),
+    ...rest,
+  );
+type ParametersAfterFirst = Parameters<typeof rewriteStepsOf> extends [unknown, ...infer Rest] ? Rest : never;
 
 const lines: readonly NamedLine[] = [
-  { index: 0, food: food("cow-milk"), description: "full-cream milk" },
-  { index: 1, food: food("sugar"), description: "sugar" },
-  { index: 2, food: food("cashew"), description: "cashews, broken" },
+  { id: "l0", food: food("cow-milk"), description: "full-cream milk" },
+  { id: "l1", food: food("sugar"), description: "sugar" },
+  { id: "l2", food: food("cashew"), description: "cashews, broken" },
 ];
 const row = (line: number | null, id: string | null, grams: number, change: VersionRow["change"], why = ""): VersionRow => ({
-  line,
+  line: line === null ? null : `l${line}`,
   food: id === null ? null : food(id),
   grams,
   role: id ? food(id).role : "crunch",
@@ -68,7 +75,7 @@ describe("steps made over", () => {
       same,
       CUPS,
     );
-    expect(made.map((step) => step.from)).toEqual([0, null, 1]);
+    expect(made.map((step) => step.from)).toEqual(["s0", null, "s1"]);
     expect(text(made)[1]).toMatch(/Slake 20 g cornflour/);
   });
   it("says when it is to be cooked down less", () => {

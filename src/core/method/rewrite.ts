@@ -1,6 +1,6 @@
 import type { Food } from "../food";
 import { formatGrams, type HouseholdMeasures } from "../units";
-import { kitchenMeasure, mentionsOf, namesOfLine } from "../recipe";
+import { kitchenMeasure, mentionsOf, namesOfLine, type LineId, type StepId } from "../recipe";
 import type { VersionRow } from "../substitution";
 
 /** A piece of a step: as it was, written in anew, or struck out. */
@@ -10,8 +10,8 @@ export interface Segment {
 }
 
 export interface RewrittenStep {
-  /** Place among the recipe's steps; null for a step that the version adds. */
-  readonly from: number | null;
+  /** The recipe's step; null for one that the version adds. */
+  readonly from: StepId | null;
   readonly segments: readonly Segment[];
   /** Why it changed or was added; empty where it did not. */
   readonly why: string;
@@ -26,7 +26,7 @@ export interface Handling {
 
 /** A recipe line as the steps may name it. */
 export interface NamedLine {
-  readonly index: number;
+  readonly id: LineId;
   readonly food: Food;
   /** The words of the line without its amount. */
   readonly description: string;
@@ -36,24 +36,24 @@ export interface NamedLine {
  * Writes a version's foods into the recipe's steps: each mention of a line that changed is replaced, struck out or given
  * its new amount; foods added are named beside the first line of their role, or get a step of their own; what has to be
  * got ready beforehand comes first. `drivenOff` are grams of water, as handed down and now;
- * amounts are told in the household's measures. Steps in `needless` (place to reason) are struck out whole.
+ * amounts are told in the household's measures. Steps in `needless` (with the reason) are struck out whole.
  */
 export function rewriteSteps(
-  steps: readonly string[],
+  steps: readonly { readonly id: StepId; readonly text: string }[],
   lines: readonly NamedLine[],
   rows: readonly VersionRow[],
   handling: ReadonlyMap<string, Handling>,
   drivenOff: { readonly recipe: number; readonly version: number },
   measures: HouseholdMeasures,
-  needless: ReadonlyMap<number, string> = new Map(),
+  needless: ReadonlyMap<StepId, string> = new Map(),
 ): RewrittenStep[] {
-  const find = mentionsOf(lines.map(({ index, food, description }) => ({ key: index, names: namesOfLine(description, food) })));
+  const find = mentionsOf(lines.map(({ id, food, description }) => ({ key: id, names: namesOfLine(description, food) })));
   const byLine = new Map(rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
   const added = rows.filter((row) => row.change === "added" && row.food);
-  const named = new Set<number>();
+  const named = new Set<LineId>();
   const placed = new Set<VersionRow>();
 
-  const rewritten = steps.map((step, from): RewrittenStep => {
+  const rewritten = steps.map(({ id: from, text: step }): RewrittenStep => {
     const dropped = needless.get(from);
     if (dropped !== undefined) return { from, segments: [{ text: step, kind: "removed" }], why: `needless: ${dropped}` };
     const segments: Segment[] = [];

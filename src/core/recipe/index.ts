@@ -6,12 +6,16 @@ export {
   type BalancedLine,
   type ComponentUse,
   type LineChoice,
+  type LineId,
+  type PartId,
+  type StepId,
   type Recipe,
   type RecipeComponent,
   type RecipeLine,
   type RecipeStep,
 } from "./recipe";
 export { ATTENTIONS, HEATS, OPERATIONS, type Operation, type StepChoice, type StepMinutes, type StepTake } from "./operations";
+export { pressedId } from "./pressing";
 export { mentionsOf, namesOfLine } from "./mentions";
 export { type LedgerEntry } from "./take-step";
 export { type LedgerProblem } from "./walk";

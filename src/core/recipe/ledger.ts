@@ -5,12 +5,12 @@ import type { Operation } from "./operations";
 import { Pot } from "./pot";
 import type { LineReading } from "./read-line";
 import type { ReadStepWithTakes } from "./read-steps";
-import type { BalancedLine, Recipe } from "./recipe";
+import type { BalancedLine, LineId, Recipe, StepId } from "./recipe";
 import { pressingSteps, takeStep, type LedgerEntry, type LedgerMass } from "./take-step";
 import { potOf, putLine, straightIn, type LedgerProblem, type Walk } from "./walk";
 
-/** A line as it ends in the sweet; `index` is its place in the recipe. */
-export type LedgerLine = BalancedLine & { readonly index: number };
+/** A line as it ends in the sweet. */
+export type LedgerLine = BalancedLine & { readonly id: LineId };
 
 export interface Ledger {
   readonly entries: readonly LedgerEntry[];
@@ -32,8 +32,8 @@ export interface Ledger {
   readonly takenUp: number;
   readonly problems: readonly LedgerProblem[];
   readonly lines: readonly LedgerLine[];
-  /** For lines that are pressed here: the steps, by their places, that do it. */
-  readonly pressedIn: ReadonlyMap<number, readonly number[]>;
+  /** For lines that are pressed here: the steps that do it. */
+  readonly pressedIn: ReadonlyMap<LineId, readonly StepId[]>;
 }
 
 /** Operations by which water goes, how much unless a time is told is not known. */
@@ -55,6 +55,7 @@ export function ledgerOf(
   const walk: Walk = {
     recipe,
     readings,
+    byLine: new Map(readings.map((reading) => [reading.line.id, reading] as const)),
     steps,
     structure,
     constants,
@@ -94,7 +95,7 @@ export function ledgerOf(
       sweet,
       apart.map(({ pot }) => pot),
     ),
-    pressedIn: new Map([...walk.pressings].map(([index, { until, component }]) => [index, pressingSteps(walk, index, until, component)] as const)),
+    pressedIn: new Map([...walk.pressings].map(([line, { until, component }]) => [line, pressingSteps(walk, line, until, component)] as const)),
   };
 }
 
@@ -124,12 +125,12 @@ function broughtTogether(walk: Walk): LedgerEntry[] {
 function allAtOnce(walk: Walk): LedgerEntry {
   const went: LedgerMass[] = [];
   const told: string[] = [];
-  walk.readings.forEach((line, index) => {
+  walk.readings.forEach((line) => {
     if (line.kind !== "read") return;
-    const group = walk.recipe.lines[index]?.component;
+    const group = line.line.component;
     const sweet = potOf(walk, undefined);
     const { share, pot } = group === undefined ? { share: 1, pot: sweet } : straightIn(walk, group, sweet);
-    const { item, told: cooked } = putLine(walk, pot, line, index, share);
+    const { item, told: cooked } = putLine(walk, pot, line, share);
     if (pot !== sweet) return;
     if (cooked) told.push(cooked);
     went.push({ name: line.food.name, grams: item.grams });
@@ -140,21 +141,22 @@ function allAtOnce(walk: Walk): LedgerEntry {
 
 /** The lines as they ended in the sweet and beside it. */
 function linesOf({ readings, wastes, pressings }: Walk, sweet: Pot, apart: readonly Pot[]): LedgerLine[] {
-  const gramsIn = (pot: Pot, index: number) => pot.items.reduce((sum, item) => sum + (item.index === index ? item.grams : 0), 0);
-  return readings.flatMap((reading, index): LedgerLine[] => {
-    const [inside, beside] = [gramsIn(sweet, index), apart.reduce((sum, pot) => sum + gramsIn(pot, index), 0)];
+  const gramsIn = (pot: Pot, id: LineId) => pot.items.reduce((sum, item) => sum + (item.line === id ? item.grams : 0), 0);
+  return readings.flatMap((reading): LedgerLine[] => {
+    const { id } = reading.line;
+    const [inside, beside] = [gramsIn(sweet, id), apart.reduce((sum, pot) => sum + gramsIn(pot, id), 0)];
     const grams = inside + beside;
     if (reading.kind !== "read" || grams < 1e-6) return [];
-    const { food = reading.food, grams: whole = reading.grams.value, sd = reading.grams.sd } = pressings.get(index)?.milk ?? {};
-    const role = pressings.has(index) ? "liquid" : reading.role;
-    const waste = wastes.get(index);
+    const { food = reading.food, grams: whole = reading.grams.value, sd = reading.grams.sd } = pressings.get(id)?.milk ?? {};
+    const role = pressings.has(id) ? "liquid" : reading.role;
+    const waste = wastes.get(id);
     return [
       {
         food,
         grams,
         sd: (sd * grams) / Math.max(1e-9, whole),
         role,
-        index,
+        id,
         ...(inside < 1e-6 ? { apart: true } : {}),
         ...(waste === undefined ? {} : { bought: grams / (1 - waste) }),
       },

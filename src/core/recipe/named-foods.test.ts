@@ -58,7 +58,7 @@ describe("what a line names beside its food", () => {
     expect(beside("1 cup sugar (see the note), finely ground, plus more for dusting")?.words).toEqual([]);
     expect(besideIn("1 cup sugar, zibibbo", null, false, context.find).words).toEqual([]);
     const recipe = read("Halwa\n\n1 cup semolina\n1 cup sugar\n\nMethod\nStir in the sugar and simmer with the lid on.\nSprinkle with zibibbo on top.");
-    expect(recipe.unlisted).toEqual([{ step: 1, food: null, words: "zibibbo", made: false }]);
+    expect(recipe.unlisted).toEqual([{ step: "s2", food: null, words: "zibibbo", made: false }]);
   });
 
   // Words that only look like a tool, a likeness or a refusal; foods that look like what was done.
@@ -92,7 +92,7 @@ describe("what a line names beside its food", () => {
 
   it("leaves a choice open until it is settled: a breach only where all of it is", () => {
     const judged = (text: string) =>
-      findings(judgedLines(read(`Halwa\n\n1 cup semolina\n${text}`)), rulesAt(tableOf({ rules: ["vegan"] }), RULES)).filter(({ line }) => line === 1);
+      findings(judgedLines(read(`Halwa\n\n1 cup semolina\n${text}`)), rulesAt(tableOf({ rules: ["vegan"] }), RULES)).filter(({ line }) => line === "l2");
     expect(judged("2 tbsp coconut oil or ghee").map(({ verdict }) => verdict)).toEqual(["ask", "ask"]);
     expect(judged("2 tbsp ghee or butter").map(({ verdict }) => verdict)).toContain("avoid");
     const { ghee } = { ghee: read("Halwa\n\n2 tbsp coconut oil or ghee").readings[0] };
@@ -104,11 +104,11 @@ describe("what a line names beside its food", () => {
     const table = tableOf({ rules: ["vegan"] });
     expect(recipe.lines.map(({ food }) => food.id)).toEqual(["besan", "sugar", "water"]);
     expect(findings(judgedLines(recipe), rulesAt(table, RULES))).toMatchObject([
-      { line: 0, verdict: "avoid", food: "ghee", reason: "Ghee: is dairy, and the line names it" },
+      { line: "l1", verdict: "avoid", food: "ghee", reason: "Ghee: is dairy, and the line names it" },
     ]);
     const of = problem(recipe, table);
     const version = {
-      rows: of.lines.map(({ index, food, grams, role }) => ({ line: index, food, grams, role, change: "as is" as const, why: "" })),
+      rows: of.lines.map(({ id, food, grams, role }) => ({ line: id, food, grams, role, change: "as is" as const, why: "" })),
       evaporation: 0,
     };
     const notes = versionNotes(of, version, evaluate(of, of.reference.constants).figures);

@@ -3,6 +3,7 @@ import { INDEX, type Constants, type Food } from "../food";
 import { evaporationRate } from "../process";
 import { formatGrams } from "../units";
 import type { StepReading } from "./read-step";
+import type { LineId } from "./recipe";
 
 /** Mass, and of it water and fat, g. */
 export interface PotState {
@@ -13,7 +14,7 @@ export interface PotState {
 
 /** What of one line is in a pot, g, and the water that it took up. */
 export interface PotItem {
-  readonly index: number;
+  readonly line: LineId;
   readonly food: Food;
   readonly grams: number;
   soaked: number;
@@ -49,12 +50,12 @@ export class Pot {
   /** A step of its own was done. */
   begun = false;
 
-  put(index: number, food: Food, grams: number, sd: number): PotItem {
+  put(line: LineId, food: Food, grams: number, sd: number): PotItem {
     this.mass += grams;
     this.water += (grams * (food.per100g[INDEX.water] ?? 0)) / 100;
     this.fat += (grams * (food.per100g[INDEX.fat] ?? 0)) / 100;
     this.linesVariance += sd ** 2;
-    const item = { index, food, grams, soaked: 0 };
+    const item = { line, food, grams, soaked: 0 };
     this.items.push(item);
     return item;
   }
@@ -90,9 +91,9 @@ export class Pot {
   }
 
   /** One food takes the place of all that was in it. */
-  becomes(index: number, food: Food, grams: number, sd: number): void {
+  becomes(line: LineId, food: Food, grams: number, sd: number): void {
     Object.assign(this, { mass: 0, water: 0, fat: 0, items: [], net: 0, openSd: 0, otherVariance: 0, linesVariance: 0 });
-    this.put(index, food, grams, sd);
+    this.put(line, food, grams, sd);
   }
 
   /** The scale says what it weighs: that it is off by no more. */

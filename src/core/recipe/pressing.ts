@@ -1,30 +1,31 @@
 import type { Food } from "../food";
 import { make, type MilkMaking } from "../making";
+import type { LineId } from "./recipe";
 import { foodFromMaking, type PantryTables } from "../pantry";
 
 /** What is pressed out of a pot, as one food. */
 export interface Pressed {
-  /** Place of the line that is pressed. */
-  readonly index: number;
+  /** The line that is pressed. */
+  readonly line: LineId;
   readonly milk: { readonly food: Food; readonly grams: number; readonly sd: number };
 }
 
-/** Id of a food that a recipe presses itself, by the place of its line. */
-const pressedId = (index: number): string => `pressed-${index}`;
+/** Id of a food that a recipe presses itself, by its line. */
+export const pressedId = (line: LineId): string => `pressed-${line}`;
 
 /**
  * Presses a pot of one nut, grain or seed and water: the milk takes the place of both. In words what keeps it from being
  * reckoned; null where there is nothing in the pot that milk is pressed from.
  */
 export function pressed(
-  items: readonly { readonly index: number; readonly food: Food; readonly grams: number }[],
+  items: readonly { readonly line: LineId; readonly food: Food; readonly grams: number }[],
   soaked: boolean,
   { foods, tables }: { readonly foods: ReadonlyMap<string, Food>; readonly tables: PantryTables },
 ): Pressed | string | null {
   const materials = items.filter(({ food }) => tables.making.milks.some(({ foodId }) => foodId === food.id));
   const [material] = materials;
   if (!material) return null;
-  if (new Set(materials.map(({ index }) => index)).size > 1)
+  if (new Set(materials.map(({ line }) => line)).size > 1)
     return `${materials.map(({ food }) => food.name.toLowerCase()).join(" and ")} are pressed together: what leaves with the pulp is not known. Press them in components of their own.`;
   const waters = items.filter(({ food }) => food.id === "water");
   const others = items.filter((item) => item !== material && !waters.includes(item));
@@ -49,7 +50,7 @@ export function pressed(
   if (!part) return "The pulp would hold all the water: give it more.";
   const food = foodFromMaking(
     {
-      id: pressedId(material.index),
+      id: pressedId(material.line),
       name: `${part.name}, pressed here`,
       synonyms: [],
       family: "drink",
@@ -68,7 +69,7 @@ export function pressed(
   );
   if (!food) return null;
   return {
-    index: material.index,
+    line: material.line,
     milk: { food, grams: part.grams.value, sd: part.grams.sd },
   };
 }

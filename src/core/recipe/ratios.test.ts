@@ -35,8 +35,12 @@ describe("ratios", () => {
   });
   it("that a recipe seems to keep are offered by what goes with what", () => {
     const { readings } = readOf(["200 g besan", { role: "bulk" }], ["50 g semolina", { role: "body" }], ["250 g sugar"], ["125 g ghee"]);
-    expect(ratiosFor(readings, 2)[0]).toEqual({ times: 1, of: [0, 1], words: "all the dry together" });
-    expect(ratiosFor(readings, 3)[0]).toMatchObject({ times: 0.5, of: [0, 1] });
+    expect(ratiosFor(readings, readings[2]?.line.id ?? "")[0]).toEqual({
+      times: 1,
+      of: readings.slice(0, 2).map(({ line }) => line.id),
+      words: "all the dry together",
+    });
+    expect(ratiosFor(readings, readings[3]?.line.id ?? "")[0]).toMatchObject({ times: 0.5, of: readings.slice(0, 2).map(({ line }) => line.id) });
   });
   it("hold when scaled, between what is weighed out, whatever the factor", () =>
     fc.assert(

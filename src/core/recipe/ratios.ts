@@ -1,32 +1,32 @@
 import { formatGrams } from "../units";
 import type { LineReading } from "./read-line";
+import type { LineId } from "./recipe";
 
 /** A ratio that a recipe seems to keep: a line is so many times others together. */
 export interface Ratio {
   readonly times: number;
-  /** Places of the lines it goes by. */
-  readonly of: readonly number[];
+  /** The lines it goes by. */
+  readonly of: readonly LineId[];
   /** "all the dry together", "the fine semolina". */
   readonly words: string;
 }
 
 /** Lines kept in proportion take their grams from the lines they go by. What goes round in a circle, or by an unread line, is asked. */
 export function withRatios(readings: readonly LineReading[]): LineReading[] {
-  const place = new Map(readings.map(({ line }, index) => [line.id, index] as const));
-  const settled = new Map<number, LineReading>();
-  const settle = (index: number, path: readonly number[]): LineReading | undefined => {
-    const reading = readings[index];
-    const known = settled.get(index);
+  const byLine = new Map(readings.map((reading) => [reading.line.id, reading] as const));
+  const settled = new Map<LineId, LineReading>();
+  const settle = (line: LineId, path: readonly LineId[]): LineReading | undefined => {
+    const reading = byLine.get(line);
+    const known = settled.get(line);
     if (known || !reading) return known;
     const { ratio } = reading.line.choice;
     if (!ratio || (reading.kind !== "read" && reading.kind !== "amount unknown")) return reading;
     const asked = (why: string): LineReading => ({ ...shared(reading), kind: "amount unknown", guesses: [], why });
-    if (path.includes(index)) return asked("It is kept in proportion to itself, in a circle");
+    if (path.includes(line)) return asked("It is kept in proportion to itself, in a circle");
     let [value, variance] = [0, 0];
     const names: string[] = [];
     for (const id of ratio.of) {
-      const other = place.get(id);
-      const by = other === undefined ? undefined : settle(other, [...path, index]);
+      const by = settle(id, [...path, line]);
       if (by?.kind !== "read") return asked("A line that it is kept in proportion to has no amount, or is gone");
       value += by.grams.value;
       variance += by.grams.sd ** 2;
@@ -40,10 +40,10 @@ export function withRatios(readings: readonly LineReading[]): LineReading[] {
       measure: "",
       optional: reading.kind === "read" && reading.optional,
     };
-    settled.set(index, made);
+    settled.set(line, made);
     return made;
   };
-  return readings.map((reading, index) => settle(index, []) ?? reading);
+  return readings.map((reading) => settle(reading.line.id, []) ?? reading);
 }
 
 const shared = ({ line, food, role, description, beside }: Extract<LineReading, { kind: "read" | "amount unknown" }>) => ({
@@ -58,10 +58,12 @@ const number = (times: number) => String(Math.round(times * 100) / 100);
 const DRY = ["body", "bulk", "binder"];
 
 /** The ratios by which a line could be kept: a sweetener by all the dry together, fat and liquid by what they go with. The likeliest first. */
-export function ratiosFor(readings: readonly LineReading[], index: number): Ratio[] {
-  const line = readings[index];
+export function ratiosFor(readings: readonly LineReading[], id: LineId): Ratio[] {
+  const line = readings.find((reading) => reading.line.id === id);
   if (line?.kind !== "read") return [];
-  const read = readings.flatMap((reading, other) => (reading.kind === "read" && other !== index && !reading.line.choice.ratio ? [{ reading, other }] : []));
+  const read = readings.flatMap((reading) =>
+    reading.kind === "read" && reading.line.id !== id && !reading.line.choice.ratio ? [{ reading, other: reading.line.id }] : [],
+  );
   const of = (words: string, test: (role: string) => boolean): Ratio[] => {
     const found = read.filter(({ reading }) => test(reading.role));
     const sum = found.reduce((total, { reading }) => total + reading.grams.value, 0);

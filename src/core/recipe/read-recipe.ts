@@ -11,15 +11,17 @@ import { stemsOf, unlistedIn, type Unlisted } from "./named-foods";
 import { mentionsOf, namesOfLine } from "./mentions";
 import { withRatios } from "./ratios";
 import { RECIPE_LIMITS } from "./limits";
-import type { Archetype, Recipe } from "./recipe";
+import type { Archetype, LineId, Recipe, StepId } from "./recipe";
 
 /** A recipe read: every line's reading, every step's, and what can be computed from those that are settled. */
 export interface ReadRecipe {
   readonly recipe: Recipe;
+  /** One for each line, in their order. */
   readonly readings: readonly LineReading[];
+  readonly byLine: ReadonlyMap<LineId, LineReading>;
   /** The settled lines as they end on the table, in order; `index` is the place of each in `recipe.lines`. */
   readonly lines: readonly LedgerLine[];
-  readonly unresolved: readonly number[];
+  readonly unresolved: readonly LineId[];
   readonly archetype: Archetype;
   readonly archetypeGuess: ArchetypeGuess;
   /** Water driven off less water taken up, g (below 0 where more is taken up); `apart`: of it in what is served beside. */
@@ -27,8 +29,8 @@ export interface ReadRecipe {
   /** Minutes of wet heat the steps state; null where they state none and it is taken to be cooked through. */
   readonly cookMinutes: number | null;
   readonly steps: readonly ReadStepWithTakes[];
-  /** What steps name though no line lists it; `step` is its place among the read steps. */
-  readonly unlisted: readonly (Unlisted & { readonly step: number })[];
+  /** What steps name though no line lists it. */
+  readonly unlisted: readonly (Unlisted & { readonly step: StepId })[];
   readonly structure: Structure;
   readonly ledger: Ledger;
   /** The household's measures that it was read by. */
@@ -45,13 +47,14 @@ export function readRecipe(recipe: Recipe, context: ReadingContext, constants: C
   const structure = structureOf(recipe);
   const steps = readSteps(recipe, readings, structure, by, constants.process.value);
   const ledger = ledgerOf(recipe, readings, steps, structure, constants, context);
-  const unresolved = readings.flatMap((reading, i) => (reading.kind === "food unknown" || reading.kind === "amount unknown" ? [i] : []));
+  const unresolved = readings.flatMap((reading) => ("why" in reading ? [reading.line.id] : []));
   const unlisted = unlistedOf(recipe, readings, structure, steps, by);
   const minutes = steps.reduce((sum, step) => sum + wetMinutes(step), 0);
   const evaporation = estimateEvaporation(recipe, ledger, archetype, constants.process.value.pan);
   return {
     recipe,
     readings,
+    byLine: new Map(readings.map((reading) => [reading.line.id, reading] as const)),
     lines: ledger.lines,
     unresolved,
     archetype,
@@ -81,7 +84,7 @@ function unlistedOf(
   ]);
   const all = new Map([...listed, ...named].map((food) => [food.id, food] as const));
   const known = new Set([...recipe.lines.map(({ text }) => text), ...[...structure.components.values()].map(({ name }) => name)].flatMap(stemsOf));
-  return steps.flatMap(({ step: { text } }, step) => {
+  return steps.flatMap(({ step: { text, id: step } }) => {
     const within = text.slice(0, RECIPE_LIMITS.stepCharacters);
     return unlistedIn(within, { mentions: mentionsIn(within), listed: all, known, find }).map((each) => ({ ...each, step }));
   });
@@ -95,8 +98,8 @@ function wetMinutes({ open, coveredMinutes, operations, minutes, timed }: ReadSt
 }
 
 function settled(readings: readonly LineReading[]): LedgerLine[] {
-  return readings.flatMap((reading, index) =>
-    reading.kind === "read" ? [{ food: reading.food, grams: reading.grams.value, sd: reading.grams.sd, role: reading.role, index }] : [],
+  return readings.flatMap((reading) =>
+    reading.kind === "read" ? [{ food: reading.food, grams: reading.grams.value, sd: reading.grams.sd, role: reading.role, id: reading.line.id }] : [],
   );
 }
 

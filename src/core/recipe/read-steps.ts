@@ -5,12 +5,12 @@ import { RECIPE_LIMITS } from "./limits";
 import { readAmount } from "./read-amount";
 import type { LineReading, ReadingContext } from "./read-line";
 import { readStep, type StepReading } from "./read-step";
-import type { Recipe } from "./recipe";
+import type { LineId, PartId, Recipe } from "./recipe";
 import type { Structure } from "./components";
 
 /** Something that goes in at a step. */
 export interface ReadTake {
-  readonly of: { readonly kind: "line"; readonly index: number } | { readonly kind: "component"; readonly id: string };
+  readonly of: { readonly kind: "line"; readonly id: LineId } | { readonly kind: "component"; readonly id: PartId };
   /** Above 0, at most 1: of the whole line or component. */
   readonly share: number;
   /** The text names it, the maker set it, or no step names it and this is where it must go in. */
@@ -21,7 +21,8 @@ export interface ReadStepWithTakes extends StepReading {
   readonly takes: readonly ReadTake[];
 }
 
-type Key = `line ${number}` | `component ${string}`;
+/** A line or a part of one recipe: one object for each, by which it is known. */
+type Taken = ReadTake["of"];
 
 const HALVES: Readonly<Record<string, number>> = {
   half: 0.5,
@@ -53,112 +54,111 @@ export function readSteps(
   constants: ProcessConstants,
 ): ReadStepWithTakes[] {
   const steps = recipe.steps.filter(({ text, choice }) => text.trim() !== "" || Object.keys(choice).length > 0).map((step) => readStep(step, constants));
-  const finders = new Map<string, FindMentions<Key>>();
-  const finderFor = (component: string | undefined) => {
+  const byLine = new Map(readings.map((reading) => [reading.line.id, reading] as const));
+  const lineOf = new Map(readings.map(({ line: { id } }): [LineId, Taken] => [id, { kind: "line", id }]));
+  const partOf = new Map([...structure.components.keys()].map((id): [PartId, Taken] => [id, { kind: "component", id }]));
+  const finders = new Map<string, FindMentions<Taken>>();
+  const finderFor = (component: PartId | undefined) => {
     const known = finders.get(component ?? "");
     if (known) return known;
-    const fresh = finderOf(recipe, readings, structure, component);
+    const fresh = finderOf(readings, structure, component, lineOf, partOf);
     finders.set(component ?? "", fresh);
     return fresh;
   };
   // Of a step that names one thing again and again the first time counts.
   const mentions = steps.map(({ step }) => {
-    const named = new Set<Key>();
+    const named = new Set<Taken>();
     return finderFor(step.component)(step.text.slice(0, RECIPE_LIMITS.stepCharacters)).filter(({ key }) => !named.has(key) && named.add(key));
   });
   const mentioned = new Set(mentions.flatMap((found) => found.map(({ key }) => key)));
-  const lineById = new Map(recipe.lines.map(({ id }, index) => [id, index] as const));
 
-  const left = new Map<Key, number>();
-  const rest = (key: Key) => left.get(key) ?? 1;
+  const left = new Map<Taken, number>();
+  const rest = (of: Taken) => left.get(of) ?? 1;
+  const readingOf = (of: Taken) => (of.kind === "line" ? byLine.get(of.id) : undefined);
   const takes: ReadTake[][] = steps.map(() => []);
-  const put = (at: number, key: Key, share: number, why: ReadTake["why"]) => {
-    const of = key.startsWith("line ")
-      ? ({ kind: "line", index: Number(key.slice(5)) } as const)
-      : ({ kind: "component", id: key.slice("component ".length) } as const);
+  const put = (at: number, of: Taken, share: number, why: ReadTake["why"]) => {
     takes[at]?.push({ of, share, why });
-    left.set(key, rest(key) - share);
+    left.set(of, rest(of) - share);
   };
   // What was settled by hand is taken off first, wherever it stands.
   steps.forEach(({ step }, at) => {
     for (const { of, share } of step.choice.takes ?? []) {
-      const line = lineById.get(of);
-      const key: Key = line === undefined ? `component ${of}` : `line ${line}`;
-      if (line !== undefined || structure.components.has(of)) put(at, key, share, "by hand");
+      const taken = lineOf.get(of) ?? partOf.get(of);
+      if (taken) put(at, taken, share, "by hand");
     }
   });
-  const later = (at: number, key: Key) =>
-    mentions.findIndex((found, other) => other > at && !steps[other]?.step.choice.takes && found.some((each) => each.key === key));
-  const lastShared = new Map<Key, number>();
+  const later = (at: number, of: Taken) =>
+    mentions.findIndex((found, other) => other > at && !steps[other]?.step.choice.takes && found.some((each) => each.key === of));
+  const lastShared = new Map<Taken, number>();
   steps.forEach((reading, at) => {
     if (reading.step.choice.takes) return;
-    for (const { key, at: place } of mentions[at] ?? []) {
-      if (rest(key) <= 1e-6 || (takes[at] ?? []).some((take) => keyOf(take) === key)) continue;
-      if (key.startsWith("line ") && readings[Number(key.slice(5))]?.kind !== "read") continue;
-      const whole = key.startsWith("component ") ? key.slice("component ".length) : null;
+    for (const { key: of, at: place } of mentions[at] ?? []) {
+      if (rest(of) <= 1e-6 || (takes[at] ?? []).some((take) => take.of === of)) continue;
+      if (of.kind === "line" && readingOf(of)?.kind !== "read") continue;
       // What is served apart is named, and stays beside it, unless the maker says otherwise.
-      if (whole !== null && structure.components.get(whole)?.use.kind === "apart") continue;
-      if (whole !== null && !steps.some(({ step }) => step.component === whole)) {
+      if (of.kind === "component" && structure.components.get(of.id)?.use.kind === "apart") continue;
+      if (of.kind === "component" && !steps.some(({ step }) => step.component === of.id)) {
         // It has no steps of its own: its lines go in here, those that are named elsewhere apart.
-        recipe.lines.forEach(({ component }, index) => {
-          const line: Key = `line ${index}`;
-          if (component === whole && !mentioned.has(line) && readings[index]?.kind === "read" && rest(line) > 1e-6) put(at, line, rest(line), "named");
-        });
-        left.set(key, 0);
+        for (const { kind, line } of readings) {
+          const own = lineOf.get(line.id);
+          if (line.component === of.id && own && !mentioned.has(own) && kind === "read" && rest(own) > 1e-6) put(at, own, rest(own), "named");
+        }
+        left.set(of, 0);
         continue;
       }
-      if (reading.setsAside && !staysIn(readings, key) && later(at, key) >= 0) continue;
+      if (reading.setsAside && !staysIn(readingOf(of)) && later(at, of) >= 0) continue;
       const before = reading.step.text.slice(Math.max(0, place - 60), place).replace(/\s+/g, " ");
-      const share = shareBefore(before, readings, key, context);
-      const taken = share === null ? rest(key) : Math.min(share, rest(key));
-      if (taken > 0) put(at, key, taken, "named");
-      if (share !== null) lastShared.set(key, at);
+      const share = shareBefore(before, readingOf(of), context);
+      const taken = share === null ? rest(of) : Math.min(share, rest(of));
+      if (taken > 0) put(at, of, taken, "named");
+      if (share !== null) lastShared.set(of, at);
     }
   });
   // A part that no step takes goes in with the last part; a line that none names where it must.
-  for (const [key, at] of lastShared) if (rest(key) > 1e-6) put(at, key, rest(key), "not named");
+  for (const [of, at] of lastShared) if (rest(of) > 1e-6) put(at, of, rest(of), "not named");
   if (steps.length > 0) {
-    readings.forEach((reading, index) => {
-      const key: Key = `line ${index}`;
-      if (reading.kind === "read" && rest(key) > 1e-6) put(placeFor(steps, reading, recipe.lines[index]?.component), key, rest(key), "not named");
-    });
+    for (const reading of readings) {
+      const of = lineOf.get(reading.line.id);
+      if (of && reading.kind === "read" && rest(of) > 1e-6) put(placeFor(steps, reading), of, rest(of), "not named");
+    }
     for (const component of structure.components.values()) {
-      const key: Key = `component ${component.id}`;
+      const of = partOf.get(component.id);
       const at = lastOf(steps, structure.into.get(component.id));
       // Where what it goes into has no step, the ledger brings them together at the end.
-      if (at >= 0 && steps.some(({ step }) => step.component === component.id) && rest(key) > 1e-6 && component.use.kind !== "apart")
-        put(at, key, rest(key), "not named");
+      if (of && at >= 0 && steps.some(({ step }) => step.component === component.id) && rest(of) > 1e-6 && component.use.kind !== "apart")
+        put(at, of, rest(of), "not named");
     }
   }
   return steps.map((step, at) => ({ ...step, takes: takes[at] ?? [] }));
 }
 
 /** What something is fried or soaked in stays in the pot when that is lifted out. */
-function staysIn(readings: readonly LineReading[], key: Key): boolean {
-  const reading = key.startsWith("line ") ? readings[Number(key.slice(5))] : undefined;
-  return reading !== undefined && "role" in reading && (reading.role === "richness" || reading.role === "liquid");
-}
-
-const keyOf = ({ of }: ReadTake): Key => (of.kind === "line" ? `line ${of.index}` : `component ${of.id}`);
+const staysIn = (reading: LineReading | undefined): boolean =>
+  reading !== undefined && "role" in reading && (reading.role === "richness" || reading.role === "liquid");
 
 /** Finds lines and components in a step: what belongs to the step's own component is meant before others of the same name. */
-function finderOf(recipe: Recipe, readings: readonly LineReading[], structure: Structure, component: string | undefined): FindMentions<Key> {
-  const lines = readings.flatMap((reading, index) =>
-    reading.kind === "read"
-      ? [{ key: `line ${index}` as Key, own: recipe.lines[index]?.component === component, names: namesOfLine(reading.description, reading.food) }]
-      : [],
-  );
-  const parts = [...structure.components.values()]
-    .filter(({ id }) => id !== component)
-    .map(({ id, name }) => ({ key: `component ${id}` as Key, own: false, names: [name, name.trim().split(/\s+/).at(-1) ?? name] }));
+function finderOf(
+  readings: readonly LineReading[],
+  structure: Structure,
+  component: PartId | undefined,
+  lineOf: ReadonlyMap<LineId, Taken>,
+  partOf: ReadonlyMap<PartId, Taken>,
+): FindMentions<Taken> {
+  const lines = readings.flatMap((reading) => {
+    const key = lineOf.get(reading.line.id);
+    return key && reading.kind === "read" ? [{ key, own: reading.line.component === component, names: namesOfLine(reading.description, reading.food) }] : [];
+  });
+  const parts = [...structure.components.values()].flatMap(({ id, name }) => {
+    const key = partOf.get(id);
+    return key && id !== component ? [{ key, own: false, names: [name, name.trim().split(/\s+/).at(-1) ?? name] }] : [];
+  });
   return mentionsOf([...lines.filter(({ own }) => own), ...parts, ...lines.filter(({ own }) => !own)]);
 }
 
 /** What the words before a name say of how much of it: a share, or an amount held against the line's grams. Null where they say nothing, or "the rest". */
-function shareBefore(before: string, readings: readonly LineReading[], key: Key, context: ReadingContext): number | null {
+function shareBefore(before: string, reading: LineReading | undefined, context: ReadingContext): number | null {
   if (REST_BEFORE.test(before)) return null;
   const amount = AMOUNT_BEFORE.exec(before)?.[1];
-  const reading = key.startsWith("line ") ? readings[Number(key.slice(5))] : undefined;
   if (amount !== undefined) {
     if (reading?.kind !== "read") return null;
     const words = amount
@@ -174,7 +174,8 @@ function shareBefore(before: string, readings: readonly LineReading[], key: Key,
 }
 
 /** Where a line that no step names goes in. */
-function placeFor(steps: readonly StepReading[], reading: Extract<LineReading, { kind: "read" }>, component: string | undefined): number {
+function placeFor(steps: readonly StepReading[], reading: Extract<LineReading, { kind: "read" }>): number {
+  const { component } = reading.line;
   const own = component !== undefined && steps.some(({ step }) => step.component === component) ? component : undefined;
   const places = steps.flatMap(({ step }, at) => (step.component === own ? [at] : []));
   const late = ["aroma", "colour", "crunch"].includes(reading.role);

@@ -1,6 +1,11 @@
 import type { Food, Role } from "../food";
 import type { StepChoice } from "./operations";
 
+/** Ids of a recipe's lines, steps and parts: given when they are first read, and kept through every later change. */
+export type LineId = string;
+export type StepId = string;
+export type PartId = string;
+
 /** What the maker has settled by hand about a line; what is absent is read from the text. */
 export interface LineChoice {
   readonly foodId?: string;
@@ -9,16 +14,16 @@ export interface LineChoice {
   /** Not an ingredient, or left out of this sweet. */
   readonly leftOut?: boolean;
   /** Kept at so many times other lines together, by their ids ("sugar = all the dry"): follows them, whatever is written. */
-  readonly ratio?: { readonly times: number; readonly of: readonly string[] };
+  readonly ratio?: { readonly times: number; readonly of: readonly LineId[] };
 }
 
 export interface RecipeLine {
-  readonly id: string;
+  readonly id: LineId;
   /** As typed or pasted; never changed by reading. */
   readonly text: string;
   readonly choice: LineChoice;
   /** The component it belongs to, by id; absent for the sweet itself. */
-  readonly component?: string;
+  readonly component?: PartId;
 }
 
 /** How much of a component ends in the sweet: all, a share, or it is served beside it. */
@@ -26,20 +31,20 @@ export type ComponentUse = { readonly kind: "whole" } | { readonly kind: "part";
 
 /** A part of a sweet that is made on its own: a date paste, a syrup, a topping. */
 export interface RecipeComponent {
-  readonly id: string;
+  readonly id: PartId;
   readonly name: string;
   readonly use: ComponentUse;
   /** The component it goes into, by id; absent where it goes into the sweet itself. */
-  readonly into?: string;
+  readonly into?: PartId;
 }
 
 /** One step, as typed; what is settled by hand beside it. */
 export interface RecipeStep {
-  readonly id: string;
+  readonly id: StepId;
   readonly text: string;
   readonly choice: StepChoice;
   /** The component it makes, by id; absent for the sweet itself. */
-  readonly component?: string;
+  readonly component?: PartId;
 }
 
 export const ARCHETYPES = ["pudding", "flour halwa", "vegetable halwa", "ladoo", "set pudding", "fruit-bound"] as const;

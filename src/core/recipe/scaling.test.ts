@@ -26,7 +26,7 @@ describe("a recipe for another quantity", () => {
     expect(scaled({ kind: "pieces", pieces: 20, grams: 30 }).finished).toBeCloseTo(600, 6);
     expect(scaled({ kind: "mould", millilitres: panVolume({ diameter: 20, depth: 3 }) }).factor).toBeCloseTo((1.1 * Math.PI * 300) / finishedBefore, 6);
     const recipe = read("Sesame balls\nMakes 10\n250 g sesame\n200 g jaggery");
-    const { lines, factor } = scaled({ kind: "ingredient", line: 0, grams: 320 }, recipe);
+    const { lines, factor } = scaled({ kind: "ingredient", line: recipe.lines[0]?.id ?? "", grams: 320 }, recipe);
     expect(factor).toBe(1.28);
     expect(lines.map(({ grams }) => grams)).toEqual([320, 260]);
   });
@@ -51,7 +51,7 @@ describe("a recipe for another quantity", () => {
       return result.ok ? null : result.error.kind;
     };
     expect(told({ kind: "servings", servings: 6000 })).toBe("out of bounds");
-    expect(told({ kind: "ingredient", line: 99, grams: 5 })).toBe("no such line");
+    expect(told({ kind: "ingredient", line: "none", grams: 5 })).toBe("no such line");
     expect(told({ kind: "servings", servings: 4 }, read("Mystery\n1 cup moon dust"))).toBe("nothing read");
   });
 });

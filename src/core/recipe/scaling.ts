@@ -4,6 +4,7 @@ import { formatGrams, type HouseholdMeasures } from "../units";
 import { balance } from "./balance";
 import { kitchenMeasure } from "./kitchen-measure";
 import type { ReadRecipe } from "./read-recipe";
+import type { LineId } from "./recipe";
 
 /** By what a recipe is made larger or smaller. */
 export type ScaleGoal =
@@ -12,12 +13,11 @@ export type ScaleGoal =
   | { readonly kind: "pieces"; readonly pieces: number; readonly grams: number }
   /** A pan or mould filled to so many millilitres. */
   | { readonly kind: "mould"; readonly millilitres: number }
-  /** What there is of one ingredient: the line by its place in the recipe. */
-  | { readonly kind: "ingredient"; readonly line: number; readonly grams: number };
+  /** What there is of one ingredient. */
+  | { readonly kind: "ingredient"; readonly line: LineId; readonly grams: number };
 
 export interface ScaledLine {
-  /** Place in the recipe's lines. */
-  readonly index: number;
+  readonly id: LineId;
   readonly food: Food;
   readonly before: number;
   /** To the gram that the factor asks for. */
@@ -63,11 +63,10 @@ export function scaleRecipe(
   measures: HouseholdMeasures,
   neverMore: (line: { readonly food: Food; readonly role: Role }) => boolean = () => false,
 ): Result<ScaledAmounts, ScaleProblem> {
-  const written = read.readings.flatMap((reading, index) =>
+  const written = read.readings.flatMap((reading) =>
     reading.kind === "read"
       ? [
           {
-            index,
             id: reading.line.id,
             food: reading.food,
             role: reading.role,
@@ -83,18 +82,18 @@ export function scaleRecipe(
   const factor = factorOf(written, read.recipe.servings, goal, finishedBefore);
   if (factor === null) return fail({ kind: "no such line" });
   if (!(factor >= LEAST_FACTOR && factor <= MOST_FACTOR)) return fail({ kind: "out of bounds", factor });
-  const first = written.map(({ index, food, role, measure, before }): ScaledLine => {
+  const first = written.map(({ id, food, role, measure, before }): ScaledLine => {
     const exact = before * factor;
-    const kept = goal.kind === "ingredient" && goal.line === index ? goal.grams : null;
+    const kept = goal.kind === "ingredient" && goal.line === id ? goal.grams : null;
     const whole = kept === null ? wholes(food, measure, before, exact) : null;
     const grams = kept ?? whole?.grams ?? weighable(exact, neverMore({ food, role }));
-    return { index, food, before, exact, grams, measure: kitchenMeasure(food, grams, measures)?.text ?? "", choice: whole?.choice ?? null };
+    return { id, food, before, exact, grams, measure: kitchenMeasure(food, grams, measures)?.text ?? "", choice: whole?.choice ?? null };
   });
   const gramsOf = new Map(written.map(({ id }, i) => [id, first[i]?.grams ?? 0] as const));
   // What is kept in proportion goes by what will be weighed out, not by what was asked for.
   const lines = first.map((line, i) => {
     const { ratio, food, role } = written[i] ?? {};
-    if (!ratio || !food || !role || (goal.kind === "ingredient" && goal.line === line.index)) return line;
+    if (!ratio || !food || !role || (goal.kind === "ingredient" && goal.line === line.id)) return line;
     const asked = ratio.times * ratio.of.reduce((sum, id) => sum + (gramsOf.get(id) ?? 0), 0);
     const grams = weighable(asked, neverMore({ food, role }));
     return { ...line, grams, measure: kitchenMeasure(food, grams, measures)?.text ?? "", choice: `kept at ${Math.round(ratio.times * 100) / 100} times` };
@@ -109,7 +108,7 @@ export function scaleRecipe(
   });
 }
 
-function factorOf(written: readonly { readonly index: number; readonly before: number }[], servings: number, goal: ScaleGoal, finished: number): number | null {
+function factorOf(written: readonly { readonly id: LineId; readonly before: number }[], servings: number, goal: ScaleGoal, finished: number): number | null {
   switch (goal.kind) {
     case "servings":
       return goal.servings / servings;
@@ -118,7 +117,7 @@ function factorOf(written: readonly { readonly index: number; readonly before: n
     case "mould":
       return (goal.millilitres * SWEET_DENSITY) / finished;
     case "ingredient": {
-      const line = written.find(({ index }) => index === goal.line);
+      const line = written.find(({ id }) => id === goal.line);
       return line && line.before > 0 ? goal.grams / line.before : null;
     }
   }

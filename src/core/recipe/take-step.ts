@@ -1,6 +1,7 @@
 import { cook, DRYING, dryOff, roast, soak, type Pot, type PotItem, type PotState } from "./pot";
 import { pressed } from "./pressing";
 import type { ReadStepWithTakes } from "./read-steps";
+import type { LineId, StepId } from "./recipe";
 import { hasSteps, potOf, putLine, roleOf, straightIn, type Walk } from "./walk";
 
 export interface LedgerMass {
@@ -60,13 +61,13 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
       went.push({ name, grams: came.mass });
       continue;
     }
-    const line = walk.readings[of.index];
+    const line = walk.byLine.get(of.id);
     if (line?.kind !== "read") continue;
-    const own = walk.recipe.lines[of.index]?.component;
+    const own = line.line.component;
     const straight = component === undefined && own !== undefined && !hasSteps(walk, own) ? straightIn(walk, own, pot) : { share: 1, pot };
     const waste = does.has("peel") && !/\b(?:peeled|cored|pitted|stoned|deseeded)\b/i.test(line.description) ? (table.waste[line.food.id] ?? 0) : 0;
-    const { item, told: cooked } = putLine(walk, straight.pot, line, of.index, share * straight.share, waste);
-    countUse(walk, `line ${of.index}`, share, line.food.name, at);
+    const { item, told: cooked } = putLine(walk, straight.pot, line, share * straight.share, waste);
+    countUse(walk, of.id, share, line.food.name, at);
     // What is served beside the sweet is named here, and stays beside it.
     if (straight.pot !== pot) continue;
     here.push(item);
@@ -75,7 +76,7 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
     told.push(cooked);
     if (/\bsoaked\b/i.test(line.description)) told.push(soakHere(walk, pot, item));
   }
-  const liquid = here.some(({ index, food }) => food.id === "water" || roleOf(walk, index) === "liquid");
+  const liquid = here.some(({ line, food }) => food.id === "water" || roleOf(walk, line) === "liquid");
   if (does.has("soak") && !liquid) for (const item of here) told.push(soakHere(walk, pot, item));
   if (does.has("roast")) {
     const roasted = roast(pot, table.roastedMoisture);
@@ -122,12 +123,12 @@ function soakHere(walk: Walk, pot: Pot, item: PotItem): string {
 /** Presses what is in the pot; true where a milk took its place. */
 function press(walk: Walk, pot: Pot, component: string | undefined, step: number, away: LedgerMass[]): boolean {
   const soaked = pot.items.reduce((sum, item) => sum + item.soaked, 0);
-  const lines = new Map<number, PotItem>();
-  for (const item of pot.items) lines.set(item.index, { ...item, grams: item.grams + (lines.get(item.index)?.grams ?? 0) });
+  const lines = new Map<LineId, PotItem>();
+  for (const item of pot.items) lines.set(item.line, { ...item, grams: item.grams + (lines.get(item.line)?.grams ?? 0) });
   const inPot = [...lines.values()];
   const result = pressed(inPot, soaked > 0, walk.pantry);
   if (result === null) return false;
-  const why = typeof result === "string" ? result : notWhole(walk, inPot, result.index);
+  const why = typeof result === "string" ? result : notWhole(walk, inPot, result.line);
   if (typeof result === "string" || why !== null) {
     walk.problems.push({ kind: "cannot be pressed", step, why: why ?? "" });
     return false;
@@ -136,37 +137,37 @@ function press(walk: Walk, pot: Pot, component: string | undefined, step: number
   away.push({ name: "pulp, and what stays on the cloth", grams: Math.max(0, pot.mass - grams) });
   // What was taken up in soaking is in the milk's own water now.
   walk.takenUp -= soaked;
-  pot.becomes(result.index, food, grams, sd);
-  walk.pressings.set(result.index, { ...result, until: step, component });
+  pot.becomes(result.line, food, grams, sd);
+  walk.pressings.set(result.line, { ...result, until: step, component });
   return true;
 }
 
 /** What keeps a pot from becoming a milk: some of the nut is meant for elsewhere. */
-function notWhole({ readings }: Walk, inPot: readonly PotItem[], index: number): string | null {
-  const line = readings[index];
-  const item = inPot.find((each) => each.index === index);
+function notWhole({ byLine }: Walk, inPot: readonly PotItem[], id: LineId): string | null {
+  const line = byLine.get(id);
+  const item = inPot.find((each) => each.line === id);
   if (line?.kind === "read" && item && item.grams < 0.98 * line.grams.value)
     return `Not all of the ${line.food.name.toLowerCase()} is in the pot when it is pressed. Give what is pressed a line of its own.`;
   return null;
 }
 
 /** The steps that soak, grind and press a line: of a component all up to the pressing, else those that take it or press it. */
-export function pressingSteps({ steps }: Walk, index: number, until: number, component: string | undefined): number[] {
+export function pressingSteps({ steps }: Walk, line: LineId, until: number, component: string | undefined): StepId[] {
   return steps.flatMap(({ step, takes }, at) => {
-    const mine = component !== undefined ? step.component === component : at === until || takes.some(({ of }) => of.kind === "line" && of.index === index);
-    return mine && at <= until ? [at] : [];
+    const mine = component !== undefined ? step.component === component : at === until || takes.some(({ of }) => of.kind === "line" && of.id === line);
+    return mine && at <= until ? [step.id] : [];
   });
 }
 
 /** What stays on sieve, pan, hands and tools. */
-function leftBehind({ constants, readings }: Walk, pot: Pot, { operations, step }: ReadStepWithTakes, here: readonly PotItem[], away: LedgerMass[]): void {
+function leftBehind({ constants, byLine }: Walk, pot: Pot, { operations, step }: ReadStepWithTakes, here: readonly PotItem[], away: LedgerMass[]): void {
   const { filtered, caramelised, left } = constants.process.value;
   const lose = (grams: number, name: string) => {
     const lost = Math.min(grams, pot.mass);
     pot.lose(lost);
     away.push({ name, grams: lost });
   };
-  const sugars = here.reduce((sum, { index, grams }) => sum + (roleOf({ readings }, index) === "sweetener" ? grams : 0), 0);
+  const sugars = here.reduce((sum, { line, grams }) => sum + (roleOf({ byLine }, line) === "sweetener" ? grams : 0), 0);
   if (operations.includes("dissolve") && /\b(?:strain|filter|sieve)\b/i.test(step.text)) lose(filtered * sugars, "grit, and what the sieve holds");
   if (operations.includes("caramelise")) lose(caramelised * sugars, "gone as the sugar browns");
   if (operations.includes("shape")) lose(left.shape * pot.mass, "left on hands and tools");

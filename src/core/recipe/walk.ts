@@ -6,7 +6,7 @@ import { Pot, type PotItem } from "./pot";
 import type { Pressed } from "./pressing";
 import type { LineReading } from "./read-line";
 import type { ReadStepWithTakes } from "./read-steps";
-import type { Recipe } from "./recipe";
+import type { LineId, Recipe } from "./recipe";
 
 export type LedgerProblem =
   | ComponentProblem
@@ -23,14 +23,15 @@ export type Line = Extract<LineReading, { kind: "read" }>;
 export interface Walk {
   readonly recipe: Recipe;
   readonly readings: readonly LineReading[];
+  readonly byLine: ReadonlyMap<LineId, LineReading>;
   readonly steps: readonly ReadStepWithTakes[];
   readonly structure: Structure;
   readonly constants: Constants;
   readonly pantry: { readonly foods: ReadonlyMap<string, Food>; readonly tables: PantryTables };
   readonly pots: Map<string, Pot>;
-  /** Of lines that are peeled: the share that goes as peel, by their places. */
-  readonly wastes: Map<number, number>;
-  readonly pressings: Map<number, Pressed & { readonly until: number; readonly component: string | undefined }>;
+  /** Of lines that are peeled: the share that goes as peel. */
+  readonly wastes: Map<LineId, number>;
+  readonly pressings: Map<LineId, Pressed & { readonly until: number; readonly component: string | undefined }>;
   /** Share of each component that was poured into another pot. */
   readonly poured: Map<string, number>;
   readonly used: Map<string, number>;
@@ -61,9 +62,9 @@ export function straightIn(walk: Walk, group: string, pot: Pot): { readonly shar
 }
 
 /** Puts a share of a line into a pot, with the water that came with it where it was cooked before; what is told of that. */
-export function putLine(walk: Walk, pot: Pot, line: Line, index: number, share: number, waste = 0): { readonly item: PotItem; readonly told: string } {
-  if (waste > 0) walk.wastes.set(index, waste);
-  const item = pot.put(index, line.food, line.grams.value * share * (1 - waste), line.grams.sd * share * (1 - waste));
+export function putLine(walk: Walk, pot: Pot, line: Line, share: number, waste = 0): { readonly item: PotItem; readonly told: string } {
+  if (waste > 0) walk.wastes.set(line.line.id, waste);
+  const item = pot.put(line.line.id, line.food, line.grams.value * share * (1 - waste), line.grams.sd * share * (1 - waste));
   const { water, food } = line;
   if (!water) return { item, told: "" };
   pot.drive(-water.value * share, water.sd * share);
@@ -71,7 +72,7 @@ export function putLine(walk: Walk, pot: Pot, line: Line, index: number, share: 
   return { item, told: `${formatGrams(water.value * share)} g of water came with ${food.name.toLowerCase()}, cooked before` };
 }
 
-export function roleOf({ readings }: Pick<Walk, "readings">, index: number) {
-  const reading = readings[index];
+export function roleOf({ byLine }: Pick<Walk, "byLine">, line: LineId) {
+  const reading = byLine.get(line);
   return reading && "role" in reading ? reading.role : null;
 }

@@ -33,7 +33,7 @@ export function build(problem: AdaptationProblem, opening: Opening, targets: Tar
   const settle = run.minimised === null ? 1 : 0.001;
 
   const dairyLeaves =
-    problem.lines.some((line) => opening.banned.has(line.index) && line.role === "liquid" && line.food.origin === "dairy") && problem.archetype === "pudding";
+    problem.lines.some((line) => opening.banned.has(line.id) && line.role === "liquid" && line.food.origin === "dairy") && problem.archetype === "pudding";
   const [lowShare, highShare] = dairyLeaves ? [0.25, 0.6] : [0.8, 1.1];
   const bounds = [targets.evaporation * lowShare, targets.evaporation * highShare] as const;
   const e = builder.column("e", Math.min(...bounds), Math.max(...bounds));

@@ -1,5 +1,6 @@
 import type { Role } from "../food";
 import { judge } from "../models/diet";
+import type { LineId } from "../recipe";
 import type { Built } from "./build";
 import type { Opening } from "./open-roles";
 import { LIMIT_NAMES, type AdaptationProblem, type SourceLine } from "./problem";
@@ -40,8 +41,8 @@ export function decode(problem: AdaptationProblem, opening: Opening, amounts: re
   const rows: VersionRow[] = [];
   const fresh = amounts.filter(({ slot }) => slot.source === null);
   const taken = new Set<Amount>();
-  const gone = problem.lines.filter((line) => !amounts.some(({ slot }) => slot.source?.index === line.index)).sort((a, b) => b.grams - a.grams);
-  const replacement = new Map<number, Amount>();
+  const gone = problem.lines.filter((line) => !amounts.some(({ slot }) => slot.source?.id === line.id)).sort((a, b) => b.grams - a.grams);
+  const replacement = new Map<LineId, Amount>();
   for (const line of gone) {
     // Water stands for a milk only where nothing else does.
     const found = fresh
@@ -49,15 +50,15 @@ export function decode(problem: AdaptationProblem, opening: Opening, amounts: re
       .sort((a, b) => Number(a.slot.food.id === "water") - Number(b.slot.food.id === "water") || b.grams - a.grams)[0];
     if (!found) continue;
     taken.add(found);
-    replacement.set(line.index, found);
+    replacement.set(line.id, found);
   }
   for (const line of problem.lines) {
-    const kept = amounts.find(({ slot }) => slot.source?.index === line.index);
-    const swapped = replacement.get(line.index);
+    const kept = amounts.find(({ slot }) => slot.source?.id === line.id);
+    const swapped = replacement.get(line.id);
     if (kept) {
       const same = Math.abs(kept.grams - line.grams) <= Math.max(0.005 * line.grams, 0.001);
       rows.push({
-        line: line.index,
+        line: line.id,
         food: kept.slot.food,
         grams: same ? line.grams : kept.grams,
         role: line.role,
@@ -65,8 +66,8 @@ export function decode(problem: AdaptationProblem, opening: Opening, amounts: re
         why: same ? "" : "keeps the balance",
       });
     } else if (swapped)
-      rows.push({ line: line.index, food: swapped.slot.food, grams: swapped.grams, role: line.role, change: "replaced", why: whyGone(problem, opening, line) });
-    else rows.push({ line: line.index, food: null, grams: 0, role: line.role, change: "left out", why: whyGone(problem, opening, line) });
+      rows.push({ line: line.id, food: swapped.slot.food, grams: swapped.grams, role: line.role, change: "replaced", why: whyGone(problem, opening, line) });
+    else rows.push({ line: line.id, food: null, grams: 0, role: line.role, change: "left out", why: whyGone(problem, opening, line) });
     for (const amount of fresh) {
       if (taken.has(amount) || amount.slot.role !== line.role) continue;
       taken.add(amount);
@@ -81,7 +82,7 @@ export function decode(problem: AdaptationProblem, opening: Opening, amounts: re
 
 function whyGone(problem: AdaptationProblem, opening: Opening, line: SourceLine): string {
   const rule = problem.rules.find((each) => judge(line.food, each).verdict === "avoid");
-  if (opening.banned.has(line.index) && rule) return rule.short;
+  if (opening.banned.has(line.id) && rule) return rule.short;
   const limit = opening.passed[0];
   if (limit) return `${LIMIT_NAMES[limit.id].short} over ${limit.most} ${LIMIT_NAMES[limit.id].unit}`.trim();
   return "not needed";

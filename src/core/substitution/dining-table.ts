@@ -1,6 +1,6 @@
 import type { Food, Reference, ServingTemperature } from "../food";
 import { isStricter, judge, lostRule, TRACES, type JudgedLine, type Rule } from "../models/diet";
-import { scaleLines, type ReadRecipe } from "../recipe";
+import { scaleLines, type ReadRecipe, type StepId } from "../recipe";
 import type { Seat } from "./eaters";
 import type { AdaptationProblem, Limit, SourceLine } from "./problem";
 import type { SubstitutionTables } from "./tables";
@@ -34,8 +34,9 @@ export interface ScaledRecipe {
 /** The recipe's settled lines and its evaporation, for the table's servings. */
 export function scaledFor(read: ReadRecipe, servings: number): ScaledRecipe {
   const factor = servings / read.recipe.servings;
+  const byLine = new Map(read.readings.map((reading) => [reading.line.id, reading] as const));
   const lines = scaleLines(read.lines, factor).map((line): SourceLine => {
-    const reading = read.readings[line.index];
+    const reading = byLine.get(line.id);
     if (reading?.kind !== "read") return { ...line, optional: false };
     return { ...line, optional: reading.optional, beside: reading.beside };
   });
@@ -60,16 +61,15 @@ export function rulesAt(table: DiningTable, rules: ReadonlyMap<string, Rule>): r
 
 /** The lines of a recipe as rules judge them: what could not be read is asked about, what is left out is not there. */
 export const judgedLines = ({ readings }: Pick<ReadRecipe, "readings">): readonly JudgedLine[] =>
-  readings.flatMap((each, line): JudgedLine[] => {
+  readings.flatMap((each): JudgedLine[] => {
     if (each.kind === "left out") return [];
-    const { text } = each.line;
+    const { text, id: line } = each.line;
     return [{ line, food: each.kind === "food unknown" ? null : each.food, text, beside: each.beside }];
   });
 
 /** A finding about what a step names beside the list. */
 export interface StepFinding {
-  /** Place among the read steps. */
-  readonly step: number;
+  readonly step: StepId;
   readonly rule: string;
   readonly ruleName: string;
   readonly short: string;
@@ -118,13 +118,15 @@ export function problemFor(
   const { lines, evaporation, apart } = scaledFor(read, table.servings);
   const kept = rulesAt(table, rules);
   return {
+    order: { lines: read.readings.map(({ line }) => line.id), steps: read.steps.map(({ step }) => step.id) },
     archetype: read.archetype,
     lines,
     evaporation,
     apart,
     judged: judgedLines(read),
     unlisted: read.unlisted,
-    unsettled: read.readings.flatMap((each, line) => {
+    unsettled: read.readings.flatMap((each) => {
+      const { id: line } = each.line;
       if ("why" in each) return [{ line, text: each.line.text, why: each.why }];
       return each.kind === "read" && each.beside.choice ? [{ line, text: each.line.text, why: "a choice is left" }] : [];
     }),

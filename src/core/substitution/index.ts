@@ -1,5 +1,5 @@
 export * from "./tables";
-export { LIMIT_IDS, LIMIT_NAMES, type AdaptationProblem, type Limit, type LimitId, type SourceLine } from "./problem";
+export { LIMIT_IDS, LIMIT_NAMES, type AdaptationProblem, type Limit, type LimitId, type Order, type SourceLine } from "./problem";
 export type { LinearModel, SolveOptions, SolverOutcome, SolverPort } from "./model";
 export { limitProperty, openRoles } from "./open-roles";
 export { judgedLines, listedIn, problemFor, rulesAt, scaledFor, stepFindings, type DiningTable, type StepFinding } from "./dining-table";
@@ -22,7 +22,7 @@ export {
 } from "./verdict";
 export { partedPortions, partedWords, type PartedPortion } from "./parted-portions";
 export { versionNotes, type Note } from "./notes";
-export { limitFindings } from "./limit-findings";
+export { inOrder, limitFindings } from "./limit-findings";
 export { ratioSwap } from "./ratio-swap";
 export { increment } from "./round";
 export { beamReadings, insideCount, type BeamReading } from "./beams";

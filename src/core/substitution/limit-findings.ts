@@ -2,7 +2,11 @@ import type { Finding } from "../models/diet";
 import { evaluatePoint } from "../evaluate";
 import { limitPerGram } from "./coefficients";
 import { limitProperty } from "./open-roles";
-import { LIMIT_NAMES, type AdaptationProblem } from "./problem";
+import { LIMIT_NAMES, type AdaptationProblem, type Order } from "./problem";
+
+/** Findings in the order of the recipe's lines. */
+export const inOrder = (found: readonly Finding[], { lines }: Order): readonly Finding[] =>
+  [...found].sort((a, b) => lines.indexOf(a.line) - lines.indexOf(b.line));
 
 /** Lines that give less than this share of what a limit bounds are not named. */
 const NAMED_SHARE = 0.2;
@@ -19,7 +23,7 @@ export function limitFindings(problem: AdaptationProblem): Finding[] {
       if (part < NAMED_SHARE * value) return [];
       return [
         {
-          line: line.index,
+          line: line.id,
           rule: `limit-${limit.id}`,
           ruleName: `At most ${limit.most} ${unit} ${name} a serving`.replace("  ", " "),
           short: `${name} over ${limit.most} ${unit}`.trim(),

@@ -1,5 +1,6 @@
 import type { Food, Role } from "../food";
 import { strictestVerdict } from "../models/diet";
+import type { LineId } from "../recipe";
 import { evaluate, type Figures, type PropertyId } from "../evaluate";
 import type { AdaptationProblem, Limit, LimitId } from "./problem";
 
@@ -22,7 +23,7 @@ export interface Opening {
   /** Roles whose foods may be exchanged, because a line is banned or a limit is passed. */
   readonly opened: ReadonlySet<Role>;
   /** Lines that a rule avoids. */
-  readonly banned: ReadonlySet<number>;
+  readonly banned: ReadonlySet<LineId>;
   readonly passed: readonly Limit[];
   readonly recipeFigures: Figures;
 }
@@ -30,10 +31,10 @@ export interface Opening {
 /** What has to give way: banned lines, and roles that a passed limit touches. Nothing else is opened. */
 export function openRoles(problem: AdaptationProblem): Opening {
   const { figures } = evaluate(problem, problem.reference.constants);
-  const banned = new Set(problem.lines.filter((line) => strictestVerdict(line.food, problem.rules) === "avoid").map((line) => line.index));
+  const banned = new Set(problem.lines.filter((line) => strictestVerdict(line.food, problem.rules) === "avoid").map((line) => line.id));
   const passed = problem.limits.filter((limit) => figures[limitProperty(limit)].value > limit.most);
   const opened = new Set<Role>();
-  for (const line of problem.lines) if (banned.has(line.index)) opened.add(line.role);
+  for (const line of problem.lines) if (banned.has(line.id)) opened.add(line.role);
   for (const limit of passed) for (const role of ROLES_TOUCHED[limit.id]) opened.add(role);
   return { opened, banned, passed, recipeFigures: figures };
 }

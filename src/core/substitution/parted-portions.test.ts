@@ -7,7 +7,7 @@ const LINES = ["1 litre oat drink", "60 g sago", "60 g sugar", "40 g cashews", "
 const parted = (steps: readonly string[], rule = "no-cashew", lines = LINES) => {
   const made = read(["Kheer", "", "Serves 4", "", ...lines, "", "Method", ...steps].join("\n"));
   const problem = problemFor(made, tableOf({ rules: [rule] }), REFERENCE, SUBSTITUTION, RULES, 1);
-  return partedPortions(made, standingOf(problem, null), problem.rules).map(({ step, verdict, reason }) => ({ step: step + 1, verdict, reason }));
+  return partedPortions(made, standingOf(problem, null), problem.rules).map(({ number, verdict, reason }) => ({ step: number, verdict, reason }));
 };
 const COOK = "Simmer the sago in the oat drink with the sugar for 15 minutes.";
 

@@ -1,12 +1,13 @@
 import { isStricter, type Rule, type Verdict } from "../models/diet";
-import { mentionsOf, namesOfLine, type ReadRecipe } from "../recipe";
+import { mentionsOf, namesOfLine, type LineId, type ReadRecipe, type StepId } from "../recipe";
 import { isAllergyRule } from "./eaters";
 import type { Standing } from "./verdict";
 
 /** A portion that a step parts from the sweet, as one rule judges it that the whole does not keep. */
 export interface PartedPortion {
-  /** Place among the read steps. */
-  readonly step: number;
+  readonly step: StepId;
+  /** Its number, from 1. */
+  readonly number: number;
   readonly rule: string;
   readonly short: string;
   readonly verdict: Verdict;
@@ -46,7 +47,7 @@ interface Place {
 const isBefore = (one: Place, other: Place) => one.step < other.step || (one.step === other.step && one.at < other.at);
 
 /** What a step parts: from where on, and where its sentence ends. */
-function partingIn(text: string, lines: ReturnType<typeof mentionsOf<number>>): { readonly at: number; readonly end: number } | null {
+function partingIn(text: string, lines: ReturnType<typeof mentionsOf<LineId>>): { readonly at: number; readonly end: number } | null {
   let from = 0;
   for (const sentence of text.split(/(?<=[.;!]) /)) {
     for (const { 0: words, index } of sentence.matchAll(PARTS)) {
@@ -69,8 +70,8 @@ export function partedPortions(
   { breaches, questions }: Standing,
   rules: readonly Rule[],
 ): readonly PartedPortion[] {
-  const lines = mentionsOf<number>(
-    readings.flatMap((reading, index) => ("food" in reading ? [{ key: index, names: namesOfLine(reading.description, reading.food) }] : [])),
+  const lines = mentionsOf<LineId>(
+    readings.flatMap((reading) => ("food" in reading ? [{ key: reading.line.id, names: namesOfLine(reading.description, reading.food) }] : [])),
   );
   const partings = steps.flatMap(({ step: { text } }, step) => {
     const found = partingIn(text, lines);
@@ -81,15 +82,15 @@ export function partedPortions(
 
   return partings.flatMap((parting) => {
     /** Where a line first comes in, by name or by what goes in; null where no step says. */
-    const placeOf = (line: number): Place | null => {
+    const placeOf = (line: LineId): Place | null => {
       const named = mentions.flatMap((found, step) => found.filter(({ key }) => key === line).map(({ at }) => ({ step, at: atOf(parting, step, at) })));
       const taken = steps.flatMap(({ takes }, step) =>
-        takes.some(({ of, why }) => of.kind === "line" && of.index === line && why === "by hand") ? [{ step, at: step === parting.step ? 0 : -1 }] : [],
+        takes.some(({ of, why }) => of.kind === "line" && of.id === line && why === "by hand") ? [{ step, at: step === parting.step ? 0 : -1 }] : [],
       );
       return [...named, ...taken].sort((a, b) => (isBefore(a, b) ? -1 : 1))[0] ?? null;
     };
     /** Whether it is in the pot that is parted, not only in what that was made with. */
-    const isIn = (line: number) => steps.some(({ takes }, step) => step < parting.step && takes.some(({ of }) => of.kind === "line" && of.index === line));
+    const isIn = (line: LineId) => steps.some(({ takes }, step) => step < parting.step && takes.some(({ of }) => of.kind === "line" && of.id === line));
 
     return rules.flatMap((rule): PartedPortion[] => {
       const all = [
@@ -106,8 +107,10 @@ export function partedPortions(
       };
       const later: string[] = [];
       for (const { line, step, verdict, text } of all) {
-        const place: Place | null = line !== null ? placeOf(line) : step === null ? null : { step, at: step === parting.step ? atOf(parting, step, 0) : 0 };
-        const what = line === null ? (unlisted.find((each) => each.step === step)?.words ?? text) : nameOf(readings[line]);
+        const here = step === null ? -1 : steps.findIndex((each) => each.step.id === step);
+        const place: Place | null = line !== null ? placeOf(line) : here < 0 ? null : { step: here, at: here === parting.step ? atOf(parting, here, 0) : 0 };
+        const what =
+          line === null ? (unlisted.find((each) => each.step === step)?.words ?? text) : nameOf(readings.find((reading) => reading.line.id === line));
         if (place === null) take("ask", `no step says when ${lower(what)} goes in`);
         else if (!isBefore(place, parting)) later.push(lower(what));
         else if (verdict === "ask") take("ask", text.replace(/\.$/, ""));
@@ -118,7 +121,7 @@ export function partedPortions(
           take(allergy ? "avoid" : "ask", `something of ${lower(what)}, handled before in step ${place.step + 1}, is left in ${where}`);
         }
       }
-      const said = { step: parting.step, rule: rule.id, short: rule.short };
+      const said = { step: steps[parting.step]?.step.id ?? "", number: parting.step + 1, rule: rule.id, short: rule.short };
       if (worst.verdict !== "allowed") return [{ ...said, ...worst }];
       const comes = later.length > 0 ? `, before ${[...new Set(later)].join(", ")}` : "";
       if (!allergy || rule.traces === "as an ingredient") return [{ ...said, verdict: "allowed", reason: `fit as it is parted here${comes}` }];
@@ -133,10 +136,10 @@ export function partedPortions(
 
 /** What is said of parted portions, a sentence each: the step, whose rule it is, and how it stands. */
 export const partedWords = (portions: readonly PartedPortion[], whose: ReadonlyMap<string, readonly string[]>): readonly string[] =>
-  portions.map(({ step, rule, short, verdict, reason }) => {
+  portions.map(({ number, rule, short, verdict, reason }) => {
     const who = whose.get(rule) ?? [];
     const called = who.length > 0 ? `${who.join(", ")} (${short})` : `“${short}”`;
-    return `The portion parted in step ${step + 1}, for ${called}: ${verdict === "avoid" ? "not fit, " : ""}${reason}.`;
+    return `The portion parted in step ${number}, for ${called}: ${verdict === "avoid" ? "not fit, " : ""}${reason}.`;
   });
 
 /** Where a name in the step that parts counts: what that sentence puts later comes after, all else of it before. */

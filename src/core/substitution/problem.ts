@@ -2,7 +2,7 @@ import type { Estimate } from "../numeric";
 import type { Reference, ServingTemperature } from "../food";
 import type { JudgedLine, Rule } from "../models/diet";
 import type { FreeSugarSchool } from "../models/nutrition";
-import type { Archetype, BalancedLine, Beside, ReadRecipe } from "../recipe";
+import type { Archetype, BalancedLine, Beside, LineId, ReadRecipe, StepId } from "../recipe";
 import type { SubstitutionTables } from "./tables";
 
 /** The nutrition limits a table can set, per serving; each with the unit in its name. */
@@ -26,15 +26,21 @@ export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; read
 };
 
 export interface SourceLine extends BalancedLine {
-  /** Place in the recipe's lines. */
-  readonly index: number;
+  readonly id: LineId;
   readonly optional: boolean;
   /** What its words name beside the food; absent in lines that are made of no text. */
   readonly beside?: Beside;
 }
 
 /** A recipe and a table, complete: what versions are worked out for. Lines are already scaled to the servings. */
+/** A recipe's lines and steps in their order: by it they are numbered where something is said of one. */
+export interface Order {
+  readonly lines: readonly LineId[];
+  readonly steps: readonly StepId[];
+}
+
 export interface AdaptationProblem {
+  readonly order: Order;
   readonly archetype: Archetype;
   readonly lines: readonly SourceLine[];
   readonly evaporation: Estimate;
@@ -45,7 +51,7 @@ export interface AdaptationProblem {
   /** What steps name and no line lists. */
   readonly unlisted: ReadRecipe["unlisted"];
   /** Lines whose food or amount is not settled, or that leave a choice, with why. */
-  readonly unsettled: readonly { readonly line: number; readonly text: string; readonly why: string }[];
+  readonly unsettled: readonly { readonly line: LineId; readonly text: string; readonly why: string }[];
   readonly servings: number;
   readonly cookMinutes: number | null;
   readonly serve: ServingTemperature;

@@ -30,13 +30,13 @@ const MOST_WATER_SHARE = 0.8;
 export function slots(problem: AdaptationProblem, opening: Opening, finished: number): Slot[] {
   const kept: Slot[] = [];
   for (const line of problem.lines) {
-    if (opening.banned.has(line.index)) continue;
+    if (opening.banned.has(line.id)) continue;
     const opened = opening.opened.has(line.role);
     const water = line.food.id === "water";
     const range =
       line.food.family === "vegetable" || (line.food.family === "fruit" && !opened) ? VEGETABLE_RANGE : (LOCKED_RANGE[line.role] ?? DEFAULT_LOCKED_RANGE);
     kept.push({
-      key: `line${line.index}`,
+      key: `line${line.id}`,
       role: line.role,
       food: line.food,
       source: line,

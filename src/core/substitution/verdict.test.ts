@@ -21,7 +21,7 @@ import {
 const HALWA =
   "Halwa\n\nServes 4\n\n1 cup semolina\n½ cup sugar\n¼ cup coconut oil\n2 cups water\n\nMethod\nRoast the semolina in the oil and cook it in the water with the sugar for 10 minutes.";
 const asIs = (of: ReturnType<typeof problem>) => ({
-  rows: of.lines.map(({ index, food, grams, role }): VersionRow => ({ line: index, food, grams, role, change: "as is", why: "" })),
+  rows: of.lines.map(({ id, food, grams, role }): VersionRow => ({ line: id, food, grams, role, change: "as is", why: "" })),
   evaporation: 0,
 });
 
@@ -33,7 +33,7 @@ describe("a recipe at a table", () => {
     expect(endsAtOnce(problem(read(HALWA.replace("½ cup sugar", "½ cup sugar or jaggery")), { rules: ["vegan"] }))?.kind).toBe("cannot-tell");
     expect(endsAtOnce(problem(read(`${HALWA}\nGrease the tin with ghee.`), { rules: ["vegan"] }))).toMatchObject({
       kind: "change-by-hand",
-      breaches: [{ line: null, step: 1, rule: "vegan", reason: "Ghee: is dairy" }],
+      breaches: [{ line: null, step: "s2", rule: "vegan", reason: "Ghee: is dairy" }],
     });
   });
 
@@ -55,10 +55,10 @@ describe("a recipe at a table", () => {
   it("asks about one line only what that line leaves open: answered, the others stay", () => {
     const open = read(HALWA.replace("½ cup sugar", "½ cup zibibbo"));
     const lines = (of: ReturnType<typeof read>) => new Set(standingOf(problem(of, { rules: ["vegan", "nut-free"] }), null).questions.map(({ line }) => line));
-    expect(lines(open)).toEqual(new Set([1, 2]));
+    expect(lines(open)).toEqual(new Set(["l2", "l3"]));
     const { recipe } = open;
     const answered = { ...recipe, lines: recipe.lines.map((line, i) => (i === 1 ? { ...line, choice: { foodId: "sugar" } } : line)) };
-    expect(lines(readRecipe(answered, context, REFERENCE.constants))).toEqual(new Set([2]));
+    expect(lines(readRecipe(answered, context, REFERENCE.constants))).toEqual(new Set(["l3"]));
   });
 });
 
@@ -70,12 +70,12 @@ describe("a version", () => {
     });
     const table = tableOf({ rules: ["vegan", "no-cashew"], seats: [{ eater: "e1", name: "Niece", servings: 1, rules: ["no-cashew"], limits: [] }] });
     const version = asIs(of);
-    const kept = tableVerdict(standingOf(of, version), table);
+    const kept = tableVerdict(standingOf(of, version), of, table);
     expect(kept).toMatchObject({ kind: "not for", notFor: ["who keeps “vegan”"] });
     const cashew: VersionRow = { line: null, food: food("cashew"), grams: 20, role: "crunch", change: "added", why: "" };
     const more = standingOf(of, { ...version, rows: [...version.rows, cashew] });
-    expect(tableVerdict(more, table).notFor).toEqual(["who keeps “vegan”", "Niece"]);
-    expect(fitWords(tableVerdict(more, table), { inside: 5, of: 5 })).toBe("not for who keeps “vegan”, Niece");
+    expect(tableVerdict(more, of, table).notFor).toEqual(["who keeps “vegan”", "Niece"]);
+    expect(fitWords(tableVerdict(more, of, table), { inside: 5, of: 5 })).toBe("not for who keeps “vegan”, Niece");
     expect(allergyStates(more, of, table)).toEqual([{ rule: "no-cashew", short: "no cashew", who: ["Niece"], state: "breaks" }]);
     expect(allergyStates(standingOf(of, version), of, table)[0]?.state).toBe("none known");
   });
@@ -85,20 +85,20 @@ describe("a version", () => {
     const version = asIs(of);
     const exchanged = {
       ...version,
-      rows: version.rows.map((row): VersionRow => (row.line === 3 ? { ...row, food: food("almond-drink"), change: "replaced" } : row)),
+      rows: version.rows.map((row): VersionRow => (row.line === "l4" ? { ...row, food: food("almond-drink"), change: "replaced" } : row)),
     };
-    expect(standingOf(of, exchanged).breaches).toMatchObject([{ line: null, step: 1, rule: "vegan" }]);
-    expect(standingOf(of, version).breaches).toMatchObject([{ line: 3, rule: "vegan" }]);
+    expect(standingOf(of, exchanged).breaches).toMatchObject([{ line: null, step: "s2", rule: "vegan" }]);
+    expect(standingOf(of, version).breaches).toMatchObject([{ line: "l4", rule: "vegan" }]);
   });
 
   it("leaves a choice open while its line stays, also where all of it is allowed", () => {
     const of = problem(read(HALWA.replace("½ cup sugar", "½ cup sugar (or jaggery)")), { rules: ["vegan"] });
     const version = asIs(of);
-    expect(standingOf(of, null).questions).toMatchObject([{ line: 1, rule: null }]);
-    expect(standingOf(of, version).questions).toMatchObject([{ line: 1, rule: null }]);
+    expect(standingOf(of, null).questions).toMatchObject([{ line: "l2", rule: null }]);
+    expect(standingOf(of, version).questions).toMatchObject([{ line: "l2", rule: null }]);
     const exchanged = {
       ...version,
-      rows: version.rows.map((row): VersionRow => (row.line === 1 ? { ...row, food: food("jaggery"), change: "replaced" } : row)),
+      rows: version.rows.map((row): VersionRow => (row.line === "l2" ? { ...row, food: food("jaggery"), change: "replaced" } : row)),
     };
     expect(standingOf(of, exchanged)).toEqual({ breaches: [], questions: [] });
   });
@@ -106,10 +106,10 @@ describe("a version", () => {
   it("keeps what its words name beside until the line is exchanged", () => {
     const of = problem(read(HALWA.replace("½ cup sugar", "½ cup sugar, melted in ghee")), { rules: ["vegan"] });
     const version = asIs(of);
-    expect(standingOf(of, version).breaches).toMatchObject([{ line: 1, reason: "Ghee: is dairy, and the line names it" }]);
+    expect(standingOf(of, version).breaches).toMatchObject([{ line: "l2", reason: "Ghee: is dairy, and the line names it" }]);
     const exchanged = {
       ...version,
-      rows: version.rows.map((row): VersionRow => (row.line === 1 ? { ...row, food: food("jaggery"), change: "replaced" } : row)),
+      rows: version.rows.map((row): VersionRow => (row.line === "l2" ? { ...row, food: food("jaggery"), change: "replaced" } : row)),
     };
     expect(standingOf(of, exchanged).breaches).toEqual([]);
   });
@@ -141,10 +141,13 @@ describe("who was never asked about allergies", () => {
   const at = (part: Partial<Seat>): DiningTable => tableOf({ seats: [{ eater: "g", name: "Guest", servings: 1, rules: [], limits: [], ...part }] });
   it("keeps it open whether a sweet fits, until somebody has, at this table or before", () => {
     const none = { breaches: [], questions: [] };
-    expect(tableVerdict(none, at({}))).toMatchObject({ kind: "cannot tell", questions: ["Nobody has asked Guest about allergies yet."] });
-    expect(tableVerdict(none, at({ rules: ["vegan"] })).kind).toBe("cannot tell");
+    expect(tableVerdict(none, { order: { lines: [], steps: [] } }, at({}))).toMatchObject({
+      kind: "cannot tell",
+      questions: ["Nobody has asked Guest about allergies yet."],
+    });
+    expect(tableVerdict(none, { order: { lines: [], steps: [] } }, at({ rules: ["vegan"] })).kind).toBe("cannot tell");
     for (const table of [at({ asked: "2026-11-01" }), at({ rules: ["no-cashew"] }), at({ rules: ["gluten-free/no-oats"] }), askedAt(at({}), "g", "2026-11-02")])
-      expect(tableVerdict(none, table).kind).toBe("fits");
+      expect(tableVerdict(none, { order: { lines: [], steps: [] } }, table).kind).toBe("fits");
   });
   it("takes over what the household says of it, and calls no seat changed that was asked at the table alone", () => {
     const eater = { id: "g", name: "Guest", rules: [], limits: [], note: "" };

@@ -3,13 +3,14 @@ import { findings, type Finding, type Rule } from "../models/diet";
 import { stepFindings, type DiningTable } from "./dining-table";
 import { isAllergyRule, notAsked, whoseRules } from "./eaters";
 import { limitProperty } from "./open-roles";
+import type { LineId, StepId } from "../recipe";
 import { LIMIT_NAMES, type AdaptationProblem, type Limit, type LimitId } from "./problem";
 import { versionLines, type Version, type VersionRow } from "./version";
 
 /** Where something stands: in a line of the recipe, in a step, or at a limit; all null for a food that was added. */
 interface Place {
-  readonly line: number | null;
-  readonly step: number | null;
+  readonly line: LineId | null;
+  readonly step: StepId | null;
   readonly limit: LimitId | null;
 }
 /** What has to be answered before it can be said whether a sweet fits its table. */
@@ -39,7 +40,7 @@ export function rowFindings(
   if (!food || grams <= 0) return [];
   const source = line === null ? undefined : judged.find((each) => each.line === line);
   const stays = change === "as is" || change === "amount";
-  return findings([{ line: line ?? -1, food, text: source?.text ?? "", ...(stays && source?.beside ? { beside: source.beside } : {}) }], rules);
+  return findings([{ line: line ?? "", food, text: source?.text ?? "", ...(stays && source?.beside ? { beside: source.beside } : {}) }], rules);
 }
 
 /** The one place where it is decided what breaks a table and what is not known, of the recipe itself (null) or of a version. */
@@ -135,7 +136,12 @@ export interface TableVerdict {
   readonly parted?: readonly string[];
 }
 
-export function tableVerdict({ breaches, questions }: Standing, table: DiningTable, parted: readonly string[] = []): TableVerdict {
+export function tableVerdict(
+  { breaches, questions }: Standing,
+  { order }: Pick<AdaptationProblem, "order">,
+  table: DiningTable,
+  parted: readonly string[] = [],
+): TableVerdict {
   const rules = breaches.filter(({ limit }) => limit === null);
   const whose = whoseRules(table);
   const unasked = notAsked(table).map(({ name }) => `Nobody has asked ${name} about allergies yet.`);
@@ -143,7 +149,7 @@ export function tableVerdict({ breaches, questions }: Standing, table: DiningTab
   return {
     kind: rules.length > 0 ? "not for" : breaches.length > 0 ? "over a limit" : questions.length + unasked.length > 0 ? "cannot tell" : "fits",
     notFor,
-    breaches: breaches.map(({ short, reason, step }) => `${step === null ? "" : `Step ${step + 1}, `}${short}: ${reason}`),
+    breaches: breaches.map(({ short, reason, step }) => `${step === null ? "" : `Step ${order.steps.indexOf(step) + 1}, `}${short}: ${reason}`),
     questions: [...questions.map(({ text }) => text), ...unasked],
     ...(parted.length > 0 ? { parted } : {}),
   };

@@ -1,12 +1,12 @@
 import type { Food, Role } from "../food";
-import type { BalancedLine } from "../recipe";
+import type { BalancedLine, LineId } from "../recipe";
 
 export type ChangeKind = "as is" | "amount" | "replaced" | "added" | "left out";
 
 /** One row of the ledger: a line as handed down, and what stands for it in a version. */
 export interface VersionRow {
-  /** Place of the recipe's line; null for a food added. */
-  readonly line: number | null;
+  /** The recipe's line; null for a food added. */
+  readonly line: LineId | null;
   /** What the version holds; null where the line is left out. */
   readonly food: Food | null;
   readonly grams: number;
@@ -32,10 +32,10 @@ const besideOf = (source: BalancedLine | undefined, { food, grams }: VersionRow)
 });
 
 /** The lines of a version for the models. */
-export function versionLines(version: Version, recipe: readonly (BalancedLine & { readonly index: number })[]): BalancedLine[] {
+export function versionLines(version: Version, recipe: readonly (BalancedLine & { readonly id: LineId })[]): BalancedLine[] {
   return version.rows.flatMap((row) => {
     if (!row.food || row.grams <= 0) return [];
-    const source = row.line === null ? undefined : recipe.find((line) => line.index === row.line);
+    const source = row.line === null ? undefined : recipe.find((line) => line.id === row.line);
     const same = row.change === "as is" && source;
     return [{ food: row.food, grams: row.grams, sd: same ? source.sd : row.grams * WEIGHED_SD, role: row.role, ...besideOf(source, row) }];
   });

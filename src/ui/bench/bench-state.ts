@@ -8,19 +8,22 @@ export function asHandedDown(read: ReadRecipe, table: DiningTable): BenchState {
   const { lines, evaporation } = scaledFor(read, table.servings);
   return {
     label: "By hand",
+    byHand: false,
     version: {
       evaporation: Math.round(evaporation.value),
-      rows: lines.map((line) => ({ line: line.index, food: line.food, grams: line.grams, role: line.role, change: "as is", why: "" })),
+      rows: lines.map((line) => ({ line: line.id, food: line.food, grams: line.grams, role: line.role, change: "as is", why: "" })),
     },
   };
 }
 
-export const fromProposal = ({ label, version }: Proposal): BenchState => ({ label, version });
+/** A proposal laid on the bench; `byHand` where it was chosen. */
+export const fromProposal = ({ label, version }: Proposal, byHand: boolean): BenchState => ({ label, version, byHand });
 
+const byHand = ({ label }: BenchState): Pick<BenchState, "label" | "byHand"> => ({ label: edited(label), byHand: true });
 const edited = (label: string) => (label.endsWith(", by hand") || label === "By hand" ? label : `${label}, by hand`);
 const withRow = (state: BenchState, index: number, change: (row: VersionRow) => VersionRow | null): BenchState => ({
   ...state,
-  label: edited(state.label),
+  ...byHand(state),
   version: { ...state.version, rows: state.version.rows.flatMap((row, i) => (i === index ? (change(row) ?? []) : row)) },
 });
 
@@ -47,12 +50,12 @@ export const putBack = (state: BenchState, index: number, food: Food, grams: num
 
 export const addFood = (state: BenchState, food: Food, grams: number): BenchState => ({
   ...state,
-  label: edited(state.label),
+  ...byHand(state),
   version: { ...state.version, rows: [...state.version.rows, { line: null, food, grams, role: food.role, change: "added", why: "by hand" }] },
 });
 
 export const setEvaporation = (state: BenchState, evaporation: number): BenchState => ({
   ...state,
-  label: edited(state.label),
+  ...byHand(state),
   version: { ...state.version, evaporation },
 });

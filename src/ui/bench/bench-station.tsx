@@ -3,18 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useState } from "react";
 import { evaluate } from "../../core/evaluate";
-import {
-  basisOf,
-  foodsWith,
-  recipeInput,
-  reopened,
-  rowsWithoutFood,
-  stepsFor,
-  stored,
-  versionInput,
-  type BenchState,
-  type StoredBench,
-} from "../../core/adaptation";
+import { foodsWith, recipeInput, rebased, rowsWithoutFood, stepsFor, stored, versionInput, type BenchState, type StoredBench } from "../../core/adaptation";
 import { readRecipe, type ReadRecipe, type Recipe } from "../../core/recipe";
 import {
   beamReadings,
@@ -58,11 +47,13 @@ import { useDocument } from "../shell/use-document";
 import { BeamsPanel } from "./beams-panel";
 import { asHandedDown, fromProposal, setEvaporation } from "./bench-state";
 import type { BenchView } from "./bench-view";
+import { ChangedSince } from "./changed-since";
 import { AllergyLine } from "./standing-line";
 import { EndingPanel } from "./ending-panel";
 import { Ledger } from "./ledger";
 import { ProposalTabs } from "./proposal-tabs";
 import { StepsPanel } from "./steps-panel";
+import { useEarlierStates } from "./use-earlier-states";
 import { STARTING, useSolver, type SolverState } from "./use-solver";
 
 interface BenchStationProps {
@@ -106,25 +97,35 @@ function PosedBench({ id, read, table, bench }: PosedBenchProps) {
 }
 
 function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchView; readonly bench: BenchStationProps["bench"] }) {
-  const { reference } = useKnowledge();
+  const { reference, rules } = useKnowledge();
   const { constants } = reference;
   const { table } = view;
   const router = useRouter();
   const { flush } = useSaving();
-  const basis = useMemo(() => basisOf(view.read, table), [view.read, table]);
   const foods = useMemo(() => foodsWith(view.read, reference.foods), [view.read, reference]);
 
-  const open = useCallback((kept: StoredBench | null) => reopened(kept, basis, foods) ?? asHandedDown(view.read, table), [basis, foods, view, table]);
-  const close = useCallback((state: BenchState): StoredBench | null => stored(state, basis), [basis]);
+  /** What lay on the bench, for the recipe and table as they are; what nobody chose gives way where they have changed. */
+  const lay = useCallback(
+    (kept: StoredBench | null) => {
+      const laid = rebased(kept, view.read, table, foods);
+      return laid && (laid.state.byHand || laid.since.length === 0) ? laid : null;
+    },
+    [foods, view, table],
+  );
+  const open = useCallback((kept: StoredBench | null) => lay(kept)?.state ?? asHandedDown(view.read, table), [lay, view, table]);
+  const close = useCallback((state: BenchState): StoredBench | null => stored(state, view.read, table), [view, table]);
   const edited = useDocument<StoredBench | null, BenchState>(`/api/recipes/${id}/bench`, bench, open, close);
-  useUndoKeys(edited);
   useFoodPickerSoon();
-  const { present: state, set, undo, redo } = edited;
+  const { present: state, set, redo } = edited;
+  const earlier = useEarlierStates(id, bench.revision, edited, lay);
+  const undo = edited.undo ?? earlier;
+  useUndoKeys({ undo, redo });
   const [start] = useState(state);
-  const [wasThere] = useState(() => reopened(latest(`/api/recipes/${id}/bench`, bench).document, basis, foods) !== null);
+  const [there] = useState(() => lay(latest(`/api/recipes/${id}/bench`, bench).document));
+  const [seen, setSeen] = useState(false);
   const [gone] = useState(() => rowsWithoutFood(latest(`/api/recipes/${id}/bench`, bench).document, foods));
   // Something was worked on before, came back unsaved, or was changed since. What waits for its food is not written over either.
-  const touched = wasThere || gone > 0 || state !== start || undo !== null || redo !== null;
+  const touched = there !== null || gone > 0 || state !== start || edited.undo !== null || redo !== null;
   const atOnce = useMemo(() => endsAtOnce(view.problem), [view.problem]);
   const solver = useSolver();
   const { start: solve } = solver;
@@ -138,7 +139,7 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
   const first = proposals[0];
   // Before it is painted, so that the recipe as handed down does not flash by.
   useLayoutEffect(() => {
-    if (first && !touched) set(fromProposal(first));
+    if (first && !touched) set(fromProposal(first, false));
   }, [first, touched, set]);
 
   const after = useMemo(() => {
@@ -151,7 +152,7 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
   const notes = useMemo(() => versionNotes(view.problem, later.version, later.figures), [view, later]);
   const standing = useMemo(() => standingOf(view.problem, later.version, later.figures), [view, later]);
   const parted = useMemo(() => partedWords(partedPortions(view.read, standing, view.problem.rules), whoseRules(table)), [view, standing, table]);
-  const verdict = useMemo(() => tableVerdict(standing, table, parted), [standing, table, parted]);
+  const verdict = useMemo(() => tableVerdict(standing, view.problem, table, parted), [standing, view, table, parted]);
   const allergies = useMemo(() => allergyStates(standing, view.problem, table), [standing, view, table]);
   const unasked = useMemo(() => notAsked(table), [table]);
   const notFor = verdict.kind === "not for";
@@ -164,7 +165,9 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
     setKeeping({ busy: true, why: null });
     try {
       await flush();
-      const answer = (await send("POST", "/api/versions", { recipeId: id, bench: stored(state, basis), ...(notFor ? { notFor } : {}) })) as { id: string };
+      const answer = (await send("POST", "/api/versions", { recipeId: id, bench: stored(state, view.read, table), ...(notFor ? { notFor } : {}) })) as {
+        id: string;
+      };
       noteSave();
       router.push(`/versions/${answer.id}`);
       router.refresh();
@@ -188,11 +191,29 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
               any version. Whether they fit this table is not known: answer them at the Recipe station.
             </p>
           )}
-          {gone > 0 && undo === null && (
+          {gone > 0 && edited.undo === null && (
             <p className="bg-saffron-wash px-3 py-2 t-ledger mb-3">
               The version that lay here uses {gone === 1 ? "a food that is" : `${gone} foods that are`} no longer in the pantry. It is laid aside: put the food
               back, or take up another version and it goes.
             </p>
+          )}
+          {there !== null && there.since.length > 0 && !seen && (
+            <ChangedSince
+              since={there.since}
+              ruleName={(rule) => rules.get(rule)?.name ?? rule}
+              onUnderstood={() => {
+                setSeen(true);
+                set((now) => ({ ...now }));
+              }}
+              onAnew={
+                first
+                  ? () => {
+                      setSeen(true);
+                      set(fromProposal(first, true));
+                    }
+                  : null
+              }
+            />
           )}
           <div className="md:hidden no-print flex items-center justify-between gap-3 mb-2">
             <SaveNotice document={edited} />
@@ -202,6 +223,7 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
             state={search}
             recipeId={id}
             unasked={unasked}
+            order={view.problem.order}
             ruleNames={new Map(view.problem.rules.map((rule) => [rule.id, rule.name]))}
             onAgain={() => solve(view.problem)}
           />
@@ -211,11 +233,11 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
             ownLabel={chosen < 0 ? state.label : null}
             onChoose={(i) => {
               const proposal = proposals[i];
-              if (proposal) set(fromProposal(proposal));
+              if (proposal) set(fromProposal(proposal, true));
             }}
             working={search.kind === "working" ? search.progress : search.kind === "idle" ? STARTING : null}
             onCancel={solver.cancel}
-            onByHand={() => set(asHandedDown(view.read, table))}
+            onByHand={() => set({ ...asHandedDown(view.read, table), byHand: true })}
           />
           <Ledger view={view} state={state} onChange={set} onLook={setLooked} />
           <div className="border-x border-b border-ink bg-sheet rule-double px-3 py-2 grid sm:grid-cols-[1fr_auto_1fr] gap-2 items-center t-ledger">

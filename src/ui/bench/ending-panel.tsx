@@ -1,7 +1,7 @@
 "use client";
 
 import { Go } from "../shell/go";
-import { LIMIT_NAMES, type Ending, type LimitId, type Question } from "../../core/substitution";
+import { LIMIT_NAMES, type Ending, type LimitId, type Order, type Question } from "../../core/substitution";
 import { Button } from "../parts/button";
 import { WhyMark } from "../parts/marks";
 import type { SolverState } from "./use-solver";
@@ -10,19 +10,20 @@ interface EndingPanelProps {
   readonly state: SolverState;
   readonly recipeId: string;
   readonly ruleNames: ReadonlyMap<string, string>;
+  readonly order: Order;
   /** Who was never asked about allergies. */
   readonly unasked: readonly { readonly name: string }[];
   readonly onAgain: () => void;
 }
 
 /** Says how the search ended when it did not end in proposals. */
-export function EndingPanel({ state, recipeId, ruleNames, unasked, onAgain }: EndingPanelProps) {
+export function EndingPanel({ state, recipeId, ruleNames, order, unasked, onAgain }: EndingPanelProps) {
   if (state.kind === "idle" || state.kind === "working" || (state.kind === "ended" && state.ending.kind === "proposals")) return null;
   return (
     <div className="border border-ink bg-sheet p-4 mb-4" role="status" aria-live="polite">
       {state.kind === "cancelled" && <Stopped title="Stopped" text="Nothing was changed." onAgain={onAgain} />}
       {state.kind === "failed" && <Stopped title="The solver failed" text={`${state.why} Your amounts are untouched.`} onAgain={onAgain} />}
-      {state.kind === "ended" && <Ended ending={state.ending} recipeId={recipeId} ruleNames={ruleNames} unasked={unasked} onAgain={onAgain} />}
+      {state.kind === "ended" && <Ended ending={state.ending} recipeId={recipeId} ruleNames={ruleNames} order={order} unasked={unasked} onAgain={onAgain} />}
     </div>
   );
 }
@@ -43,6 +44,7 @@ function Ended({
   ending,
   recipeId,
   ruleNames,
+  order,
   unasked,
   onAgain,
 }: Omit<EndingPanelProps, "state"> & {
@@ -74,7 +76,7 @@ function Ended({
         <>
           <p className="t-h2">It cannot be told yet whether it fits</p>
           <p className="t-ledger mt-1">Nothing is known to break {table}. What is asked here has to be answered first:</p>
-          <Asked questions={ending.questions} recipeId={recipeId} />
+          <Asked questions={ending.questions} order={order} recipeId={recipeId} />
         </>
       );
     case "change-by-hand":
@@ -87,12 +89,12 @@ function Ended({
               <li key={`${line} ${step} ${rule} ${reason}`} className="border-b border-line py-1.5 t-ledger flex gap-2">
                 <WhyMark kind="conflict" />
                 <span>
-                  <Place line={line} step={step} recipeId={recipeId} />: {reason}
+                  <Place line={line} step={step} order={order} recipeId={recipeId} />: {reason}
                 </span>
               </li>
             ))}
           </ul>
-          {ending.questions.length > 0 && <Asked questions={ending.questions} recipeId={recipeId} />}
+          {ending.questions.length > 0 && <Asked questions={ending.questions} order={order} recipeId={recipeId} />}
         </>
       );
     case "time-ran-out":
@@ -135,8 +137,8 @@ function Ended({
   }
 }
 
-function Place({ line, step, recipeId }: { readonly line: number | null; readonly step: number | null; readonly recipeId: string }) {
-  const words = line !== null ? `Line ${line + 1}` : step !== null ? `Step ${step + 1}` : "The whole";
+function Place({ line, step, order, recipeId }: Pick<Question, "line" | "step"> & { readonly order: Order; readonly recipeId: string }) {
+  const words = line !== null ? `Line ${order.lines.indexOf(line) + 1}` : step !== null ? `Step ${order.steps.indexOf(step) + 1}` : "The whole";
   return line === null && step === null ? (
     words
   ) : (
@@ -146,14 +148,14 @@ function Place({ line, step, recipeId }: { readonly line: number | null; readonl
   );
 }
 
-function Asked({ questions, recipeId }: { readonly questions: readonly Question[]; readonly recipeId: string }) {
+function Asked({ questions, order, recipeId }: { readonly questions: readonly Question[]; readonly order: Order; readonly recipeId: string }) {
   return (
     <ul className="mt-2 border-t border-ink">
       {questions.map(({ line, step, limit, text }) => (
         <li key={`${line} ${step} ${limit} ${text}`} className="border-b border-line py-1.5 t-ledger flex gap-2">
           <WhyMark kind="ask" />
           <span>
-            <Place line={line} step={step} recipeId={recipeId} />: {text}
+            <Place line={line} step={step} order={order} recipeId={recipeId} />: {text}
           </span>
         </li>
       ))}

@@ -44,7 +44,7 @@ export function Ledger({ view, state, onChange, onLook }: LedgerProps) {
       </div>
       <ul>
         {state.version.rows.map((row, index) => {
-          const source = row.line === null ? null : (view.problem.lines.find((line) => line.index === row.line) ?? null);
+          const source = row.line === null ? null : (view.problem.lines.find((line) => line.id === row.line) ?? null);
           const key = row.line === null ? `new${index}` : `line${row.line}`;
           return (
             <LedgerRow
@@ -108,7 +108,7 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
     onChange(next);
   };
   const onGrams = (grams: number) => onChange((present) => setGrams(present, index, grams, source?.grams ?? null), `grams ${rowKey}`);
-  const reading = row.line === null ? undefined : view.read.readings[row.line];
+  const reading = row.line === null ? undefined : view.read.byLine.get(row.line);
   const oldName = source ? (reading && "description" in reading && reading.description ? capital(reading.description) : source.food.name) : "";
   const asIs = row.change === "as is";
   const stated = source && reading?.kind === "read" && view.table.servings === view.read.recipe.servings ? reading.measure : "";

@@ -58,7 +58,7 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
   useEffect(() => () => onLook(null), [onLook]);
   const from = useMemo(() => {
     if (row.food) return { food: row.food, grams: row.grams };
-    const source = problem.lines.find((line) => line.index === row.line);
+    const source = problem.lines.find((line) => line.id === row.line);
     return source ? { food: source.food, grams: source.grams } : null;
   }, [row, problem]);
 
@@ -94,11 +94,11 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
 
   // What the line as handed down breaks, with the reasons.
   const reasons = useMemo(() => {
-    const source = problem.lines.find((line) => line.index === row.line);
+    const source = problem.lines.find((line) => line.id === row.line);
     if (!source) return [];
     return [
-      ...findings([{ line: source.index, food: source.food, text: "" }], problem.rules),
-      ...limitFindings(problem).filter((finding) => finding.line === source.index),
+      ...findings([{ line: source.id, food: source.food, text: "" }], problem.rules),
+      ...limitFindings(problem).filter((finding) => finding.line === source.id),
     ];
   }, [problem, row.line]);
 

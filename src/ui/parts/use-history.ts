@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useState } from "react";
 
-interface History<T> {
+interface Steps<T> {
   readonly past: readonly T[];
   readonly present: T;
   readonly future: readonly T[];
@@ -16,12 +16,16 @@ export interface Undoable<T> {
   readonly undo: (() => void) | null;
   readonly redo: (() => void) | null;
 }
+export interface History<T> extends Undoable<T> {
+  /** Lays what was before beneath the first step, the earliest first, and takes one step back. */
+  readonly bring: (earlier: readonly T[]) => void;
+}
 
 const MOST_STEPS = 100;
 
 /** A value whose edits can be taken back. */
-export function useHistory<T>(initial: T | (() => T)): Undoable<T> {
-  const [history, setHistory] = useState<History<T>>(() => ({ past: [], present: initial instanceof Function ? initial() : initial, future: [], key: null }));
+export function useHistory<T>(initial: T | (() => T)): History<T> {
+  const [history, setHistory] = useState<Steps<T>>(() => ({ past: [], present: initial instanceof Function ? initial() : initial, future: [], key: null }));
   const set = useCallback((change: T | ((present: T) => T), key?: string) => {
     setHistory(({ past, present, key: last }) => {
       const next = change instanceof Function ? change(present) : change;
@@ -42,7 +46,16 @@ export function useHistory<T>(initial: T | (() => T)): Undoable<T> {
       return after === undefined ? from : { past: [...from.past, from.present], present: after, future: rest, key: null };
     });
   }, []);
-  return { present: history.present, set, undo: history.past.length > 0 ? undo : null, redo: history.future.length > 0 ? redo : null };
+  const bring = useCallback(
+    (earlier: readonly T[]) =>
+      setHistory(({ past, present, future }) => {
+        const all = [...earlier, ...past];
+        const last = all.at(-1);
+        return last === undefined ? { past, present, future, key: null } : { past: all.slice(0, -1), present: last, future: [present, ...future], key: null };
+      }),
+    [],
+  );
+  return { present: history.present, set, bring, undo: history.past.length > 0 ? undo : null, redo: history.future.length > 0 ? redo : null };
 }
 
 /** Ctrl+Z and Ctrl+Shift+Z (or Ctrl+Y) for the one thing that a page edits; in a text field they stay the field's own. */

@@ -67,8 +67,8 @@ export function LinesEditor({ read, context, onChange, onTaught }: LinesEditorPr
                   reading={reading}
                   context={context}
                   components={components}
-                  ratios={ratiosFor(read.readings, i).map(({ times, of, words }) => ({ times, of: of.map((other) => recipe.lines[other]?.id ?? ""), words }))}
-                  proposal={propose(i)}
+                  ratios={ratiosFor(read.readings, line.id)}
+                  proposal={propose(line.id)}
                   onText={(text) => setLine(i, { text, choice: line.choice.role ? { role: line.choice.role } : {} }, `line ${line.id}`)}
                   onChoice={(choice) => {
                     setLine(i, { choice }, choice.grams === undefined ? undefined : `grams ${line.id}`);

@@ -1,6 +1,6 @@
 "use client";
 
-import type { ReadRecipe, ScaleGoal } from "../../core/recipe";
+import type { LineId, ReadRecipe, ScaleGoal } from "../../core/recipe";
 import { formatNumber, panVolume, type Pan } from "../../core/units";
 import { AmountField } from "../parts/amount-field";
 
@@ -22,7 +22,7 @@ export interface Fields {
   readonly diameter: number;
   readonly height: number;
   readonly moulds: number;
-  readonly line: number;
+  readonly line: LineId;
   readonly grams: number;
 }
 
@@ -85,13 +85,13 @@ export function GoalFields({
           <select
             aria-label="Which ingredient"
             value={fields.line}
-            onChange={(event) => onChange({ line: Number(event.target.value) })}
+            onChange={(event) => onChange({ line: event.target.value })}
             className="border border-edge bg-sheet px-2 min-h-11 max-w-56"
           >
             {read.readings.map(
-              (line, index) =>
+              (line) =>
                 line.kind === "read" && (
-                  <option key={line.line.id} value={index}>
+                  <option key={line.line.id} value={line.line.id}>
                     {line.food.name}
                   </option>
                 ),

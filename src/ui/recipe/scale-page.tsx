@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
 import type { Role } from "../../core/food";
-import { readRecipe, scaleRecipe, stepTexts, type Recipe, type ScaleProblem } from "../../core/recipe";
+import { readRecipe, scaleRecipe, stepTexts, type LineId, type Recipe, type ScaleProblem } from "../../core/recipe";
 import type { DiningTable, LimitId } from "../../core/substitution";
 import { formatGrams, formatNumber } from "../../core/units";
 import { readingContext } from "../../workers/client";
@@ -52,7 +52,7 @@ export function ScalePage({
     diameter: 20,
     height: 3,
     moulds: 1,
-    line: first?.index ?? 0,
+    line: first?.id ?? "",
     grams: Math.round(first?.grams ?? 100),
   }));
   const set = (part: Partial<Fields>) => setFields((now) => ({ ...now, ...part }));
@@ -125,8 +125,8 @@ export function ScalePage({
                 </tr>
               </thead>
               <tbody>
-                {scaled.value.lines.map(({ index, food, before, grams, measure, choice }) => (
-                  <tr key={index} className="border-b border-line">
+                {scaled.value.lines.map(({ id: line, food, before, grams, measure, choice }) => (
+                  <tr key={line} className="border-b border-line">
                     <th scope="row" className="text-left font-[550] py-1.5">
                       {food.name}
                       {choice && <span className="block t-small text-saffron font-[430]">{choice}</span>}
@@ -206,13 +206,13 @@ function problemWords(problem: ScaleProblem): string {
 }
 
 /** The scaled recipe as one of its own: the lines with their new grams, the steps as they are. */
-function scaledRecipe(recipe: Recipe, servings: number, lines: readonly { readonly index: number; readonly grams: number }[], factor: number): Recipe {
+function scaledRecipe(recipe: Recipe, servings: number, lines: readonly { readonly id: LineId; readonly grams: number }[], factor: number): Recipe {
   return {
     ...recipe,
     title: `${recipe.title}, for ${Math.round(servings)}`.slice(0, 200),
     servings: Math.max(1, Math.round(servings)),
-    lines: recipe.lines.map((line, i) => {
-      const grams = lines.find(({ index }) => index === i)?.grams;
+    lines: recipe.lines.map((line) => {
+      const grams = lines.find(({ id }) => id === line.id)?.grams;
       return grams === undefined || line.choice.ratio ? line : { ...line, choice: { ...line.choice, grams } };
     }),
     evaporation: recipe.evaporation === null ? null : Math.round(recipe.evaporation * factor),

@@ -1,6 +1,6 @@
 "use client";
 
-import { ATTENTIONS, HEATS, OPERATIONS, type ReadRecipe, type ReadStepWithTakes, type ReadTake, type StepChoice, type StepTake } from "../../core/recipe";
+import { ATTENTIONS, HEATS, OPERATIONS, type ReadRecipe, type ReadStepWithTakes, type StepChoice, type StepTake } from "../../core/recipe";
 import { AmountField } from "../parts/amount-field";
 import { useHousehold } from "../shell/household";
 import { HEAT_WORDS, OPERATION_WORDS } from "./step-words";
@@ -157,8 +157,6 @@ export function StepPanel({ reading, read, onChoice }: StepPanelProps) {
   );
 }
 
-const idOf = ({ of }: ReadTake, read: ReadRecipe) => (of.kind === "component" ? of.id : (read.recipe.lines[of.index]?.id ?? ""));
-
 function Takes({
   reading,
   read,
@@ -170,7 +168,7 @@ function Takes({
   readonly onTakes: (takes: readonly StepTake[]) => void;
   readonly onReset: () => void;
 }) {
-  const takes = reading.takes.map((take) => ({ of: idOf(take, read), share: Math.round(1000 * take.share) / 1000 }));
+  const takes = reading.takes.map((take) => ({ of: take.of.id, share: Math.round(1000 * take.share) / 1000 }));
   const things = [
     ...read.readings.flatMap((line, i) => (line.kind === "read" ? [{ id: read.recipe.lines[i]?.id ?? "", name: line.food.name }] : [])),
     ...[...read.structure.components.values()].filter(({ id }) => id !== reading.step.component).map(({ id, name }) => ({ id, name: `${name} (a part)` })),

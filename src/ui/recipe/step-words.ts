@@ -47,7 +47,7 @@ export function minutesWords({ shortest, usual, longest }: StepMinutes): string 
 export function takeWords({ of, share }: ReadTake, read: ReadRecipe): string {
   const part = share > 0.995 ? "" : `${Math.round(100 * share)} % of `;
   if (of.kind === "component") return `${part}${read.structure.components.get(of.id)?.name.toLowerCase() ?? ""}`;
-  const reading = read.readings[of.index];
+  const reading = read.byLine.get(of.id);
   if (reading?.kind !== "read") return "";
   return `${part}${reading.food.name.toLowerCase()} ${formatGrams(reading.grams.value * share)}\u00a0g`;
 }

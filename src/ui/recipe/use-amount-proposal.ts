@@ -1,17 +1,17 @@
 import { useCallback } from "react";
 import { recipeInput } from "../../core/adaptation";
 import { proposeAmount } from "../../core/evaluate";
-import type { ReadRecipe } from "../../core/recipe";
+import type { LineId, ReadRecipe } from "../../core/recipe";
 import { useKnowledge } from "../parts/use-knowledge";
 
 export type AmountProposal = NonNullable<ReturnType<typeof proposeAmount>>;
 
 /** For a line that tells no amount: how much would bring the sweet to what is usual for its kind. */
-export function useAmountProposal(read: ReadRecipe): (index: number) => AmountProposal | null {
+export function useAmountProposal(read: ReadRecipe): (line: LineId) => AmountProposal | null {
   const { constants } = useKnowledge().reference;
   return useCallback(
-    (index) => {
-      const reading = read.readings[index];
+    (line) => {
+      const reading = read.byLine.get(line);
       if (reading?.kind !== "amount unknown" || read.lines.length === 0) return null;
       const input = recipeInput(read, { rules: [], limits: [], servings: read.recipe.servings, serve: "hot" });
       return proposeAmount(input, reading.food, reading.role, read.archetype, constants);

@@ -1,12 +1,12 @@
 "use client";
 
 import { useCallback, useEffect, useMemo, useSyncExternalStore } from "react";
-import { useHistory, type Undoable } from "../parts/use-history";
+import { useHistory, type History } from "../parts/use-history";
 import { deliver, edit, heldAt, keepMine, latest, show, subscribe, takeTheirs, type Held, type Revised } from "./documents";
 import { useSaving } from "./saving";
 import { ask, toast } from "./messages";
 
-export interface Document<T> extends Undoable<T> {
+export interface Document<T> extends History<T> {
   readonly url: string;
   readonly theirs: Held["theirs"];
   readonly takeTheirs: () => void;
@@ -20,7 +20,7 @@ export interface Document<T> extends Undoable<T> {
  */
 export function useDocument<S, T>(url: string, given: Revised<S>, open: (stored: S) => T, close: (value: T) => S | null): Document<T> {
   const history = useHistory<T>(() => open(latest(url, given).document));
-  const { present, set } = history;
+  const { present, set, bring } = history;
   const untouched = history.undo === null && history.redo === null;
   const { save } = useSaving();
   const held = useSyncExternalStore(
@@ -62,5 +62,8 @@ export function useDocument<S, T>(url: string, given: Revised<S>, open: (stored:
   const { undo, redo } = history;
   const theirs = held?.theirs ?? null;
   // The same for as long as nothing about it changes: as a context it would otherwise wake, or blank, a page that is still coming to life.
-  return useMemo(() => ({ present, set, undo, redo, url, theirs, takeTheirs: take, keepMine: keep }), [present, set, undo, redo, url, theirs, take, keep]);
+  return useMemo(
+    () => ({ present, set, bring, undo, redo, url, theirs, takeTheirs: take, keepMine: keep }),
+    [present, set, bring, undo, redo, url, theirs, take, keep],
+  );
 }

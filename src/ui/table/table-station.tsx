@@ -9,6 +9,7 @@ import { findings } from "../../core/models/diet";
 import type { FastAhead } from "../../core/calendar";
 import {
   baseOf,
+  inOrder,
   judgedLines,
   listedIn,
   limitFindings,
@@ -89,7 +90,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
   const toggleAll = (base: string) =>
     keeps(base) ? set({ ...table, rules: table.rules.filter((rule) => baseOf(rule) !== base) }) : toggle(usualRule(base, schools, rules));
   const problem = useMemo(() => problemFor(read, table, reference, substitution, rules, 1), [read, table, reference, substitution, rules]);
-  const found = useMemo(() => [...findings(judgedLines(read), problem.rules), ...limitFindings(problem)].sort((a, b) => a.line - b.line), [read, problem]);
+  const found = useMemo(() => inOrder([...findings(judgedLines(read), problem.rules), ...limitFindings(problem)], problem.order), [read, problem]);
   const inSteps = useMemo(() => stepFindings(read, listedIn(read), problem.rules), [read, problem]);
   const parted = useMemo(() => partedPortions(read, standingOf(problem, null), problem.rules), [read, problem]);
   const meetings = useMemo(() => ruleMeetings(problem), [problem]);

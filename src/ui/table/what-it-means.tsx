@@ -2,7 +2,7 @@
 
 import { useState, type ReactNode } from "react";
 import type { Finding, Rule } from "../../core/models/diet";
-import type { ReadRecipe } from "../../core/recipe";
+import type { ReadRecipe, StepId } from "../../core/recipe";
 import { concernsAllergy, LIMIT_NAMES, type DiningTable, type Meeting, type PartedPortion, type StepFinding } from "../../core/substitution";
 import { Button } from "../parts/button";
 import { StateMark, WhyMark } from "../parts/marks";
@@ -132,18 +132,19 @@ export function Findings({
   readonly whose: ReadonlyMap<string, readonly string[]>;
   readonly today: string;
 }) {
-  const { recipe, structure } = read;
+  const { byLine, structure } = read;
+  const stepOf = (id: StepId) => read.steps.findIndex(({ step }) => step.id === id);
   const told = [
     ...found.map((finding) => {
-      const line = recipe.lines[finding.line];
+      const line = byLine.get(finding.line)?.line;
       const part = line?.component === undefined ? undefined : structure.components.get(line.component)?.name;
       return { ...finding, key: `line ${finding.line}`, text: line?.text ?? "", where: part ? `, for the ${part.toLowerCase()}` : "" };
     }),
     ...inSteps.map((finding) => ({
       ...finding,
       key: `step ${finding.step}`,
-      text: (read.steps[finding.step]?.step.text ?? "").replace(/\.$/, ""),
-      where: `, in step ${finding.step + 1}`,
+      text: (read.steps[stepOf(finding.step)]?.step.text ?? "").replace(/\.$/, ""),
+      where: `, in step ${stepOf(finding.step) + 1}`,
     })),
   ];
   const byPlace = [...new Set(told.map(({ key }) => key))].map((key) => told.filter((each) => each.key === key));
@@ -195,17 +196,17 @@ export function Parted({
   readonly whose: ReadonlyMap<string, readonly string[]>;
 }) {
   if (portions.length === 0) return null;
-  const steps = [...new Set(portions.map(({ step }) => step))];
+  const steps = [...new Map(portions.map(({ step, number }) => [step, number] as const))];
   return (
     <section aria-labelledby="parted-title">
       <h2 id="parted-title" className="t-h2">
         Parted from the pot
       </h2>
       <ul className="rule-t mt-1 t-ledger">
-        {steps.map((step) => (
+        {steps.map(([step, number]) => (
           <li key={step} className="border-b border-line py-2">
-            <span className="font-[550]">{(read.steps[step]?.step.text ?? "").replace(/\.$/, "")}</span>
-            <span className="t-small text-ink2">, step {step + 1}</span>
+            <span className="font-[550]">{(read.steps[number - 1]?.step.text ?? "").replace(/\.$/, "")}</span>
+            <span className="t-small text-ink2">, step {number}</span>
             {portions
               .filter((each) => each.step === step)
               .map(({ rule, short, verdict, reason }) => (

@@ -121,14 +121,14 @@ describe("rules", () => {
   it("asks every rule about what could not be read, and names the line", () => {
     const found = findings(
       [
-        { line: 2, food: null, text: "1 cup mystery" },
-        { line: 3, food: food("water"), text: "water" },
+        { line: "l2", food: null, text: "1 cup mystery" },
+        { line: "l3", food: food("water"), text: "water" },
       ],
       [rule("vegan"), rule("no-almond")],
     );
     expect(found.map(({ line, rule: id, verdict: said }) => [line, id, said])).toEqual([
-      [2, "vegan", "ask"],
-      [2, "no-almond", "ask"],
+      ["l2", "vegan", "ask"],
+      ["l2", "no-almond", "ask"],
     ]);
   });
   it("takes the strictest verdict of several rules", () => expect(strictestVerdict(food("rolled-oats"), [rule("gluten-free"), rule("no-oats")])).toBe("avoid"));

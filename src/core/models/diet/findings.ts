@@ -2,8 +2,7 @@ import type { Food, FoodForm } from "../../food";
 import { isStricter, judge, type Judgement, type Rule, type Verdict } from "./rules";
 
 export interface Finding {
-  /** Place of the line in the recipe, from 0. */
-  readonly line: number;
+  readonly line: string;
   readonly rule: string;
   readonly ruleName: string;
   readonly short: string;
@@ -16,7 +15,8 @@ export interface Finding {
 
 /** A line as the rules see it: a known food, or one that could not be read. */
 export interface JudgedLine {
-  readonly line: number;
+  /** By id. */
+  readonly line: string;
   readonly food: Food | null;
   readonly text: string;
   /** What its words name beside that food. */
