@@ -1,9 +1,9 @@
-import { foodsWith, rebased, recipeInput, versionInput, type Snapshot } from "../core/adaptation";
+import { groundOf, rebased, recipeInput, type Snapshot } from "../core/adaptation";
 import { evaluate } from "../core/evaluate";
 import type { Reference } from "../core/food";
 import type { Rule } from "../core/models/diet";
 import { guessArchetype, readRecipe, type Archetype, type ReadRecipe } from "../core/recipe";
-import { beamReadings, fitWords, insideCount, problemFor, standingOf, tableVerdict, type DiningTable, type Version } from "../core/substitution";
+import { beamReadings, fitWords, insideCount, problemFor, standingOf, tableVerdict, versionInput, type DiningTable, type Version } from "../core/substitution";
 import { formatNumber, type HouseholdMeasures } from "../core/units";
 import { REFERENCE, SUBSTITUTION } from "../data";
 import * as db from "../db";
@@ -82,7 +82,7 @@ function going(
   const { constants, foods } = reference;
   const read = readRecipe(recipe, reading(reference, measures), constants);
   const table = validateTable(storedTable) ? storedTable : null;
-  const laid = table && rebased(readBench(bench, recipe, table), read, table, foodsWith(read, foods));
+  const laid = table && rebased(readBench(bench, recipe, table), read, table, foods);
   return {
     id,
     title: recipe.title,
@@ -98,7 +98,7 @@ function going(
 
 function benchWords(read: ReadRecipe, table: DiningTable, version: Version, reference: Reference, rules: ReadonlyMap<string, Rule>): string {
   const { constants } = reference;
-  const { figures } = evaluate(versionInput(version, read, table), constants);
+  const { figures } = evaluate(versionInput(version, groundOf(read, table)), constants);
   const before = evaluate(recipeInput(read, table), constants).figures;
   const problem = problemFor(read, table, reference, SUBSTITUTION, rules, 1);
   const verdict = tableVerdict(standingOf(problem, version, figures), problem, table);

@@ -1,7 +1,8 @@
-import { foodsWith, rebased, recipeInput, versionInput } from "../core/adaptation";
+import { groundOf, rebased, recipeInput } from "../core/adaptation";
 import type { EvaluationInput } from "../core/evaluate";
 import { judgeClaims, nutritionProfile, type ClaimFinding, type NutritionProfile, type RuleBook } from "../core/nutrition";
 import { readRecipe } from "../core/recipe";
+import { versionInput } from "../core/substitution";
 import { REFERENCE, RETENTION, RULE_BOOKS } from "../data";
 import { getHousehold } from "./household";
 import { kitchenReference } from "./pantry";
@@ -41,12 +42,12 @@ export async function recipeNutrition(id: string): Promise<NutritionView | null>
   const { document: household } = await getHousehold();
   const reference = await kitchenReference();
   const read = readRecipe(stored.recipe, reading(reference, household.measures), reference.constants);
-  const state = rebased(bench.document, read, table.document, foodsWith(read, reference.foods))?.state;
+  const state = rebased(bench.document, read, table.document, reference.foods)?.state;
   return viewOf(
     stored.recipe.title,
     state?.label ?? null,
     recipeInput(read, table.document),
-    !state ? null : versionInput(state.version, read, table.document),
+    !state ? null : versionInput(state.version, groundOf(read, table.document)),
     read.unresolved.length,
     `/recipes/${id}/${state ? "swap" : "recipe"}`,
   );

@@ -68,7 +68,7 @@ export async function keepVersion(recipeId: string, bench: StoredBench, notFor: 
   const foods = foodsWith(read, reference.foods);
   const version = versionOf(bench, new Set(recipe.lines.map(({ id }) => id)), foods);
   // A line that the bench did not have is in no version of it.
-  const since = (rebased(bench, read, table, foods)?.since ?? []).filter(({ kind }) => kind !== "new line");
+  const since = (rebased(bench, read, table, reference.foods)?.since ?? []).filter(({ kind }) => kind !== "new line");
   if (since.length > 0)
     throw new Refusal(
       409,

@@ -1,7 +1,7 @@
 import { execFileSync } from "node:child_process";
 import { resolve } from "node:path";
 import { afterAll, beforeAll, describe, expect, it, vi } from "vitest";
-import { foodsWith, rebased } from "../../src/core/adaptation";
+import { rebased } from "../../src/core/adaptation";
 import { readRecipe } from "../../src/core/recipe";
 import { USUAL_HOUSEHOLD } from "../../src/core/units";
 import { REFERENCE } from "../../src/data";
@@ -34,7 +34,7 @@ async function laid(id: string) {
   const { recipe } = await requireRecipe(id);
   const { table, bench } = await getAdaptation(id, recipe);
   const read = readRecipe(recipe, reading(REFERENCE, USUAL_HOUSEHOLD.measures), REFERENCE.constants);
-  return { read, bench: rebased(bench.document, read, table.document, foodsWith(read, REFERENCE.foods)) };
+  return { read, bench: rebased(bench.document, read, table.document, REFERENCE.foods) };
 }
 
 describe("data that an earlier version wrote", () => {

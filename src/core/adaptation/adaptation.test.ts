@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { food, read, tableOf } from "../../../tests/support/kitchen";
 import { DEMO_RECIPES, HANDLING, REFERENCE } from "../../data";
 import type { VersionRow } from "../substitution";
-import { differenceWords, foodsWith, lineDifferences, rebased, stepsFor, stored, type ComparedLine } from ".";
+import { differenceWords, lineDifferences, rebased, stepsFor, stored, type ComparedLine } from ".";
 
 const line = (key: string, foodId: string, grams: number): ComparedLine => ({ key, name: foodId, foodId, grams });
 
@@ -27,7 +27,7 @@ describe("a recipe that presses its own milk", () => {
     const { servings } = kheer.recipe;
     const state = { label: "By hand", byHand: true, version: { rows, evaporation: 100 }, from: "v1" };
     const kept = stored(state, kheer, tableOf({ servings }));
-    expect(rebased(kept, kheer, tableOf({ servings }), foodsWith(kheer, REFERENCE.foods))).toEqual({ state, since: [] });
+    expect(rebased(kept, kheer, tableOf({ servings }), REFERENCE.foods)).toEqual({ state, since: [] });
   });
   it("needs no pressing where another milk stands for it", () => {
     const changed = rows.map((row): VersionRow =>

@@ -83,8 +83,10 @@ export function foodsWith(read: Pick<ReadRecipe, "lines">, foods: ReadonlyMap<st
 }
 
 /** How many rows of a stored bench name a food that is not (any more) in the pantry: then it cannot be opened again. */
-export const rowsWithoutFood = (bench: StoredBench | null, foods: ReadonlyMap<string, Food>): number =>
-  bench?.rows.filter(({ foodId, change }) => foodId !== null && change !== "as is" && !foods.has(foodId)).length ?? 0;
+export function rowsWithoutFood(bench: StoredBench | null, read: Pick<ReadRecipe, "lines">, pantry: ReadonlyMap<string, Food>): number {
+  const foods = foodsWith(read, pantry);
+  return bench?.rows.filter(({ foodId, change }) => foodId !== null && change !== "as is" && !foods.has(foodId)).length ?? 0;
+}
 
 /** Amounts closer than this are the same, as a share. */
 const SAME_SHARE = 0.005;
@@ -92,10 +94,12 @@ const SAME_SHARE = 0.005;
 /**
  * Lays a stored bench for the recipe and table as they are now: every amount scaled to the servings, lines that were as
  * handed down follow the recipe, what a hand has set stays, and what changed since is told. Nothing set by hand is lost: what
- * stood for a line that is gone is laid on as an added food. Null where nothing is stored, or a food of it is not there.
+ * stood for a line that is gone is laid on as an added food. Null where nothing is stored, or a food of it is not there. `pantry`: the foods of the kitchen;
+ * those that the recipe presses itself come with it.
  */
-export function rebased(bench: StoredBench | null, read: ReadRecipe, table: DiningTable, foods: ReadonlyMap<string, Food>): Rebased | null {
-  if (!bench || rowsWithoutFood(bench, foods) > 0) return null;
+export function rebased(bench: StoredBench | null, read: ReadRecipe, table: DiningTable, pantry: ReadonlyMap<string, Food>): Rebased | null {
+  const foods = foodsWith(read, pantry);
+  if (!bench || rowsWithoutFood(bench, read, pantry) > 0) return null;
   const { madeFor } = bench;
   const factor = table.servings / madeFor.servings;
   const { lines } = scaledFor(read, table.servings);

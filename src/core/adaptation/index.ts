@@ -2,4 +2,4 @@ export { differenceWords, lineDifferences, type Compared, type ComparedLine, typ
 export { foodsWith, rebased, rowsWithoutFood, sinceWords, stored, type BenchState, type Since, type StoredBench } from "./bench";
 export { packSnapshot, snapshotFrom1, unpackSnapshot, type StoredSnapshot, type StoredSnapshot1 } from "./stored-snapshot";
 export { benchFrom1, type StoredBench1 } from "./upcast";
-export { recipeInput, snapshotOf, stepsFor, versionInput, type Snapshot } from "./snapshot";
+export { groundOf, recipeInput, snapshotOf, stepsFor, type Snapshot } from "./snapshot";

@@ -11,7 +11,7 @@ import {
   partedWords,
   tableVerdict,
   whoseRules,
-  versionLines,
+  versionInput,
   versionNotes,
   type AdaptationProblem,
   type DiningTable,
@@ -35,7 +35,7 @@ export interface SnapshotInput {
   readonly evaporation: Estimate;
   readonly servings: number;
   readonly cookMinutes: number | null;
-  readonly apart?: number;
+  readonly apart: number;
 }
 
 /** A kept version: everything it was made from, and the figures as they were. */
@@ -63,20 +63,12 @@ export interface Snapshot {
   readonly forThisTable: { readonly input: SnapshotInput; readonly figures: Figures };
 }
 
-/** Evaporation of a version is the maker's aim: half the 80 % interval is a quarter of it. */
-const EVAPORATION_SD = 0.2;
-
-/** The input of a version to the models. */
-export function versionInput(version: Version, read: ReadRecipe, table: DiningTable): EvaluationInput {
-  const { lines, apart } = scaledFor(read, table.servings);
-  return {
-    lines: versionLines(version, lines),
-    apart,
-    evaporation: { value: version.evaporation, sd: version.evaporation * EVAPORATION_SD },
-    servings: table.servings,
-    cookMinutes: read.cookMinutes,
-  };
-}
+/** What of a recipe a version at this table is evaluated by. */
+export const groundOf = (read: ReadRecipe, table: DiningTable) => ({
+  ...scaledFor(read, table.servings),
+  servings: table.servings,
+  cookMinutes: read.cookMinutes,
+});
 
 /** The input of the recipe itself, for the table's servings. */
 export function recipeInput(read: ReadRecipe, table: DiningTable): EvaluationInput {
@@ -119,7 +111,7 @@ export function snapshotOf(
   madeOn: NonNullable<Snapshot["madeOn"]>,
 ): Snapshot {
   const before = recipeInput(read, table);
-  const after = versionInput(version, read, table);
+  const after = versionInput(version, groundOf(read, table));
   const { factor, lines } = scaledFor(read, table.servings);
   const { reference } = problem;
   const { figures } = evaluate(after, reference.constants);

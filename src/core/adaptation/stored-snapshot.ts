@@ -10,7 +10,10 @@ export interface StoredFood extends Omit<Food, "per100g" | "sd" | "micro" | "mic
   readonly microSd: Readonly<Partial<Record<Micronutrient, number>>>;
 }
 
-type StoredInput = Omit<SnapshotInput, "lines"> & { readonly lines: readonly (Omit<SnapshotLine, "food"> & { readonly foodId: string })[] };
+/** What was served apart was not noted at first. */
+type StoredInput = Omit<SnapshotInput, "lines" | "apart"> & { readonly apart?: number } & {
+  readonly lines: readonly (Omit<SnapshotLine, "food"> & { readonly foodId: string })[];
+};
 interface StoredSide {
   readonly input: StoredInput;
   readonly figures: Snapshot["forThisTable"]["figures"];
@@ -83,7 +86,11 @@ export function unpackSnapshot({ schema: _, foods, rows, asHandedDown, forThisTa
   ];
   if (pointed.some((id) => !byId.has(id))) return null;
   const side = ({ input, figures }: StoredSide): Snapshot["forThisTable"] => ({
-    input: { ...input, lines: input.lines.flatMap(({ foodId, ...line }) => (byId.has(foodId) ? [{ food: byId.get(foodId) as Food, ...line }] : [])) },
+    input: {
+      ...input,
+      apart: input.apart ?? 0,
+      lines: input.lines.flatMap(({ foodId, ...line }) => (byId.has(foodId) ? [{ food: byId.get(foodId) as Food, ...line }] : [])),
+    },
     figures,
   });
   return {
@@ -115,7 +122,7 @@ export function snapshotFrom1({ schema: _, rows, steps, asHandedDown, forThisTab
   const whole = (food: Food): Food => ({ ...SILENT, ...food, id: foodIdOf1(food.id, recipe) });
   const side = ({ input, figures }: Snapshot["forThisTable"]): Snapshot["forThisTable"] => ({
     figures,
-    input: { ...input, lines: input.lines.map((line) => ({ ...line, food: whole(line.food) })) },
+    input: { ...input, apart: (input as Partial<SnapshotInput>).apart ?? 0, lines: input.lines.map((line) => ({ ...line, food: whole(line.food) })) },
   });
   return {
     ...snapshot,

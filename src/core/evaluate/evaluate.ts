@@ -14,8 +14,8 @@ export interface EvaluationInput {
   readonly servings: number;
   /** Minutes of wet heat; null means cooked through. */
   readonly cookMinutes: number | null;
-  /** Of the evaporation, what lines served apart lose, g; none where absent. */
-  readonly apart?: number;
+  /** Of the evaporation, what lines served apart lose, g. */
+  readonly apart: number;
 }
 
 export type Figures = Readonly<Record<PropertyId, Figure>>;
@@ -60,11 +60,11 @@ export function spreadOf(input: EvaluationInput, id: PropertyId, constants: Cons
 }
 
 /** The mass balance of an input. */
-export const balanceOf = ({ lines, evaporation, cookMinutes, apart = 0 }: EvaluationInput): Balance =>
+export const balanceOf = ({ lines, evaporation, cookMinutes, apart }: EvaluationInput): Balance =>
   balance(lines, evaporation.value, cookMinutes, undefined, apart);
 
 function propagate(input: EvaluationInput, constants: Constants) {
-  const { lines, evaporation, servings, cookMinutes, apart = 0 } = input;
+  const { lines, evaporation, servings, cookMinutes, apart } = input;
   const sweet = balanceOf(input);
   const point = pointFigures(sweet, servings, constants);
   const squares = () => new Float64Array(PROPERTY_IDS.length);

@@ -11,6 +11,7 @@ const line = (id: string, grams: number, sd = 0, role = food(id).role) => ({ foo
 const made = (lines: EvaluationInput["lines"], part: Partial<EvaluationInput> = {}): EvaluationInput => ({
   lines,
   evaporation: { value: 0, sd: 0 },
+  apart: 0,
   servings: 2,
   cookMinutes: 0,
   ...part,

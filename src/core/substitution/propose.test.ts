@@ -1,13 +1,14 @@
 import fc from "fast-check";
 import loadHighs from "highs";
 import { beforeAll, describe, expect, it } from "vitest";
-import { freeSugars, halwa, phirni, problem, read, tableOf } from "../../../tests/support/kitchen";
+import { context, freeSugars, halwa, phirni, problem, read, tableOf } from "../../../tests/support/kitchen";
 import { yalpsPort } from "../../../tests/support/yalps-port";
 import { createHighsPort } from "../../workers/solver/highs-port";
 import { TREE_NUTS } from "../food";
 import { strictestVerdict } from "../models/diet";
-import { versionInput } from "../adaptation";
+import { groundOf } from "../adaptation";
 import { evaluate } from "../evaluate";
+import { readRecipe } from "../recipe";
 import { REFERENCE } from "../../data";
 import {
   build,
@@ -16,6 +17,7 @@ import {
   openRoles,
   propose,
   targetsOf,
+  versionInput,
   type AdaptationProblem,
   type DiningTable,
   type Ending,
@@ -185,7 +187,22 @@ describe("for any table", () => {
     const recipe = phirni();
     const [closest] = await proposals(problem(recipe, { rules: ["vegan"] }, 1));
     if (!closest) throw new Error("none");
-    expect(evaluate(versionInput(closest.version, recipe, tableOf({ rules: ["vegan"] })), REFERENCE.constants).figures).toEqual(closest.figures);
+    expect(evaluate(versionInput(closest.version, groundOf(recipe, tableOf({ rules: ["vegan"] }))), REFERENCE.constants).figures).toEqual(closest.figures);
+  });
+  it("shows them also where a part is cooked and served apart", async () => {
+    const written = read(
+      "Milk pudding\nServes 6\n1 litre milk\n60 g ground rice\n80 g sugar\n\nFor the sauce:\n200 ml water\n60 g jaggery\n\nMethod\n1. Simmer the milk with the ground rice and the sugar for 20 minutes.\n\nFor the sauce:\n2. Boil the water with the jaggery for 15 minutes.",
+    ).recipe;
+    const components = (written.components ?? []).map((part) => ({ ...part, use: { kind: "apart" as const } }));
+    const recipe = readRecipe({ ...written, components }, context, REFERENCE.constants);
+    const table = tableOf({ rules: ["vegan"] });
+    expect(groundOf(recipe, table).apart).toBeGreaterThan(10);
+    const [closest] = await proposals(problem(recipe, table, 1));
+    if (!closest) throw new Error("none");
+    const onTheBench = evaluate(versionInput(closest.version, groundOf(recipe, table)), REFERENCE.constants).figures;
+    expect(onTheBench).toEqual(closest.figures);
+    // The optional field that was forgotten made a difference: without it the figures are others.
+    expect(evaluate({ ...versionInput(closest.version, groundOf(recipe, table)), apart: 0 }, REFERENCE.constants).figures).not.toEqual(closest.figures);
   });
 });
 

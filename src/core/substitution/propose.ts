@@ -11,7 +11,7 @@ import { roundAmounts } from "./round";
 import { plainRun, type Run } from "./run";
 import { targetsOf } from "./targets";
 import { leadUnread, standingOf, type Breach, type Question, type Standing } from "./verdict";
-import { versionLines, type Version } from "./version";
+import { versionInput, type Version } from "./version";
 
 export type ProposalPlan = "Closest" | "Least free sugars" | "Fewest changes" | "Another way";
 
@@ -151,15 +151,7 @@ function finish(
   solver: Proposal["solver"],
 ): Proposal | null {
   const version = decode(problem, opening, amounts, Math.round(evaporation / 5) * 5);
-  const { figures } = evaluate(
-    {
-      lines: versionLines(version, problem.lines),
-      evaporation: { value: version.evaporation, sd: version.evaporation * 0.2 },
-      servings: problem.servings,
-      cookMinutes: problem.cookMinutes,
-    },
-    problem.reference.constants,
-  );
+  const { figures } = evaluate(versionInput(version, problem), problem.reference.constants);
   if (problem.limits.some((limit) => figures[limitProperty(limit)].value > limit.most * 1.001)) return null;
   const standing = standingOf(problem, version, figures);
   const beams = beamReadings(opening.recipeFigures, figures, problem.limits, problem.serve, problem.reference.constants);

@@ -102,6 +102,7 @@ describe("notes", () => {
     const input = {
       lines: made.rows.flatMap((row) => (row.food ? [{ food: row.food, grams: row.grams, sd: 0, role: row.role }] : [])),
       evaporation: { value: 0, sd: 0 },
+      apart: 0,
       servings: 4,
       cookMinutes: null,
     };

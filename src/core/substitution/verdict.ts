@@ -5,7 +5,7 @@ import { isAllergyRule, notAsked, whoseRules } from "./eaters";
 import { limitProperty } from "./open-roles";
 import type { LineId, StepId } from "../recipe";
 import { LIMIT_NAMES, type AdaptationProblem, type Limit, type LimitId } from "./problem";
-import { versionLines, type Version, type VersionRow } from "./version";
+import { versionInput, type Version, type VersionRow } from "./version";
 
 /** Where something stands: in a line of the recipe, in a step, or at a limit; all null for a food that was added. */
 interface Place {
@@ -106,11 +106,7 @@ const unique = <T>(items: readonly T[], key: (item: T) => string): readonly T[] 
 function figuresOf(problem: AdaptationProblem, version: Version | null): Figures {
   const { constants } = problem.reference;
   if (version === null) return evaluate(problem, constants).figures;
-  const { servings, cookMinutes } = problem;
-  return evaluate(
-    { lines: versionLines(version, problem.lines), evaporation: { value: version.evaporation, sd: version.evaporation * 0.2 }, servings, cookMinutes },
-    constants,
-  ).figures;
+  return evaluate(versionInput(version, problem), constants).figures;
 }
 
 /** Roles that make a kind of sweet what it is: without one of them read, there is nothing to work a version out from. */

@@ -1,4 +1,5 @@
 import type { Food, Role } from "../food";
+import type { EvaluationInput } from "../evaluate";
 import type { BalancedLine, LineId } from "../recipe";
 
 export type ChangeKind = "as is" | "amount" | "replaced" | "added" | "left out";
@@ -29,6 +30,26 @@ const WEIGHED_SD = 0.016;
 const besideOf = (source: BalancedLine | undefined, { food, grams }: VersionRow) => ({
   ...(source?.apart ? { apart: true } : {}),
   ...(source?.bought !== undefined && source.food.id === food?.id && source.grams > 0 ? { bought: (source.bought * grams) / source.grams } : {}),
+});
+
+/** Evaporation of a version is the maker's aim: half the 80 % interval is a quarter of it. */
+const EVAPORATION_SD = 0.2;
+
+/** What of a recipe a version of it is evaluated by, for the table's servings. */
+export interface VersionGround {
+  readonly lines: readonly (BalancedLine & { readonly id: LineId })[];
+  readonly apart: number;
+  readonly servings: number;
+  readonly cookMinutes: number | null;
+}
+
+/** A version as the models take it: the one place where it is put together. */
+export const versionInput = (version: Version, { lines, apart, servings, cookMinutes }: VersionGround): EvaluationInput => ({
+  lines: versionLines(version, lines),
+  apart,
+  evaporation: { value: version.evaporation, sd: version.evaporation * EVAPORATION_SD },
+  servings,
+  cookMinutes,
 });
 
 /** The lines of a version for the models. */

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useState } from "react";
 import { evaluate } from "../../core/evaluate";
-import { foodsWith, recipeInput, rebased, rowsWithoutFood, stepsFor, stored, versionInput, type BenchState, type StoredBench } from "../../core/adaptation";
+import { groundOf, recipeInput, rebased, rowsWithoutFood, stepsFor, stored, type BenchState, type StoredBench } from "../../core/adaptation";
 import { readRecipe, type ReadRecipe, type Recipe } from "../../core/recipe";
 import {
   beamReadings,
@@ -13,6 +13,7 @@ import {
   notAsked,
   partedPortions,
   partedWords,
+  versionInput,
   whoseRules,
   insideCount,
   standingOf,
@@ -102,15 +103,14 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
   const { table } = view;
   const router = useRouter();
   const { flush } = useSaving();
-  const foods = useMemo(() => foodsWith(view.read, reference.foods), [view.read, reference]);
 
   /** What lay on the bench, for the recipe and table as they are; what nobody chose gives way where they have changed. */
   const lay = useCallback(
     (kept: StoredBench | null) => {
-      const laid = rebased(kept, view.read, table, foods);
+      const laid = rebased(kept, view.read, table, reference.foods);
       return laid && (laid.state.byHand || laid.since.length === 0) ? laid : null;
     },
-    [foods, view, table],
+    [reference, view, table],
   );
   const open = useCallback((kept: StoredBench | null) => lay(kept)?.state ?? asHandedDown(view.read, table), [lay, view, table]);
   const close = useCallback((state: BenchState): StoredBench | null => stored(state, view.read, table), [view, table]);
@@ -123,7 +123,7 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
   const [start] = useState(state);
   const [there] = useState(() => lay(latest(`/api/recipes/${id}/bench`, bench).document));
   const [seen, setSeen] = useState(false);
-  const [gone] = useState(() => rowsWithoutFood(latest(`/api/recipes/${id}/bench`, bench).document, foods));
+  const [gone] = useState(() => rowsWithoutFood(latest(`/api/recipes/${id}/bench`, bench).document, view.read, reference.foods));
   // Something was worked on before, came back unsaved, or was changed since. What waits for its food is not written over either.
   const touched = there !== null || gone > 0 || state !== start || edited.undo !== null || redo !== null;
   const atOnce = useMemo(() => endsAtOnce(view.problem), [view.problem]);
@@ -143,7 +143,7 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
   }, [first, touched, set]);
 
   const after = useMemo(() => {
-    const input = versionInput(state.version, view.read, table);
+    const input = versionInput(state.version, groundOf(view.read, table));
     return { input, version: state.version, figures: evaluate(input, constants).figures };
   }, [state.version, view.read, table, constants]);
   const beams = useMemo(() => beamReadings(view.before.figures, after.figures, table.limits, table.serve, constants), [view, after, table, constants]);

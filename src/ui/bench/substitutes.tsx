@@ -4,7 +4,7 @@ import { useEffect, useMemo } from "react";
 import type { Food } from "../../core/food";
 import { findings, judge } from "../../core/models/diet";
 import { evaluatePoint, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
-import { versionInput } from "../../core/adaptation";
+import { groundOf } from "../../core/adaptation";
 import { kitchenMeasure, type ReadRecipe } from "../../core/recipe";
 import {
   beamReadings,
@@ -15,6 +15,7 @@ import {
   type BeamReading,
   type DiningTable,
   type VersionRow,
+  versionInput,
 } from "../../core/substitution";
 import { formatChange, formatGrams } from "../../core/units";
 import { readingContext } from "../../workers/client";
@@ -80,7 +81,7 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
       if (swap.grams > (candidate.most * recipeFigures.yield.value) / 100 || state.version.rows.some((each) => each.food?.id === food.id)) continue;
       const step = increment(swap.grams);
       const grams = Math.max(step, Math.round(swap.grams / step) * step);
-      const input: EvaluationInput = versionInput(setFood(state, index, food, grams, "").version, read, table);
+      const input: EvaluationInput = versionInput(setFood(state, index, food, grams, "").version, groundOf(read, table));
       const beams = beamReadings(recipeFigures, evaluatePoint(input, constants), problem.limits, table.serve, constants);
       const off = beams.reduce(
         (sum, { deviation }) =>
