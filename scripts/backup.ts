@@ -3,12 +3,14 @@
  * npm run restore -- file: puts a backup in the place of all that is there; the server must be stopped. Where what is there
  * cannot be opened, it is moved to set-aside whole.
  * npm run restore -- --salvage: goes on with what can be read of a damaged folder, and says what could not.
- * THREPSIS_DATA names the data folder (else the demo's).
+ * THREPSIS_DATA names the data folder (else the demo's); with DATABASE_URL the data are on that PostgreSQL server, which may
+ * be in use, and only what was there before a restore is kept in the folder.
  */
 import { existsSync, readFileSync, readdirSync } from "node:fs";
 import { join, resolve } from "node:path";
 import * as db from "../src/db";
 import { backupName, putInPlace, readBackup } from "../src/server/backup";
+import { databaseUrl } from "../src/server/database";
 import { Refusal } from "../src/server/problem-details";
 
 const folder = resolve(process.env.THREPSIS_DATA ?? ".data/demo");
@@ -16,8 +18,12 @@ const [task, file] = process.argv.slice(2);
 /** What stays where it is when all else is moved aside. */
 const STAYS = new Set(["lock", "set-aside", "before-restore", "notices.json", "demo"]);
 
+const url = databaseUrl();
+const where = url === null ? folder : "the PostgreSQL server";
+
 /** The data of the folder, or an empty folder where they cannot be opened and were moved aside. */
-async function openOrAnew(): Promise<db.DurableDatabase> {
+async function openOrAnew(): Promise<db.ReplaceableDatabase> {
+  if (url !== null) return db.openPostgres(url);
   try {
     return await db.openDatabase(folder);
   } catch (error) {
@@ -37,6 +43,7 @@ async function openOrAnew(): Promise<db.DurableDatabase> {
 
 try {
   if (task === "restore" && file === "--salvage") {
+    if (url !== null) throw new Refusal(400, "Only a data folder can be salvaged: a PostgreSQL server has ways of its own.");
     const database = await db.openDatabase(folder, { salvage: true });
     await database.close();
     const told = db.listNotices(folder).filter(({ read }) => !read);
@@ -47,20 +54,22 @@ try {
     const database = await openOrAnew();
     try {
       const { recipes, versions, made } = await putInPlace(database, dump, folder);
-      console.log(`Restored ${recipes} recipes and ${versions} kept versions, as of ${made}, to ${folder}. What was there is kept in before-restore.`);
+      console.log(
+        `Restored ${recipes} recipes and ${versions} kept versions, as of ${made}, to ${where}. What was there is kept in before-restore${url === null ? "" : ` of ${folder}`}.`,
+      );
     } finally {
       await database.close();
     }
   } else {
-    if (!existsSync(folder)) throw new Refusal(404, `There are no data in ${folder}. Set THREPSIS_DATA to the folder that holds them.`);
+    if (url === null && !existsSync(folder)) throw new Refusal(404, `There are no data in ${folder}. Set THREPSIS_DATA to the folder that holds them.`);
     const made = new Date().toISOString();
-    const copy = await db.openCopy(folder);
-    const text = db.encodeDump(await db.dumpRows(copy, made));
+    const copy = url === null ? await db.openCopy(folder) : await db.openPostgres(url);
+    const text = db.encodeDump(await copy.transaction((connection) => db.dumpRows(connection, made)));
     await copy.close();
     const path = resolve(file ?? backupName(made));
     if (!file && existsSync(path)) throw new Refusal(409, `${path} is there already. Name another file: npm run backup -- file.jsonl`);
     db.writeDurably(path, text);
-    console.log(`Backed up ${folder} to ${path}.`);
+    console.log(`Backed up ${where} to ${path}.`);
   }
 } catch (error) {
   if (!(error instanceof Refusal || error instanceof db.FolderInUse || error instanceof db.FolderNotWritable || error instanceof db.CannotRecover)) throw error;

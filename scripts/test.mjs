@@ -1,9 +1,9 @@
 /**
- * All checks from a fresh clone: installs what it needs (Debian's Chromium included), then types, lint, layers, dead
- * code, build, and the tests. Closes with a line "N passed, N failed"; a check counts as one.
+ * All checks from a fresh clone: installs what it needs (Debian's Chromium and PostgreSQL included), then types, lint,
+ * layers, dead code, build, and the tests. Closes with a line "N passed, N failed"; a check counts as one.
  */
 import { spawnSync } from "node:child_process";
-import { existsSync, readFileSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { prepare } from "./demo.mjs";
 
@@ -11,18 +11,32 @@ const root = new URL("..", import.meta.url).pathname;
 const REPORT = join(root, ".build", "vitest.json");
 const node = (path) => [process.execPath, join(root, "node_modules", path)];
 
-function ensureChromium() {
-  const found = () => spawnSync("sh", ["-c", "command -v chromium || command -v chromium-browser"]).status === 0;
+const isRootOnDebian = () => process.getuid?.() === 0 && spawnSync("sh", ["-c", "command -v apt-get"]).status === 0;
+
+/** Installs a Debian package where what it brings is not there; ends where it cannot be had. */
+function ensure(what, found, packages, before = () => undefined) {
   if (found()) return;
-  const install = "apt-get update && apt-get install -y --no-install-recommends chromium";
-  if (process.getuid?.() === 0 && spawnSync("sh", ["-c", "command -v apt-get"]).status === 0) {
-    console.log("Installing Debian's Chromium for the tests of the interface.");
+  const install = `apt-get update && apt-get install -y --no-install-recommends ${packages}`;
+  if (isRootOnDebian()) {
+    console.log(`Installing Debian's ${packages}: the tests need ${what}.`);
+    before();
     spawnSync("sh", ["-c", install], { stdio: "inherit", env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" } });
   }
   if (found()) return;
-  console.error(`The tests of the interface need Chromium on the PATH, and it could not be installed. As root: ${install}`);
+  console.error(`The tests need ${what}, and it could not be installed. As root: ${install}`);
   console.log("0 passed, 1 failed");
   process.exit(1);
+}
+
+const hasChromium = () => spawnSync("sh", ["-c", "command -v chromium || command -v chromium-browser"]).status === 0;
+const POSTGRES = "/usr/lib/postgresql";
+const hasPostgres = () => existsSync(POSTGRES) && readdirSync(POSTGRES).some((version) => existsSync(join(POSTGRES, version, "bin", "initdb")));
+/** The tests make servers of their own: the package is not to begin one by itself. */
+function withoutCluster() {
+  const path = "/etc/postgresql-common/createcluster.conf";
+  if (existsSync(path)) return;
+  mkdirSync("/etc/postgresql-common", { recursive: true });
+  writeFileSync(path, "create_main_cluster = false\n");
 }
 
 function check(name, [command, ...parts]) {
@@ -33,7 +47,8 @@ function check(name, [command, ...parts]) {
   return status === 0;
 }
 
-ensureChromium();
+ensure("Chromium on the PATH", hasChromium, "chromium");
+ensure("the programs of a PostgreSQL server", hasPostgres, "postgresql", withoutCluster);
 prepare();
 const checks = [
   check("types", [...node("typescript/bin/tsc"), "--noEmit"]),

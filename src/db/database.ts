@@ -1,3 +1,5 @@
+import type { Dump } from "./dump";
+
 /** What a statement takes; documents go in as JSON text. Plain, so that the journal can hold it. */
 export type Parameter = string | number | boolean | null;
 
@@ -12,7 +14,7 @@ export class DatabaseError extends Error {
   }
 }
 
-/** The little of a PostgreSQL connection that queries need; PGlite stands behind it here, a server can. */
+/** The little of a PostgreSQL connection that queries need: PGlite or a server stands behind it (`backends`). */
 export interface Connection {
   query<Row>(sql: string, parameters?: readonly Parameter[]): Promise<readonly Row[]>;
 }
@@ -25,4 +27,14 @@ export interface Database extends Connection {
   /** Runs all or nothing. */
   transaction<T>(work: (connection: Connection) => Promise<T>): Promise<T>;
   close(): Promise<void>;
+}
+
+/** A database that can also be replaced whole. */
+export interface ReplaceableDatabase extends Database {
+  /**
+   * Puts the rows of a dump in the place of all that is there. They are laid beside first, a few at a time, so that reads
+   * go on; what is told of it are rows. `keep` gets what was there, and runs before anything counts; it returns what takes
+   * that back, which runs where the dump is refused.
+   */
+  replaceAll(dump: Dump, options: { readonly keep: (before: Dump) => () => void; readonly onRows?: (done: number) => void }): Promise<void>;
 }

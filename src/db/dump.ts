@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import { fail, succeed, type Result } from "../core/numeric";
-import type { Connection, Database } from "./database";
+import type { Connection } from "./database";
 
 /** All tables that hold what people made, those that others point to first. */
 export const TABLES = [
@@ -84,7 +84,7 @@ function inOrder(table: TableName, dump: Dump): readonly string[] {
 }
 
 /** Lays the rows of a dump beside all that is there, a few at a time, so that others read in between. */
-export async function stageRows(database: Database, dump: Dump, onRows: (done: number) => void): Promise<void> {
+export async function stageRows(database: Connection, dump: Dump, onRows: (done: number) => void): Promise<void> {
   await database.query("DROP TABLE IF EXISTS pg_temp.staged");
   await database.query("CREATE TEMPORARY TABLE staged (number serial PRIMARY KEY, table_name text NOT NULL, row jsonb NOT NULL)");
   let done = 0;

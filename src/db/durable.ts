@@ -1,8 +1,8 @@
 import { existsSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { bootMark } from "./boot";
-import type { Connection, Database } from "./database";
-import { dumpRows, loadStaged, stageRows, type Dump } from "./dump";
+import type { Connection, ReplaceableDatabase } from "./database";
+import { dumpRows, loadStaged, stageRows } from "./dump";
 import { isFullDisk, syncTree, writeDurably } from "./durable-files";
 import { checkpointPath, journalPath, lastCheckpoint } from "./history";
 import { openJournal, type Statement } from "./journal";
@@ -26,16 +26,6 @@ export interface OpenOptions {
   readonly anew?: boolean;
 }
 
-/** A database in a folder, which can also be replaced whole. */
-export interface DurableDatabase extends Database {
-  /**
-   * Puts the rows of a dump in the place of all that is there. They are laid beside first, a few at a time, so that reads
-   * go on; what is told of it are rows. `keep` gets what was there, and runs before anything counts; it returns what takes
-   * that back, which runs where the dump is refused.
-   */
-  replaceAll(dump: Dump, options: { readonly keep: (before: Dump) => () => void; readonly onRows?: (done: number) => void }): Promise<void>;
-}
-
 /**
  * Opens the data of a folder for this process alone. PGlite never calls fsync, whatever its settings say (found with
  * strace), so its files survive the process being killed but not the power. Therefore each transaction that writes is
@@ -45,7 +35,7 @@ export interface DurableDatabase extends Database {
 export async function openDatabase(
   folder: string,
   { mostJournalBytes = MOST_JOURNAL_BYTES, mostJournalEntries = MOST_JOURNAL_ENTRIES, salvage = false, anew = false }: OpenOptions = {},
-): Promise<DurableDatabase> {
+): Promise<ReplaceableDatabase> {
   let release = (): void => undefined;
   try {
     release = takeFolder(folder);
@@ -114,7 +104,7 @@ export async function openDatabase(
         );
       return result;
     };
-    const replaceAll: DurableDatabase["replaceAll"] = async (dump, { keep, onRows }) => {
+    const replaceAll: ReplaceableDatabase["replaceAll"] = async (dump, { keep, onRows }) => {
       stillWhole();
       await stageRows(pg, dump, onRows ?? (() => undefined));
       let takeBack = () => undefined as unknown;

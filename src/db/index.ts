@@ -1,5 +1,6 @@
-export type { Database } from "./database";
-export { openDatabase, type DurableDatabase } from "./durable";
+export type { Database, ReplaceableDatabase } from "./database";
+export { openPostgres } from "./backends/postgres";
+export { openDatabase } from "./durable";
 export { CannotRecover, openCopy, upgradeDump } from "./recovery";
 export { forgetSetAside, setAside } from "./history";
 export { listNotices, readNotice, type Notice } from "./notices";

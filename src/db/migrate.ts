@@ -17,7 +17,7 @@ export const latestSchema = (): number => Math.max(...files().map(({ number }) =
  * Brings the schema up to `upTo` (else to the latest): each numbered file once, in order, all or nothing. Returns how many
  * were applied. Refuses a schema newer than the files.
  */
-export async function migrate(database: Database, upTo = latestSchema()): Promise<number> {
+export async function migrate(database: Omit<Database, "close">, upTo = latestSchema()): Promise<number> {
   await database.query("CREATE TABLE IF NOT EXISTS migration (number integer PRIMARY KEY, name text NOT NULL, applied_at timestamptz NOT NULL DEFAULT now())");
   const applied = new Set((await database.query<{ number: number }>("SELECT number FROM migration")).map((row) => row.number));
   const newer = [...applied].filter((number) => number > latestSchema());

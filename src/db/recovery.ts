@@ -6,7 +6,7 @@ import { syncFolder, syncTree, writeDurably } from "./durable-files";
 import { checkpointPath, forgetOlder, hasSetAside, lastCheckpoint, numbersOf, readHistory, setAside, type History } from "./history";
 import type { JournalEntry } from "./journal";
 import { latestSchema, migrate } from "./migrate";
-import { openPglite } from "./pglite";
+import { openPglite } from "./backends/pglite";
 
 /** The data of a folder cannot be opened without losing something; what is wrong and what can be done stand in the message. */
 export class CannotRecover extends Error {}

@@ -109,7 +109,7 @@ export async function readBackup(text: string, told: (progress: RestoreProgress)
 
 /** Replaces all rows at once, after writing down what was there. */
 export async function putInPlace(
-  database: db.DurableDatabase,
+  database: db.ReplaceableDatabase,
   dump: db.Dump,
   folder: string,
   told: (progress: RestoreProgress) => unknown = () => undefined,

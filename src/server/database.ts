@@ -2,7 +2,18 @@ import { join } from "node:path";
 import { DEMO_CURRENCY, DEMO_EATERS, DEMO_EQUIPMENT, DEMO_PANTRY, DEMO_PLACE, DEMO_RECIPES } from "../data";
 import { readRecipeText } from "../core/recipe";
 import { USUAL_HOUSEHOLD } from "../core/units";
-import { countRecipes, forgetDeleted, forgetSetAside, insertRecipe, openDatabase, readSetting, writeSetting, type Database, type DurableDatabase } from "../db";
+import {
+  countRecipes,
+  forgetDeleted,
+  forgetSetAside,
+  insertRecipe,
+  openDatabase,
+  openPostgres,
+  readSetting,
+  writeSetting,
+  type Database,
+  type ReplaceableDatabase,
+} from "../db";
 
 /** Where the data live: THREPSIS_DATA, else a folder beside the code. */
 export const dataFolder = (): string => process.env.THREPSIS_DATA ?? join(process.cwd(), ".data");
@@ -11,10 +22,10 @@ export const dataFolder = (): string => process.env.THREPSIS_DATA ?? join(proces
 export const DAYS_DELETED = 30;
 
 // The framework can bundle this module more than once, so the one instance hangs on the process.
-const shared = globalThis as typeof globalThis & { threpsisDatabase?: Promise<DurableDatabase> };
+const shared = globalThis as typeof globalThis & { threpsisDatabase?: Promise<ReplaceableDatabase> };
 
 /** The one database of this process, opened (and migrated, and seeded when asked to) on first use. */
-export function getDatabase(): Promise<DurableDatabase> {
+export function getDatabase(): Promise<ReplaceableDatabase> {
   shared.threpsisDatabase ??= open().catch((error: unknown) => {
     shared.threpsisDatabase = undefined;
     throw error;
@@ -28,10 +39,18 @@ function journalBytes(): { readonly mostJournalBytes?: number } {
   return Number.isInteger(bytes) && bytes > 0 ? { mostJournalBytes: bytes } : {};
 }
 
-async function open(): Promise<DurableDatabase> {
+/** DATABASE_URL: a PostgreSQL server in place of the folder's own database. */
+export const databaseUrl = (): string | null => process.env.DATABASE_URL || null;
+
+async function open(): Promise<ReplaceableDatabase> {
+  const prepare = async (database: Omit<Database, "close">) => {
+    await forgetOld(database);
+    if (process.env.THREPSIS_SEED === "demo") await seedOnce(database);
+  };
+  const url = databaseUrl();
+  if (url !== null) return openPostgres(url, prepare);
   const database = await openDatabase(dataFolder(), journalBytes());
-  await forgetOld(database);
-  if (process.env.THREPSIS_SEED === "demo") await seedOnce(database);
+  await prepare(database);
   return database;
 }
 
@@ -39,7 +58,7 @@ async function open(): Promise<DurableDatabase> {
  * Forgets what was deleted, and what was set aside, long ago: by the clock, and by the days on which the app was seen to
  * run since. A clock that jumps ahead is one such day more, and empties nothing.
  */
-async function forgetOld(database: Database): Promise<void> {
+async function forgetOld(database: Omit<Database, "close">): Promise<void> {
   const now = new Date();
   const today = now.toISOString().slice(0, 10);
   await database.transaction(async (connection) => {
@@ -51,7 +70,7 @@ async function forgetOld(database: Database): Promise<void> {
     const longAgo = since(DAYS_DELETED);
     if (longAgo !== undefined) await forgetDeleted(connection, new Date(Math.min(now.getTime() - DAYS_DELETED * DAY_MS, Date.parse(longAgo))).toISOString());
     const weekAgo = since(DAYS_SET_ASIDE);
-    if (weekAgo !== undefined) forgetSetAside(dataFolder(), Math.min(now.getTime() - DAYS_SET_ASIDE * DAY_MS, Date.parse(weekAgo)));
+    if (weekAgo !== undefined && databaseUrl() === null) forgetSetAside(dataFolder(), Math.min(now.getTime() - DAYS_SET_ASIDE * DAY_MS, Date.parse(weekAgo)));
   });
 }
 const DAYS_SET_ASIDE = 7;
@@ -63,7 +82,7 @@ const DEMO_LATEST = 6;
 const DEMO_DAYS_APART = 9;
 
 /** Puts the demo's recipes and pantry in, once in the life of a data folder: what was deleted stays deleted. */
-async function seedOnce(database: Database): Promise<void> {
+async function seedOnce(database: Omit<Database, "close">): Promise<void> {
   const now = Date.now();
   await database.transaction(async (connection) => {
     if ((await readSetting(connection, "seeded")).value) return;

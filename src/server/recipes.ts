@@ -171,6 +171,26 @@ export async function saveTable(id: string, body: unknown): Promise<number> {
 export const saveBench = async (id: string, body: unknown): Promise<number> =>
   savePart<StoredBench | null>(id, "bench", checkedRevised(validateBench, body), ({ bench }) => bench);
 
+/** Saves table and bench together, each over the revision that was read: both or, where another save came between, neither. */
+export async function saveBoth(
+  id: string,
+  table: Revised<DiningTable>,
+  bench: Revised<StoredBench>,
+): Promise<{ readonly table: number; readonly bench: number }> {
+  await checkRules([{ pointer: "/document/rules", rules: table.document.rules }]);
+  const at = now();
+  return (await getDatabase()).transaction(async (inside) => {
+    await db.keepBenchState(inside, id, bench.revision, at);
+    const saved = {
+      table: await db.saveAdaptation(inside, id, "table", table.document, table.revision, at),
+      bench: await db.saveAdaptation(inside, id, "bench", bench.document, bench.revision, at),
+    };
+    if (saved.table === null || saved.bench === null)
+      throw new Refusal(409, "Table or bench of this recipe were changed just now. Nothing was laid on; try it again.");
+    return { table: saved.table, bench: saved.bench };
+  });
+}
+
 /** What lay on a recipe's bench before, the latest first: each as it is read today, and when another took its place. */
 export async function benchStates(id: string): Promise<readonly { readonly revision: number; readonly replacedAt: string; readonly bench: StoredBench }[]> {
   const { recipe } = await requireRecipe(id);

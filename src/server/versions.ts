@@ -15,7 +15,7 @@ import { Refusal } from "./problem-details";
 import { kitchenRules } from "./house-rules";
 import { kitchenReference } from "./pantry";
 import { reading } from "./reading";
-import { getAdaptation, requireRecipe, saveBench, saveTable } from "./recipes";
+import { getAdaptation, requireRecipe, saveBoth } from "./recipes";
 import { VERSION_LIMITS } from "./schemas";
 import { readSnapshot, storedSnapshot, validateSnapshot } from "./snapshot";
 
@@ -189,10 +189,7 @@ export async function workOnFrom(id: string): Promise<LaidOn> {
     }),
   };
   const there = await getAdaptation(recipeId, recipe);
-  const revisions = {
-    table: await saveTable(recipeId, { document: snapshot.table, revision: there.table.revision }),
-    bench: await saveBench(recipeId, { document: bench, revision: there.bench.revision }),
-  };
+  const revisions = await saveBoth(recipeId, { document: snapshot.table, revision: there.table.revision }, { document: bench, revision: there.bench.revision });
   return { recipeId, before: { table: there.table.document, bench: there.bench.document }, revisions };
 }
 

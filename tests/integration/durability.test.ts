@@ -8,7 +8,7 @@ import { plainSteps } from "../../src/core/recipe";
 import * as db from "../../src/db";
 import { openJournal, readJournal } from "../../src/db/journal";
 import { putInPlace } from "../../src/server/backup";
-import { openPglite } from "../../src/db/pglite";
+import { openPglite } from "../../src/db/backends/pglite";
 import { newFolder, removeFolder } from "../support/app";
 
 const AT = "2026-11-25T10:00:00.123Z";
@@ -27,7 +27,7 @@ const fresh = () => {
   return folder;
 };
 afterEach(() => folders.splice(0).forEach(removeFolder));
-const using = async <T>(folder: string, work: (database: db.DurableDatabase) => Promise<T>, mostJournalBytes = 16 * 1024 ** 2): Promise<T> => {
+const using = async <T>(folder: string, work: (database: db.ReplaceableDatabase) => Promise<T>, mostJournalBytes = 16 * 1024 ** 2): Promise<T> => {
   const database = await db.openDatabase(folder, { mostJournalBytes });
   try {
     return await work(database);

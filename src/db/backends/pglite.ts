@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
-import { DatabaseError, type Connection, type Database, type Parameter } from "./database";
+import { DatabaseError, type Connection, type Database, type Parameter } from "../database";
 
 /** What went wrong, without the statement and its values: they are somebody's recipes, and errors end in a log. */
 const plain = (error: unknown): Error => {

@@ -1,0 +1,206 @@
+import { execFileSync } from "node:child_process";
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { Recipe } from "../../src/core/recipe";
+import * as db from "../../src/db";
+import type { ReplaceableDatabase } from "../../src/db";
+import { newFolder, removeFolder, save, send, startApp, type RunningApp } from "../support/app";
+import { startPostgres, type PostgresServer } from "../support/postgres";
+
+const AT = "2026-11-25T10:00:00.000Z";
+const LATER = "2026-11-26T10:00:00.123Z";
+const recipe = (title: string, text = "1 cup milk"): Recipe => ({
+  title,
+  servings: 4,
+  lines: [{ id: "l1", text, choice: {} }],
+  steps: [],
+  evaporation: null,
+  archetype: null,
+});
+const ODD = 'It\'s 100 % "ours"; DROP TABLE recipe; -- „ü“ 🙂 \\ $1';
+const all = (words = "") => ({ ...db.ALL_RECIPES, words });
+
+let server: PostgresServer;
+const folders: string[] = [];
+const folder = () => {
+  const made = newFolder();
+  folders.push(made);
+  return made;
+};
+beforeAll(async () => {
+  server = await startPostgres();
+}, 120_000);
+afterAll(() => {
+  server.stop();
+  folders.forEach(removeFolder);
+});
+
+const BACKENDS: readonly (readonly [name: string, open: () => Promise<ReplaceableDatabase>])[] = [
+  ["PGlite in a folder", () => db.openDatabase(folder())],
+  ["a PostgreSQL server", async () => db.openPostgres(await server.database())],
+];
+
+describe.each(BACKENDS)("%s", (_, open) => {
+  let database: ReplaceableDatabase;
+  beforeAll(async () => {
+    database = await open();
+  }, 120_000);
+  afterAll(() => database.close());
+
+  it("is of the latest schema, with nothing in it", async () => {
+    const [row] = await database.query<{ number: number }>("SELECT max(number) AS number FROM migration");
+    expect(row?.number).toBe(db.latestSchema());
+    expect(await db.countRecipes(database)).toBe(0);
+  });
+  it("keeps a recipe whatever its text, finds it by its words, and saves only over the revision that was read", async () => {
+    await db.insertRecipe(database, "a", recipe(ODD, ODD), AT);
+    expect(await db.findRecipe(database, "a")).toMatchObject({ revision: 1, recipe: recipe(ODD, ODD) });
+    expect(await db.updateRecipe(database, "a", recipe("B"), 1, LATER)).toBe(2);
+    expect(await db.updateRecipe(database, "a", recipe("C"), 1, LATER)).toBeNull();
+    expect(await db.listRevisions(database, "a", 10)).toMatchObject([{ revision: 1, recipe: { title: ODD }, replacedAt: LATER }]);
+    expect((await db.listRecipes(database, all("b"), 10, 0)).total).toBe(1);
+    expect((await db.listRecipes(database, all("%"), 10, 0)).recipes).toEqual([]);
+  });
+  it("keeps table and bench, each by a revision of its own, and what lay on the bench before", async () => {
+    expect(await db.saveAdaptation(database, "a", "table", { servings: 0.1, x: [1e21, null] }, 0, AT)).toBe(1);
+    for (let revision = 0; revision < 64; revision++) {
+      await db.keepBenchState(database, "a", revision, AT);
+      expect(await db.saveAdaptation(database, "a", "bench", { at: revision }, revision, AT)).toBe(revision + 1);
+    }
+    expect(await db.saveAdaptation(database, "a", "bench", { late: true }, 3, AT)).toBeNull();
+    expect(await db.findAdaptation(database, "a")).toMatchObject({ table: { servings: 0.1, x: [1e21, null] }, tableRevision: 1, benchRevision: 64 });
+    const states = await db.benchStates(database, "a");
+    expect(states.length).toBe(60);
+    expect(states[0]).toEqual({ revision: 63, bench: { at: 62 }, replacedAt: AT });
+  });
+  it("keeps versions with where they come from; what is deleted comes back, until it is forgotten", async () => {
+    const version = (id: string, parentId: string | null) => ({
+      id,
+      recipeId: "a",
+      title: "B",
+      label: id,
+      snapshot: { table: { rules: ["vegan"] }, rows: [{ foodId: "milk" }] },
+      parentId,
+      why: "",
+      whom: "",
+    });
+    await db.insertVersion(database, version("v1", null), AT);
+    await db.insertVersion(database, version("v2", "v1"), LATER);
+    await db.insertVersion(database, version("v3", "gone"), LATER);
+    expect((await db.listVersions(database, "a", 10)).map(({ id, parentId }) => [id, parentId])).toEqual([
+      ["v2", "v1"],
+      ["v3", null],
+      ["v1", null],
+    ]);
+    expect(await db.versionsKeeping(database, ["vegan"], ["milk"], 10)).toHaveLength(3);
+    expect(await db.markDeleted(database, "version", "v3", LATER)).toBe(true);
+    expect(await db.markDeleted(database, "version", "v3", LATER)).toBe(false);
+    expect((await db.listDeleted(database)).map(({ id, deletedAt }) => [id, deletedAt])).toEqual([["v3", LATER]]);
+    expect(await db.putBack(database, "version", "v3")).toBe(true);
+    await db.markDeleted(database, "version", "v3", AT);
+    await db.forgetDeleted(database, LATER);
+    expect(await db.findVersion(database, "v3")).toBeNull();
+    expect(await db.findVersion(database, "v2")).toMatchObject({ keptAt: LATER, snapshot: { rows: [{ foodId: "milk" }] } });
+  });
+  it("finds recipes by what was derived from them", async () => {
+    await db.writeFacts(database, "a", 2, "basis", { kind: "pudding", foodIds: ["milk", "rice"], diets: ["egg-free"], tags: ["winter"], minutes: 20 });
+    expect(await db.listTags(database, 5)).toEqual(["winter"]);
+    expect(await db.countRecipesHolding(database, ["rice"])).toBe(1);
+    expect(await db.countWithoutFacts(database, "basis")).toBe(0);
+    expect(await db.countWithoutFacts(database, "other")).toBe(1);
+  });
+  it("does a transaction whole or not at all, and says by code what was refused", async () => {
+    await expect(
+      database.transaction(async (inside) => {
+        await db.writeSetting(inside, "half", 1, 0);
+        throw new Error("stop");
+      }),
+    ).rejects.toThrow("stop");
+    expect((await db.readSetting(database, "half")).value).toBeNull();
+    await expect(db.insertRecipe(database, "a", recipe("again"), AT)).rejects.toMatchObject({ code: "23505" });
+    await expect(database.query("SELECT 1 FROM nowhere")).rejects.toMatchObject({ code: "42P01" });
+    expect(await db.writeSetting(database, "whole", { a: 1 }, 0)).toBe(1);
+    expect(await db.writeSetting(database, "whole", { a: 2 }, 0)).toBeNull();
+  });
+  it("gives one revision to one of many that save at once", async () => {
+    await db.insertRecipe(database, "many", recipe("Many"), AT);
+    const saved = await Promise.all(
+      Array.from({ length: 12 }, (_each, i) => database.transaction((inside) => db.updateRecipe(inside, "many", recipe(`M${i}`), 1, LATER))),
+    );
+    expect(saved.filter((revision) => revision !== null)).toEqual([2]);
+  });
+  it("is replaced whole or not at all, keeps what was there first, and what it held goes into the other and back the same", async () => {
+    const dumped = (of: ReplaceableDatabase) => of.transaction((inside) => db.dumpRows(inside, AT));
+    const bare = ({ rows }: db.Dump) => rows.map(({ table, row }) => [table, JSON.parse(row) as unknown]);
+    const before = await dumped(database);
+    const twice = { ...before, rows: [...before.rows, ...before.rows.slice(0, 1)] };
+    let taken = 0;
+    const keep = () => () => void (taken += 1);
+    await expect(database.replaceAll(twice, { keep })).rejects.toMatchObject({ code: "23505" });
+    expect(taken).toBe(1);
+    expect(bare(await dumped(database))).toEqual(bare(before));
+    for (const [, openOther] of BACKENDS) {
+      const other = await openOther();
+      try {
+        await other.transaction((inside) => db.loadRows(inside, before));
+        expect(bare(await dumped(other))).toEqual(bare(before));
+        const kept: db.Dump[] = [];
+        await database.replaceAll(await dumped(other), { keep: (was) => (kept.push(was), () => undefined) });
+        expect(bare(kept[0] ?? before)).toEqual(bare(before));
+      } finally {
+        await other.close();
+      }
+      // Under revisions that no open window may take for its own; all else is the same.
+      const bareOfRevisions = (dump: db.Dump) => JSON.stringify(bare(dump)).replace(/"(?:table_|bench_)?revision":\d+/g, "");
+      expect(bareOfRevisions(await dumped(database))).toBe(bareOfRevisions(before));
+      await database.transaction((inside) => db.loadRows(inside, before));
+    }
+  }, 60_000);
+});
+
+describe("two processes on one PostgreSQL server", () => {
+  let apps: readonly [RunningApp, RunningApp];
+  let url: string;
+  beforeAll(async () => {
+    url = await server.database();
+    const start = () => startApp(folder(), { environment: { DATABASE_URL: url } });
+    apps = await Promise.all([start(), start()]);
+  }, 120_000);
+  afterAll(() => Promise.all(apps.map((app) => app.stop())));
+  const copy = (task: string, file: string, environment: Readonly<Record<string, string>>) =>
+    execFileSync(process.execPath, ["--import", "tsx", "scripts/backup.ts", task, file], { env: { ...process.env, ...environment }, encoding: "utf8" });
+
+  it("put the demo in once, see what the other saves, and refuse what is over it", async () => {
+    const [first, second] = apps;
+    const pages = await Promise.all(apps.map(async ({ address }) => (await fetch(`${address}/recipes`)).text()));
+    for (const page of pages) expect(new Set([...page.matchAll(/href="\/recipes\/(demo-\d+)\/recipe"/g)].map((match) => match[1])).size).toBe(15);
+    const { id } = (await send(first.address, "POST", "/api/recipes", { text: "Shared pudding\n1 litre milk\n80 g sugar" })).json as { id: string };
+    expect(await (await fetch(`${second.address}/recipes/${id}/recipe`)).text()).toContain("Shared pudding");
+    expect((await save(second.address, `/api/recipes/${id}`, recipe("From the second"), 1)).json).toEqual({ revision: 2 });
+    expect(await save(first.address, `/api/recipes/${id}`, recipe("From the first"), 1)).toMatchObject({
+      status: 409,
+      json: { current: { document: { title: "From the second" } } },
+    });
+    const both = await Promise.all(
+      apps.flatMap(({ address }, i) => Array.from({ length: 5 }, (_each, j) => save(address, `/api/recipes/${id}`, recipe(`W${i}${j}`), 2))),
+    );
+    expect(both.filter(({ status }) => status === 200).length).toBe(1);
+    expect(both.filter(({ status }) => status === 409).length).toBe(9);
+  }, 60_000);
+  it("are backed up into a file that a folder takes, and take a folder's; one goes on when the other is killed", async () => {
+    const [first, second] = apps;
+    const file = join(folder(), "server.jsonl");
+    expect(copy("backup", file, { DATABASE_URL: url })).toMatch(/Backed up the PostgreSQL server/);
+    const home = folder();
+    expect(copy("restore", file, { DATABASE_URL: "", THREPSIS_DATA: home })).toMatch(/Restored 16 recipes/);
+    const back = join(folder(), "folder.jsonl");
+    copy("backup", back, { DATABASE_URL: "", THREPSIS_DATA: home });
+    const rows = (path: string) => readFileSync(path, "utf8").split("\n").slice(1).sort();
+    expect(rows(back).length).toBe(rows(file).length);
+    await first.stop("SIGKILL");
+    expect(copy("restore", back, { DATABASE_URL: url, THREPSIS_DATA: folder() })).toMatch(/Restored 16 recipes .* the PostgreSQL server/);
+    const { json } = await send(second.address, "POST", "/api/recipes", { text: "After the other was killed\n1 litre milk" });
+    expect(await (await fetch(`${second.address}/recipes/${(json as { id: string }).id}/recipe`)).text()).toContain("After the other was killed");
+  }, 90_000);
+});
