@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import Ajv, { type ValidateFunction } from "ajv";
+import { capital } from "../core/units";
 import { isFullDisk } from "../db/durable-files";
 import { log } from "./log";
 import { problemResponse, Refusal, type ProblemError } from "./problem-details";
@@ -140,7 +141,7 @@ export function schemaErrors(validate: ValidateFunction, value: unknown): Proble
   return (errors ?? []).slice(0, MOST_ERRORS).map((error) => {
     const allowed = error.keyword === "enum" ? `: ${(error.params.allowedValues as unknown[]).join(", ")}` : "";
     const extra = error.keyword === "additionalProperties" ? ` ("${String(error.params.additionalProperty)}")` : "";
-    return { pointer: error.instancePath, detail: `${(error.message ?? "does not fit").replace(/^./, (letter) => letter.toUpperCase())}${allowed}${extra}.` };
+    return { pointer: error.instancePath, detail: `${capital(error.message ?? "does not fit")}${allowed}${extra}.` };
   });
 }
 

@@ -1,3 +1,5 @@
+import { GRAMS_PER_OUNCE } from "../units";
+
 /** What a kitchen scale tells. */
 export interface ScaleReading {
   /** In `unit`, as its display shows it. */
@@ -19,7 +21,6 @@ export interface Scale {
   readonly setUnit: (unit: ScaleUnit) => void;
 }
 
-const GRAMS_PER_OUNCE = 28.349523125;
 /** A home scale: steps of 1 g, or 0.05 oz; noise and drift of the cell, g; how fast it settles, 1/s. */
 const STEP: Readonly<Record<ScaleUnit, number>> = { g: 1, oz: 0.05 };
 const NOISE_G = 0.25;

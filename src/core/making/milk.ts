@@ -1,3 +1,4 @@
+import { capital } from "../units";
 import { INDEX, MICRONUTRIENTS, NUTRIENTS, type Food, type Micronutrient, type Nutrient } from "../food";
 import { withShare, Z80, type Estimate } from "../numeric";
 import { pressOut } from "../process";
@@ -141,8 +142,6 @@ export function makeMilk(making: MilkMaking, food: Food, material: MilkMaterial,
 }
 
 const within = (value: number | null, least: number, most: number) => (value !== null && value >= least && value <= most ? value : null);
-
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** Per 100 g of what came out, with the spread of the food and that of the extraction, which are independent. */
 function contentsFrom(amounts: readonly number[], grams: number, food: Food, share: number): Contents {

@@ -1,3 +1,4 @@
+import { capital } from "../units";
 import { INDEX } from "../food";
 import type { Figure } from "../numeric";
 import type { EvaluationInput } from "../evaluate";
@@ -85,8 +86,6 @@ export function judgeClaims(book: RuleBook, input: EvaluationInput, profile: Nut
     };
   });
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 interface Part {
   readonly verdict: ClaimVerdict;

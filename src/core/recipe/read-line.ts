@@ -1,5 +1,5 @@
 import type { Estimate } from "../numeric";
-import { formatGrams, formatNumber, type HouseholdMeasures } from "../units";
+import { formatGrams, formatNumber, type HouseholdMeasures, capital } from "../units";
 import type { Food, Role } from "../food";
 import type { PantryTables } from "../pantry";
 import type { FoodMatcher } from "./match-food";
@@ -194,5 +194,3 @@ function amountGuesses(food: Food, measures: HouseholdMeasures): AmountGuess[] {
     grams: Math.max(0.1, Math.round(count * measures[measure] * (food.density ?? 0.7) * 10) / 10),
   }));
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

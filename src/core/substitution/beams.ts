@@ -1,3 +1,4 @@
+import { capital } from "../units";
 import type { Constants, ServingTemperature } from "../food";
 import { bodyHolds, compareLikeness, compareLimit, type Deviation, type Figures, type PropertyId } from "../evaluate";
 import { limitProperty } from "./open-roles";
@@ -51,11 +52,7 @@ export function beamReadings(recipe: Figures, version: Figures, limits: readonly
     like("serving.fibre", "Fibre", null, "table"),
     like("serving.protein", "Protein", null, "table"),
     ...LIMIT_IDS.filter((id) => !["freeSugars", "energy"].includes(id) && limits.some((limit) => limit.id === id)).map((id) =>
-      limited(
-        id,
-        `serving.${id}` as PropertyId,
-        LIMIT_NAMES[id].name.replace(/^./, (letter) => letter.toUpperCase()),
-      ),
+      limited(id, `serving.${id}` as PropertyId, capital(LIMIT_NAMES[id].name)),
     ),
   ];
   // A bound sweet holds by what binds it: how a spoon finds it says nothing there.

@@ -1,3 +1,4 @@
+import { lowerFirst } from "../units";
 import { isStricter, type Rule, type Verdict } from "../models/diet";
 import { mentionsOf, namesOfLine, type LineId, type ReadRecipe, type StepId } from "../recipe";
 import { isAllergyRule } from "./eaters";
@@ -111,14 +112,14 @@ export function partedPortions(
         const place: Place | null = line !== null ? placeOf(line) : here < 0 ? null : { step: here, at: here === parting.step ? atOf(parting, here, 0) : 0 };
         const what =
           line === null ? (unlisted.find((each) => each.step === step)?.words ?? text) : nameOf(readings.find((reading) => reading.line.id === line));
-        if (place === null) take("ask", `no step says when ${lower(what)} goes in`);
-        else if (!isBefore(place, parting)) later.push(lower(what));
+        if (place === null) take("ask", `no step says when ${lowerFirst(what)} goes in`);
+        else if (!isBefore(place, parting)) later.push(lowerFirst(what));
         else if (verdict === "ask") take("ask", text.replace(/\.$/, ""));
-        else if (line === null || isIn(line) || place.step === parting.step) take("avoid", `by then it holds ${lower(what)}`);
-        else if (OWN.test(steps[place.step]?.step.text ?? "")) later.push(lower(what));
+        else if (line === null || isIn(line) || place.step === parting.step) take("avoid", `by then it holds ${lowerFirst(what)}`);
+        else if (OWN.test(steps[place.step]?.step.text ?? "")) later.push(lowerFirst(what));
         else if (rule.traces !== "as an ingredient") {
           const where = LEAVES.find(([operation]) => (steps[place.step]?.operations as readonly string[]).includes(operation))?.[1] ?? "pan, spoon and board";
-          take(allergy ? "avoid" : "ask", `something of ${lower(what)}, handled before in step ${place.step + 1}, is left in ${where}`);
+          take(allergy ? "avoid" : "ask", `something of ${lowerFirst(what)}, handled before in step ${place.step + 1}, is left in ${where}`);
         }
       }
       const said = { step: steps[parting.step]?.step.id ?? "", number: parting.step + 1, rule: rule.id, short: rule.short };
@@ -154,4 +155,3 @@ function atOf(
 }
 
 const nameOf = (reading: ReadRecipe["readings"][number] | undefined): string => (reading && "food" in reading ? reading.food.name : (reading?.line.text ?? ""));
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

@@ -1,3 +1,4 @@
+import { capital } from "../units";
 import { evaluate, type Figures } from "../evaluate";
 import { findings, type Finding, type Rule } from "../models/diet";
 import { stepFindings, type DiningTable } from "./dining-table";
@@ -100,7 +101,6 @@ export function standingOf(problem: AdaptationProblem, version: Version | null, 
 }
 
 const limitShort = ({ id, most }: Limit) => `${LIMIT_NAMES[id].name} over ${most} ${LIMIT_NAMES[id].unit}`.trim();
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 const unique = <T>(items: readonly T[], key: (item: T) => string): readonly T[] => [...new Map(items.map((item) => [key(item), item] as const)).values()];
 
 function figuresOf(problem: AdaptationProblem, version: Version | null): Figures {

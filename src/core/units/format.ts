@@ -38,3 +38,7 @@ function groupThousands(text: string): string {
   const grouped = `${whole.startsWith("-") ? "-" : ""}${groups.join(",")}`;
   return fraction ? `${grouped}.${fraction}` : grouped;
 }
+
+/** With its first letter large, or small. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

@@ -1,21 +1,24 @@
-/** Millilitres in the volume units that are the same in every kitchen; cups and spoons are the household's. */
+/** Millilitres in the volume units that are the same in every kitchen (ounce, pint and quart of the United States, by definition); cups and spoons are the household's. */
 export const FIXED_MILLILITRES: Readonly<Record<string, number>> = {
   milliliter: 1,
   liter: 1000,
   deciliter: 100,
   centiliter: 10,
-  fluidounce: 29.57,
-  pint: 473.2,
-  quart: 946.4,
+  fluidounce: 29.5735295625,
+  pint: 473.176473,
+  quart: 946.352946,
 };
+
+/** Grams in an avoirdupois ounce, by definition (International yard and pound agreement, 1959). */
+export const GRAMS_PER_OUNCE = 28.349523125;
 
 /** Grams in the mass units of recipes. */
 export const MASS_GRAMS: Readonly<Record<string, number>> = {
   gram: 1,
   kilogram: 1000,
   milligram: 0.001,
-  ounce: 28.35,
-  pound: 453.6,
+  ounce: GRAMS_PER_OUNCE,
+  pound: 16 * GRAMS_PER_OUNCE,
 };
 
 /**

@@ -1,5 +1,6 @@
 "use client";
 
+import { capital } from "../../core/units";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useState } from "react";
 import { evaluate } from "../../core/evaluate";
@@ -311,5 +312,3 @@ function LaterSteps({ view: { read, table }, version }: { readonly view: BenchVi
   const { handling } = useKnowledge();
   return <StepsPanel steps={useMemo(() => stepsFor(read, version, table, handling), [read, version, table, handling])} />;
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

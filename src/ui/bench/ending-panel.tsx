@@ -1,5 +1,6 @@
 "use client";
 
+import { capital } from "../../core/units";
 import { Go } from "../shell/go";
 import { LIMIT_NAMES, type Ending, type LimitId, type Order, type Question } from "../../core/substitution";
 import { Button } from "../parts/button";
@@ -167,7 +168,7 @@ function LimitClash({ limit, given, needed }: { readonly limit: LimitId; readonl
   const { name, unit } = LIMIT_NAMES[limit];
   return (
     <>
-      <span className="font-[550]">{name.replace(/^./, (letter) => letter.toUpperCase())}</span>
+      <span className="font-[550]">{capital(name)}</span>
       <span className="t-figure">
         set to {given} {unit}, would have to be {needed} {unit} a serving
       </span>

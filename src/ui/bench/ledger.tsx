@@ -4,7 +4,7 @@ import { memo, useState } from "react";
 import type { BenchState } from "../../core/adaptation";
 import { kitchenMeasure } from "../../core/recipe";
 import { rowFindings, type BeamReading, type SourceLine, type VersionRow } from "../../core/substitution";
-import { formatGrams } from "../../core/units";
+import { formatGrams, capital } from "../../core/units";
 import { AmountField } from "../parts/amount-field";
 import { Chevron, WhyMark } from "../parts/marks";
 import { addFood, leaveOut, putBack, setFood, setGrams } from "./bench-state";
@@ -225,5 +225,3 @@ function brokenRule(row: VersionRow, { problem }: BenchView): { readonly short: 
   const gravest = found.find(({ verdict }) => verdict === "avoid") ?? found[0];
   return gravest ? { short: gravest.short, ask: gravest.verdict === "ask" } : null;
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

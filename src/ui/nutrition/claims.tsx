@@ -1,5 +1,6 @@
 "use client";
 
+import { capital } from "../../core/units";
 import type { ClaimFinding, RuleBook } from "../../core/nutrition";
 import { StateMark } from "../parts/marks";
 
@@ -24,12 +25,12 @@ export function Claims({ book }: { readonly book: BookView }) {
         <details key={verdict} open={verdict === "would meet" || verdict === "too close to tell"} className="mt-2">
           <summary className="t-h2 text-[15px] border-b border-ink py-1 min-h-8 flex items-center gap-2">
             <StateMark state={MARK[verdict]} size={11} />
-            {verdict.replace(/^./, (letter) => letter.toUpperCase())}: {claims.length}
+            {capital(verdict)}: {claims.length}
           </summary>
           <ul>
             {claims.map((claim) => (
               <li key={claim.claim} className="border-b border-line py-1.5 t-ledger">
-                <span className="font-[550]">{claim.claim.replace(/^./, (letter) => letter.toUpperCase())}</span>
+                <span className="font-[550]">{capital(claim.claim)}</span>
                 <span className="block t-small text-ink2">
                   {claim.because}. {claim.note ? `${claim.note} ` : ""}
                   {claim.source}.

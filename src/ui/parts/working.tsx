@@ -4,7 +4,7 @@ import { createContext, useCallback, useContext, useMemo, useState, type ReactNo
 import type { Constants } from "../../core/food";
 import type { Figure } from "../../core/numeric";
 import { describeProperty, explain, type EvaluationInput, type PropertyId } from "../../core/evaluate";
-import { formatToSpread } from "../../core/units";
+import { formatToSpread, capital } from "../../core/units";
 import { useHousehold } from "../shell/household";
 import { figureText, inHouseUnit, isBody, rangeText, type FigureManner } from "./figure-words";
 import { Sheet } from "./sheet";
@@ -118,8 +118,6 @@ function WorkingBody({ why, constants, manner }: { readonly why: Why; readonly c
     </>
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A computed figure that can be asked why: a button in the figure's own place. */
 export function FigureButton({

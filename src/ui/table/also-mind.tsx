@@ -1,5 +1,6 @@
 "use client";
 
+import { lowerFirst } from "../../core/units";
 import type { Mistake, Caution, SaidClaim, VesselFinding } from "../../core/cautions";
 import { describeProperty, type PropertyId } from "../../core/evaluate";
 import { Cautions } from "../parts/cautions";
@@ -83,7 +84,9 @@ export function AlsoMind({
                   <span className="block">
                     With it:{" "}
                     {changes
-                      .map(({ property, before, after }) => `${lower(describeProperty(property).name)} ${told(property, before)} → ${told(property, after)}`)
+                      .map(
+                        ({ property, before, after }) => `${lowerFirst(describeProperty(property).name)} ${told(property, before)} → ${told(property, after)}`,
+                      )
                       .join("; ")}
                   </span>
                 )}
@@ -102,7 +105,6 @@ export function AlsoMind({
   );
 }
 
-const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
 const told = (property: PropertyId, value: number): string => {
   const { unit } = describeProperty(property);
   return `${Math.abs(value) < 10 ? value.toFixed(1) : Math.round(value)}${unit ? ` ${unit}` : ""}`;

@@ -1,5 +1,6 @@
 "use client";
 
+import { capital } from "../../core/units";
 import { useState, type ReactNode } from "react";
 import type { Finding, Rule } from "../../core/models/diet";
 import type { ReadRecipe, StepId } from "../../core/recipe";
@@ -231,7 +232,6 @@ function Told({ verdict, children }: { readonly verdict: Finding["verdict"]; rea
   );
 }
 
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 /** What only the line or the step itself can answer: which of two it is, or what is meant. */
 const OF_THE_LINE = /: a choice is left$|, unless it is what is made here$/;
 

@@ -8,7 +8,7 @@ import type { Constants } from "../../core/food";
 import type { Snapshot } from "../../core/adaptation";
 import { kitchenMeasure } from "../../core/recipe";
 import { beamReadings } from "../../core/substitution";
-import { formatGrams, USUAL_HOUSEHOLD } from "../../core/units";
+import { formatGrams, USUAL_HOUSEHOLD, capital } from "../../core/units";
 import { BeamsPanel } from "../bench/beams-panel";
 import { VerdictStamp } from "../bench/standing-line";
 import { StepsPanel } from "../bench/steps-panel";
@@ -49,7 +49,7 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
     <WorkingProvider constants={constants}>
       <PageHead
         title={title}
-        line={`${story.label}, kept ${kept}. ${wishes.length ? wishes.join(", ").replace(/^./, (letter) => letter.toUpperCase()) : "No wishes"}; ${table.servings} servings, served ${table.serve}.`}
+        line={`${story.label}, kept ${kept}. ${wishes.length ? capital(wishes.join(", ")) : "No wishes"}; ${table.servings} servings, served ${table.serve}.`}
       >
         <span className="flex flex-wrap gap-2 no-print">
           <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>
