@@ -184,10 +184,10 @@ describe("on a phone, by the stove", () => {
       const box = await target.boundingBox();
       expect(box && box.height >= 44 && box.y > 560, JSON.stringify(box)).toBe(true);
     }
-    await session.page.locator("[data-row='4'] button[aria-expanded]").first().tap();
+    await session.page.locator("[data-row='l5'] button[aria-expanded]").first().tap();
     await session.page.getByText("No pistachio: Pistachios: contains pistachio").waitFor();
     await session.page.getByLabel("What could stand here").locator("button").first().tap();
-    expect(await session.page.locator("[data-row='4']").getAttribute("data-change")).toBe("replaced");
+    expect(await session.page.locator("[data-row='l5']").getAttribute("data-change")).toBe("replaced");
     await button(/Keep as a version/).tap();
     await session.page.waitForURL(/\/versions\/.+/);
     await session.page.getByRole("heading", { name: "Sago pudding" }).waitFor();
@@ -337,7 +337,7 @@ describe("every page", () => {
               { timeout: 20_000 },
             )
             .toBeGreaterThan(0);
-          await session.page.locator("[data-row='1'] button[aria-expanded]").first().click();
+          await session.page.locator("[data-row='l2'] button[aria-expanded]").first().click();
         }
         expect(await axe(session.page), place).toEqual([]);
         expect(await overflow(session.page), place).toBeLessThanOrEqual(0);
