@@ -25,6 +25,10 @@ describe("a bench", () => {
     expect(rebased(asJson(stored(state, halwa(), table)), halwa(), table, foods)).toEqual({ state, since: [] });
     expect(rebased(null, halwa(), table, foods)).toBeNull();
   });
+  it("keeps an amount to the gram that a hand typed, also where it counts as the recipe's own", () => {
+    const near = withRow(asHandedDown(), "sugar", (row) => ({ ...row, grams: row.grams * 0.997 }));
+    expect(gramsOf(rebased(stored(near, halwa(), table), halwa(), table, foods)?.state, "sugar")).toBe(gramsOf(near, "sugar"));
+  });
   it("keeps hand work over another number of servings and back again, and says what changed", () => {
     const seven = rebased(stored(sugarAt(77), halwa(), table), halwa(), { ...table, servings: 7 }, foods);
     expect(gramsOf(seven?.state, "sugar")).toBeCloseTo((77 * 7) / 6, 9);

@@ -117,16 +117,19 @@ export function rebased(bench: StoredBench | null, read: ReadRecipe, table: Dini
       since.push({ kind: "line gone", name, kept: own || !food ? null : food.name });
       return own || !food ? [] : [{ ...row, line: null, food, grams, change: "added" }];
     }
+    const isOff = (before: number) => Math.abs(before - source.grams) > SAME_SHARE * source.grams;
     const other = was !== null && was.foodId !== source.food.id;
-    if (other || (was !== null && Math.abs(was.grams * factor - source.grams) > SAME_SHARE * source.grams))
+    const moved = other || (was !== null && isOff(was.grams * factor));
+    if (moved)
       since.push({
         kind: "line",
         before: `${name.toLowerCase()} ${formatGrams(was.grams * factor)} g`,
         after: `${source.food.name.toLowerCase()} ${formatGrams(source.grams)} g`,
         follows: row.change === "as is" || (own && other),
       });
-    // A line as handed down follows the recipe; an amount set by hand stays with the food it was set for.
-    if (row.change === "as is" || (own && other)) return [{ ...row, food: source.food, grams: source.grams, role: source.role, change: "as is", why: "" }];
+    // A line as handed down follows the recipe where that has changed; an amount set by hand stays with the food it was set for.
+    if ((row.change === "as is" && (moved || (was === null && isOff(grams)))) || (own && other))
+      return [{ ...row, food: source.food, grams: source.grams, role: source.role, change: "as is", why: "" }];
     return [{ ...row, food, grams }];
   });
   const there = new Set(bench.rows.map(({ line }) => line));
