@@ -3,8 +3,9 @@ import { defineConfig } from "vitest/config";
 export default defineConfig({
   resolve: { alias: { "@": new URL("./src", import.meta.url).pathname } },
   test: {
-    testTimeout: 60_000,
-    hookTimeout: 60_000,
+    // A process starts in seconds, on a loaded machine in a minute; what hangs fails all the same.
+    testTimeout: 240_000,
+    hookTimeout: 240_000,
     projects: [
       { extends: true, test: { name: "core and ui", include: ["src/**/*.test.ts", "tests/golden/**/*.test.ts"] } },
       { extends: true, test: { name: "integration", include: ["tests/integration/**/*.test.ts"] } },

@@ -25,6 +25,8 @@ const table: JSONSchemaType<DiningTable> = {
 const role = { type: "string", enum: [...ROLES] } as const;
 const change = { type: "string", enum: ["as is", "amount", "replaced", "added", "left out"] } as const;
 const foodId = { type: ["string", "null"], maxLength: 100 } as never;
+const why = { type: "string", maxLength: 200 } as const;
+const rowPart = { foodId, grams, role, change, why } as const;
 // Below 0: water is taken up.
 const evaporation = { type: "number", minimum: -1_000_000, maximum: 1_000_000 } as const;
 
@@ -57,11 +59,7 @@ const bench: JSONSchemaType<StoredBench> = {
         required: ["line", "foodId", "grams", "role", "change", "why", "was"],
         properties: {
           line: { type: ["string", "null"], maxLength: 60 } as never,
-          foodId,
-          grams,
-          role,
-          change,
-          why: { type: "string", maxLength: 200 },
+          ...rowPart,
           was: {
             type: "object",
             nullable: true,
@@ -93,11 +91,7 @@ const bench1: JSONSchemaType<StoredBench1> = {
         required: ["line", "foodId", "grams", "role", "change", "why"],
         properties: {
           line: { type: ["integer", "null"], minimum: 0, maximum: RECIPE_LIMITS.lines } as never,
-          foodId,
-          grams,
-          role,
-          change,
-          why: { type: "string", maxLength: 200 },
+          ...rowPart,
         },
       },
     },

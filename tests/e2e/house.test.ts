@@ -122,7 +122,7 @@ describe("a newcomer with the keyboard alone", () => {
     await session.page.getByText("Nothing was deleted").waitFor();
     await goto("/recipes");
     await row.waitFor();
-  }, 60_000);
+  });
 });
 
 describe("the code of a page", () => {
@@ -267,7 +267,7 @@ describe("undo and redo", () => {
     expect(await coconut.inputValue()).toBe(was);
     await button("Redo").click();
     expect(await coconut.inputValue()).toBe("90");
-  }, 60_000);
+  });
 });
 
 describe("the household", () => {
@@ -305,7 +305,7 @@ describe("the household", () => {
     await session.page.getByText("Saved", { exact: true }).last().waitFor();
     await session.page.reload();
     expect(await cup.inputValue()).toBe("240");
-  }, 60_000);
+  });
 
   it("is light or dark by hand against the system's wish, over a reload, with axe silent", async () => {
     const ground = () => session.page.evaluate(() => getComputedStyle(document.body.parentElement as HTMLElement).backgroundColor);
@@ -328,7 +328,7 @@ describe("the household", () => {
       await session.page.reload();
       expect(await ground()).toBe(before);
     }
-  }, 60_000);
+  });
 });
 
 describe("addresses of the pantry", () => {

@@ -145,7 +145,7 @@ describe("a question that a rule asks", () => {
     await saved(page, page.locator("#rules"));
     await demo.goto("/recipes/demo-4/table");
     await expect.poll(() => question.count()).toBe(asked);
-  }, 60_000);
+  });
 });
 
 describe("pans, other sweets and the day of a table", () => {

@@ -78,7 +78,7 @@ describe("a recipe with parts", () => {
     expect(await axe(page)).toEqual([]);
     await page.reload();
     await page.getByText(/kept at 7.7\d times white rice/).waitFor();
-  }, 60_000);
+  });
 
   it("is written and moved by one thumb", async () => {
     await session.open(PHONE);
@@ -95,7 +95,7 @@ describe("a recipe with parts", () => {
     await expect.poll(async () => (await steps()).length).toBe(4);
     expect(await overflow(page)).toBeLessThanOrEqual(0);
     await saved();
-  }, 60_000);
+  });
 
   it("asks by whose cup it is read", async () => {
     const { page } = session;
@@ -139,7 +139,7 @@ describe("versions of versions", () => {
       .waitFor();
     await page.getByText("less sweet").or(page.getByText("outside")).first().waitFor();
     expect(await axe(page)).toEqual([]);
-  }, 60_000);
+  });
 });
 
 describe("the library", () => {

@@ -203,7 +203,7 @@ describe("two windows on one recipe", () => {
     await saved(session.page);
     await third.reload();
     expect(await title(third).inputValue()).toBe("Mine again");
-  }, 60_000);
+  });
 });
 
 describe("a copy of everything", () => {
@@ -253,7 +253,7 @@ describe("a copy of everything", () => {
     await goto("/recipes/demo-1/recipe");
     expect(await title(session.page).inputValue()).toBe("Changed since the copy");
     removeFolder(folder);
-  }, 60_000);
+  });
 });
 
 describe("a page of another site", () => {

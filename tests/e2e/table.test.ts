@@ -53,7 +53,7 @@ describe("a table of six with four different needs", () => {
     await page.getByText("Grandmother leaves out other things by now.").waitFor();
     await session.button("Take it over").click();
     await page.getByText("Grandmother leaves out other things by now.").waitFor({ state: "detached" });
-  }, 60_000);
+  });
 });
 
 describe("the table of a fasting day", () => {
@@ -82,7 +82,7 @@ describe("the table of a fasting day", () => {
       .first()
       .waitFor({ state: "detached" });
     expect(await axe(page)).toEqual([]);
-  }, 60_000);
+  });
   it("asks for a place first, on a phone, and tells what is wrong with one", async () => {
     await session.open(PHONE);
     const { page } = session;
@@ -97,5 +97,5 @@ describe("the table of a fasting day", () => {
     await session.goto("/recipes/demo-1/table");
     await page.getByRole("link", { name: "Say where you are" }).waitFor();
     expect(await overflow(page)).toBeLessThanOrEqual(0);
-  }, 60_000);
+  });
 });

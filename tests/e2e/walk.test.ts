@@ -91,7 +91,7 @@ describe("from a pasted recipe to a kept version", () => {
     await session.page.getByRole("link", { name: /Walnut semolina squares/ }).click();
     await session.page.waitForURL((url) => url.pathname === address);
     expect(await session.page.locator("main").innerText()).toBe(kept);
-  }, 120_000);
+  });
 
   it("takes a demo sweet to a version with the keyboard alone", async () => {
     await session.page.goto(`${session.app.address}/recipes/demo-2/table`);
@@ -123,7 +123,7 @@ describe("from a pasted recipe to a kept version", () => {
     await button(/Keep as a version/).focus();
     await session.page.keyboard.press("Enter");
     await session.page.waitForURL(/\/versions\/.+/);
-  }, 60_000);
+  });
 
   it("keeps work over a reload, stops the solver on request, and says which limits clash", async () => {
     await session.page.goto(`${session.app.address}/recipes/demo-1/table`);
@@ -154,7 +154,7 @@ describe("from a pasted recipe to a kept version", () => {
     await session.page.getByText("Saved", { exact: true }).filter({ visible: true }).waitFor();
     await session.page.reload();
     expect(await session.page.getByLabel("Grams of Fine semolina for this table").inputValue()).toBe("333");
-  }, 60_000);
+  });
 });
 
 describe("on a phone, by the stove", () => {
@@ -192,7 +192,7 @@ describe("on a phone, by the stove", () => {
     await session.page.waitForURL(/\/versions\/.+/);
     await session.page.getByRole("heading", { name: "Sago pudding" }).waitFor();
     expect(await overflow(session.page)).toBeLessThanOrEqual(0);
-  }, 60_000);
+  });
 });
 
 describe("addresses", () => {

@@ -30,7 +30,7 @@ const folder = () => {
 };
 beforeAll(async () => {
   server = await startPostgres();
-}, 120_000);
+});
 afterAll(() => {
   server.stop();
   folders.forEach(removeFolder);
@@ -45,7 +45,7 @@ describe.each(BACKENDS)("%s", (_, open) => {
   let database: ReplaceableDatabase;
   beforeAll(async () => {
     database = await open();
-  }, 120_000);
+  });
   afterAll(() => database.close());
 
   it("is of the latest schema, with nothing in it", async () => {
@@ -156,7 +156,7 @@ describe.each(BACKENDS)("%s", (_, open) => {
       expect(bareOfRevisions(await dumped(database))).toBe(bareOfRevisions(before));
       await database.transaction((inside) => db.loadRows(inside, before));
     }
-  }, 60_000);
+  });
 });
 
 describe("two processes on one PostgreSQL server", () => {
@@ -166,7 +166,7 @@ describe("two processes on one PostgreSQL server", () => {
     url = await server.database();
     const start = () => startApp(folder(), { environment: { DATABASE_URL: url } });
     apps = await Promise.all([start(), start()]);
-  }, 120_000);
+  });
   afterAll(() => Promise.all(apps.map((app) => app.stop())));
   const copy = (task: string, file: string, environment: Readonly<Record<string, string>>) =>
     execFileSync(process.execPath, ["--import", "tsx", "scripts/backup.ts", task, file], { env: { ...process.env, ...environment }, encoding: "utf8" });
@@ -187,7 +187,7 @@ describe("two processes on one PostgreSQL server", () => {
     );
     expect(both.filter(({ status }) => status === 200).length).toBe(1);
     expect(both.filter(({ status }) => status === 409).length).toBe(9);
-  }, 60_000);
+  });
   it("are backed up into a file that a folder takes, and take a folder's; one goes on when the other is killed", async () => {
     const [first, second] = apps;
     const file = join(folder(), "server.jsonl");

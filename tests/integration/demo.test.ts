@@ -56,7 +56,7 @@ describe("npm run demo", () => {
     await stop();
     await demo(port, "--reset");
     expect(new Set(await titles(address))).toEqual(new Set(["Semolina halwa", "Saffron phirni of ground rice"]));
-  }, 120_000);
+  });
 
   it("does not reset data that are not the demo's", async () => {
     folder = newFolder();

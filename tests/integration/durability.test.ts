@@ -123,7 +123,7 @@ describe("acknowledged writes", () => {
     await copy.close();
     writeFileSync(join(folder, "opened"), "an earlier start");
     expect(await using(folder, rowsOf)).toEqual(before);
-  }, 120_000);
+  });
 
   it("do not include a line that was cut off; damage before that is refused, not skipped", async () => {
     const folder = fresh();
@@ -142,7 +142,7 @@ describe("acknowledged writes", () => {
     removeFolder(join(folder, "postgres"));
     for (let start = 0; start < 2; start++)
       await expect(db.openDatabase(folder)).rejects.toThrow(/journal-\d+\.jsonl \(line 2 cannot be read\)[^]*npm run restore/);
-  }, 120_000);
+  });
 });
 
 describe("a backup", () => {
@@ -179,7 +179,7 @@ describe("a backup", () => {
     expect(await db.findRecipe(database, "old")).toMatchObject({ revision: 3, recipe: { steps: [{ id: "s1", text: "Stir it.", choice: {} }] } });
     expect(await db.findAdaptation(database, "old")).toMatchObject({ table: { a: 1 }, tableRevision: 4, benchRevision: 0 });
     await database.close();
-  }, 60_000);
+  });
 
   it("knows every table of the schema", async () => {
     const database = await db.openDatabase(fresh());
@@ -193,7 +193,7 @@ describe("a backup", () => {
         .sort(),
     ).toEqual([...db.TABLES.map(([name]) => name as string)].sort());
     await database.close();
-  }, 60_000);
+  });
 });
 
 describe("the journal", () => {
@@ -212,7 +212,7 @@ describe("the journal", () => {
       await database.query("WITH gone AS (UPDATE recipe SET title = 'B' RETURNING id) SELECT id FROM gone");
       expect(size(folder)).toBeGreaterThan(before);
     });
-  }, 60_000);
+  });
 
   it("takes a line back that it could not finish, so that the next one stands whole", () => {
     const path = join(fresh(), "journal");
@@ -252,7 +252,7 @@ describe("a restore", () => {
       expect(await db.updateRecipe(database, "a", recipe("Over it unseen"), open ?? 0, AT)).toBeNull();
     });
     expect(readdirSync(join(folder, "before-restore")).length).toBeLessThanOrEqual(5);
-  }, 60_000);
+  });
 });
 
 describe("data of before there was a journal", () => {
@@ -264,7 +264,7 @@ describe("data of before there was a journal", () => {
     expect(fileOf(folder, "checkpoint")).not.toContain("none");
     appendFileSync(join(folder, "opened"), "an earlier start");
     await using(folder, async (database) => expect((await db.findRecipe(database, "a"))?.recipe.title).toBe("A"));
-  }, 60_000);
+  });
 });
 
 describe("PGlite", () => {
@@ -273,5 +273,5 @@ describe("PGlite", () => {
     const pg = await openPglite(join(folder, "postgres"));
     expect((await pg.query<{ fsync: string }>("SHOW fsync"))[0]?.fsync).toBe("off");
     await pg.close();
-  }, 60_000);
+  });
 });

@@ -23,7 +23,7 @@ beforeAll(async () => {
   vi.stubEnv("THREPSIS_DATA", folder);
   vi.stubEnv("THREPSIS_SEED", "");
   await getDatabase();
-}, 120_000);
+});
 afterAll(async () => {
   await closeDatabase();
   removeFolder(folder);

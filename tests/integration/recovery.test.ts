@@ -201,33 +201,29 @@ const DAMAGE: readonly (readonly [name: string, spoil: (folder: string) => void,
 ];
 
 describe("damage to a folder", () => {
-  it.each(DAMAGE)(
-    "%s: the same at the second start as at the first",
-    async (_, spoil, ending) => {
-      const { folder, ids } = await filledFolder();
-      spoil(folder);
-      for (let start = 0; start < 2; start++) {
-        if (ending === "refused") {
-          const files = () =>
-            readdirSync(folder)
-              .filter((name) => name !== "opened")
-              .sort();
-          const before = files();
-          await expect(db.openDatabase(folder)).rejects.toThrow(/Nothing in .* was changed[^]*npm run restore -- file\.jsonl/);
-          expect(files()).toEqual(before);
-          continue;
-        }
-        const database = await db.openDatabase(folder);
-        expect(await idsIn(database)).toEqual(ids);
-        await database.close();
+  it.each(DAMAGE)("%s: the same at the second start as at the first", async (_, spoil, ending) => {
+    const { folder, ids } = await filledFolder();
+    spoil(folder);
+    for (let start = 0; start < 2; start++) {
+      if (ending === "refused") {
+        const files = () =>
+          readdirSync(folder)
+            .filter((name) => name !== "opened")
+            .sort();
+        const before = files();
+        await expect(db.openDatabase(folder)).rejects.toThrow(/Nothing in .* was changed[^]*npm run restore -- file\.jsonl/);
+        expect(files()).toEqual(before);
+        continue;
       }
-      const told = db.listNotices(folder);
-      expect(told.length > 0).toBe(ending === "told");
-      for (const { id } of told) expect(db.readNotice(folder, id)).toBe(true);
-      expect(db.listNotices(folder).every(({ read }) => read)).toBe(true);
-    },
-    120_000,
-  );
+      const database = await db.openDatabase(folder);
+      expect(await idsIn(database)).toEqual(ids);
+      await database.close();
+    }
+    const told = db.listNotices(folder);
+    expect(told.length > 0).toBe(ending === "told");
+    for (const { id } of told) expect(db.readNotice(folder, id)).toBe(true);
+    expect(db.listNotices(folder).every(({ read }) => read)).toBe(true);
+  });
 
   it("that cannot be got over by itself can be salvaged: what can be read is there again, the rest is set aside", async () => {
     const { folder, ids } = await filledFolder();
@@ -243,7 +239,7 @@ describe("damage to a folder", () => {
     expect(existsSync(join(folder, "set-aside", "1"))).toBe(true);
     db.forgetSetAside(folder, Date.now() + 3_600_000);
     expect(existsSync(join(folder, "set-aside", "1"))).toBe(false);
-  }, 60_000);
+  });
 
   it("does not include a build that was cut short, nor a database that was moved away in the midst of it", async () => {
     const { folder, ids } = await filledFolder();
@@ -255,7 +251,7 @@ describe("damage to a folder", () => {
     expect(await idsIn(database)).toEqual(ids);
     await database.close();
     expect(existsSync(join(folder, "postgres-new"))).toBe(false);
-  }, 60_000);
+  });
 });
 
 describe("a restore", () => {
@@ -290,7 +286,7 @@ describe("a restore", () => {
       expect(await idsIn(again)).toEqual(there);
       await again.close();
     }
-  }, 120_000);
+  });
 });
 
 describe("the journal", () => {

@@ -22,7 +22,7 @@ beforeAll(async () => {
   vi.stubEnv("THREPSIS_DATA", folder);
   vi.stubEnv("THREPSIS_SEED", "");
   await getDatabase();
-}, 60_000);
+});
 afterAll(async () => {
   await closeDatabase();
   removeFolder(folder);
@@ -129,7 +129,7 @@ describe("what is accepted can be restored", () => {
     const { text: copy } = await makeBackup();
     await restoreBackup(copy);
     expect(await rows()).toEqual(before);
-  }, 120_000);
+  });
 
   it("a version worked on from one that the clock has after it, and what is told of both", async () => {
     const [id = ""] = await addRecipes([PLAIN]);
@@ -154,7 +154,7 @@ describe("what is accepted can be restored", () => {
       vi.useRealTimers();
     }
     expect((await lineageOf(id)).versions.map(({ parentId }) => parentId).sort()).toEqual([parent, null].sort());
-  }, 60_000);
+  });
 
   it("forty times over: counters go up by one each, and no window of before may save", async () => {
     const [id = ""] = await addRecipes([PLAIN]);
@@ -165,7 +165,7 @@ describe("what is accepted can be restored", () => {
     expect(now).toBeLessThanOrEqual(start + 60);
     expect((await refusal(() => saveRecipe(id, { document: { ...PLAIN, title: "Over it" }, revision: start })))?.status).toBe(409);
     expect(await saveRecipe(id, { document: { ...PLAIN, title: "On it" }, revision: now })).toBe(now + 1);
-  }, 120_000);
+  });
 });
 
 describe("what an earlier version took in", () => {
@@ -191,7 +191,7 @@ describe("what an earlier version took in", () => {
     const { recipe, revision } = (await db.findRecipe(await getDatabase(), id)) ?? { recipe: PLAIN, revision: 0 };
     expect((await refusal(() => saveRecipe(id, { document: recipe, revision })))?.status).toBe(422);
     expect(await saveRecipe(id, { document: { ...recipe, servings: 50, notes: "", components: [] }, revision })).toBe(revision + 1);
-  }, 60_000);
+  });
 });
 
 describe("a backup that does not fit", () => {
@@ -236,19 +236,15 @@ describe("a backup that does not fit", () => {
     ["a version of a parent that is not there", "version", (row) => ({ ...row, parent_id: "nobody" })],
     ["two versions that come from each other", "version", (row) => ({ ...row, id: "loop", parent_id: "loop2" })],
   ];
-  it.each(deep)(
-    "%s: refused whole, nothing changed, no state to go back to",
-    async (_, table, change) => {
-      const before = await rows();
-      const states = kept();
-      const file = await changed(table, change);
-      const why = await refusal(() => restoreBackup(file));
-      expect(why?.status).toBe(422);
-      expect(await rows()).toEqual(before);
-      expect(kept()).toEqual(states);
-    },
-    60_000,
-  );
+  it.each(deep)("%s: refused whole, nothing changed, no state to go back to", async (_, table, change) => {
+    const before = await rows();
+    const states = kept();
+    const file = await changed(table, change);
+    const why = await refusal(() => restoreBackup(file));
+    expect(why?.status).toBe(422);
+    expect(await rows()).toEqual(before);
+    expect(kept()).toEqual(states);
+  });
 
   it("is told with its line, and how far a restore is, while another one has to wait", async () => {
     const file = await changed("adaptation", (row) => ({ ...row, bench: 5 }));
@@ -259,7 +255,7 @@ describe("a backup that does not fit", () => {
     expect((await refusal(() => restoreBackup(copy)))?.status).toBe(409);
     await running;
     expect(canUndoRestore()).toBe(true);
-  }, 60_000);
+  });
 });
 
 describe("a version that was spoiled where it lies", () => {
@@ -275,7 +271,7 @@ describe("a version that was spoiled where it lies", () => {
     const { versions } = await lineageOf(id);
     expect(versions.map(({ servings }) => servings).sort()).toEqual([4, null]);
     expect((await refusal(() => workOnFrom(spoiled)))?.status).toBe(409);
-  }, 60_000);
+  });
 });
 
 describe("a folder with somebody's own data", () => {
@@ -286,7 +282,7 @@ describe("a folder with somebody's own data", () => {
     await closeDatabase();
     vi.stubEnv("THREPSIS_SEED", "demo");
     expect(await db.countRecipes(await getDatabase())).toBe(before);
-  }, 60_000);
+  });
   it("keeps what was deleted when the clock jumps ahead, and forgets it once the days have gone by", async () => {
     const [id = ""] = await addRecipes([PLAIN]);
     await db.markDeleted(await getDatabase(), "recipe", id, new Date().toISOString());

@@ -94,8 +94,8 @@ const SAME_SHARE = 0.005;
 /**
  * Lays a stored bench for the recipe and table as they are now: every amount scaled to the servings, lines that were as
  * handed down follow the recipe, what a hand has set stays, and what changed since is told. Nothing set by hand is lost: what
- * stood for a line that is gone is laid on as an added food. Null where nothing is stored, or a food of it is not there. `pantry`: the foods of the kitchen;
- * those that the recipe presses itself come with it.
+ * stood for a line that is gone is laid on as an added food. Null where nothing is stored, or a food of it is not there.
+ * `pantry`: the foods of the kitchen; those that the recipe presses itself come with it.
  */
 export function rebased(bench: StoredBench | null, read: ReadRecipe, table: DiningTable, pantry: ReadonlyMap<string, Food>): Rebased | null {
   const foods = foodsWith(read, pantry);
@@ -130,7 +130,7 @@ export function rebased(bench: StoredBench | null, read: ReadRecipe, table: Dini
     // A line as handed down follows the recipe where that has changed; an amount set by hand stays with the food it was set for.
     if ((row.change === "as is" && (moved || (was === null && isOff(grams)))) || (own && other))
       return [{ ...row, food: source.food, grams: source.grams, role: source.role, change: "as is", why: "" }];
-    return [{ ...row, food, grams }];
+    return [{ ...row, food: row.change === "as is" ? source.food : food, grams }];
   });
   const there = new Set(bench.rows.map(({ line }) => line));
   for (const { id, food, grams, role } of lines) {

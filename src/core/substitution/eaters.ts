@@ -1,5 +1,5 @@
-import { ALLERGENS } from "../food";
 import fastDeepEqual from "fast-deep-equal";
+import { ALLERGENS } from "../food";
 import type { Traces } from "../models/diet";
 import type { DiningTable } from "./dining-table";
 import type { Limit } from "./problem";
@@ -183,8 +183,15 @@ const ALLERGY_DIETS = ["gluten-free", "nut-free", "soy-free", "peanut-free", "se
 /** Whether a rule, by id, may be kept for an allergy's sake. */
 export const isAllergyRule = (rule: string): boolean => ALLERGY_DIETS.includes(baseOf(rule)) || ALLERGENS.some((allergen) => baseOf(rule) === `no-${allergen}`);
 
-/** Who sits at a table and was never asked about allergies. Whoever leaves something out for one has told of it. */
-export const notAsked = (table: DiningTable): readonly Seat[] => seatsOf(table).filter(({ asked, rules }) => asked === undefined && !rules.some(isAllergyRule));
+/** Kept by many for no allergy's sake: that somebody does says nothing of whether they were asked. */
+const DIETS_TOO = ["egg-free", "dairy-free"];
+
+/** Whether nobody ever asked somebody about allergies. Whoever leaves something out for one has told of it. */
+export const isNotAsked = ({ asked, rules }: Pick<Eater, "asked" | "rules">): boolean =>
+  asked === undefined && !rules.some((rule) => isAllergyRule(rule) && !DIETS_TOO.includes(baseOf(rule)));
+
+/** Who sits at a table and was never asked about allergies. */
+export const notAsked = (table: DiningTable): readonly Seat[] => seatsOf(table).filter(isNotAsked);
 
 /** The table once somebody at it was asked about allergies on a day, and has none. */
 export const askedAt = (table: DiningTable, eater: string, day: string): DiningTable => ({

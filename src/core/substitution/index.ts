@@ -32,7 +32,7 @@ export {
   askedAt,
   baseOf,
   fastsNotToday,
-  isAllergyRule,
+  isNotAsked,
   keepAll,
   NO_EATERS,
   notAsked,

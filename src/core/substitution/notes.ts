@@ -1,7 +1,8 @@
 import { INDEX, type Food } from "../food";
+import { capital, lowerFirst } from "../units";
 import type { Figures } from "../evaluate";
 import type { AdaptationProblem } from "./problem";
-import { standingOf } from "./verdict";
+import { questionWords, standingOf } from "./verdict";
 import type { Version } from "./version";
 
 /** Something to know before cooking a version; `kind` says how to take it. */
@@ -22,12 +23,12 @@ export function versionNotes(problem: AdaptationProblem, version: Version, figur
 
   const { breaches, questions } = standingOf(problem, version, figures);
   for (const { short, reason, limit } of breaches) if (limit === null) notes.push({ kind: "breaks", text: `Breaks “${short}”: ${reason}.` });
-  for (const { text } of questions) notes.push({ kind: "ask", text: `Ask: ${text}` });
+  for (const text of questionWords(questions)) notes.push({ kind: "ask", text: `Ask: ${text}` });
   for (const {
     foods: [a, b],
     why,
   } of problem.tables.clashes)
-    if (has(a) && has(b)) notes.push({ kind: "watch", text: `${sentence(why)}: stir it in off the heat, below 60 °C.` });
+    if (has(a) && has(b)) notes.push({ kind: "watch", text: `${capital(why)}: stir it in off the heat, below 60 °C.` });
 
   const erythritol = share((food) => food.id === "erythritol");
   if (erythritol > 0.12) notes.push({ kind: "watch", text: "Erythritol above 12 % of the sweet grains when chilled." });
@@ -65,9 +66,8 @@ export function versionNotes(problem: AdaptationProblem, version: Version, figur
     notes.push({ kind: "know", text: `Brings ${allergen.replace("-", " ")} (${by.toLowerCase()}), which the recipe did not hold.` });
   for (const { food, fresh } of held)
     if (fresh && food.note && !["dates", "stevia", "erythritol", "xylitol", "sugar"].includes(food.id))
-      notes.push({ kind: "know", text: `${food.name}: ${food.note.charAt(0).toLowerCase()}${food.note.slice(1)}` });
+      notes.push({ kind: "know", text: `${food.name}: ${lowerFirst(food.note)}` });
   return [...new Map(notes.map((note) => [note.text, note])).values()].sort((a, b) => ORDER[a.kind] - ORDER[b.kind]);
 }
 
 const ORDER: Readonly<Record<Note["kind"], number>> = { breaks: 0, ask: 1, watch: 2, know: 3 };
-const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

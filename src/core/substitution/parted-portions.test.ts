@@ -57,6 +57,16 @@ describe("a portion that is parted from the pot", () => {
     const unread = parted([COOK, "Set aside a portion for the niece in her own clean bowl.", "Add the cashews."], "no-cashew", [...LINES, "1 tbsp zibibbo"]);
     expect(unread).toMatchObject([{ verdict: "ask" }]);
   });
+  it.each([
+    "Fry the nuts in the ghee and lift them out.",
+    "Toast the dry fruits and keep them ready.",
+    "Fry in the ghee until golden, then lift out.",
+    "Soak for 20 minutes and drain.",
+    "Get all the ingredients ready on one board.",
+  ])("is not called fit where an earlier step may have had the nuts without naming them: %s", (first) => {
+    const found = parted([first, COOK, "Set aside a portion for the niece in her own clean bowl.", "Stir in the cashews."]);
+    expect(found).toMatchObject([{ step: 3, verdict: "ask" }]);
+  });
   it("for a diet needs no things of its own, but nothing of what it leaves out", () => {
     const GHEE = "Stir in the ghee and cashews.";
     expect(parted([COOK, "Set aside a portion for the vegans.", GHEE], "vegan")).toMatchObject([{ verdict: "allowed" }]);

@@ -40,6 +40,12 @@ const LEAVES: readonly (readonly [operation: string, where: string])[] = [
   ["soak", "the soaking water"],
 ];
 
+/** Words by which a step may mean a food without its name. */
+const VAGUE_NUTS = /\b(?:nuts?|dry ?fruits?|dried fruits?|fruits? and nuts|kernels?|seeds?|garnish(?:es)?|toppings?|tempering)\b/i;
+const VAGUE = /\b(?:ingredients?|everything|all (?:of )?(?:it|this|these|the (?:rest|other|dry|wet))|both)\b/i;
+/** What leaves traces where it is done; what it is done to has to be known. */
+const TRACING = ["fry", "roast", "temper", "grind", "press", "soak"];
+
 /** Where in the method something stands: step by step, and within a step by its characters. */
 interface Place {
   readonly step: number;
@@ -85,10 +91,29 @@ export function partedPortions(
     /** Where a line first comes in, by name or by what goes in; null where no step says. */
     const placeOf = (line: LineId): Place | null => {
       const named = mentions.flatMap((found, step) => found.filter(({ key }) => key === line).map(({ at }) => ({ step, at: atOf(parting, step, at) })));
+      // By the name of its part, or by hand; in the step that parts itself only its own name says when.
       const taken = steps.flatMap(({ takes }, step) =>
-        takes.some(({ of, why }) => of.kind === "line" && of.id === line && why === "by hand") ? [{ step, at: step === parting.step ? 0 : -1 }] : [],
+        takes.some(({ of, why }) => of.kind === "line" && of.id === line && why !== "not named") && !named.some((each) => each.step === step)
+          ? [{ step, at: -1 }]
+          : [],
       );
       return [...named, ...taken].sort((a, b) => (isBefore(a, b) ? -1 : 1))[0] ?? null;
+    };
+    /** The number of a step before that may have had it without naming it; null where none may. */
+    const mayHaveHad = (line: LineId): number | null => {
+      const reading = readings.find((each) => each.line.id === line);
+      const nutty = reading !== undefined && "food" in reading && ["nut", "oilseed", "pulse"].includes(reading.food.family);
+      const at = steps.findIndex(({ step: { text }, operations }, step) => {
+        if (step > parting.step) return false;
+        const before = step === parting.step ? text.slice(0, parting.at) : text;
+        const solids = (mentions[step] ?? []).filter(({ key }) => {
+          const named = readings.find((each) => each.line.id === key);
+          return named && "role" in named && named.role !== "richness" && named.role !== "liquid";
+        });
+        const done = step < parting.step && TRACING.some((each) => (operations as readonly string[]).includes(each)) && solids.length === 0;
+        return VAGUE.test(before) || (nutty && VAGUE_NUTS.test(before)) || done;
+      });
+      return at < 0 ? null : at + 1;
     };
     /** Whether it is in the pot that is parted, not only in what that was made with. */
     const isIn = (line: LineId) => steps.some(({ takes }, step) => step < parting.step && takes.some(({ of }) => of.kind === "line" && of.id === line));
@@ -113,8 +138,11 @@ export function partedPortions(
         const what =
           line === null ? (unlisted.find((each) => each.step === step)?.words ?? text) : nameOf(readings.find((reading) => reading.line.id === line));
         if (place === null) take("ask", `no step says when ${lowerFirst(what)} goes in`);
-        else if (!isBefore(place, parting)) later.push(lowerFirst(what));
-        else if (verdict === "ask") take("ask", text.replace(/\.$/, ""));
+        else if (!isBefore(place, parting)) {
+          const had = line === null ? null : mayHaveHad(line);
+          if (had === null) later.push(lowerFirst(what));
+          else take("ask", `step ${had} does not say of what it is: it may be ${lowerFirst(what)}`);
+        } else if (verdict === "ask") take("ask", text.replace(/\.$/, ""));
         else if (line === null || isIn(line) || place.step === parting.step) take("avoid", `by then it holds ${lowerFirst(what)}`);
         else if (OWN.test(steps[place.step]?.step.text ?? "")) later.push(lowerFirst(what));
         else if (rule.traces !== "as an ingredient") {
@@ -135,13 +163,20 @@ export function partedPortions(
   });
 }
 
-/** What is said of parted portions, a sentence each: the step, whose rule it is, and how it stands. */
-export const partedWords = (portions: readonly PartedPortion[], whose: ReadonlyMap<string, readonly string[]>): readonly string[] =>
-  portions.map(({ number, rule, short, verdict, reason }) => {
+/** What is said of parted portions, a sentence each: where the recipe parts them, for whom, and how it stands; what several rules say alike is said once. */
+export function partedWords(portions: readonly PartedPortion[], whose: ReadonlyMap<string, readonly string[]>): readonly string[] {
+  const told = new Map<string, { readonly of: PartedPortion; readonly called: string[] }>();
+  for (const portion of portions) {
+    const { number, rule, short, verdict, reason } = portion;
+    const key = `${number} ${verdict} ${reason}`;
     const who = whose.get(rule) ?? [];
-    const called = who.length > 0 ? `${who.join(", ")} (${short})` : `“${short}”`;
-    return `The portion parted in step ${number}, for ${called}: ${verdict === "avoid" ? "not fit, " : ""}${reason}.`;
-  });
+    told.set(key, { of: portion, called: [...(told.get(key)?.called ?? []), who.length > 0 ? `${who.join(", ")} (${short})` : `“${short}”`] });
+  }
+  return [...told.values()].map(
+    ({ of: { number, verdict, reason }, called }) =>
+      `The portion parted in the recipe’s step ${number}, for ${called.join(", ")}: ${verdict === "avoid" ? "not fit, " : ""}${reason}.`,
+  );
+}
 
 /** Where a name in the step that parts counts: what that sentence puts later comes after, all else of it before. */
 function atOf(

@@ -18,6 +18,8 @@ interface Place {
 export interface Question extends Place {
   /** The rule that asks; null where every rule and limit waits for it. */
   readonly rule: string | null;
+  /** What the rule is called in few words; null beside null. */
+  readonly short: string | null;
   readonly text: string;
 }
 /** What breaks a rule or passes a limit of the table. */
@@ -54,7 +56,7 @@ export function standingOf(problem: AdaptationProblem, version: Version | null, 
     const { line, step = null, limit = null } = place as Partial<Place>;
     const at = { line: line ?? null, step, limit };
     if (verdict === "avoid") breaches.push({ ...at, rule, short, reason });
-    else questions.push({ ...at, rule, text: `${reason} (${short}).` });
+    else questions.push({ ...at, rule, short, text: `${reason} (${short}).` });
   };
 
   if (version === null) findings(judged, rules).forEach(take);
@@ -72,7 +74,7 @@ export function standingOf(problem: AdaptationProblem, version: Version | null, 
 
   for (const { line, text, why } of problem.unsettled)
     if (version === null || version.rows.every((row) => row.line !== line || row.change === "as is" || row.change === "amount"))
-      questions.push({ line, step: null, limit: null, rule: null, text: `“${text}”: ${why}.` });
+      questions.push({ line, step: null, limit: null, rule: null, short: null, text: `“${text}”: ${why}.` });
   for (const limit of limits) {
     const figure = figures[limitProperty(limit)];
     const { name, unit } = LIMIT_NAMES[limit.id];
@@ -89,6 +91,7 @@ export function standingOf(problem: AdaptationProblem, version: Version | null, 
       questions.push({
         ...at,
         rule: `limit-${limit.id}`,
+        short: null,
         text:
           `${capital(name)} may pass the limit: ${words(figure.value)}, at most ${words(figure.high)} a serving (the limit is ${limit.most} ${unit}`.trim() +
           "). Weigh what gives most of it.",
@@ -121,6 +124,16 @@ export function leadUnread({ archetype, lines, unsettled }: AdaptationProblem): 
   return !lines.some(({ role, food, grams }) => leads.includes(role) && food.id !== "water" && grams >= LEAD_SHARE * all);
 }
 
+/** What is asked, in sentences: what several rules ask alike is asked once, with all of them. */
+export function questionWords(questions: readonly Question[]): readonly string[] {
+  const shorts = new Map<string, string[]>();
+  for (const { text, short } of questions) {
+    const asked = short === null ? text : text.slice(0, -` (${short}).`.length);
+    shorts.set(asked, [...(shorts.get(asked) ?? []), ...(short === null ? [] : [short])]);
+  }
+  return [...shorts].map(([asked, of]) => (of.length === 0 ? asked : `${asked} (${[...new Set(of)].join(", ")}).`));
+}
+
 /** What is known of a version at its table, as it is kept with it and told wherever the version is. */
 export interface TableVerdict {
   readonly kind: "fits" | "cannot tell" | "over a limit" | "not for";
@@ -145,8 +158,8 @@ export function tableVerdict(
   return {
     kind: rules.length > 0 ? "not for" : breaches.length > 0 ? "over a limit" : questions.length + unasked.length > 0 ? "cannot tell" : "fits",
     notFor,
-    breaches: breaches.map(({ short, reason, step }) => `${step === null ? "" : `Step ${order.steps.indexOf(step) + 1}, `}${short}: ${reason}`),
-    questions: [...questions.map(({ text }) => text), ...unasked],
+    breaches: breaches.map(({ short, reason, step }) => `${step === null ? "" : `The recipe’s step ${order.steps.indexOf(step) + 1}, `}${short}: ${reason}`),
+    questions: [...questionWords(questions), ...unasked],
     ...(parted.length > 0 ? { parted } : {}),
   };
 }

@@ -1,6 +1,5 @@
 "use client";
 
-import { capital } from "../../core/units";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useState } from "react";
 import { evaluate } from "../../core/evaluate";
@@ -28,8 +27,6 @@ import {
 } from "../../core/substitution";
 import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
-import { Button } from "../parts/button";
-import { Arrow, StateMark } from "../parts/marks";
 import { send, why } from "../parts/send";
 import { useFoodPickerSoon } from "../parts/food-picker";
 import { useKnowledge } from "../parts/use-knowledge";
@@ -50,7 +47,7 @@ import { BeamsPanel } from "./beams-panel";
 import { asHandedDown, fromProposal, setEvaporation } from "./bench-state";
 import type { BenchView } from "./bench-view";
 import { ChangedSince } from "./changed-since";
-import { AllergyLine } from "./standing-line";
+import { KeepBar } from "./keep-bar";
 import { EndingPanel } from "./ending-panel";
 import { Ledger } from "./ledger";
 import { ProposalTabs } from "./proposal-tabs";
@@ -258,28 +255,19 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
               {table.servings} of <FigureButton figure={after.figures.servingMass} id="servingMass" input={after.input} of="for this table" />
             </span>
           </div>
-          <div className="fixed md:static bottom-[50px] inset-x-0 z-20 bg-ground border-t border-ink md:border-0 px-4 py-2 md:p-0 md:mt-3 flex gap-x-4 items-center no-print">
-            <span className="md:hidden flex-1 t-ledger">
-              <span className="flex gap-[3px] items-center" aria-hidden="true">
-                {beams.map((beam) => (
-                  <StateMark key={beam.id} state={beam.deviation.state} size={11} />
-                ))}
-              </span>
-              <span className={notFor ? "text-rose font-[600]" : undefined}>{capital(fit)}</span>
-              <AllergyLine states={allergies} unasked={unasked} />
-            </span>
-            <span className="hidden md:block t-ledger text-ink2 flex-1">
-              {changed} {changed === 1 ? "line" : "lines"} changed, <span className={notFor ? "text-rose font-[600]" : undefined}>{fit}</span>.
-              <AllergyLine states={allergies} unasked={unasked} />
-            </span>
-            <span className="hidden md:flex gap-3 items-center">
-              <SaveNotice document={edited} />
-              <UndoButtons undo={undo} redo={redo} />
-            </span>
-            <Button kind="primary" disabled={keeping.busy} onClick={() => void keep()}>
-              {notFor ? `Keep as ${fit}` : "Keep as a version"} <Arrow />
-            </Button>
-          </div>
+          <KeepBar
+            beams={beams}
+            changed={changed}
+            fit={fit}
+            notFor={notFor}
+            states={allergies}
+            unasked={unasked}
+            edited={edited}
+            undo={undo}
+            redo={redo}
+            busy={keeping.busy}
+            onKeep={() => void keep()}
+          />
           {parted.map((text) => (
             <p key={text} className="mt-2 t-ledger text-ink2">
               {text}

@@ -1,5 +1,5 @@
 import type { Rule } from "../../core/models/diet";
-import { ageOf, baseOf, isAllergyRule, LIMIT_NAMES, type AgeBand, type Eater } from "../../core/substitution";
+import { ageOf, baseOf, isNotAsked, LIMIT_NAMES, type AgeBand, type Eater } from "../../core/substitution";
 
 export const AGE_WORDS: Readonly<Record<AgeBand, string>> = {
   "under 1": "under 1 year",
@@ -25,7 +25,7 @@ export function lineOf(eater: Eater, rules: readonly Rule[]): string {
       eater.limits.length > 0 ? wordsOf({ rules: [], limits: eater.limits }, rules) : "",
       taste === "as made here" ? "" : `likes it ${taste}`,
       portion === 1 ? "" : `${portion} of a serving`,
-      eater.asked === undefined && !eater.rules.some(isAllergyRule) ? "not asked about allergies" : "",
+      isNotAsked(eater) ? "not asked about allergies" : "",
     ]
       .filter(Boolean)
       .join(", ") || "leaves nothing out"
