@@ -1,5 +1,5 @@
-import type { EatersDocument } from "../core/substitution";
-import type { Equipment, Place } from "../core/units";
+import type { EatersDocument } from "../core/table";
+import type { Equipment, Place } from "../core/household";
 import { EMPTY_LABEL, type OwnFood, type PantryDocument, type Price } from "../core/pantry";
 import type { Making } from "../core/making";
 

@@ -1,5 +1,5 @@
 import type { Recipe, RecipeSearch } from "../core/recipe";
-import type { Limit } from "../core/substitution";
+import type { Limit } from "../core/table";
 import type { Connection } from "./database";
 
 export interface StoredRecipe {

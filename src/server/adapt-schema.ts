@@ -1,3 +1,4 @@
+import { baseOf } from "../core/models/diet";
 import { ALLERGENS, SERVING_TEMPERATURES } from "../core/food";
 import { RULES } from "../data";
 import { ajv } from "./door";
@@ -6,7 +7,7 @@ import { ajv } from "./door";
 export const LIMIT_DIETS = { "low-free-sugars": 5, "blood-sugar-aware": 10, "low-saturated-fat": 5 } as const;
 
 /** Diets and fasts by id; the single allergens among the rules are asked for by `avoidAllergens`, or here as "no-cashew". */
-const DIET_IDS: readonly string[] = [...new Set([...RULES.keys()].map((id) => id.split("/")[0] ?? id)), ...Object.keys(LIMIT_DIETS)];
+const DIET_IDS: readonly string[] = [...new Set([...RULES.keys()].map(baseOf)), ...Object.keys(LIMIT_DIETS)];
 
 /** The schools of a diet by the words that ask for them: "usual" for the one taken without. */
 export const schoolsOf = (id: string): readonly string[] =>

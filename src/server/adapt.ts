@@ -1,25 +1,25 @@
 import { interval, type Figure } from "../core/numeric";
 import { SERVING_TEMPERATURES, type Food } from "../core/food";
 import { findings } from "../core/models/diet";
-import { KILOJOULES_PER_KILOCALORIE, USUAL_HOUSEHOLD } from "../core/units";
+import { KILOJOULES_PER_KILOCALORIE } from "../core/units";
+import { USUAL_HOUSEHOLD } from "../core/household";
 import { evaluate, type Amount, type Figures } from "../core/evaluate";
 import { stepsFor } from "../core/adaptation";
 import { readJsonLd, readRecipe, type LineId, type LineReading, type ReadRecipe, type StepId } from "../core/recipe";
 import {
   inOrder,
+  limitFindings,
+  standingOf,
+  versionLines,
   judgedLines,
   listedIn,
-  limitFindings,
   problemFor,
-  standingOf,
   stepFindings,
-  versionLines,
   type AdaptationProblem,
-  type DiningTable,
   type Ending,
-  type Limit,
   type Proposal,
 } from "../core/substitution";
+import type { DiningTable, Limit } from "../core/table";
 import { HANDLING, MODEL_VERSION, REFERENCE, RULES, SUBSTITUTION } from "../data";
 import { LIMIT_DIETS, schoolsOf, validateAdapt, type AdaptRequest } from "./adapt-schema";
 import { checked } from "./door";

@@ -1,5 +1,5 @@
 import { clockTime, dayOf, dayWords, fastingDays, riseOrSet, addDays, type DayAtPlace, type FastAhead, type FastingDay } from "../core/calendar";
-import type { Place } from "../core/units";
+import type { Place } from "../core/household";
 import { getHousehold } from "./household";
 import { Refusal } from "./problem-details";
 

@@ -1,7 +1,7 @@
 import { join } from "node:path";
 import { DEMO_CURRENCY, DEMO_EATERS, DEMO_EQUIPMENT, DEMO_PANTRY, DEMO_PLACE, DEMO_RECIPES } from "../data";
 import { readRecipeText } from "../core/recipe";
-import { USUAL_HOUSEHOLD } from "../core/units";
+import { USUAL_HOUSEHOLD } from "../core/household";
 import {
   countRecipes,
   forgetDeleted,

@@ -1,5 +1,5 @@
 import { cache } from "react";
-import { NO_EATERS, type EatersDocument } from "../core/substitution";
+import { NO_EATERS, type EatersDocument } from "../core/table";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { checkedRevised } from "./door";

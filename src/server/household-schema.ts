@@ -1,8 +1,9 @@
 import type { JSONSchemaType } from "ajv";
 import { ALLERGENS, FAMILIES, FOOD_FORMS, NUTRIENTS, ORIGINS, PROCESSINGS, SUGAR_CLASSES } from "../core/food";
 import { TRACES, type HouseRules } from "../core/models/diet";
-import { AGE_BANDS, LIMIT_IDS, TASTES, type EatersDocument } from "../core/substitution";
-import { BURNER_KINDS, ENERGY_UNITS, MEASURE_WORDS, TEMPERATURE_UNITS, type Household } from "../core/units";
+import { AGE_BANDS, LIMIT_IDS, TASTES, type EatersDocument } from "../core/table";
+import { BURNER_KINDS, type Household } from "../core/household";
+import { ENERGY_UNITS, MEASURE_WORDS, TEMPERATURE_UNITS } from "../core/units";
 import { ajv } from "./door";
 
 const id = { type: "string", minLength: 1, maxLength: 60 } as const;

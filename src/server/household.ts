@@ -1,5 +1,5 @@
 import { cache } from "react";
-import { completeHousehold, USUAL_HOUSEHOLD, type Household } from "../core/units";
+import { completeHousehold, USUAL_HOUSEHOLD, type Household } from "../core/household";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { checkedPlace } from "../core/calendar";

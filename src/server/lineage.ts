@@ -10,7 +10,8 @@ import {
 } from "../core/adaptation";
 import { evaluate, type EvaluationInput } from "../core/evaluate";
 import { readRecipe, stepTexts, type Recipe } from "../core/recipe";
-import { beamReadings, fitWords, insideCount, type DiningTable } from "../core/substitution";
+import { beamReadings, fitWords, insideCount } from "../core/substitution";
+import type { DiningTable } from "../core/table";
 import { formatGrams } from "../core/units";
 import * as db from "../db";
 import { getDatabase } from "./database";

@@ -3,7 +3,7 @@ import type { Constants, Family, Food, Reference } from "../core/food";
 import { EMPTY_PANTRY, kitchenFoods, namesOf, ownFoodProblems, type PantryDocument } from "../core/pantry";
 import { foodsIn } from "../core/making";
 import { kitchenConstants } from "../core/process";
-import { USUAL_HOUSEHOLD } from "../core/units";
+import { USUAL_HOUSEHOLD } from "../core/household";
 import { completeTraits, MAKING, REFERENCE } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";

@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { StoredBench } from "../core/adaptation";
 import { overLimits, type Recipe, type RecipeSearch } from "../core/recipe";
-import type { DiningTable } from "../core/substitution";
+import type { DiningTable } from "../core/table";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { Refusal } from "./problem-details";

@@ -2,7 +2,7 @@ import type { JSONSchemaType } from "ajv";
 import { benchFrom1, type StoredBench, type StoredBench1 } from "../core/adaptation";
 import { ROLES, SERVING_TEMPERATURES } from "../core/food";
 import { RECIPE_LIMITS, type Recipe } from "../core/recipe";
-import type { DiningTable } from "../core/substitution";
+import type { DiningTable } from "../core/table";
 import { ajv } from "./door";
 import { isoDay, tableParts } from "./household-schema";
 import { recipe, storedRecipe } from "./recipe-schema";

@@ -4,8 +4,10 @@ import { foodsWith, rebased, sinceWords, snapshotOf, stored, type Snapshot, type
 import { cautionInput, cautionsFor, type Caution } from "../core/cautions";
 import { type Reference } from "../core/food";
 import { readRecipe, type LineId } from "../core/recipe";
-import { LIMIT_NAMES, problemFor, type DiningTable, type Limit, type Version, type VersionRow } from "../core/substitution";
-import { formatNumber, USUAL_HOUSEHOLD, type HouseholdMeasures } from "../core/units";
+import { LIMIT_NAMES, type DiningTable, type Limit } from "../core/table";
+import { problemFor, type Version, type VersionRow } from "../core/substitution";
+import { formatNumber, type HouseholdMeasures } from "../core/units";
+import { USUAL_HOUSEHOLD } from "../core/household";
 import { CAUTIONS, HANDLING, MODEL_VERSION, REFERENCE, SUBSTITUTION } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";

@@ -2,7 +2,7 @@ import type { HouseRules } from "../core/models/diet";
 import type { PantryDocument } from "../core/pantry";
 import type { Archetype, Recipe } from "../core/recipe";
 import type { AdaptationProblem, Ending, Progress } from "../core/substitution";
-import type { Household } from "../core/units";
+import type { Household } from "../core/household";
 
 /** What is asked of a worker; it can be cloned. */
 export interface Asked<Question> {

@@ -3,7 +3,7 @@ import { resolve } from "node:path";
 import { afterAll, beforeAll, describe, expect, it, vi } from "vitest";
 import { rebased } from "../../src/core/adaptation";
 import { readRecipe } from "../../src/core/recipe";
-import { USUAL_HOUSEHOLD } from "../../src/core/units";
+import { USUAL_HOUSEHOLD } from "../../src/core/household";
 import { REFERENCE } from "../../src/data";
 import { makeBackup, restoreBackup } from "../../src/server/backup";
 import { closeDatabase, getDatabase } from "../../src/server/database";

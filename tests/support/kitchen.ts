@@ -1,7 +1,8 @@
 import { createFoodMatcher, createFoodFinder, readRecipe, readRecipeText, type ReadRecipe, type ReadingContext } from "../../src/core/recipe";
-import { problemFor, type AdaptationProblem, type DiningTable } from "../../src/core/substitution";
+import { problemFor, type AdaptationProblem } from "../../src/core/substitution";
+import type { DiningTable } from "../../src/core/table";
 import { completeTraits, DEMO_RECIPES, FAMILY_DENSITY, MAKING, NAMED_ONLY, REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
-import { USUAL_HOUSEHOLD } from "../../src/core/units";
+import { USUAL_HOUSEHOLD } from "../../src/core/household";
 import type { Food } from "../../src/core/food";
 
 export const context: ReadingContext = {

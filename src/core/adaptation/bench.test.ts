@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { food, halwa, phirni, read, tableOf } from "../../../tests/support/kitchen";
 import { REFERENCE } from "../../data";
-import { scaledFor, type DiningTable, type VersionRow } from "../substitution";
+import { scaledFor, type VersionRow } from "../substitution";
+import type { DiningTable } from "../table";
 import { benchFrom1, rebased, sinceWords, stored, type BenchState, type StoredBench1 } from ".";
 
 const { foods } = REFERENCE;

@@ -1,6 +1,7 @@
 import type { Food, Role } from "../food";
 import type { LineId, ReadRecipe } from "../recipe";
-import { LIMIT_NAMES, scaledFor, type DiningTable, type Version, type VersionRow } from "../substitution";
+import { LIMIT_NAMES, type DiningTable } from "../table";
+import { scaledFor, type Version, type VersionRow } from "../substitution";
 import { formatGrams, formatNumber } from "../units";
 
 /** What is on the bench: a version being worked on, and what it started from. */

@@ -10,16 +10,15 @@ import {
   partedPortions,
   partedWords,
   tableVerdict,
-  whoseRules,
   versionInput,
   versionNotes,
   type AdaptationProblem,
-  type DiningTable,
   type Note,
   type TableVerdict,
   type Version,
   type VersionRow,
 } from "../substitution";
+import { whoseRules, type DiningTable } from "../table";
 
 export interface SnapshotLine {
   readonly food: Food;

@@ -1,5 +1,6 @@
 import { pressedId, type LineId, type Recipe } from "../recipe";
-import type { DiningTable, VersionRow } from "../substitution";
+import type { DiningTable } from "../table";
+import type { VersionRow } from "../substitution";
 import type { Role } from "../food";
 import type { StoredBench } from "./bench";
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Place } from "../units";
+import type { Place } from "../household";
 import { moon, rises, sun } from "../../../tests/support/meeus";
 import { addDays, checkedPlace, clockTime, dayOf, fastingDays, lunarDayAt, lunarDaySpan, riseOrSet, startOfDay } from ".";
 

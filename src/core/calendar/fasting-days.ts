@@ -1,7 +1,7 @@
 import { easter, orthodoxEaster } from "date-easter";
 import { householdEkadashi, vaishnavaEkadashi } from "./ekadashi";
 import { lunarDayAfter, lunarDayAt, newMoonBefore, siderealSun } from "./lunar-day";
-import type { Place } from "../units";
+import type { Place } from "../household";
 import { addDays, startOfDay, type Day } from "./place";
 import { moonriseOfNight, riseOrSet } from "./sun-moon";
 

@@ -1,5 +1,5 @@
 import { fail, succeed, type Result } from "../numeric";
-import type { Place } from "../units";
+import type { Place } from "../household";
 
 /** A day of the calendar, "2026-11-25". */
 export type Day = string;

@@ -1,5 +1,5 @@
 import { Body, Observer, SearchAltitude, SearchRiseSet } from "astronomy-engine";
-import type { Place } from "../units";
+import type { Place } from "../household";
 import { addDays, startOfDay, type Day } from "./place";
 
 /** Degrees of the sun below the horizon at the first light that ends the night's meal (by most reckonings; others take 15 to 19.5). */

@@ -2,8 +2,8 @@ import { describe, expect, it } from "vitest";
 import { read, tableOf } from "../../../tests/support/kitchen";
 import { CAUTIONS, LOOK_ALIKES, REFERENCE, RULES } from "../../data";
 import type { Rule } from "../models/diet";
-import type { DiningTable, Seat } from "../substitution";
-import { NO_EQUIPMENT, type Equipment } from "../units";
+import type { DiningTable, Seat } from "../table";
+import { NO_EQUIPMENT, type Equipment } from "../household";
 import { cautionInput, cautionsFor, mistakes, vesselFindings } from ".";
 
 const rule = (id: string, traces?: Rule["traces"]): Rule => ({ ...(RULES.get(id) as Rule), ...(traces ? { traces } : {}) });

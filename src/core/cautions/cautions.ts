@@ -1,7 +1,7 @@
 import type { Food } from "../food";
-import { holdsFor, type When } from "../models/diet";
+import { holdsFor, baseOf, type When } from "../models/diet";
 import type { Archetype, LineId, Operation, ReadRecipe } from "../recipe";
-import { baseOf, type AgeBand, type DiningTable, type LimitId } from "../substitution";
+import type { AgeBand, DiningTable, LimitId } from "../table";
 
 /** Something to mind, said where it applies: all that is given must hold, any of each list. */
 export interface CautionRule {

@@ -3,7 +3,7 @@ import { evaluatePoint, type PropertyId } from "../evaluate";
 import type { Food, Reference } from "../food";
 import { judge, type Rule } from "../models/diet";
 import type { LineId, ReadRecipe } from "../recipe";
-import type { DiningTable } from "../substitution";
+import type { DiningTable } from "../table";
 
 /** A group of foods that are taken for one another, with what tells them apart. */
 export interface LookAlikes {

@@ -1,6 +1,7 @@
 import type { Rule, Verdict } from "../models/diet";
 import type { Operation, ReadRecipe } from "../recipe";
-import { formatNumber, panVolume, type Equipment, type Pan } from "../units";
+import { formatNumber } from "../units";
+import { panVolume, type Equipment, type Pan } from "../household";
 
 /** What a household's vessels and tools have to say to a sweet: who is wary of traces, and what does not fit. */
 export interface VesselFinding {

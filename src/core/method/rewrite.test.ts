@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { food } from "../../../tests/support/kitchen";
 import { HANDLING } from "../../data";
 import type { VersionRow } from "../substitution";
-import { USUAL_HOUSEHOLD } from "../units";
+import { USUAL_HOUSEHOLD } from "../household";
 import { rewriteSteps as rewriteStepsOf, type NamedLine } from "./rewrite";
 
 const rewriteSteps = (texts: readonly string[], ...rest: ParametersAfterFirst) =>

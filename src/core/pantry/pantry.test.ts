@@ -4,7 +4,7 @@ import { context } from "../../../tests/support/kitchen";
 import { INDEX } from "../food";
 import { createFoodFinder, createFoodMatcher, readRecipe, readRecipeText } from "../recipe";
 import type { Making } from "../making";
-import { USUAL_HOUSEHOLD } from "../units";
+import { USUAL_HOUSEHOLD } from "../household";
 import {
   EMPTY_LABEL,
   EMPTY_PANTRY,

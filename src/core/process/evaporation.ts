@@ -1,5 +1,5 @@
 import type { Constants } from "../food";
-import type { Burner, Equipment } from "../units";
+import type { Burner, Equipment } from "../household";
 
 export type Heat = "steaming" | "simmer" | "brisk" | "rolling";
 

@@ -1,5 +1,4 @@
 export { boilingPoint, percentAtBoiling, type BoilingPoints } from "./boiling";
 export { burnerCap, evaporationRate, kitchenConstants, type Heat } from "./evaporation";
 export { pressOut } from "./extraction";
-export { statedCooking } from "./cooking-time";
 export { gelatinisedShare } from "./gelatinisation";

@@ -5,7 +5,7 @@ import { REFERENCE } from "../../data";
 import { INDEX, NUTRIENTS } from "../food";
 import { burnerCap, evaporationRate, kitchenConstants } from "../process";
 import { balance } from "./balance";
-import { NO_EQUIPMENT, USUAL_HOUSEHOLD } from "../units";
+import { NO_EQUIPMENT, USUAL_HOUSEHOLD } from "../household";
 import { kitchenMeasure, nearestFraction } from "./kitchen-measure";
 
 const ids = ["cow-milk", "sugar", "ghee", "semolina", "water", "almond", "coconut-milk"];

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { food } from "../../../tests/support/kitchen";
 import { Z80 } from "../numeric";
-import { USUAL_HOUSEHOLD } from "../units";
+import { USUAL_HOUSEHOLD } from "../household";
 import { foodMeasures } from "./food-measures";
 
 const { measures } = USUAL_HOUSEHOLD;

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { context, read, tableOf, problem } from "../../../tests/support/kitchen";
 import { findings } from "../models/diet";
-import { judgedLines, listedIn, rulesAt, stepFindings, versionNotes } from "../substitution";
+import { judgedLines, listedIn, stepFindings, versionNotes } from "../substitution";
+import { rulesAt } from "../table";
 import { fits, standing } from "../../../tests/support/trials";
 import { RULES } from "../../data";
 import { evaluate } from "../evaluate";

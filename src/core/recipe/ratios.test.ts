@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { context, read } from "../../../tests/support/kitchen";
 import { REFERENCE } from "../../data";
-import { USUAL_HOUSEHOLD } from "../units";
+import { USUAL_HOUSEHOLD } from "../household";
 import { plainSteps, ratiosFor, readRecipe, scaleRecipe, writersCup, type LineChoice, type Recipe, type ScaleGoal } from ".";
 
 const recipeOf = (lines: readonly (readonly [text: string, choice?: LineChoice])[]): Recipe => ({

@@ -1,5 +1,6 @@
 import type { ProcessConstants } from "../food";
-import { statedCooking, type Heat } from "../process";
+import type { Heat } from "../process";
+import { statedCooking } from "./cooking-time";
 import { OPERATIONS, type Attention, type Operation, type StepMinutes } from "./operations";
 import { RECIPE_LIMITS } from "./limits";
 import { inOrder, singleSpaced } from "./plain-text";

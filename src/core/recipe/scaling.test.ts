@@ -1,8 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { halwa, read } from "../../../tests/support/kitchen";
-import { USUAL_HOUSEHOLD } from "../units";
-import { panVolume } from "../units";
+import { USUAL_HOUSEHOLD, panVolume } from "../household";
 import { scaleRecipe, type ScaleGoal } from "./scaling";
 
 const { measures } = USUAL_HOUSEHOLD;

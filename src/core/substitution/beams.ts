@@ -2,7 +2,7 @@ import { capital } from "../units";
 import type { Constants, ServingTemperature } from "../food";
 import { bodyHolds, compareLikeness, compareLimit, type Deviation, type Figures, type PropertyId } from "../evaluate";
 import { limitProperty } from "./open-roles";
-import { LIMIT_IDS, LIMIT_NAMES, type Limit, type LimitId } from "./problem";
+import { LIMIT_IDS, LIMIT_NAMES, type Limit, type LimitId } from "../table";
 
 /** One property on the bench: recipe and version side by side, or a version beside its limit. */
 export interface BeamReading {

@@ -1,7 +1,8 @@
 import { bodyPerGram, cooledState, limitPerGram, propertyPerGram } from "./coefficients";
 import { ModelBuilder, type LinearModel } from "./model";
 import type { Opening } from "./open-roles";
-import type { AdaptationProblem, Limit } from "./problem";
+import type { AdaptationProblem } from "./problem";
+import type { Limit } from "../table";
 import { clashRows, diversityRows, kitchenRows } from "./rows";
 import type { Run } from "./run";
 import { slots, type Slot } from "./slots";

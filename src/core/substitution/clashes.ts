@@ -1,7 +1,8 @@
 import { build } from "./build";
 import type { SolverPort } from "./model";
 import { openRoles, type Opening } from "./open-roles";
-import { LIMIT_IDS, type AdaptationProblem, type LimitId } from "./problem";
+import { LIMIT_IDS, type LimitId } from "../table";
+import type { AdaptationProblem } from "./problem";
 import type { Run } from "./run";
 import type { Targets } from "./targets";
 

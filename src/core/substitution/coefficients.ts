@@ -1,9 +1,9 @@
-import { INDEX, sumOf, SUGAR_INDICES } from "../food";
+import { INDEX, sumOf, SUGAR_INDICES, energyKilojoules } from "../food";
 import { freeSugarsPerGram, glycaemicLoadPerGram } from "../models/nutrition";
 import { sucroseEquivalentPerGram } from "../models/sweetness";
 import { creaminessPerGram, serumPerGram, solidFatPerGram, solutesPerGram, thickeningPerGram, type Cooled } from "../models/texture";
-import { energyKilojoules } from "../food";
-import type { AdaptationProblem, Limit } from "./problem";
+import type { AdaptationProblem } from "./problem";
+import type { Limit } from "../table";
 import { isPiece, type Slot } from "./slots";
 import type { SolverProperty } from "./tables";
 

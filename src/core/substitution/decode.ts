@@ -3,7 +3,8 @@ import { judge } from "../models/diet";
 import type { LineId } from "../recipe";
 import type { Built } from "./build";
 import type { Opening } from "./open-roles";
-import { LIMIT_NAMES, type AdaptationProblem, type SourceLine } from "./problem";
+import { LIMIT_NAMES } from "../table";
+import type { AdaptationProblem, SourceLine } from "./problem";
 import type { Slot } from "./slots";
 import type { Version, VersionRow } from "./version";
 

@@ -2,7 +2,8 @@ import type { Finding } from "../models/diet";
 import { evaluatePoint } from "../evaluate";
 import { limitPerGram } from "./coefficients";
 import { limitProperty } from "./open-roles";
-import { LIMIT_NAMES, type AdaptationProblem, type Order } from "./problem";
+import { LIMIT_NAMES } from "../table";
+import type { AdaptationProblem, Order } from "./problem";
 
 /** Findings in the order of the recipe's lines. */
 export const inOrder = (found: readonly Finding[], { lines }: Order): readonly Finding[] =>

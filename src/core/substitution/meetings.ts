@@ -1,6 +1,5 @@
 import type { Food, Role } from "../food";
-import { judge, type Rule } from "../models/diet";
-import { baseOf } from "./eaters";
+import { judge, baseOf, type Rule } from "../models/diet";
 import type { AdaptationProblem } from "./problem";
 
 /** Two wishes of a table that get into each other's way. */

@@ -2,7 +2,8 @@ import type { Food, Role } from "../food";
 import { strictestVerdict } from "../models/diet";
 import type { LineId } from "../recipe";
 import { evaluate, type Figures, type PropertyId } from "../evaluate";
-import type { AdaptationProblem, Limit, LimitId } from "./problem";
+import type { AdaptationProblem } from "./problem";
+import type { Limit, LimitId } from "../table";
 
 /** The figure that a limit bounds. */
 export function limitProperty(limit: Limit): PropertyId {

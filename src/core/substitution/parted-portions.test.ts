@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { read, tableOf } from "../../../tests/support/kitchen";
 import { REFERENCE, RULES, SUBSTITUTION } from "../../data";
-import { partedPortions, problemFor, standingOf } from ".";
+import { partedPortions, standingOf } from ".";
+import { problemFor } from "./problem-for";
 
 const LINES = ["1 litre oat drink", "60 g sago", "60 g sugar", "40 g cashews", "20 g ghee"];
 const parted = (steps: readonly string[], rule = "no-cashew", lines = LINES) => {

@@ -1,7 +1,7 @@
 import { lowerFirst } from "../units";
 import { isStricter, type Rule, type Verdict } from "../models/diet";
 import { mentionsOf, namesOfLine, type LineId, type ReadRecipe, type StepId } from "../recipe";
-import { isAllergyRule } from "./eaters";
+import { isAllergyRule } from "../table";
 import type { Standing } from "./verdict";
 
 /** A portion that a step parts from the sweet, as one rule judges it that the whole does not keep. */

@@ -1,29 +1,9 @@
 import type { Estimate } from "../numeric";
 import type { Reference, ServingTemperature } from "../food";
 import type { JudgedLine, Rule } from "../models/diet";
-import type { FreeSugarSchool } from "../models/nutrition";
 import type { Archetype, BalancedLine, Beside, LineId, ReadRecipe, StepId } from "../recipe";
+import type { Limit } from "../table";
 import type { SubstitutionTables } from "./tables";
-
-/** The nutrition limits a table can set, per serving; each with the unit in its name. */
-export const LIMIT_IDS = ["freeSugars", "energy", "saturatedFat", "glycaemicLoad", "sodium"] as const;
-export type LimitId = (typeof LIMIT_IDS)[number];
-
-export interface Limit {
-  readonly id: LimitId;
-  /** Most per serving: g, kJ for energy, mg for sodium, none for glycaemic load. */
-  readonly most: number;
-  /** Which definition of free sugars counts; "uk" for all other limits. */
-  readonly school: FreeSugarSchool;
-}
-
-export const LIMIT_NAMES: Readonly<Record<LimitId, { readonly name: string; readonly short: string; readonly unit: string }>> = {
-  freeSugars: { name: "free sugars", short: "sugars", unit: "g" },
-  energy: { name: "energy", short: "energy", unit: "kJ" },
-  saturatedFat: { name: "saturated fat", short: "sat. fat", unit: "g" },
-  glycaemicLoad: { name: "glycaemic load", short: "load", unit: "" },
-  sodium: { name: "sodium", short: "sodium", unit: "mg" },
-};
 
 export interface SourceLine extends BalancedLine {
   readonly id: LineId;
@@ -32,13 +12,13 @@ export interface SourceLine extends BalancedLine {
   readonly beside?: Beside;
 }
 
-/** A recipe and a table, complete: what versions are worked out for. Lines are already scaled to the servings. */
 /** A recipe's lines and steps in their order: by it they are numbered where something is said of one. */
 export interface Order {
   readonly lines: readonly LineId[];
   readonly steps: readonly StepId[];
 }
 
+/** A recipe and a table, complete: what versions are worked out for. Lines are already scaled to the servings. */
 export interface AdaptationProblem {
   readonly order: Order;
   readonly archetype: Archetype;

@@ -19,11 +19,11 @@ import {
   targetsOf,
   versionInput,
   type AdaptationProblem,
-  type DiningTable,
   type Ending,
   type Proposal,
   type SolverPort,
 } from "./index";
+import type { DiningTable } from "../table";
 
 let highs: SolverPort;
 beforeAll(async () => {

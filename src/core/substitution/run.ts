@@ -1,4 +1,4 @@
-import type { Limit, LimitId } from "./problem";
+import type { Limit, LimitId } from "../table";
 
 /** One run of the solver on a problem: what it favours, what is fixed, what is relaxed. */
 export interface Run {

@@ -3,20 +3,8 @@ import { context, food, freeSugars, problem, read, tableOf } from "../../../test
 import { fits, insertion, reordering, seeded, standing } from "../../../tests/support/trials";
 import { REFERENCE } from "../../data";
 import { readRecipe } from "../recipe";
-import {
-  allergyStates,
-  askedAt,
-  endsAtOnce,
-  fitWords,
-  notAsked,
-  seat,
-  staleSeats,
-  standingOf,
-  tableVerdict,
-  type DiningTable,
-  type Seat,
-  type VersionRow,
-} from ".";
+import { allergyStates, endsAtOnce, fitWords, standingOf, tableVerdict, type VersionRow } from ".";
+import { askedAt, notAsked, seat, staleSeats, type DiningTable, type Seat } from "../table";
 
 const HALWA =
   "Halwa\n\nServes 4\n\n1 cup semolina\n½ cup sugar\n¼ cup coconut oil\n2 cups water\n\nMethod\nRoast the semolina in the oil and cook it in the water with the sugar for 10 minutes.";

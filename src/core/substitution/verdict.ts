@@ -1,11 +1,11 @@
 import { capital } from "../units";
 import { evaluate, type Figures } from "../evaluate";
 import { findings, type Finding, type Rule } from "../models/diet";
-import { stepFindings, type DiningTable } from "./dining-table";
-import { isAllergyRule, notAsked, whoseRules } from "./eaters";
+import { stepFindings } from "./problem-for";
+import { isAllergyRule, LIMIT_NAMES, notAsked, whoseRules, type DiningTable, type Limit, type LimitId } from "../table";
 import { limitProperty } from "./open-roles";
 import type { LineId, StepId } from "../recipe";
-import { LIMIT_NAMES, type AdaptationProblem, type Limit, type LimitId } from "./problem";
+import type { AdaptationProblem } from "./problem";
 import { versionInput, type Version, type VersionRow } from "./version";
 
 /** Where something stands: in a line of the recipe, in a step, or at a limit; all null for a food that was added. */

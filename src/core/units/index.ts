@@ -1,7 +1,6 @@
 export { FILLING, fillingIn, FIXED_MILLILITRES, GRAMS_PER_OUNCE, MASS_GRAMS, MEASURE_SHARE, type Filling } from "./kitchen-units";
 export { capital, formatToSpread, formatGrams, formatChange, formatNumber, lowerFirst } from "./format";
 export {
-  completeHousehold,
   ENERGY_UNITS,
   inEnergyUnit,
   KILOJOULES_PER_KILOCALORIE,
@@ -9,10 +8,6 @@ export {
   moneyText,
   TEMPERATURE_UNITS,
   temperatureText,
-  USUAL_HOUSEHOLD,
-  type Household,
   type HouseholdMeasures,
   type HouseholdUnits,
-} from "./household";
-export type { Place } from "./place";
-export * from "./equipment";
+} from "./measures";

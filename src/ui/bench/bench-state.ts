@@ -1,7 +1,8 @@
 import type { BenchState } from "../../core/adaptation";
 import type { Food } from "../../core/food";
 import type { ReadRecipe } from "../../core/recipe";
-import { scaledFor, type DiningTable, type Proposal, type VersionRow } from "../../core/substitution";
+import { scaledFor, type Proposal, type VersionRow } from "../../core/substitution";
+import type { DiningTable } from "../../core/table";
 
 /** The recipe itself as a version: where one starts by hand. */
 export function asHandedDown(read: ReadRecipe, table: DiningTable): BenchState {

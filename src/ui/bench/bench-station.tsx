@@ -10,21 +10,19 @@ import {
   endsAtOnce,
   allergyStates,
   fitWords,
-  notAsked,
   partedPortions,
   partedWords,
   versionInput,
-  whoseRules,
   insideCount,
   standingOf,
   tableVerdict,
-  problemFor,
   versionNotes,
+  problemFor,
   type BeamReading,
-  type DiningTable,
   type Proposal,
   type Version,
 } from "../../core/substitution";
+import { notAsked, whoseRules, type DiningTable } from "../../core/table";
 import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
 import { send, why } from "../parts/send";

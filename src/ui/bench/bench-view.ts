@@ -1,6 +1,7 @@
 import type { EvaluationInput, Figures } from "../../core/evaluate";
 import type { ReadRecipe } from "../../core/recipe";
-import type { AdaptationProblem, DiningTable } from "../../core/substitution";
+import type { AdaptationProblem } from "../../core/substitution";
+import type { DiningTable } from "../../core/table";
 
 /** One side of the bench: what it was computed from, and its figures. */
 export interface Side {

@@ -2,7 +2,8 @@
 
 import { capital } from "../../core/units";
 import { Go } from "../shell/go";
-import { LIMIT_NAMES, type Ending, type LimitId, type Order, type Question } from "../../core/substitution";
+import { LIMIT_NAMES, type LimitId } from "../../core/table";
+import type { Ending, Order, Question } from "../../core/substitution";
 import { Button } from "../parts/button";
 import { WhyMark } from "../parts/marks";
 import type { SolverState } from "./use-solver";

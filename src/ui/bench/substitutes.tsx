@@ -4,7 +4,7 @@ import { useEffect, useMemo } from "react";
 import type { Food } from "../../core/food";
 import { findings, judge } from "../../core/models/diet";
 import { evaluatePoint, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
-import { groundOf } from "../../core/adaptation";
+import { groundOf, type BenchState } from "../../core/adaptation";
 import { kitchenMeasure, type ReadRecipe } from "../../core/recipe";
 import {
   beamReadings,
@@ -13,17 +13,16 @@ import {
   ratioSwap,
   type AdaptationProblem,
   type BeamReading,
-  type DiningTable,
   type VersionRow,
   versionInput,
 } from "../../core/substitution";
+import type { DiningTable } from "../../core/table";
 import { formatChange, formatGrams } from "../../core/units";
 import { readingContext } from "../../workers/client";
 import { useKnowledge } from "../parts/use-knowledge";
 import { Beam } from "../parts/beam";
 import { FoodPicker } from "../parts/food-picker";
 import { WhyMark, stateColour } from "../parts/marks";
-import type { BenchState } from "../../core/adaptation";
 import { setFood } from "./bench-state";
 
 interface SubstitutesProps {

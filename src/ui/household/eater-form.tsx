@@ -1,8 +1,8 @@
 "use client";
 
 import { ALLERGENS } from "../../core/food";
-import { TRACES, type Rule, type Traces } from "../../core/models/diet";
-import { AGE_BANDS, ageOf, baseOf, TASTES, withAge, type Eater, type Taste } from "../../core/substitution";
+import { TRACES, baseOf, type Rule, type Traces } from "../../core/models/diet";
+import { AGE_BANDS, ageOf, TASTES, withAge, type Eater, type Taste } from "../../core/table";
 import { AmountField } from "../parts/amount-field";
 import { Pick } from "../parts/pick";
 import { useHousehold } from "../shell/household";
@@ -31,7 +31,7 @@ export function EaterForm({ eater, rules, today, onChange }: EaterFormProps) {
   const known = new Set(rules.map(({ id }) => id));
   const groups = groupsOf(rules.filter(({ id, kind }) => kind !== "allergy" && baseOf(id) !== "small-child"));
   const avoidsAllergens = eater.rules.some((id) => rules.find((rule) => rule.id === id)?.clauses.some(({ when }) => when.allergens));
-  const allergy = (allergen: string) => eater.rules.find((id) => id.split("/")[0] === `no-${allergen}`);
+  const allergy = (allergen: string) => eater.rules.find((id) => baseOf(id) === `no-${allergen}`);
   return (
     <div className="px-3 pb-3 grid gap-4 border-t border-line pt-3">
       <div className="flex flex-wrap gap-x-6 gap-y-3 items-end">
@@ -72,7 +72,7 @@ export function EaterForm({ eater, rules, today, onChange }: EaterFormProps) {
                 onChange={() =>
                   onChange({
                     rules: allergy(allergen)
-                      ? eater.rules.filter((id) => id.split("/")[0] !== `no-${allergen}`)
+                      ? eater.rules.filter((id) => baseOf(id) !== `no-${allergen}`)
                       : [...eater.rules, usualRule(`no-${allergen}`, schoolsHeld, known)],
                   })
                 }

@@ -1,5 +1,5 @@
-import type { Rule } from "../../core/models/diet";
-import { ageOf, baseOf, isNotAsked, LIMIT_NAMES, type AgeBand, type Eater } from "../../core/substitution";
+import { baseOf, type Rule } from "../../core/models/diet";
+import { ageOf, isNotAsked, LIMIT_NAMES, type AgeBand, type Eater } from "../../core/table";
 
 export const AGE_WORDS: Readonly<Record<AgeBand, string>> = {
   "under 1": "under 1 year",

@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import type { Rule } from "../../core/models/diet";
-import type { Eater, EatersDocument } from "../../core/substitution";
+import type { Eater, EatersDocument } from "../../core/table";
 import { UndoButtons } from "../parts/undo-buttons";
 import type { Revised } from "../shell/documents";
 import { SaveNotice } from "../shell/save-notice";

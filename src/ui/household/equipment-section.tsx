@@ -2,7 +2,8 @@
 
 import { ALLERGENS } from "../../core/food";
 import { burnerCap } from "../../core/process";
-import { BURNER_KINDS, formatNumber, NO_EQUIPMENT, panVolume, type Burner, type Equipment, type Pan } from "../../core/units";
+import { BURNER_KINDS, NO_EQUIPMENT, panVolume, type Burner, type Equipment, type Pan } from "../../core/household";
+import { formatNumber } from "../../core/units";
 import { AmountField } from "../parts/amount-field";
 import { Pick } from "../parts/pick";
 

@@ -2,8 +2,9 @@
 
 import { useRouter } from "next/navigation";
 import { useMemo } from "react";
-import type { EatersDocument } from "../../core/substitution";
-import { MEASURE_WORDS, type Household } from "../../core/units";
+import type { EatersDocument } from "../../core/table";
+import { MEASURE_WORDS } from "../../core/units";
+import type { Household } from "../../core/household";
 import { AmountField } from "../parts/amount-field";
 import { Button, buttonClass } from "../parts/button";
 import { Choice } from "../parts/choice";

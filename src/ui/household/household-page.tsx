@@ -12,10 +12,9 @@ import {
   TEMPERATURE_UNITS,
   moneyText,
   temperatureText,
-  USUAL_HOUSEHOLD,
-  type Household,
   type HouseholdMeasures,
 } from "../../core/units";
+import { USUAL_HOUSEHOLD, type Household } from "../../core/household";
 import { foodFacts, type Constants, type Food } from "../../core/food";
 import { AmountField } from "../parts/amount-field";
 import { Choice } from "../parts/choice";
@@ -26,7 +25,7 @@ import { useHouseholdDocument } from "../shell/household";
 import { SaveNotice } from "../shell/save-notice";
 import { PageHead } from "../shell/shell";
 import { applyTheme, THEMES, type Theme } from "../shell/theme";
-import type { EatersDocument } from "../../core/substitution";
+import type { EatersDocument } from "../../core/table";
 import type { Revised } from "../shell/documents";
 import { EatersSection } from "./eaters-section";
 import { EquipmentSection } from "./equipment-section";

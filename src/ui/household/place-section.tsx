@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import type { Place } from "../../core/units";
+import type { Place } from "../../core/household";
 
 interface Draft {
   readonly latitude: string;

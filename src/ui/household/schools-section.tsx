@@ -1,7 +1,7 @@
 "use client";
 
 import type { Rule } from "../../core/models/diet";
-import type { Household } from "../../core/units";
+import type { Household } from "../../core/household";
 import { Pick } from "../parts/pick";
 import { groupsOf, schoolOf } from "../table/rule-wishes";
 

@@ -1,6 +1,7 @@
 "use client";
 
-import { formatNumber, type Household } from "../../core/units";
+import { formatNumber } from "../../core/units";
+import type { Household } from "../../core/household";
 import type { Archetype } from "../../core/recipe";
 import { buttonClass } from "../parts/button";
 import { Arrow } from "../parts/marks";

@@ -5,7 +5,7 @@ import { evaluate } from "../../core/evaluate";
 import { recipeInput } from "../../core/adaptation";
 import { upgraded } from "../../core/exchange";
 import { ARCHETYPES, readRecipe, writersCup, type Archetype, type ReadRecipe, type Recipe } from "../../core/recipe";
-import type { DiningTable } from "../../core/substitution";
+import type { DiningTable } from "../../core/table";
 import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
 import { useKnowledge } from "../parts/use-knowledge";

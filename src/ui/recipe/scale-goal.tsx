@@ -1,7 +1,8 @@
 "use client";
 
 import type { LineId, ReadRecipe, ScaleGoal } from "../../core/recipe";
-import { formatNumber, panVolume, type Pan } from "../../core/units";
+import { formatNumber } from "../../core/units";
+import { panVolume, type Pan } from "../../core/household";
 import { AmountField } from "../parts/amount-field";
 
 /** By what a recipe is made larger or smaller. */

@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
 import type { Role } from "../../core/food";
 import { readRecipe, scaleRecipe, stepTexts, type LineId, type Recipe, type ScaleProblem } from "../../core/recipe";
-import type { DiningTable, LimitId } from "../../core/substitution";
+import type { DiningTable, LimitId } from "../../core/table";
 import { formatGrams, formatNumber } from "../../core/units";
 import { readingContext } from "../../workers/client";
 import { Button, buttonClass } from "../parts/button";

@@ -1,7 +1,7 @@
 "use client";
 
 import { createContext, useContext, type ReactNode } from "react";
-import { completeHousehold, type Household } from "../../core/units";
+import { completeHousehold, type Household } from "../../core/household";
 import type { Revised } from "./documents";
 import { useDocument, type Document } from "./use-document";
 

@@ -1,5 +1,5 @@
 import type { ReadRecipe } from "../../core/recipe";
-import type { DiningTable } from "../../core/substitution";
+import type { DiningTable } from "../../core/table";
 import type { Station } from "./thread";
 
 /** The stations that there are, each with its one-line state. */

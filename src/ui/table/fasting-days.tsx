@@ -2,7 +2,8 @@
 
 import { useEffect, useEffectEvent, useState } from "react";
 import type { DayAtPlace, FastAhead } from "../../core/calendar";
-import { baseOf, type DiningTable } from "../../core/substitution";
+import { baseOf } from "../../core/models/diet";
+import type { DiningTable } from "../../core/table";
 import { send, why as whyOf } from "../parts/send";
 import { Go } from "../shell/go";
 
@@ -27,7 +28,7 @@ export function ServingDay({
   });
   const here = told.kind === "told" && told.at.day === day ? told.at : null;
   const keep = (rule: string) => {
-    const base = rule.split("/")[0] ?? rule;
+    const base = baseOf(rule);
     const rules = table.rules.filter((id) => id !== base && !id.startsWith(`${base}/`));
     onTable({ rules: table.rules.includes(rule) ? rules : [...rules, rule] });
   };

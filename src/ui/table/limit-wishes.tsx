@@ -1,6 +1,6 @@
 "use client";
 
-import { LIMIT_NAMES, type Limit, type LimitId } from "../../core/substitution";
+import { LIMIT_NAMES, type Limit, type LimitId } from "../../core/table";
 import { AmountField } from "../parts/amount-field";
 import { Choice } from "../parts/choice";
 import { useHousehold } from "../shell/household";

@@ -1,7 +1,7 @@
 "use client";
 
-import type { Rule } from "../../core/models/diet";
-import type { Household } from "../../core/units";
+import { baseOf, type Rule } from "../../core/models/diet";
+import type { Household } from "../../core/household";
 import { useHousehold } from "../shell/household";
 
 /** A rule with the schools that hold to it in their own ways, the usual one first. */
@@ -15,7 +15,7 @@ export interface RuleGroup {
 export function groupsOf(rules: readonly Rule[]): RuleGroup[] {
   const groups = new Map<string, Rule[]>();
   for (const rule of rules) {
-    const base = rule.id.split("/")[0] ?? rule.id;
+    const base = baseOf(rule.id);
     groups.set(base, [...(groups.get(base) ?? []), rule]);
   }
   return [...groups].map(([base, schools]) => ({ base, name: schools[0]?.name ?? base, schools }));

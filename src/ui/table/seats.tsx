@@ -2,7 +2,7 @@
 
 import type { Figures } from "../../core/evaluate";
 import type { Rule } from "../../core/models/diet";
-import { askedAt, fastsNotToday, keepAll, notAsked, seat, serveSeat, staleSeats, unkept, unseat, type DiningTable, type Eater } from "../../core/substitution";
+import { askedAt, fastsNotToday, keepAll, notAsked, seat, serveSeat, staleSeats, unkept, unseat, type DiningTable, type Eater } from "../../core/table";
 import { wordsOf } from "../household/eater-words";
 import { AmountField } from "../parts/amount-field";
 import { WhyMark } from "../parts/marks";

@@ -5,27 +5,23 @@ import { TREE_NUTS } from "../../core/food";
 import { readRecipe, type Recipe } from "../../core/recipe";
 import { cautionInput, cautionsFor, mistakes, saidClaims, vesselFindings } from "../../core/cautions";
 import { evaluatePoint } from "../../core/evaluate";
-import { findings } from "../../core/models/diet";
+import { findings, baseOf } from "../../core/models/diet";
 import type { FastAhead } from "../../core/calendar";
 import {
-  baseOf,
   inOrder,
-  judgedLines,
-  listedIn,
   limitFindings,
-  LIMIT_IDS,
   limitProperty,
-  onDay,
   partedPortions,
-  problemFor,
   ruleMeetings,
   standingOf,
+  judgedLines,
+  listedIn,
+  problemFor,
   stepFindings,
-  whoseRules,
-  type DiningTable,
-  type Eater,
 } from "../../core/substitution";
-import { formatNumber, NO_EQUIPMENT, temperatureText } from "../../core/units";
+import { LIMIT_IDS, onDay, whoseRules, type DiningTable, type Eater } from "../../core/table";
+import { formatNumber, temperatureText } from "../../core/units";
+import { NO_EQUIPMENT } from "../../core/household";
 import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
 import { Choice } from "../parts/choice";

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { StoredBench } from "../../core/adaptation";
-import type { DiningTable } from "../../core/substitution";
+import type { DiningTable } from "../../core/table";
 import { Button } from "../parts/button";
 import { send, why as whyOf } from "../parts/send";
 import { noteSave } from "../shell/documents";

@@ -18,7 +18,7 @@ import { householdRules, type HouseRules, type Rule } from "../../core/models/di
 import { kitchenConstants } from "../../core/process";
 import { kitchenFoods, type PantryDocument, type PantryTables } from "../../core/pantry";
 import { createFoodFinder, createFoodMatcher, type FoodFinder, type FoodMatcher, type ReadingContext } from "../../core/recipe";
-import { NO_EQUIPMENT, type Household } from "../../core/units";
+import { NO_EQUIPMENT, type Household } from "../../core/household";
 
 /** All that the pages compute from, of one kitchen. */
 export interface Knowledge {

@@ -2,8 +2,9 @@ import { evaluatePoint } from "../../core/evaluate";
 import { findings, NO_HOUSE_RULES } from "../../core/models/diet";
 import { EMPTY_PANTRY, type OwnFood } from "../../core/pantry";
 import { readRecipe, readRecipeText, type ReadRecipe } from "../../core/recipe";
-import { judgedLines, problemFor, type DiningTable } from "../../core/substitution";
-import { USUAL_HOUSEHOLD } from "../../core/units";
+import { judgedLines, problemFor } from "../../core/substitution";
+import type { DiningTable } from "../../core/table";
+import { USUAL_HOUSEHOLD } from "../../core/household";
 import { foodMatcher, knowledgeOf, readingContext } from "./knowledge";
 
 const knowledge = knowledgeOf(EMPTY_PANTRY, USUAL_HOUSEHOLD, NO_HOUSE_RULES);

@@ -171,3 +171,6 @@ function allergenWords(food: Food, { allergens = [] }: When): string {
   const found = food.allergens.find((allergen) => allergens.includes(allergen)) ?? "";
   return (GLUTEN_CEREALS as readonly string[]).includes(found) ? `gluten of ${found}` : found.replace("-", " ");
 }
+
+/** The part of a rule's id that its schools share: "ekadashi" of "ekadashi/strict". */
+export const baseOf = (rule: string): string => rule.split("/")[0] ?? rule;

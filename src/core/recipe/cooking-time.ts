@@ -1,4 +1,4 @@
-import type { Heat } from "./evaporation";
+import type { Heat } from "../process";
 
 /** Minutes of open and of covered cooking that the steps of a recipe state. */
 export interface StatedCooking {

@@ -1,27 +1,9 @@
 import type { Food, Reference, ServingTemperature } from "../food";
-import { isStricter, judge, lostRule, TRACES, type JudgedLine, type Rule } from "../models/diet";
+import { isStricter, judge, type JudgedLine, type Rule } from "../models/diet";
 import { scaleLines, type ReadRecipe, type StepId } from "../recipe";
-import type { Seat } from "./eaters";
-import type { AdaptationProblem, Limit, SourceLine } from "./problem";
+import { rulesAt, type DiningTable } from "../table";
+import type { AdaptationProblem, SourceLine } from "./problem";
 import type { SubstitutionTables } from "./tables";
-
-/** Who eats and how, in its first form: diets and allergies by rule id, limits, servings, temperature. */
-export interface DiningTable {
-  readonly rules: readonly string[];
-  readonly limits: readonly Limit[];
-  /** Above 0. */
-  readonly servings: number;
-  readonly serve: ServingTemperature;
-  /** When it is served, "2026-11-25" and "19:30"; absent where that is not said. */
-  readonly day?: string | null;
-  /** Who sits at it; `rules`, `limits` and `servings` are of all together. */
-  readonly seats?: readonly Seat[];
-  readonly hour?: string | null;
-  /** Fasts that fall on that day at the household's place, by the part of the id before the stroke; absent where not known. */
-  readonly falls?: readonly string[] | null;
-  /** Other sweets of the occasion, by recipe, and of each how many servings somebody has. */
-  readonly besides?: readonly { readonly recipe: string; readonly servings: number }[];
-}
 
 export interface ScaledRecipe {
   readonly factor: number;
@@ -46,17 +28,6 @@ export function scaledFor(read: ReadRecipe, servings: number): ScaledRecipe {
     evaporation: { value: read.evaporation.grams.value * factor, sd: read.evaporation.grams.sd * factor },
     apart: read.evaporation.apart * factor,
   };
-}
-
-/** The rules of a table: traces count as the most careful of those who keep each needs it; a rule nobody knows asks about everything. */
-export function rulesAt(table: DiningTable, rules: ReadonlyMap<string, Rule>): readonly Rule[] {
-  return table.rules.map((id) => {
-    const rule = rules.get(id) ?? lostRule(id);
-    const keepers = (table.seats ?? []).filter((each) => each.rules.includes(id));
-    if (keepers.length === 0) return rule;
-    const traces = TRACES[Math.max(...keepers.map((each) => TRACES.indexOf(each.traces ?? "asked")))] ?? "asked";
-    return traces === "asked" ? rule : { ...rule, traces };
-  });
 }
 
 /** The lines of a recipe as rules judge them: what could not be read is asked about, what is left out is not there. */

@@ -1,76 +1,8 @@
 import fastDeepEqual from "fast-deep-equal";
-import { ALLERGENS } from "../food";
-import type { Traces } from "../models/diet";
-import type { DiningTable } from "./dining-table";
-import type { Limit } from "./problem";
-
-export const AGE_BANDS = ["under 1", "1 to 5", "child", "adult", "older"] as const;
-export type AgeBand = (typeof AGE_BANDS)[number];
-/** How sweet somebody likes it, beside how it is usually made here. */
-export const TASTES = ["less sweet", "as made here", "sweeter"] as const;
-export type Taste = (typeof TASTES)[number];
-
-/** Someone who eats at this household, by name or role. */
-export interface Eater {
-  readonly id: string;
-  readonly name: string;
-  /** Rules by id, each in its school: diets, allergies, fasts kept always. */
-  readonly rules: readonly string[];
-  readonly limits: readonly Limit[];
-  /** For the household alone: what else to know. */
-  readonly note: string;
-  /** What traces of what they avoid mean to them; asked about where absent. */
-  readonly traces?: Traces;
-  /** Fasts among the rules that are kept on their days only, by the part of the id before the stroke. */
-  readonly onDays?: readonly string[];
-  /** Rules kept for a time, with the last day, ISO. */
-  readonly until?: Readonly<Record<string, string>>;
-  /** The day on which they were last asked about allergies, ISO; absent where nobody has. */
-  readonly asked?: string;
-  readonly age?: AgeBand;
-  readonly taste?: Taste;
-  /** Of a usual serving; 1 where absent. */
-  readonly portion?: number;
-}
-
-export interface EatersDocument {
-  readonly eaters: readonly Eater[];
-}
-export const NO_EATERS: EatersDocument = { eaters: [] };
-
-/** An eater at a table: what they left out on that day, whatever they leave later. */
-export interface Seat {
-  readonly eater: string;
-  readonly name: string;
-  readonly servings: number;
-  readonly rules: readonly string[];
-  readonly limits: readonly Limit[];
-  readonly traces?: Traces;
-  readonly onDays?: readonly string[];
-  readonly asked?: string;
-  readonly age?: AgeBand;
-  readonly taste?: Taste;
-}
-
-/** The rule that an age brings with it; none for most. */
-const AGE_RULES: Readonly<Partial<Record<AgeBand, string>>> = { "under 1": "small-child/infant", "1 to 5": "small-child" };
-/** Share of a usual serving that an age usually eats: a rule of thumb. */
-const AGE_PORTIONS: Readonly<Record<AgeBand, number>> = { "under 1": 0.25, "1 to 5": 0.5, child: 0.75, adult: 1, older: 1 };
-
-/** The age of an eater; of one of whom it was not said, what their rules tell. */
-export function ageOf({ age, rules }: Pick<Eater, "age" | "rules">): AgeBand {
-  const told = AGE_BANDS.find((each) => AGE_RULES[each] !== undefined && rules.includes(AGE_RULES[each]));
-  return age ?? told ?? "adult";
-}
-
-/** An eater of another age: the rule and the portion of that age take the place of those of the age before. */
-export function withAge(eater: Eater, age: AgeBand): Eater {
-  const brought = AGE_RULES[age];
-  const rules = eater.rules.filter((id) => baseOf(id) !== "small-child");
-  return { ...eater, age, portion: AGE_PORTIONS[age], rules: brought === undefined ? rules : [...rules, brought] };
-}
-
-export const baseOf = (rule: string): string => rule.split("/")[0] ?? rule;
+import { baseOf } from "../models/diet";
+import { isNotAsked, rulesOn, ageOf, type Eater } from "./eaters";
+import type { DiningTable, Seat } from "./dining-table";
+import type { Limit } from "./limits";
 
 /** What of a seat holds on the table's day: a fast that is kept on its days only falls away on others, once it is known which fasts fall. */
 const keptAt = ({ rules, onDays = [] }: Seat, falls: DiningTable["falls"]): readonly string[] =>
@@ -110,10 +42,6 @@ function withSeats(table: DiningTable, own: Pick<DiningTable, "rules" | "limits"
     servings: seats.length > 0 ? seats.reduce((sum, { servings }) => sum + servings, 0) : table.servings,
   };
 }
-
-/** What of an eater's rules holds on a day: those kept for a time end with it. Without a day all do. */
-const rulesOn = ({ rules, until = {} }: Eater, day: string | null | undefined): readonly string[] =>
-  day ? rules.filter((rule) => (until[rule] ?? day) >= day) : rules;
 
 /** An eater as they sit at a table of that day. */
 function seatFor(eater: Eater, servings: number, table: DiningTable): Seat {
@@ -177,18 +105,6 @@ export const fastsNotToday = (table: DiningTable): readonly { readonly name: str
 export function whoseRules(table: DiningTable): ReadonlyMap<string, readonly string[]> {
   return new Map(table.rules.map((rule) => [rule, seatsOf(table).flatMap(({ name, rules }) => (rules.includes(rule) ? [name] : []))] as const));
 }
-
-const ALLERGY_DIETS = ["gluten-free", "nut-free", "soy-free", "peanut-free", "sesame-free", "egg-free", "dairy-free"];
-
-/** Whether a rule, by id, may be kept for an allergy's sake. */
-export const isAllergyRule = (rule: string): boolean => ALLERGY_DIETS.includes(baseOf(rule)) || ALLERGENS.some((allergen) => baseOf(rule) === `no-${allergen}`);
-
-/** Kept by many for no allergy's sake: that somebody does says nothing of whether they were asked. */
-const DIETS_TOO = ["egg-free", "dairy-free"];
-
-/** Whether nobody ever asked somebody about allergies. Whoever leaves something out for one has told of it. */
-export const isNotAsked = ({ asked, rules }: Pick<Eater, "asked" | "rules">): boolean =>
-  asked === undefined && !rules.some((rule) => isAllergyRule(rule) && !DIETS_TOO.includes(baseOf(rule)));
 
 /** Who sits at a table and was never asked about allergies. */
 export const notAsked = (table: DiningTable): readonly Seat[] => seatsOf(table).filter(isNotAsked);

@@ -1,0 +1,28 @@
+import type { HouseholdMeasures, HouseholdUnits } from "../units";
+import type { Equipment } from "./equipment";
+import type { Place } from "./place";
+
+export interface Household {
+  readonly measures: HouseholdMeasures;
+  readonly units: HouseholdUnits;
+  /** Where it lives: by it fasting days, sun and moon are reckoned. Absent until it is said. */
+  readonly place?: Place | null;
+  /** What it cooks with. Absent until it is said. */
+  readonly equipment?: Equipment;
+  /** The school that it usually holds to, a rule's id by the part before its stroke; of free sugars "who" or "uk". */
+  readonly schools?: Readonly<Record<string, string>>;
+  /** Whether the first steps were taken or skipped. */
+  readonly setUp?: boolean;
+}
+
+/**
+ * What holds until a household says otherwise. Cup 240 ml and spoons of 15 and 5 ml are the usual sizes of measuring
+ * sets; a katori of 150 ml is a rule of thumb: they run from about 100 to 200 ml.
+ */
+export const USUAL_HOUSEHOLD: Household = {
+  measures: { cup: 240, katori: 150, tablespoon: 15, teaspoon: 5, words: "cups" },
+  units: { energy: "kcal", temperature: "celsius", currency: "" },
+};
+
+/** A household as it was stored, with the usual where an earlier one says nothing. */
+export const completeHousehold = (stored: Household): Household => ({ ...stored, units: { ...USUAL_HOUSEHOLD.units, ...stored.units } });
