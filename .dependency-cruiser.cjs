@@ -22,6 +22,7 @@ const below = {
   method: ["numeric", "units", "food", "process", "recipe", "substitution"],
   cautions: ["numeric", "units", "food", "household", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "adaptation"],
   adaptation: ["numeric", "units", "food", "process", "recipe", "models", "table", "evaluate", "substitution", "method"],
+  kitchen: ["numeric", "units", "food", "household", "pantry", "process", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "adaptation", "cautions"],
 };
 const roomsOf = {
   data: ["data", "core"],

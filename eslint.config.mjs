@@ -3,7 +3,22 @@ import prettier from "eslint-config-prettier";
 import * as regexp from "eslint-plugin-regexp";
 import tseslint from "typescript-eslint";
 
-const PLATFORM = ["window", "document", "navigator", "localStorage", "fetch", "process", "console", "performance", "setTimeout", "setInterval", "Date", "crypto", "Buffer", "globalThis"];
+const PLATFORM = [
+  "window",
+  "document",
+  "navigator",
+  "localStorage",
+  "fetch",
+  "process",
+  "console",
+  "performance",
+  "setTimeout",
+  "setInterval",
+  "Date",
+  "crypto",
+  "Buffer",
+  "globalThis",
+];
 
 export default tseslint.config(
   { ignores: [".next/**", ".build/**", "node_modules/**", "public/**", "next-env.d.ts", "tests/fixtures/**"] },
@@ -39,12 +54,19 @@ export default tseslint.config(
     files: ["src/core/calendar/*.ts"],
     rules: {
       "no-restricted-globals": ["error", ...PLATFORM.filter((name) => name !== "Date")],
-      "no-restricted-properties": ["error", { object: "Math", property: "random" }, { object: "Date", property: "now", message: "The moment comes in as an argument." }],
+      "no-restricted-properties": [
+        "error",
+        { object: "Math", property: "random" },
+        { object: "Date", property: "now", message: "The moment comes in as an argument." },
+      ],
       "no-restricted-syntax": ["error", { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: "The moment comes in as an argument." }],
     },
   },
   // The framework's code lies in the page's first scripts: an import() of it would fetch a second copy.
-  { files: ["src/instrumentation-client.ts"], rules: { "@typescript-eslint/no-require-imports": ["error", { allow: ["^next/link$"] }] } },
-  { files: ["**/*.mjs", "**/*.cjs", "scripts/**"], ...tseslint.configs.disableTypeChecked, rules: { ...tseslint.configs.disableTypeChecked.rules, "@typescript-eslint/no-require-imports": "off" } },
+  {
+    files: ["**/*.mjs", "**/*.cjs", "scripts/**"],
+    ...tseslint.configs.disableTypeChecked,
+    rules: { ...tseslint.configs.disableTypeChecked.rules, "@typescript-eslint/no-require-imports": "off" },
+  },
   prettier,
 );

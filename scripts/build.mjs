@@ -1,6 +1,6 @@
-/** Builds what `next build` does not: threads, server, an empty database, the solver's files for the browser; then the app, whose code it marks. */
+/** Builds what `next build` does not: threads, server, an empty database, the solver's files for the browser; then the app. */
 import { spawnSync } from "node:child_process";
-import { copyFileSync, mkdirSync, readdirSync, readFileSync, renameSync, writeFileSync } from "node:fs";
+import { copyFileSync, mkdirSync, renameSync, writeFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
@@ -38,21 +38,6 @@ async function packEmptyDatabase(path) {
 }
 await packEmptyDatabase(join(root, ".build", "empty-database.tar.gz"));
 
-/**
- * Asks the browser to compile a page's code whole, off its main thread, as it comes in, rather than function by function
- * on the first call: https://v8.dev/blog/explicit-compile-hints. Other browsers read a comment. What is larger is the
- * library of charts, fetched where there is a chart; most of it is never called.
- */
-function compileBesideThePage(folder) {
-  const HINT = "//# allFunctionsCalledOnLoad\n";
-  const MOST = 300_000;
-  for (const name of readdirSync(folder)) {
-    if (!name.endsWith(".js")) continue;
-    const code = readFileSync(join(folder, name), "utf8");
-    if (code.length < MOST && !code.startsWith(HINT)) writeFileSync(join(folder, name), HINT + code);
-  }
-}
-
 if (!process.argv.includes("--only-workers")) {
   const { status } = spawnSync(process.execPath, [join(root, "node_modules/next/dist/bin/next"), "build"], {
     cwd: root,
@@ -60,5 +45,4 @@ if (!process.argv.includes("--only-workers")) {
     env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
   });
   if (status !== 0) process.exit(status ?? 1);
-  compileBesideThePage(join(root, ".next/static/chunks"));
 }

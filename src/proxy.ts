@@ -41,7 +41,6 @@ export function proxy(request: NextRequest): Response {
   passed.set("x-request-id", id);
   // The framework reads the nonce for its own scripts from here.
   passed.set("content-security-policy", policy);
-  if (nonce) passed.set("x-nonce", nonce);
   const response = NextResponse.next({ request: { headers: passed } });
   for (const [name, value] of Object.entries({ ...FIXED_HEADERS, "content-security-policy": policy, "x-request-id": id })) response.headers.set(name, value);
   if (!file) log.info({ id, method, path: request.nextUrl.pathname }, "request");

@@ -1,12 +1,9 @@
 import type { Metadata, Viewport } from "next";
-import { cookies, headers } from "next/headers";
+import { cookies } from "next/headers";
 import type { ReactNode } from "react";
-import { getHousehold } from "@/server/household";
-import { getPantry } from "@/server/pantry";
-import { placeStates } from "@/server/kitchen";
+import { getHousehold, getHouseRules, getPantry } from "@/server/kitchen-sources";
+import { placeStates } from "@/server/on-the-go";
 import { unreadNotices } from "@/server/notices";
-import { getHouseRules } from "@/server/house-rules";
-import { EARLY_SCRIPT } from "@/ui/shell/early";
 import { HouseholdProvider } from "@/ui/shell/household";
 import { HouseRulesProvider } from "@/ui/shell/house-rules";
 import { PantryProvider } from "@/ui/shell/pantry";
@@ -26,22 +23,17 @@ export const viewport: Viewport = { width: "device-width", initialScale: 1, them
 export const dynamic = "force-dynamic";
 
 export default async function Layout({ children }: { readonly children: ReactNode }) {
-  const [household, pantry, houseRules, states, notices, jar, asked] = await Promise.all([
+  const [household, pantry, houseRules, states, notices, jar] = await Promise.all([
     getHousehold(),
     getPantry(),
     getHouseRules(),
     placeStates(),
     unreadNotices(),
     cookies(),
-    headers(),
   ]);
   const theme = themeOf(jar.get(THEME_COOKIE)?.value);
   return (
     <html lang="en" data-theme={theme} className={anekLatin.variable}>
-      <head>
-        {/* The browser hides the nonce from scripts, so the page finds another one than it was sent. */}
-        <script nonce={asked.get("x-nonce") ?? undefined} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: EARLY_SCRIPT }} />
-      </head>
       <body>
         <SavingProvider>
           <HouseholdProvider given={household}>

@@ -1,11 +1,11 @@
-import { getKitchen } from "@/server/kitchen";
+import { getOnTheGo } from "@/server/on-the-go";
 import { wishWords } from "@/server/versions";
 import { KitchenPage } from "@/ui/kitchen/kitchen-page";
 import { dateWords, dayWords } from "./words";
 
 export default async function Page() {
   const now = new Date();
-  const [{ going, kept, ...totals }, wishNames] = await Promise.all([getKitchen(), wishWords()]);
+  const [{ going, kept, ...totals }, wishNames] = await Promise.all([getOnTheGo(), wishWords()]);
   return (
     <KitchenPage
       {...totals}

@@ -1,4 +1,4 @@
-import type { Dump } from "./dump";
+import type { Dump } from "./tables";
 
 /** What a statement takes; documents go in as JSON text. Plain, so that the journal can hold it. */
 export type Parameter = string | number | boolean | null;

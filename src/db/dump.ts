@@ -1,30 +1,7 @@
 import { createHash } from "node:crypto";
 import { fail, succeed, type Result } from "../core/numeric";
 import type { Connection } from "./database";
-
-/** All tables that hold what people made, those that others point to first. */
-export const TABLES = [
-  ["recipe", "id"],
-  ["adaptation", "recipe_id"],
-  ["version", "id"],
-  ["recipe_revision", "recipe_id, revision"],
-  ["bench_state", "recipe_id, revision"],
-  ["setting", "key"],
-] as const;
-export type TableName = (typeof TABLES)[number][0];
-
-/** A row as JSON text, just as the database wrote it: no figure passes through a float. */
-export interface DumpedRow {
-  readonly table: TableName;
-  readonly row: string;
-}
-export interface Dump {
-  /** Number of the last migration that the rows fit. */
-  readonly schema: number;
-  /** ISO time. */
-  readonly made: string;
-  readonly rows: readonly DumpedRow[];
-}
+import { TABLES, type Dump, type DumpedRow, type TableName } from "./tables";
 
 export async function dumpRows(connection: Connection, made: string): Promise<Dump> {
   const rows: DumpedRow[] = [];

@@ -1,7 +1,8 @@
 import { existsSync, mkdirSync, readFileSync, readdirSync, renameSync, rmSync, statSync } from "node:fs";
 import { basename, join } from "node:path";
 import { fail } from "../core/numeric";
-import { decodeDump, type Dump } from "./dump";
+import { decodeDump } from "./dump";
+import type { Dump } from "./tables";
 import { syncFolder } from "./durable-files";
 import { readJournal, type JournalEntry } from "./journal";
 

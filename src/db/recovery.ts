@@ -1,7 +1,8 @@
 import { existsSync, renameSync, rmSync } from "node:fs";
 import { basename, join } from "node:path";
 import type { Connection, Database } from "./database";
-import { dumpRows, encodeDump, loadRows, TABLES, type Dump } from "./dump";
+import { dumpRows, encodeDump, loadRows } from "./dump";
+import { TABLES, type Dump } from "./tables";
 import { syncFolder, syncTree, writeDurably } from "./durable-files";
 import { checkpointPath, forgetOlder, hasSetAside, lastCheckpoint, numbersOf, readHistory, setAside, type History } from "./history";
 import type { JournalEntry } from "./journal";

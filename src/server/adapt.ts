@@ -2,10 +2,10 @@ import { interval, type Figure } from "../core/numeric";
 import { SERVING_TEMPERATURES, type Food } from "../core/food";
 import { findings } from "../core/models/diet";
 import { KILOJOULES_PER_KILOCALORIE } from "../core/units";
-import { USUAL_HOUSEHOLD } from "../core/household";
+import { openRecipe, openTable, USUAL_SOURCES } from "../core/kitchen";
 import { evaluate, type Amount, type Figures } from "../core/evaluate";
 import { stepsFor } from "../core/adaptation";
-import { readJsonLd, readRecipe, type LineId, type LineReading, type ReadRecipe, type StepId } from "../core/recipe";
+import { readJsonLd, type LineId, type LineReading, type ReadRecipe, type StepId } from "../core/recipe";
 import {
   inOrder,
   limitFindings,
@@ -13,19 +13,20 @@ import {
   versionLines,
   judgedLines,
   listedIn,
-  problemFor,
   stepFindings,
   type AdaptationProblem,
   type Ending,
   type Proposal,
 } from "../core/substitution";
 import type { DiningTable, Limit } from "../core/table";
-import { HANDLING, MODEL_VERSION, REFERENCE, RULES, SUBSTITUTION } from "../data";
+import { kitchenOf, MODEL_VERSION } from "../data";
 import { LIMIT_DIETS, schoolsOf, validateAdapt, type AdaptRequest } from "./adapt-schema";
 import { checked } from "./door";
 import { Refusal } from "./problem-details";
-import { reading } from "./reading";
 import { proposeOnServer } from "./solver-queue";
+
+/** The open interface knows no household: it computes from what ships. */
+const USUAL_KITCHEN = kitchenOf(USUAL_SOURCES);
 
 const DEFAULT_PROPOSALS = 3;
 /** The longest recipe fits, in any script. */
@@ -41,7 +42,7 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
       "The recipe cannot be read.",
       parsed.error.map(({ pointer, detail }) => ({ pointer: `/recipe${pointer}`, detail })),
     );
-  const read = readRecipe(parsed.value, reading(REFERENCE, USUAL_HOUSEHOLD.measures), REFERENCE.constants);
+  const read = openRecipe(parsed.value, USUAL_KITCHEN);
   if (read.lines.length === 0)
     throw new Refusal(
       422,
@@ -49,7 +50,7 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
       read.readings.map((each, i) => ({ pointer: `/recipe/recipeIngredient/${i}`, detail: unresolvedWords(each) })),
     );
   const table = tableOf(request, read);
-  const problem = problemFor(read, table, REFERENCE, SUBSTITUTION, RULES, request.maxProposals ?? DEFAULT_PROPOSALS);
+  const problem = openTable(read, table, USUAL_KITCHEN, request.maxProposals ?? DEFAULT_PROPOSALS);
   const ending = await proposeOnServer(problem, left);
 
   const { questions } = standingOf(problem, null);
@@ -68,7 +69,7 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
         role: line.role,
       })),
       unresolved: read.unresolved.map((line) => unresolvedJson(read, line)),
-      properties: propertiesJson(evaluate(problem, REFERENCE.constants).figures, table.servings),
+      properties: propertiesJson(evaluate(problem, USUAL_KITCHEN.reference.constants).figures, table.servings),
     },
     findings: [
       ...found.map(({ line, rule, school, verdict, reason }) => ({ line: lineAt(line), rule, school, verdict, reason })),
@@ -188,7 +189,7 @@ function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: Read
       role: row.role,
       ...(row.change === "as is" ? {} : { change: row.why ? `${row.change}: ${row.why}` : row.change }),
     })),
-    steps: stepsFor(read, version, table, HANDLING).map((step) => ({
+    steps: stepsFor(read, version, table, USUAL_KITCHEN.handling).map((step) => ({
       text: step.segments
         .filter((segment) => segment.kind !== "removed")
         .map((segment) => segment.text)

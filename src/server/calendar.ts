@@ -1,6 +1,6 @@
 import { clockTime, dayOf, dayWords, fastingDays, riseOrSet, addDays, type DayAtPlace, type FastAhead, type FastingDay } from "../core/calendar";
 import type { Place } from "../core/household";
-import { getHousehold } from "./household";
+import { getHousehold } from "./kitchen-sources";
 import { Refusal } from "./problem-details";
 
 const DAYS_AHEAD = 45;

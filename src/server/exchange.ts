@@ -1,11 +1,9 @@
 import { writeCsv, writeJsonLd, writeOwnFile } from "../core/exchange";
-import { readRecipe } from "../core/recipe";
+import { openRecipe } from "../core/kitchen";
 import { checked, readText } from "./door";
-import { getHousehold } from "./household";
-import { kitchenReference } from "./pantry";
+import { getKitchen } from "./kitchen";
 import { Refusal } from "./problem-details";
 import type { FileReading } from "./read-file";
-import { reading } from "./reading";
 import { readBeside } from "./reading-thread";
 import { addRecipes, requireRecipe } from "./recipes";
 import { validateImport } from "./schemas";
@@ -40,10 +38,9 @@ export async function exportRecipe(id: string, format: string): Promise<Response
   if (!isExportFormat(format)) throw new Refusal(404, `There is no such format: ${Object.keys(EXPORTS).join(", ")}.`);
   const { recipe } = await requireRecipe(id);
   const { type, ending } = EXPORTS[format];
-  const [reference, { document: household }] = await Promise.all([kitchenReference(), getHousehold()]);
   const body =
     format === "csv"
-      ? writeCsv([{ recipe, readings: readRecipe(recipe, reading(reference, household.measures), reference.constants).readings }])
+      ? writeCsv([{ recipe, readings: openRecipe(recipe, await getKitchen()).readings }])
       : `${JSON.stringify(format === "jsonld" ? writeJsonLd(recipe) : writeOwnFile([recipe]), null, 2)}\n`;
   const name =
     recipe.title

@@ -1,15 +1,14 @@
 import { createHash } from "node:crypto";
 import { findings } from "../core/models/diet";
-import { readRecipe, type Recipe } from "../core/recipe";
+import { openRecipe } from "../core/kitchen";
+import type { Recipe } from "../core/recipe";
 import { judgedLines, listedIn, stepFindings } from "../core/substitution";
 import { formatNumber } from "../core/units";
 import { MODEL_VERSION } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";
-import { getHousehold } from "./household";
-import { getHouseRules, kitchenRules } from "./house-rules";
-import { getPantry, kitchenReference } from "./pantry";
-import { reading } from "./reading";
+import { getHousehold, getHouseRules, getPantry } from "./kitchen-sources";
+import { getKitchen } from "./kitchen";
 
 const MINUTES_OF_DAY = 1440;
 
@@ -23,14 +22,16 @@ async function basis(): Promise<string> {
 
 /** What a recipe is found by. A diet counts as met only where every line is read and allowed. */
 async function factsOf(recipe: Recipe): Promise<db.RecipeFacts> {
-  const [reference, rules, { document: household }] = await Promise.all([kitchenReference(), kitchenRules(), getHousehold()]);
-  const read = readRecipe(recipe, reading(reference, household.measures), reference.constants);
+  const kitchen = await getKitchen();
+  const read = openRecipe(recipe, kitchen);
   const lines = judgedLines(read);
   const foods = lines.flatMap(({ food }) => food ?? []);
   const diets =
     lines.length === 0
       ? []
-      : [...rules.values()].filter((rule) => findings(lines, [rule]).length + stepFindings(read, listedIn(read), [rule]).length === 0).map(({ id }) => id);
+      : [...kitchen.rules.values()]
+          .filter((rule) => findings(lines, [rule]).length + stepFindings(read, listedIn(read), [rule]).length === 0)
+          .map(({ id }) => id);
   return {
     kind: read.archetype,
     foodIds: [...new Set(foods.map(({ id }) => id))],
@@ -88,7 +89,7 @@ export async function findingChoices(): Promise<{
   if (waiting > 0) void catchUpFacts();
   return {
     tags: await db.listTags(database, 40),
-    diets: [...(await kitchenRules()).values()].map(({ id, name, school }) => ({ id, name: id.includes("/") ? `${name}, ${school}` : name })),
+    diets: [...(await getKitchen()).rules.values()].map(({ id, name, school }) => ({ id, name: id.includes("/") ? `${name}, ${school}` : name })),
     waiting: waiting > 0 ? formatNumber(waiting) : null,
   };
 }

@@ -1,3 +1,4 @@
+import { getHouseRules, SOURCE_KEYS } from "./kitchen-sources";
 import { cache } from "react";
 import { changedVerdicts, copyOf, householdRules, NO_HOUSE_RULES, ownRuleProblems, type HouseRules, type OwnRule, type Rule } from "../core/models/diet";
 import { RULES } from "../data";
@@ -5,25 +6,14 @@ import * as db from "../db";
 import { getDatabase } from "./database";
 import { checked, checkedRevised } from "./door";
 import { validateEaters, validateHouseRules, validateTouched } from "./household-schema";
-import { kitchenReference } from "./pantry";
+import { getKitchen } from "./kitchen";
 import { Refusal, type ProblemError } from "./problem-details";
 import { saveRevised, type Revised } from "./revised";
 import { storedSetting } from "./settings";
 
-const KEY = "house-rules";
-
-/** The household's own rule sets and its answers; none until there are some. */
-export const getHouseRules = cache(async (): Promise<Revised<HouseRules>> => {
-  const { value, revision } = await storedSetting(KEY);
-  return { document: validateHouseRules(value) ? value : NO_HOUSE_RULES, revision };
-});
-
-/** All rules of this household by id. */
-export const kitchenRules = async (): Promise<ReadonlyMap<string, Rule>> => householdRules(RULES, (await getHouseRules()).document);
-
 /** Refuses ids of rules that there are not; `pointer` leads to the list. */
 export async function checkRules(lists: readonly { readonly pointer: string; readonly rules: readonly string[] }[]): Promise<void> {
-  const rules = await kitchenRules();
+  const { rules } = await getKitchen();
   const unknown = lists.flatMap(({ pointer, rules: ids }) =>
     ids.flatMap((id, i): ProblemError[] => (rules.has(id) ? [] : [{ pointer: `${pointer}/${i}`, detail: `There is no rule "${id}" here.` }])),
   );
@@ -34,7 +24,8 @@ export async function checkRules(lists: readonly { readonly pointer: string; rea
 export async function saveHouseRules(body: unknown): Promise<number> {
   const sent = checkedRevised(validateHouseRules, body);
   const { own } = sent.document;
-  const [{ foods }, { document: before }, connection] = await Promise.all([kitchenReference(), getHouseRules(), getDatabase()]);
+  const [kitchen, { document: before }, connection] = await Promise.all([getKitchen(), getHouseRules(), getDatabase()]);
+  const { foods } = kitchen.reference;
   const named = [...RULES.values()].filter(({ id }) => !id.includes("/"));
   for (const [i, each] of own.entries()) {
     const [problem] = ownRuleProblems(each, [...named, ...own], foods).filter(({ grave }) => grave);
@@ -53,7 +44,7 @@ export async function saveHouseRules(body: unknown): Promise<number> {
         { pointer: "/document/own", detail: `${id} is in use.` },
       ]);
   }
-  return saveRevised(sent, "list of rules", ({ document, revision }) => db.writeSetting(connection, KEY, document, revision), getHouseRules);
+  return saveRevised(sent, "list of rules", ({ document, revision }) => db.writeSetting(connection, SOURCE_KEYS.house, document, revision), getHouseRules);
 }
 
 /** Who keeps a rule, and at which recipes' tables, in words. */
@@ -81,8 +72,9 @@ const MOST_TOLD = 40;
 /** What a change of the household's rules touches, against what is saved, before it is. */
 export async function touchedByRules(body: unknown): Promise<TouchedByRules> {
   const { document } = checked(validateTouched, body);
-  const [{ foods }, before, connection] = await Promise.all([kitchenReference(), kitchenRules(), getDatabase()]);
-  const changed = changedVerdicts(before, householdRules(RULES, document), foods.values());
+  const [kitchen, connection] = await Promise.all([getKitchen(), getDatabase()]);
+  const { foods } = kitchen.reference;
+  const changed = changedVerdicts(kitchen.rules, householdRules(RULES, document), foods.values());
   const rules = [...changed.keys()];
   const foodIds = [...new Set([...changed.values()].flat())];
   return {
@@ -103,7 +95,7 @@ export async function ownRule(
   from: string | null,
 ): Promise<{ readonly given: OwnRule; readonly fresh: boolean; readonly from: string | null } | null> {
   if (!/^own-[a-z0-9-]{1,56}$/.test(id)) return null;
-  const [rules, { document }] = await Promise.all([kitchenRules(), getHouseRules()]);
+  const [{ rules }, { document }] = await Promise.all([getKitchen(), getHouseRules()]);
   const kept = document.own.find((each) => each.id === id);
   const base = rules.get(kept?.from ?? from ?? "");
   const given = kept ?? (base ? copyOf(base, id) : { id, name: "", from: null, clauses: [], note: "" });

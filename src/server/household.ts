@@ -1,3 +1,4 @@
+import { getHousehold, SOURCE_KEYS } from "./kitchen-sources";
 import { cache } from "react";
 import { completeHousehold, USUAL_HOUSEHOLD, type Household } from "../core/household";
 import * as db from "../db";
@@ -9,14 +10,6 @@ import { saveRevised, type Revised } from "./revised";
 import { storedSetting } from "./settings";
 import { validateHousehold } from "./household-schema";
 
-const KEY = "household";
-
-/** The household's measures and units; the usual ones until they are set. */
-export const getHousehold = cache(async (): Promise<Revised<Household>> => {
-  const { value, revision } = await storedSetting(KEY);
-  return { document: validateHousehold(value) ? completeHousehold(value) : USUAL_HOUSEHOLD, revision };
-});
-
 export async function saveHousehold(body: unknown): Promise<number> {
   const sent = checkedRevised(validateHousehold, body);
   const place = sent.document.place ? checkedPlace(sent.document.place) : null;
@@ -27,5 +20,5 @@ export async function saveHousehold(body: unknown): Promise<number> {
       place.error.map(({ field, why }) => ({ pointer: `/document/place/${field}`, detail: why })),
     );
   const connection = await getDatabase();
-  return saveRevised(sent, "household", ({ document, revision }) => db.writeSetting(connection, KEY, document, revision), getHousehold);
+  return saveRevised(sent, "household", ({ document, revision }) => db.writeSetting(connection, SOURCE_KEYS.household, document, revision), getHousehold);
 }

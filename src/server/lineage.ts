@@ -1,24 +1,22 @@
 import {
   differenceWords,
   lineDifferences,
-  recipeInput,
   type Compared,
   type ComparedLine,
   type LineageRevision,
   type LineageVersion,
   type Snapshot,
 } from "../core/adaptation";
-import { evaluate, type EvaluationInput } from "../core/evaluate";
-import { readRecipe, stepTexts, type Recipe } from "../core/recipe";
+import type { EvaluationInput } from "../core/evaluate";
+import { evaluateRecipe, openRecipe } from "../core/kitchen";
+import { stepTexts, type Recipe } from "../core/recipe";
 import { beamReadings, fitWords, insideCount } from "../core/substitution";
 import type { DiningTable } from "../core/table";
 import { formatGrams } from "../core/units";
 import * as db from "../db";
 import { getDatabase } from "./database";
-import { getHousehold } from "./household";
-import { kitchenReference } from "./pantry";
+import { getKitchen } from "./kitchen";
 import { Refusal } from "./problem-details";
-import { reading } from "./reading";
 import { getAdaptation, requireRecipe } from "./recipes";
 import { readSnapshot } from "./snapshot";
 import { UNREADABLE } from "./versions";
@@ -56,8 +54,7 @@ function drivenOff(before: EvaluationInput, factor: number, after: EvaluationInp
 }
 
 async function recipeLines(recipe: Recipe, factor: number): Promise<ComparedLine[]> {
-  const [reference, { document: household }] = await Promise.all([kitchenReference(), getHousehold()]);
-  return readRecipe(recipe, reading(reference, household.measures), reference.constants).lines.map(({ id, food, grams }) => ({
+  return openRecipe(recipe, await getKitchen()).lines.map(({ id, food, grams }) => ({
     key: `line ${id}`,
     name: food.name,
     foodId: food.id,
@@ -70,7 +67,7 @@ export async function lineageOf(id: string): Promise<Lineage> {
   const { recipe, revision } = await requireRecipe(id);
   const database = await getDatabase();
   const [kept, revisions] = await Promise.all([db.latestVersions(database, id, MOST_VERSIONS), db.listRevisions(database, id, MOST_REVISIONS)]);
-  const { constants } = await kitchenReference();
+  const { constants } = (await getKitchen()).reference;
   const byId = new Map(
     kept.flatMap((version) => {
       const snapshot = readSnapshot(version.snapshot);
@@ -143,19 +140,18 @@ export async function comparedOf(id: string, ids: readonly string[]): Promise<{ 
   const {
     table: { document: table },
   } = await getAdaptation(id, recipe);
-  const [reference, { document: household }] = await Promise.all([kitchenReference(), getHousehold()]);
+  const kitchen = await getKitchen();
   const versions = new Map((await db.findVersions(await getDatabase(), chosen)).map((version) => [version.id, version] as const));
   const items: Compared[] = [];
   for (const each of chosen) {
     if (each === HANDED_DOWN) {
-      const read = readRecipe(recipe, reading(reference, household.measures), reference.constants);
-      const input = recipeInput(read, { ...table, servings: recipe.servings });
+      const { input, figures } = evaluateRecipe(openRecipe(recipe, kitchen), { ...table, servings: recipe.servings }, kitchen);
       items.push({
         id: each,
         name: "As handed down",
         about: `${recipe.servings} servings`,
         servings: recipe.servings,
-        figures: evaluate(input, reference.constants).figures,
+        figures,
         input,
         lines: await recipeLines(recipe, 1),
       });

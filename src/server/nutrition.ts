@@ -1,12 +1,9 @@
-import { groundOf, rebased, recipeInput } from "../core/adaptation";
+import { groundOf, recipeInput } from "../core/adaptation";
+import { openBench, openRecipe, type Kitchen } from "../core/kitchen";
 import type { EvaluationInput } from "../core/evaluate";
 import { judgeClaims, nutritionProfile, type ClaimFinding, type NutritionProfile, type RuleBook } from "../core/nutrition";
-import { readRecipe } from "../core/recipe";
 import { versionInput } from "../core/substitution";
-import { REFERENCE, RETENTION, RULE_BOOKS } from "../data";
-import { getHousehold } from "./household";
-import { kitchenReference } from "./pantry";
-import { reading } from "./reading";
+import { getKitchen } from "./kitchen";
 import { getAdaptation, getRecipe } from "./recipes";
 import { getVersion } from "./versions";
 
@@ -23,11 +20,18 @@ export interface NutritionView {
   readonly backTo: string;
 }
 
-function viewOf(title: string, label: string | null, before: EvaluationInput, after: EvaluationInput | null, unread: number, backTo: string): NutritionView {
-  const { constants } = REFERENCE;
-  const profiles = { before: nutritionProfile(before, constants, RETENTION), after: after && nutritionProfile(after, constants, RETENTION) };
+function viewOf(
+  { reference: { constants }, retention, books: ruleBooks }: Kitchen,
+  title: string,
+  label: string | null,
+  before: EvaluationInput,
+  after: EvaluationInput | null,
+  unread: number,
+  backTo: string,
+): NutritionView {
+  const profiles = { before: nutritionProfile(before, constants, retention), after: after && nutritionProfile(after, constants, retention) };
   const [input, profile] = after && profiles.after ? [after, profiles.after] : [before, profiles.before];
-  const books = RULE_BOOKS.map((book) => {
+  const books = ruleBooks.map((book) => {
     const { id, name, intakeSource, intakes } = book;
     return { id, name, intakeSource, intakes, claims: judgeClaims(book, input, profile, profiles.before, unread) };
   });
@@ -39,11 +43,11 @@ export async function recipeNutrition(id: string): Promise<NutritionView | null>
   const stored = await getRecipe(id);
   if (!stored) return null;
   const { table, bench } = await getAdaptation(id, stored.recipe);
-  const { document: household } = await getHousehold();
-  const reference = await kitchenReference();
-  const read = readRecipe(stored.recipe, reading(reference, household.measures), reference.constants);
-  const state = rebased(bench.document, read, table.document, reference.foods)?.state;
+  const kitchen = await getKitchen();
+  const read = openRecipe(stored.recipe, kitchen);
+  const state = openBench(bench.document, read, table.document, kitchen)?.state;
   return viewOf(
+    kitchen,
     stored.recipe.title,
     state?.label ?? null,
     recipeInput(read, table.document),
@@ -58,5 +62,5 @@ export async function versionNutrition(id: string): Promise<NutritionView | null
   const version = await getVersion(id);
   if (!version?.snapshot) return null;
   const { asHandedDown, forThisTable, label } = version.snapshot;
-  return viewOf(version.title, label, asHandedDown.input, forThisTable.input, 0, `/versions/${id}`);
+  return viewOf(await getKitchen(), version.title, label, asHandedDown.input, forThisTable.input, 0, `/versions/${id}`);
 }

@@ -1,34 +1,27 @@
+import { getPantry, SOURCE_KEYS } from "./kitchen-sources";
 import { cache } from "react";
-import type { Constants, Family, Food, Reference } from "../core/food";
+import type { Constants, Family, Food } from "../core/food";
 import { EMPTY_PANTRY, kitchenFoods, namesOf, ownFoodProblems, type PantryDocument } from "../core/pantry";
 import { foodsIn } from "../core/making";
-import { kitchenConstants } from "../core/process";
 import { USUAL_HOUSEHOLD } from "../core/household";
 import { completeTraits, MAKING, REFERENCE } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { checkedRevised } from "./door";
-import { getHousehold } from "./household";
+import { getKitchen } from "./kitchen";
 import { Refusal } from "./problem-details";
 import { saveRevised, type Revised } from "./revised";
 import { storedSetting } from "./settings";
 import { validatePantry } from "./pantry-schema";
 
-const KEY = "pantry";
 const TABLES = { traits: completeTraits, making: MAKING };
-
-/** The household's own foods and weighings; none until there are some. */
-export const getPantry = cache(async (): Promise<Revised<PantryDocument>> => {
-  const { value, revision } = await storedSetting(KEY);
-  return { document: validatePantry(value) ? { ...EMPTY_PANTRY, ...value } : EMPTY_PANTRY, revision };
-});
 
 /** Saves them; refused whole where an own food cannot be. */
 export async function savePantry(body: unknown): Promise<number> {
   const sent = checkedRevised(validatePantry, body);
   checkOwnFoods({ ...EMPTY_PANTRY, ...sent.document });
   const connection = await getDatabase();
-  return saveRevised(sent, "pantry", ({ document, revision }) => db.writeSetting(connection, KEY, document, revision), getPantry);
+  return saveRevised(sent, "pantry", ({ document, revision }) => db.writeSetting(connection, SOURCE_KEYS.pantry, document, revision), getPantry);
 }
 
 function checkOwnFoods(pantry: PantryDocument): void {
@@ -49,40 +42,25 @@ function checkOwnFoods(pantry: PantryDocument): void {
   }
 }
 
-let last: { readonly key: string; readonly foods: ReadonlyMap<string, Food>; readonly constants: Constants } | null = null;
-
-/** The tables as this kitchen knows them: the shipped ones, its own foods, its own weighings, its usual pan and burner. */
-export async function kitchenReference(): Promise<Reference> {
-  const [{ document: pantry, revision }, { document: household, revision: householdRevision }] = await Promise.all([getPantry(), getHousehold()]);
-  const key = `${revision} ${householdRevision}`;
-  if (last?.key !== key)
-    last = {
-      key,
-      foods: kitchenFoods(REFERENCE.foods, pantry, household.measures, TABLES),
-      constants: kitchenConstants(REFERENCE.constants, household.equipment),
-    };
-  return { ...REFERENCE, foods: last.foods, constants: last.constants };
-}
-
-export const findFood = async (id: string): Promise<Food | null> => (await kitchenReference()).foods.get(id) ?? null;
+export const findFood = async (id: string): Promise<Food | null> => (await getKitchen()).reference.foods.get(id) ?? null;
 
 const MOST_KIN = 8;
 
 /** Some other foods of the same family. */
 export async function kinOf(food: Food): Promise<Food[]> {
-  const { foods } = await kitchenReference();
+  const { foods } = (await getKitchen()).reference;
   return [...foods.values()].filter((other) => other.family === food.family && other.id !== food.id).slice(0, MOST_KIN);
 }
 
 /** Foods that one is often taken for, with what tells them apart. */
 export async function lookAlikesOf(food: Food): Promise<Food[]> {
-  const { foods } = await kitchenReference();
+  const { foods } = (await getKitchen()).reference;
   return food.lookAlikes.flatMap((id) => foods.get(id) ?? []);
 }
 
 /** Foods that show what the sizes of a household come to: a flour, a liquid, a sweetener, a spice. */
 export async function shownFoods(): Promise<Food[]> {
-  const { foods } = await kitchenReference();
+  const { foods } = (await getKitchen()).reference;
   return ["semolina", "cow-milk", "sugar", "cardamom"].flatMap((id) => foods.get(id) ?? []);
 }
 

@@ -7,8 +7,8 @@ import { getDatabase } from "./database";
 import { Refusal } from "./problem-details";
 import { checkedRevised } from "./door";
 import { factsFor } from "./facts";
-import { checkRules, kitchenRules } from "./house-rules";
-import { kitchenReference } from "./pantry";
+import { checkRules } from "./house-rules";
+import { getKitchen } from "./kitchen";
 import { readBeside } from "./reading-thread";
 import { saveRevised, type Revised } from "./revised";
 import { readBench, validateBench, validateRecipe, validateTable } from "./schemas";
@@ -78,7 +78,7 @@ const PAGE = 50;
 
 /** What an address asks for; what is not understood does not count. */
 export async function readSearch(parameters: Readonly<Record<string, string | string[] | undefined>>): Promise<RecipeSearch> {
-  const rules = await kitchenRules();
+  const { rules } = await getKitchen();
   const one = (name: string) => [parameters[name]].flat()[0]?.slice(0, 200) ?? "";
   const minutes = Math.floor(Number(one("minutes")));
   return {
@@ -104,7 +104,7 @@ const LEAST_LETTERS = 3;
 async function foodsMeant(words: string): Promise<string[]> {
   const lower = words.trim().toLowerCase();
   if (lower.length < LEAST_LETTERS) return [];
-  const { foods } = await kitchenReference();
+  const { foods } = (await getKitchen()).reference;
   return [...foods.values()].filter(({ name, synonyms }) => [name, ...synonyms].some((each) => each.toLowerCase().includes(lower))).map(({ id }) => id);
 }
 

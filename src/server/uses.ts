@@ -1,10 +1,9 @@
-import { readRecipe, type Recipe } from "../core/recipe";
+import { openRecipe } from "../core/kitchen";
+import type { Recipe } from "../core/recipe";
 import * as db from "../db";
 import { getDatabase } from "./database";
-import { getHousehold } from "./household";
-import { kitchenReference } from "./pantry";
+import { getKitchen } from "./kitchen";
 import { Refusal } from "./problem-details";
-import { reading } from "./reading";
 
 /** Where a food of the household's own is used. */
 export interface Uses {
@@ -20,12 +19,11 @@ const MOST_TOLD = 40;
 
 /** The recipes in which a food is read, and the benches on which it lies; 404 where there is no such food. */
 export async function usesOf(foodId: string): Promise<Uses> {
-  const [reference, { document: household }, connection] = await Promise.all([kitchenReference(), getHousehold(), getDatabase()]);
-  const food = reference.foods.get(foodId);
+  const [kitchen, connection] = await Promise.all([getKitchen(), getDatabase()]);
+  const food = kitchen.reference.foods.get(foodId);
   if (!food) throw new Refusal(404, "There is no such food in the pantry.");
   const found = await db.recipesWith(connection, [foodId, food.name, ...food.synonyms], MOST_READ);
-  const context = reading(reference, household.measures);
-  const using = found.filter(({ recipe }) => readRecipe(recipe, context, reference.constants).lines.some((line) => line.food.id === foodId));
+  const using = found.filter(({ recipe }) => openRecipe(recipe, kitchen).lines.some((line) => line.food.id === foodId));
   return {
     recipes: using.slice(0, MOST_TOLD),
     more: using.length > MOST_TOLD || found.length === MOST_READ,

@@ -1,22 +1,20 @@
 import { randomUUID } from "node:crypto";
 import { cache } from "react";
-import { foodsWith, rebased, sinceWords, snapshotOf, stored, type Snapshot, type StoredBench } from "../core/adaptation";
+import { foodsWith, sinceWords, snapshotOf, stored, type Snapshot, type StoredBench } from "../core/adaptation";
 import { cautionInput, cautionsFor, type Caution } from "../core/cautions";
 import { type Reference } from "../core/food";
-import { readRecipe, type LineId } from "../core/recipe";
+import { openBench, openRecipe, openTable, type Kitchen } from "../core/kitchen";
+import type { LineId } from "../core/recipe";
 import { LIMIT_NAMES, type DiningTable, type Limit } from "../core/table";
-import { problemFor, type Version, type VersionRow } from "../core/substitution";
-import { formatNumber, type HouseholdMeasures } from "../core/units";
+import type { Version, VersionRow } from "../core/substitution";
+import { formatNumber } from "../core/units";
 import { USUAL_HOUSEHOLD } from "../core/household";
-import { CAUTIONS, HANDLING, MODEL_VERSION, REFERENCE, SUBSTITUTION } from "../data";
+import { MODEL_VERSION, REFERENCE } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";
-import { getHousehold } from "./household";
 import { schemaErrors } from "./door";
 import { Refusal } from "./problem-details";
-import { kitchenRules } from "./house-rules";
-import { kitchenReference } from "./pantry";
-import { reading } from "./reading";
+import { getKitchen } from "./kitchen";
 import { getAdaptation, requireRecipe, saveBoth } from "./recipes";
 import { VERSION_LIMITS } from "./schemas";
 import { readSnapshot, storedSnapshot, validateSnapshot } from "./snapshot";
@@ -63,20 +61,20 @@ export async function keepVersion(recipeId: string, bench: StoredBench, notFor: 
   const {
     table: { document: table, revision: tableRevision },
   } = await getAdaptation(recipeId, recipe);
-  const { document: household } = await getHousehold();
-  const [reference, rules] = await Promise.all([kitchenReference(), kitchenRules()]);
-  const read = readRecipe(recipe, reading(reference, household.measures), reference.constants);
-  const problem = problemFor(read, table, reference, SUBSTITUTION, rules, 1);
-  const foods = foodsWith(read, reference.foods);
+  const kitchen = await getKitchen();
+  const { rules } = kitchen;
+  const read = openRecipe(recipe, kitchen);
+  const problem = openTable(read, table, kitchen);
+  const foods = foodsWith(read, kitchen.reference.foods);
   const version = versionOf(bench, new Set(recipe.lines.map(({ id }) => id)), foods);
   // A line that the bench did not have is in no version of it.
-  const since = (rebased(bench, read, table, reference.foods)?.since ?? []).filter(({ kind }) => kind !== "new line");
+  const since = (openBench(bench, read, table, kitchen)?.since ?? []).filter(({ kind }) => kind !== "new line");
   if (since.length > 0)
     throw new Refusal(
       409,
       `Recipe or table have changed since this was worked on: ${since.map((change) => sinceWords(change, (id) => rules.get(id)?.name ?? id)).join("; ")}. Look at it again, and keep it then.`,
     );
-  const snapshot = snapshotOf(read, problem, version, table, bench.label, HANDLING, { recipe: revision, table: tableRevision });
+  const snapshot = snapshotOf(read, problem, version, table, bench.label, kitchen.handling, { recipe: revision, table: tableRevision });
   const { verdict } = snapshot;
   if (verdict?.kind === "not for" && !notFor)
     throw new Refusal(
@@ -116,20 +114,20 @@ export const getVersion = cache(async (id: string): Promise<KeptVersion | null> 
   if (!stored) return null;
   const snapshot = readSnapshot(stored.snapshot);
   if (!snapshot) return { ...stored, snapshot: null, movedOn: [], cautions: [] };
-  const [{ document: household }, reference] = await Promise.all([getHousehold(), kitchenReference()]);
-  return { ...stored, snapshot, movedOn: movedOn(snapshot, household.measures, reference), cautions: cautionsOf(snapshot, reference) };
+  const kitchen = await getKitchen();
+  return { ...stored, snapshot, movedOn: movedOn(snapshot, kitchen), cautions: cautionsOf(snapshot, kitchen) };
 });
 
 /** The cautions for a version: by its own foods, and by what is done in the recipe's steps. */
-function cautionsOf({ rows, recipe, table, asHandedDown, forThisTable }: Snapshot, reference: Reference): readonly Caution[] {
-  const read = readRecipe(recipe, reading(reference, USUAL_HOUSEHOLD.measures), reference.constants);
+function cautionsOf({ rows, recipe, table, asHandedDown, forThisTable }: Snapshot, kitchen: Kitchen): readonly Caution[] {
+  const read = openRecipe(recipe, kitchen);
   const foods = rows.flatMap(({ food, grams }) => (food && grams > 0 ? [{ food, grams }] : []));
   const still = new Set(forThisTable.input.lines.map(({ food }) => food.id));
   const pressed = asHandedDown.input.lines.some(({ food }) => food.id.startsWith("pressed-") && still.has(food.id)) ? [...read.ledger.pressedIn.keys()] : [];
-  return cautionsFor({ ...cautionInput(read, foods, table.servings, pressed), table }, CAUTIONS);
+  return cautionsFor({ ...cautionInput(read, foods, table.servings, pressed), table }, kitchen.cautions);
 }
 
-function movedOn(snapshot: Snapshot, now: HouseholdMeasures, reference: Reference): string[] {
+function movedOn(snapshot: Snapshot, { household: { measures: now }, reference }: Kitchen): string[] {
   const then = snapshot.measures ?? USUAL_HOUSEHOLD.measures;
   const vessels = (["cup", "katori", "tablespoon", "teaspoon"] as const).filter((vessel) => then[vessel] !== now[vessel]);
   const foods = snapshot.forThisTable.input.lines.filter(({ food }) => reference.foods.get(food.id)?.revision !== food.revision).map(({ food }) => food.name);
@@ -164,9 +162,9 @@ export async function workOnFrom(id: string): Promise<LaidOn> {
   const { recipe } = await requireRecipe(recipeId);
   const snapshot = readSnapshot(kept.snapshot);
   if (!snapshot) throw new Refusal(409, UNREADABLE);
-  const [{ document: household }, reference] = await Promise.all([getHousehold(), kitchenReference()]);
-  const read = readRecipe(recipe, reading(reference, household.measures), reference.constants);
-  const foods = foodsWith(read, reference.foods);
+  const kitchen = await getKitchen();
+  const read = openRecipe(recipe, kitchen);
+  const foods = foodsWith(read, kitchen.reference.foods);
   const lines = new Set(recipe.lines.map(({ id: line }) => line));
   const rows = snapshot.rows.flatMap((row): VersionRow[] => {
     const gone = row.line !== null && !lines.has(row.line);
@@ -201,7 +199,7 @@ export async function versionsOf(recipeId: string | null, limit = 200): Promise<
 
 /** How a table's wishes are called: its rules by name, its limits with their amounts. */
 export async function wishWords(): Promise<(rules: readonly string[], limits?: readonly Limit[]) => string[]> {
-  const rules = await kitchenRules();
+  const { rules } = await getKitchen();
   return (ids, limits = []) => [
     ...ids.map((id) => (rules.get(id)?.name ?? (id.startsWith("own-") ? "a rule set that is gone" : id)).toLowerCase()),
     ...limits.map(({ id, most }) => `${LIMIT_NAMES[id].name} at most ${formatNumber(most)}\u00a0${LIMIT_NAMES[id].unit}`.trim()),

@@ -1,13 +1,10 @@
 import { execFileSync } from "node:child_process";
 import { resolve } from "node:path";
 import { afterAll, beforeAll, describe, expect, it, vi } from "vitest";
-import { rebased } from "../../src/core/adaptation";
-import { readRecipe } from "../../src/core/recipe";
-import { USUAL_HOUSEHOLD } from "../../src/core/household";
-import { REFERENCE } from "../../src/data";
+import { openBench, openRecipe, USUAL_SOURCES } from "../../src/core/kitchen";
+import { kitchenOf } from "../../src/data";
 import { makeBackup, restoreBackup } from "../../src/server/backup";
 import { closeDatabase, getDatabase } from "../../src/server/database";
-import { reading } from "../../src/server/reading";
 import { getAdaptation, requireRecipe } from "../../src/server/recipes";
 import { getVersion, versionsOf, workOnFrom } from "../../src/server/versions";
 import { lineageOf } from "../../src/server/lineage";
@@ -33,8 +30,9 @@ afterAll(async () => {
 async function laid(id: string) {
   const { recipe } = await requireRecipe(id);
   const { table, bench } = await getAdaptation(id, recipe);
-  const read = readRecipe(recipe, reading(REFERENCE, USUAL_HOUSEHOLD.measures), REFERENCE.constants);
-  return { read, bench: rebased(bench.document, read, table.document, REFERENCE.foods) };
+  const kitchen = kitchenOf(USUAL_SOURCES);
+  const read = openRecipe(recipe, kitchen);
+  return { read, bench: openBench(bench.document, read, table.document, kitchen) };
 }
 
 describe("data that an earlier version wrote", () => {

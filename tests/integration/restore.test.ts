@@ -7,7 +7,7 @@ import { RECIPE_LIMITS, type Recipe } from "../../src/core/recipe";
 import * as db from "../../src/db";
 import { canUndoRestore, makeBackup, readBackup, restoreBackup, undoRestore } from "../../src/server/backup";
 import { closeDatabase, getDatabase } from "../../src/server/database";
-import { getKitchen } from "../../src/server/kitchen";
+import { getOnTheGo } from "../../src/server/on-the-go";
 import { lineageOf } from "../../src/server/lineage";
 import { Refusal } from "../../src/server/problem-details";
 import { readFileText, readPastedText } from "../../src/server/read-file";
@@ -187,7 +187,7 @@ describe("what an earlier version took in", () => {
     const before = await rows();
     await restoreBackup((await makeBackup()).text);
     expect(await rows()).toEqual(before);
-    expect((await getKitchen()).kept.find((each) => each.id === version)?.whole?.servings).toBe(4);
+    expect((await getOnTheGo()).kept.find((each) => each.id === version)?.whole?.servings).toBe(4);
     const { recipe, revision } = (await db.findRecipe(await getDatabase(), id)) ?? { recipe: PLAIN, revision: 0 };
     expect((await refusal(() => saveRecipe(id, { document: recipe, revision })))?.status).toBe(422);
     expect(await saveRecipe(id, { document: { ...recipe, servings: 50, notes: "", components: [] }, revision })).toBe(revision + 1);
@@ -265,7 +265,7 @@ describe("a version that was spoiled where it lies", () => {
     const whole = await keepVersion(id, BENCH, false);
     const spoiled = await keepVersion(id, BENCH, false);
     await (await getDatabase()).query("UPDATE version SET snapshot = '{\"schema\": 1}'::jsonb WHERE id = $1", [spoiled]);
-    const { kept } = await getKitchen();
+    const { kept } = await getOnTheGo();
     expect(kept.find((each) => each.id === spoiled)?.whole).toBeNull();
     expect(kept.find((each) => each.id === whole)?.whole?.servings).toBe(4);
     const { versions } = await lineageOf(id);

@@ -3,7 +3,7 @@ import { cookies } from "next/headers";
 import { canUndoRestore } from "@/server/backup";
 import { getEaters } from "@/server/eaters";
 import { shippedConstants, shownFoods } from "@/server/pantry";
-import { HouseholdPage } from "@/ui/pages";
+import { HouseholdPage } from "@/ui/household/household-page";
 import { THEME_COOKIE, themeOf } from "@/ui/shell/theme";
 
 export const metadata: Metadata = { title: "Household" };

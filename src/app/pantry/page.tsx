@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { isFamily } from "@/server/pantry";
-import { PantryPage } from "@/ui/pages";
+import { PantryPage } from "@/ui/pantry/pantry-page";
 
 export const metadata: Metadata = { title: "Pantry" };
 

@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { getEaters } from "@/server/eaters";
-import { FirstSteps } from "@/ui/pages";
+import { FirstSteps } from "@/ui/household/first-steps";
 
 interface Props {
   readonly searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>>;

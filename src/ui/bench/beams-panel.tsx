@@ -5,7 +5,7 @@ import type { BeamReading, Note } from "../../core/substitution";
 import { WhyMark } from "../parts/marks";
 import { CostCompared } from "../recipe/cost-lines";
 import { BeamCard } from "./beam-card";
-import type { Side } from "./bench-view";
+import type { Evaluated } from "../../core/kitchen";
 
 /** All beams in two columns, and below them what to watch for. */
 export function BeamsPanel({
@@ -17,8 +17,8 @@ export function BeamsPanel({
 }: {
   readonly beams: readonly BeamReading[];
   readonly notes: readonly Note[];
-  readonly before: Side;
-  readonly after: Side;
+  readonly before: Evaluated;
+  readonly after: Evaluated;
   /** The beams of a change that is being looked at, not taken. */
   readonly ghosts?: readonly BeamReading[] | null;
 }) {

@@ -1,5 +1,6 @@
 "use client";
 
+import { evaluateRecipe, evaluateVersion, openBench, openRecipe, openTable } from "../../core/kitchen";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useState } from "react";
 import { evaluate } from "../../core/evaluate";
@@ -23,11 +24,10 @@ import {
   type Version,
 } from "../../core/substitution";
 import { notAsked, whoseRules, type DiningTable } from "../../core/table";
-import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
 import { send, why } from "../parts/send";
 import { useFoodPickerSoon } from "../parts/food-picker";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { UndoButtons } from "../parts/undo-buttons";
 import { useUndoKeys } from "../parts/use-history";
 import { useSettled } from "../parts/use-settled";
@@ -64,11 +64,10 @@ const PROPOSALS = 3;
 
 /** The Swap station: the bench, where a version is found, changed by hand and weighed against the recipe. In steps, so that the page comes to life piece by piece. */
 export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench }: BenchStationProps) {
-  const { measures } = useHousehold();
   const recipe = useMemo(() => latest(`/api/recipes/${id}`, givenRecipe).document, [id, givenRecipe]);
   const table = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
-  const knowledge = useKnowledge();
-  const read = useMemo(() => readRecipe(recipe, readingContext(knowledge, measures), knowledge.reference.constants), [recipe, knowledge, measures]);
+  const kitchen = useKitchen();
+  const read = useMemo(() => openRecipe(recipe, kitchen), [recipe, kitchen]);
   return <PosedBench id={id} read={read} table={table} bench={bench} />;
 }
 
@@ -80,21 +79,17 @@ interface PosedBenchProps {
 }
 
 function PosedBench({ id, read, table, bench }: PosedBenchProps) {
-  const { reference, rules, substitution } = useKnowledge();
-  const view: BenchView = useMemo(() => {
-    const input = recipeInput(read, table);
-    return {
-      read,
-      table,
-      problem: problemFor(read, table, reference, substitution, rules, PROPOSALS),
-      before: { input, figures: evaluate(input, reference.constants).figures },
-    };
-  }, [read, table, reference, rules, substitution]);
+  const kitchen = useKitchen();
+  const view: BenchView = useMemo(
+    () => ({ read, table, problem: openTable(read, table, kitchen, PROPOSALS), before: evaluateRecipe(read, table, kitchen) }),
+    [read, table, kitchen],
+  );
   return <Bench id={id} view={view} bench={bench} />;
 }
 
 function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchView; readonly bench: BenchStationProps["bench"] }) {
-  const { reference, rules } = useKnowledge();
+  const kitchen = useKitchen();
+  const { reference, rules } = kitchen;
   const { constants } = reference;
   const { table } = view;
   const router = useRouter();
@@ -103,10 +98,10 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
   /** What lay on the bench, for the recipe and table as they are; what nobody chose gives way where they have changed. */
   const lay = useCallback(
     (kept: StoredBench | null) => {
-      const laid = rebased(kept, view.read, table, reference.foods);
+      const laid = openBench(kept, view.read, table, kitchen);
       return laid && (laid.state.byHand || laid.since.length === 0) ? laid : null;
     },
-    [reference, view, table],
+    [kitchen, view, table],
   );
   const open = useCallback((kept: StoredBench | null) => lay(kept)?.state ?? asHandedDown(view.read, table), [lay, view, table]);
   const close = useCallback((state: BenchState): StoredBench | null => stored(state, view.read, table), [view, table]);
@@ -138,10 +133,10 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
     if (first && !touched) set(fromProposal(first, false));
   }, [first, touched, set]);
 
-  const after = useMemo(() => {
-    const input = versionInput(state.version, groundOf(view.read, table));
-    return { input, version: state.version, figures: evaluate(input, constants).figures };
-  }, [state.version, view.read, table, constants]);
+  const after = useMemo(
+    () => ({ version: state.version, ...evaluateVersion(state.version, view.read, table, kitchen) }),
+    [state.version, view.read, table, kitchen],
+  );
   const beams = useMemo(() => beamReadings(view.before.figures, after.figures, table.limits, table.serve, constants), [view, after, table, constants]);
   // Steps and notes may follow a moment later than the beams.
   const later = useSettled(after, 120);
@@ -295,6 +290,6 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
 }
 
 function LaterSteps({ view: { read, table }, version }: { readonly view: BenchView; readonly version: Version }) {
-  const { handling } = useKnowledge();
+  const { handling } = useKitchen();
   return <StepsPanel steps={useMemo(() => stepsFor(read, version, table, handling), [read, version, table, handling])} />;
 }

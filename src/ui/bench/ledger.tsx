@@ -9,8 +9,7 @@ import { AmountField } from "../parts/amount-field";
 import { Chevron, WhyMark } from "../parts/marks";
 import { addFood, leaveOut, putBack, setFood, setGrams } from "./bench-state";
 import { FoodPicker } from "../parts/food-picker";
-import { readingContext } from "../../workers/client";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { Substitutes } from "./substitutes";
 import type { BenchView } from "./bench-view";
 
@@ -31,7 +30,7 @@ interface LedgerProps {
 export function Ledger({ view, state, onChange, onLook }: LedgerProps) {
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
-  const knowledge = useKnowledge();
+  const kitchen = useKitchen();
   return (
     <section aria-label="The ledger" className="bg-sheet border border-ink">
       <div className={`hidden md:grid ${COLUMNS} gap-x-2 px-3 items-end border-b border-ink h-[30px] pb-1`} aria-hidden="true">
@@ -66,7 +65,7 @@ export function Ledger({ view, state, onChange, onLook }: LedgerProps) {
             <div className="py-1 w-80 max-w-full flex gap-3">
               <FoodPicker
                 label="Which food?"
-                context={readingContext(knowledge, view.read.measures)}
+                context={kitchen.reading}
                 onPick={(food) => {
                   setAdding(false);
                   onChange((present) => addFood(present, food, food.role === "liquid" ? 100 : 10));

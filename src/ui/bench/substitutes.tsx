@@ -18,8 +18,7 @@ import {
 } from "../../core/substitution";
 import type { DiningTable } from "../../core/table";
 import { formatChange, formatGrams } from "../../core/units";
-import { readingContext } from "../../workers/client";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { Beam } from "../parts/beam";
 import { FoodPicker } from "../parts/food-picker";
 import { WhyMark, stateColour } from "../parts/marks";
@@ -54,7 +53,7 @@ const shortName = (name: string) => (name.split(",")[0] ?? name).replace("Free s
 
 /** The open line: foods that could stand here, ranked, with amounts by ratio and what each would do; impossible ones last. */
 export function Substitutes({ row, index, state, read, table, problem, recipeFigures, onTake, onLook }: SubstitutesProps) {
-  const knowledge = useKnowledge();
+  const kitchen = useKitchen();
   useEffect(() => () => onLook(null), [onLook]);
   const from = useMemo(() => {
     if (row.food) return { food: row.food, grams: row.grams };
@@ -192,7 +191,7 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
       <div className="max-w-80 py-1">
         <FoodPicker
           label="Any other food"
-          context={readingContext(knowledge, read.measures)}
+          context={kitchen.reading}
           note={(food) => {
             const rule = problem.rules.find((each) => judge(food, each).verdict !== "allowed");
             return rule ? `${judge(food, rule).verdict === "ask" ? "to ask" : "breaks"}: ${rule.short}` : null;

@@ -8,7 +8,7 @@ import type { Household } from "../../core/household";
 import { AmountField } from "../parts/amount-field";
 import { Button, buttonClass } from "../parts/button";
 import { Choice } from "../parts/choice";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import type { Revised } from "../shell/documents";
 import { Go } from "../shell/go";
 import { useHouseholdDocument } from "../shell/household";
@@ -36,7 +36,7 @@ export function FirstSteps({
 }) {
   const router = useRouter();
   const household = useHouseholdDocument();
-  const { rules: byId } = useKnowledge();
+  const { rules: byId } = useKitchen();
   const rules = useMemo(() => [...byId.values()], [byId]);
   const { present, set } = household;
   const done = () => {

@@ -19,7 +19,7 @@ import { foodFacts, type Constants, type Food } from "../../core/food";
 import { AmountField } from "../parts/amount-field";
 import { Choice } from "../parts/choice";
 import { UndoButtons } from "../parts/undo-buttons";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { useUndoKeys } from "../parts/use-history";
 import { useHouseholdDocument } from "../shell/household";
 import { SaveNotice } from "../shell/save-notice";
@@ -72,7 +72,7 @@ interface HouseholdPageProps {
 export function HouseholdPage({ theme, canGoBack, eaters, today, shown, constants }: HouseholdPageProps) {
   const household = useHouseholdDocument();
   useUndoKeys(household);
-  const { rules: byId } = useKnowledge();
+  const { rules: byId } = useKitchen();
   const rules = useMemo(() => [...byId.values()], [byId]);
   const { present, set, undo, redo } = household;
   const { measures, units } = present;

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { UndoButtons } from "../parts/undo-buttons";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { buttonClass } from "../parts/button";
 import { Go } from "../shell/go";
 import { useHouseRulesDocument } from "../shell/house-rules";
@@ -14,7 +14,7 @@ export function RulesSection() {
   const router = useRouter();
   const edited = useHouseRulesDocument();
   const { present, set, undo, redo } = edited;
-  const { rules, reference } = useKnowledge();
+  const { rules, reference } = useKitchen();
   const [from, setFrom] = useState("");
   return (
     <section id="rules" aria-labelledby="rules-title" className="scroll-mt-4">

@@ -5,7 +5,7 @@ import { describeRow } from "../../core/nutrition";
 import { interval, relativeHalfWidth, type Figure } from "../../core/numeric";
 import { formatToSpread, inEnergyUnit } from "../../core/units";
 import { buttonClass } from "../parts/button";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { Go } from "../shell/go";
 import { useHousehold } from "../shell/household";
 import { PageHead } from "../shell/shell";
@@ -42,7 +42,7 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
   };
   const { glycaemicIndex: gi } = food;
   // With what is weighed and priced here at this moment, before the server has it.
-  const kitchen = useKnowledge().reference.foods.get(food.id) ?? food;
+  const kitchen = useKitchen().reference.foods.get(food.id) ?? food;
   const own = food.id.startsWith("own-");
   return (
     <>

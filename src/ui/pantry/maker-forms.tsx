@@ -1,11 +1,10 @@
 "use client";
 
 import type { Making } from "../../core/making";
-import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
 import { Choice } from "../parts/choice";
 import { FoodPicker } from "../parts/food-picker";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { useHousehold } from "../shell/household";
 import { Finished, FoodSelect, problemOf, Row, type FormProps, type Of } from "./maker-form-parts";
 import { MilkForm } from "./maker-milk-form";
@@ -71,17 +70,13 @@ function PasteForm({ making, tables, foods, problems, onChange }: Of<"paste">) {
 }
 
 function RoastForm({ making, tables, foods, problems, onChange }: Of<"roast">) {
-  const knowledge = useKnowledge();
+  const kitchen = useKitchen();
   const { measures } = useHousehold();
   return (
     <>
       <Row label={foods.get(making.flour)?.name ?? "A flour"}>
         <span className="w-60 max-w-full">
-          <FoodPicker
-            label="another flour, seed or nut"
-            context={readingContext(knowledge, measures)}
-            onPick={({ id }) => onChange({ ...making, flour: id })}
-          />
+          <FoodPicker label="another flour, seed or nut" context={kitchen.reading} onPick={({ id }) => onChange({ ...making, flour: id })} />
         </span>
       </Row>
       <Row label="Roast">
@@ -109,7 +104,7 @@ function RoastForm({ making, tables, foods, problems, onChange }: Of<"roast">) {
 }
 
 function MixtureForm({ making, foods, problems, onChange }: Of<"mixture">) {
-  const knowledge = useKnowledge();
+  const kitchen = useKitchen();
   const { measures } = useHousehold();
   return (
     <>
@@ -134,7 +129,7 @@ function MixtureForm({ making, foods, problems, onChange }: Of<"mixture">) {
       <div className="py-2 border-b border-line">
         <FoodPicker
           label={making.parts.length === 0 ? "Find the first food in it" : "Find another food in it"}
-          context={readingContext(knowledge, measures)}
+          context={kitchen.reading}
           onPick={({ id }) => onChange({ ...making, parts: [...making.parts, { foodId: id, grams: 100 }] })}
         />
         {problemOf(problems, "parts") && <p className="t-small text-ink2 mt-1">{problemOf(problems, "parts")?.why} Water too, where there is any.</p>}

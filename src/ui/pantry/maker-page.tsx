@@ -8,7 +8,7 @@ import { Button, buttonClass } from "../parts/button";
 import { UndoButtons } from "../parts/undo-buttons";
 import { useDraft } from "../parts/use-draft";
 import { useUndoKeys } from "../parts/use-history";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { Go } from "../shell/go";
 import { toast } from "../shell/messages";
 import { usePantryDocument } from "../shell/pantry";
@@ -95,7 +95,7 @@ function Maker({
   const router = useRouter();
   const { flush } = useSaving();
   const pantry = usePantryDocument();
-  const { reference, pantryTables } = useKnowledge();
+  const { reference, pantryTables } = useKitchen();
   const { foods, constants } = reference;
   const initial = useCallback(
     (): MakerDraft =>
@@ -217,7 +217,7 @@ function SaveRow({
   readonly onName: (name: string) => void;
   readonly onSave: () => void;
 }) {
-  const { reference, pantryTables } = useKnowledge();
+  const { reference, pantryTables } = useKitchen();
   const why = ownFoodProblems({ ...own, id: over?.id ?? "" }, inUse, reference.foods, reference.constants, pantryTables).find(
     (problem) => problem.field === "name",
   );

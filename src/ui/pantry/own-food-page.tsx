@@ -9,7 +9,7 @@ import { Button, buttonClass } from "../parts/button";
 import { UndoButtons } from "../parts/undo-buttons";
 import { useDraft } from "../parts/use-draft";
 import { useUndoKeys } from "../parts/use-history";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { Go } from "../shell/go";
 import { toast } from "../shell/messages";
 import { usePantryDocument } from "../shell/pantry";
@@ -71,7 +71,7 @@ function LabelPage({ known }: { readonly known: OwnFood | null }) {
   const router = useRouter();
   const { flush } = useSaving();
   const pantry = usePantryDocument();
-  const { reference, pantryTables } = useKnowledge();
+  const { reference, pantryTables } = useKitchen();
   const initial = useCallback((): LabelDraft => ({ own: known ?? blank(), typed: {} }), [known]);
   const draft = useDraft(known?.id ?? "new food", initial, isDraft);
   useUndoKeys(draft);

@@ -3,8 +3,7 @@
 import { memo, startTransition, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { flushSync } from "react-dom";
 import { foodFacts, nutrientFigure, SUGARS, type Family, type Food, type Nutrient } from "../../core/food";
-import { foodMatcher } from "../../workers/client";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { formatToSpread, inEnergyUnit } from "../../core/units";
 import type { Figure } from "../../core/numeric";
 import { buttonClass } from "../parts/button";
@@ -20,35 +19,29 @@ const MOST_FOUND = 60;
 export function PantryPage({ search, family: givenFamily }: { readonly search: string; readonly family: Family | null }) {
   const [words, setWords] = useState(search);
   const [family, setFamily] = useState(givenFamily);
-  const knowledge = useKnowledge();
-  const { foods } = knowledge.reference;
+  const kitchen = useKitchen();
+  const { foods } = kitchen.reference;
   const sorted = useMemo(
     () => [...foods.values()].sort((a, b) => FAMILY_ORDER.indexOf(a.family) - FAMILY_ORDER.indexOf(b.family) || (a.name < b.name ? -1 : 1)),
     [foods],
   );
   const grouped = words.trim() === "" && family === null;
   const found = useMemo(() => {
-    const all = words.trim()
-      ? foodMatcher(knowledge)
-          .search(words, MOST_FOUND)
-          .flatMap((id) => foods.get(id) ?? [])
-      : sorted;
+    const all = words.trim() ? kitchen.reading.matcher.search(words, MOST_FOUND).flatMap((id) => foods.get(id) ?? []) : sorted;
     return family ? all.filter((food) => food.family === family) : all;
-  }, [words, family, foods, sorted, knowledge]);
+  }, [words, family, foods, sorted, kitchen]);
   const [last, setLast] = useState<readonly Food[]>([]);
   // Built while nothing else is to be done, so that the first letter does not wait for it.
   useEffect(() => {
     let here = true;
     const timer = setTimeout(() => {
-      void foodMatcher(knowledge)
-        .prepare()
-        .then(() => here && startTransition(() => setLast((now) => (now.length > 0 ? now : sorted.slice(0, FEW)))));
+      void kitchen.reading.matcher.prepare().then(() => here && startTransition(() => setLast((now) => (now.length > 0 ? now : sorted.slice(0, FEW)))));
     }, 600);
     return () => {
       here = false;
       clearTimeout(timer);
     };
-  }, [knowledge, sorted]);
+  }, [kitchen, sorted]);
   const families = useMemo(() => FAMILY_ORDER.filter((each) => [...foods.values()].some((food) => food.family === each)), [foods]);
   const following = useRef<ReturnType<typeof setTimeout>>(undefined);
   // As one types the address follows, so that it can be reloaded and shared; the page itself is not asked for again.
@@ -227,7 +220,7 @@ function Rows({ foods }: { readonly foods: readonly Food[] }) {
 
 const FoodRow = memo(function FoodRow({ food }: { readonly food: Food }) {
   const { energy: unit } = useHousehold().units;
-  const { constants } = useKnowledge().reference;
+  const { constants } = useKitchen().reference;
   const facts = useMemo(() => foodFacts(food, constants), [food, constants]);
   const lacks = (...nutrients: readonly Nutrient[]) => nutrients.some((nutrient) => food.unknown.includes(nutrient));
   const cells: readonly (readonly [name: string, unit: string, text: string])[] = [

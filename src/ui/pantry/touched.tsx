@@ -1,14 +1,15 @@
 "use client";
 
+import { kitchenOf } from "../../workers/client";
+import { evaluateRecipe, openRecipe, type Kitchen } from "../../core/kitchen";
 import { useDeferredValue, useMemo } from "react";
 import { recipeInput } from "../../core/adaptation";
 import { describeProperty, evaluate, type Figures, type PropertyId } from "../../core/evaluate";
 import type { OwnFood } from "../../core/pantry";
 import { readRecipe, type Recipe } from "../../core/recipe";
 import type { HouseholdMeasures } from "../../core/units";
-import { knowledgeOf, readingContext, type Knowledge } from "../../workers/client";
 import { amountText } from "../parts/figure-words";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { Go } from "../shell/go";
 import { useHousehold } from "../shell/household";
 import { useHouseRulesDocument } from "../shell/house-rules";
@@ -24,26 +25,26 @@ export function Touched({ own: latest }: { readonly own: OwnFood }) {
   // Whole recipes are computed anew: after the field that is typed in.
   const own = useDeferredValue(latest);
   const uses = useUses(own.id);
-  const knowledge = useKnowledge();
+  const kitchen = useKitchen();
   const pantry = usePantryDocument().present;
   const household = useHousehold();
   const house = useHouseRulesDocument().present;
-  const { measures, units } = household;
+  const { units } = household;
   const next = useMemo(
-    () => knowledgeOf({ ...pantry, foods: pantry.foods.map((food) => (food.id === own.id ? own : food)) }, household, house),
+    () => kitchenOf({ pantry: { ...pantry, foods: pantry.foods.map((food) => (food.id === own.id ? own : food)) }, household, house }),
     [pantry, own, household, house],
   );
   const rows = useMemo(
     () =>
       (uses?.recipes ?? []).map(({ id, recipe }) => {
-        const [before, after] = [figuresOf(recipe, own.id, knowledge, measures), figuresOf(recipe, own.id, next, measures)];
+        const [before, after] = [figuresOf(recipe, own.id, kitchen), figuresOf(recipe, own.id, next)];
         const changes = TOLD.flatMap((property) => {
           const [a, b] = [before?.[property], after?.[property]];
           return a && b && Math.abs(b.value - a.value) > LEAST_CHANGE * Math.max(Math.abs(a.value), 1e-9) ? [{ property, a, b }] : [];
         });
         return { id, title: recipe.title, changes, unread: after === null };
       }),
-    [uses, own.id, knowledge, next, measures],
+    [uses, own.id, kitchen, next],
   );
   if (!uses || (rows.length === 0 && uses.benches.length === 0)) return null;
   const manner = { energy: units.energy };
@@ -76,10 +77,9 @@ export function Touched({ own: latest }: { readonly own: OwnFood }) {
   );
 }
 
-/** Figures of a recipe as this knowledge reads it; null where it does not find the food in it any more. */
-function figuresOf(recipe: Recipe, foodId: string, knowledge: Knowledge, measures: HouseholdMeasures): Figures | null {
-  const { constants } = knowledge.reference;
-  const read = readRecipe(recipe, readingContext(knowledge, measures), constants);
+/** Figures of a recipe as this kitchen reads it; null where it does not find the food in it any more. */
+function figuresOf(recipe: Recipe, foodId: string, kitchen: Kitchen): Figures | null {
+  const read = openRecipe(recipe, kitchen);
   if (!read.lines.some((line) => line.food.id === foodId)) return null;
-  return evaluate(recipeInput(read, { rules: [], limits: [], servings: recipe.servings, serve: "hot" }), constants).figures;
+  return evaluateRecipe(read, { rules: [], limits: [], servings: recipe.servings, serve: "hot" }, kitchen).figures;
 }

@@ -1,14 +1,14 @@
 "use client";
 
+import { evaluateRecipe, openRecipe } from "../../core/kitchen";
 import { useDeferredValue, useMemo } from "react";
 import { evaluate } from "../../core/evaluate";
 import { recipeInput } from "../../core/adaptation";
 import { upgraded } from "../../core/exchange";
 import { ARCHETYPES, readRecipe, writersCup, type Archetype, type ReadRecipe, type Recipe } from "../../core/recipe";
 import type { DiningTable } from "../../core/table";
-import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { useFoodPickerSoon } from "../parts/food-picker";
 import { UndoButtons } from "../parts/undo-buttons";
 import { useUndoKeys } from "../parts/use-history";
@@ -53,10 +53,12 @@ export function RecipeStation({ id, recipe: given, table: givenTable, swapState 
   const table = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
   const { measures } = useHousehold();
   const pantry = usePantryDocument();
-  const knowledge = useKnowledge();
-  const context = useMemo(() => readingContext(knowledge, measures), [knowledge, measures]);
-  const { constants } = knowledge.reference;
-  const read = useMemo(() => readRecipe(recipe, context, constants), [recipe, context, constants]);
+  const kitchen = useKitchen();
+  const {
+    reading: context,
+    reference: { constants },
+  } = kitchen;
+  const read = useMemo(() => openRecipe(recipe, kitchen), [recipe, kitchen]);
 
   const change = (part: Partial<Recipe>, key?: string) => set({ ...recipe, ...part }, key);
   // What only sums up may follow a moment after what is typed.
@@ -199,10 +201,9 @@ function Figures({
   readonly table: DiningTable;
   readonly onChange: (part: Partial<Recipe>, key?: string) => void;
 }) {
-  const { constants } = useKnowledge().reference;
+  const kitchen = useKitchen();
   const { recipe } = read;
-  const input = useMemo(() => recipeInput(read, { ...table, servings: recipe.servings }), [read, recipe.servings, table]);
-  const { figures } = useMemo(() => evaluate(input, constants), [input, constants]);
+  const { input, figures } = useMemo(() => evaluateRecipe(read, { ...table, servings: recipe.servings }, kitchen), [read, recipe.servings, table, kitchen]);
   return (
     <FigureSheet
       figures={figures}

@@ -1,16 +1,16 @@
 "use client";
 
+import { openRecipe } from "../../core/kitchen";
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
 import type { Role } from "../../core/food";
 import { readRecipe, scaleRecipe, stepTexts, type LineId, type Recipe, type ScaleProblem } from "../../core/recipe";
 import type { DiningTable, LimitId } from "../../core/table";
 import { formatGrams, formatNumber } from "../../core/units";
-import { readingContext } from "../../workers/client";
 import { Button, buttonClass } from "../parts/button";
 import { Choice } from "../parts/choice";
 import { send, why as whyOf } from "../parts/send";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { latest, noteSave, type Revised } from "../shell/documents";
 import { Go } from "../shell/go";
 import { useHousehold } from "../shell/household";
@@ -40,8 +40,8 @@ export function ScalePage({
   const recipe = useMemo(() => latest(`/api/recipes/${id}`, given).document, [id, given]);
   const { limits } = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
   const { measures, equipment } = useHousehold();
-  const knowledge = useKnowledge();
-  const read = useMemo(() => readRecipe(recipe, readingContext(knowledge, measures), knowledge.reference.constants), [recipe, knowledge, measures]);
+  const kitchen = useKitchen();
+  const read = useMemo(() => openRecipe(recipe, kitchen), [recipe, kitchen]);
   const [kind, setKind] = useState<Kind>("servings");
   const [busy, setBusy] = useState(false);
   const first = read.lines[0];

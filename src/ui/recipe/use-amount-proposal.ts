@@ -2,13 +2,13 @@ import { useCallback } from "react";
 import { recipeInput } from "../../core/adaptation";
 import { proposeAmount } from "../../core/evaluate";
 import type { LineId, ReadRecipe } from "../../core/recipe";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 
 export type AmountProposal = NonNullable<ReturnType<typeof proposeAmount>>;
 
 /** For a line that tells no amount: how much would bring the sweet to what is usual for its kind. */
 export function useAmountProposal(read: ReadRecipe): (line: LineId) => AmountProposal | null {
-  const { constants } = useKnowledge().reference;
+  const { constants } = useKitchen().reference;
   return useCallback(
     (line) => {
       const reading = read.byLine.get(line);

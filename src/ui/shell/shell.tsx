@@ -1,13 +1,13 @@
 "use client";
 
 import { usePathname } from "next/navigation";
-import { useEffect, type ReactNode } from "react";
+import { useLayoutEffect, type ReactNode } from "react";
 import { ScaleMark } from "../parts/scale-mark";
-import { catchUp } from "./early";
 import { Go, OnTheWay } from "./go";
 import { HelpSheet } from "./help";
 import { Notices, type NoticeData } from "./notices";
 import { PLACES, type PlaceId } from "./places";
+import { takeWhatWasTyped } from "./typed-before";
 import { useWhatWasLeft } from "./use-fresh";
 
 interface ShellProps {
@@ -19,6 +19,7 @@ interface ShellProps {
 /** The house: the cloth spine with its places (a bar under the thumb on a phone), and the page beside it. */
 export function Shell({ states, notices, children }: ShellProps) {
   const path = usePathname();
+  useLayoutEffect(() => takeWhatWasTyped(document), []);
   return (
     <div className="min-h-dvh md:pl-[76px] lg:pl-[88px] pb-[50px] md:pb-0 print:p-0">
       <a href="#main" className="sr-only focus:not-sr-only focus:fixed focus:z-50 focus:bg-sheet focus:p-3">
@@ -65,8 +66,6 @@ export function Shell({ states, notices, children }: ShellProps) {
 
 /** A page's head: name, a line under it, and what stands at its right (the thread, or an action). */
 export function PageHead({ title, line, children }: { readonly title: ReactNode; readonly line?: ReactNode; readonly children?: ReactNode }) {
-  // It stands on every page, and hears when the rest of its page does.
-  useEffect(() => void catchUp(), []);
   useWhatWasLeft();
   return (
     <header className="crease-b flex flex-wrap items-center gap-x-6 gap-y-2 px-4 md:px-5 py-2 min-h-[66px]">

@@ -1,5 +1,6 @@
 "use client";
 
+import { openRecipe } from "../../core/kitchen";
 import { useEffect, useMemo, useState } from "react";
 import { recipeInput } from "../../core/adaptation";
 import { evaluatePoint } from "../../core/evaluate";
@@ -8,10 +9,9 @@ import { readRecipe, type Recipe } from "../../core/recipe";
 import { judgedLines, limitProperty } from "../../core/substitution";
 import { LIMIT_NAMES, type DiningTable, type Limit } from "../../core/table";
 import { formatNumber } from "../../core/units";
-import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
 import { send, why as whyOf } from "../parts/send";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { Go } from "../shell/go";
 import { useHousehold } from "../shell/household";
 import { failed } from "../shell/messages";
@@ -34,8 +34,7 @@ interface BesidesProps {
 /** Other sweets of the occasion: what each breaks at this table, and what all come to for somebody who eats of every one. */
 export function Besides({ here, table, given, rules, serving, onTable }: BesidesProps) {
   const [known, setKnown] = useState(given);
-  const knowledge = useKnowledge();
-  const { measures } = useHousehold();
+  const kitchen = useKitchen();
   const besides = useMemo(() => table.besides ?? [], [table.besides]);
   const counted: readonly Limit[] = useMemo(
     () => (table.limits.length > 0 ? table.limits : [{ id: "freeSugars", most: Infinity, school: "uk" }]),
@@ -46,8 +45,8 @@ export function Besides({ here, table, given, rules, serving, onTable }: Besides
       besides.map(({ recipe: id, servings }) => {
         const found = known.find((each) => each.id === id);
         if (!found) return { id, servings, title: null, breaks: [], figures: null };
-        const read = readRecipe(found.recipe, readingContext(knowledge, measures), knowledge.reference.constants);
-        const figures = evaluatePoint(recipeInput(read, { ...table, servings: found.recipe.servings }), knowledge.reference.constants);
+        const read = openRecipe(found.recipe, kitchen);
+        const figures = evaluatePoint(recipeInput(read, { ...table, servings: found.recipe.servings }), kitchen.reference.constants);
         const broken = findings(judgedLines(read), rules).filter(({ verdict }) => verdict === "avoid");
         return {
           id,
@@ -57,7 +56,7 @@ export function Besides({ here, table, given, rules, serving, onTable }: Besides
           figures: read.unresolved.length > 0 ? null : figures,
         };
       }),
-    [besides, known, knowledge, measures, table, rules],
+    [besides, known, kitchen, table, rules],
   );
   const add = async (id: string) => {
     try {

@@ -6,7 +6,7 @@ import { askedAt, fastsNotToday, keepAll, notAsked, seat, serveSeat, staleSeats,
 import { wordsOf } from "../household/eater-words";
 import { AmountField } from "../parts/amount-field";
 import { WhyMark } from "../parts/marks";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { Go } from "../shell/go";
 
 /** Who sits at the table, with how many servings each; what they leave out comes with them. */
@@ -29,7 +29,7 @@ export function Seats({
 }) {
   const seats = table.seats ?? [];
   const stale = staleSeats(table, eaters);
-  const { constants } = useKnowledge().reference;
+  const { constants } = useKitchen().reference;
   const sweetness = figures[table.serve === "hot" ? "sweetness.hot" : "sweetness.chilled"].value;
   // As much sugar in one serving as makes the least difference that is noticed.
   const step = (constants.noticeable.value.sweetness * sweetness * figures.servingMass.value) / 100;

@@ -1,5 +1,6 @@
 "use client";
 
+import { openRecipe, openTable } from "../../core/kitchen";
 import { useMemo } from "react";
 import { TREE_NUTS } from "../../core/food";
 import { readRecipe, type Recipe } from "../../core/recipe";
@@ -22,10 +23,9 @@ import {
 import { LIMIT_IDS, onDay, whoseRules, type DiningTable, type Eater } from "../../core/table";
 import { formatNumber, temperatureText } from "../../core/units";
 import { NO_EQUIPMENT } from "../../core/household";
-import { readingContext } from "../../workers/client";
 import { AmountField } from "../parts/amount-field";
 import { Choice } from "../parts/choice";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { UndoButtons } from "../parts/undo-buttons";
 import { useUndoKeys } from "../parts/use-history";
 import { latest, type Revised } from "../shell/documents";
@@ -68,10 +68,10 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
   const edited = useDocument(`/api/recipes/${id}/table`, given, same, same);
   useUndoKeys(edited);
   const { present: table, set, undo, redo } = edited;
-  const { measures, units, equipment = NO_EQUIPMENT, schools = {} } = useHousehold();
-  const knowledge = useKnowledge();
-  const { reference, rules, diets, substitution, cautions, lookAlikes, books, retention } = knowledge;
-  const read = useMemo(() => readRecipe(recipe, readingContext(knowledge, measures), reference.constants), [recipe, knowledge, measures, reference]);
+  const { units, equipment = NO_EQUIPMENT, schools = {} } = useHousehold();
+  const kitchen = useKitchen();
+  const { reference, rules, diets, cautions, lookAlikes, books, retention } = kitchen;
+  const read = useMemo(() => openRecipe(recipe, kitchen), [recipe, kitchen]);
 
   const wishes = useMemo(() => {
     const groups = groupsOf(diets.filter(({ id }) => !id.startsWith("nut-free")));
@@ -85,7 +85,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
   const keeps = (base: string) => table.rules.some((rule) => baseOf(rule) === base);
   const toggleAll = (base: string) =>
     keeps(base) ? set({ ...table, rules: table.rules.filter((rule) => baseOf(rule) !== base) }) : toggle(usualRule(base, schools, rules));
-  const problem = useMemo(() => problemFor(read, table, reference, substitution, rules, 1), [read, table, reference, substitution, rules]);
+  const problem = useMemo(() => openTable(read, table, kitchen), [read, table, kitchen]);
   const found = useMemo(() => inOrder([...findings(judgedLines(read), problem.rules), ...limitFindings(problem)], problem.order), [read, problem]);
   const inSteps = useMemo(() => stepFindings(read, listedIn(read), problem.rules), [read, problem]);
   const parted = useMemo(() => partedPortions(read, standingOf(problem, null), problem.rules), [read, problem]);

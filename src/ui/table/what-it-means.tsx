@@ -8,7 +8,7 @@ import { concernsAllergy, type Meeting, type PartedPortion, type StepFinding } f
 import { LIMIT_NAMES, type DiningTable } from "../../core/table";
 import { Button } from "../parts/button";
 import { StateMark, WhyMark } from "../parts/marks";
-import { useKnowledge } from "../parts/use-knowledge";
+import { useKitchen } from "../parts/use-kitchen";
 import { useHouseRulesDocument } from "../shell/house-rules";
 import { toast } from "../shell/messages";
 
@@ -245,7 +245,7 @@ function Answer({ rule, reason, food, today }: { readonly rule: string; readonly
   const [open, setOpen] = useState(false);
   const [note, setNote] = useState("");
   const question = reason.replace(/, and the line names it$/, "");
-  const { rules } = useKnowledge();
+  const { rules } = useKitchen();
   const isAllergy = concernsAllergy(rules.get(rule));
   const others = present.answers.filter((each) => !(each.rule === rule && each.food === food && each.question === question));
   const take = (verdict: "allowed" | "avoid") => {

@@ -1,3 +1,3 @@
 export { createBrowserReader, createBrowserSolver, type ReadingClient, type SolverClient } from "./browser";
 export { Cancelled } from "../worker-client";
-export { foodMatcher, knowledgeOf, readingContext, type Knowledge } from "./knowledge";
+export { kitchenOf } from "../../data/kitchen";

@@ -1,18 +1,19 @@
-import { readRecipe, readRecipeText, type LineReading, type Recipe } from "../../core/recipe";
-import { knowledgeOf, readingContext, type Knowledge } from "../client/knowledge";
+import { openRecipe, type Kitchen } from "../../core/kitchen";
+import { readRecipeText, type LineReading, type Recipe } from "../../core/recipe";
+import { kitchenOf } from "../../data/kitchen";
 import type { ReadingAnswer, ReadingQuestion, UnderstoodLine, UnderstoodRecipe } from "../protocol";
 
 /** What a text, or each recipe of a file, would be read as in this kitchen. */
 export function understand({ of, pantry, household, rules }: ReadingQuestion): ReadingAnswer {
-  const knowledge = knowledgeOf(pantry, household, rules);
-  if (of.kind === "recipes") return { recipes: of.recipes.map((recipe) => understoodOf(recipe, knowledge, household.measures)), tooLarge: "" };
+  const kitchen = kitchenOf({ pantry, household, house: rules });
+  if (of.kind === "recipes") return { recipes: of.recipes.map((recipe) => understoodOf(recipe, kitchen)), tooLarge: "" };
   const read = readRecipeText(of.text);
-  if (read.ok) return { recipes: [understoodOf(read.value, knowledge, household.measures)], tooLarge: "" };
+  if (read.ok) return { recipes: [understoodOf(read.value, kitchen)], tooLarge: "" };
   return { recipes: [], tooLarge: read.error.kind === "over limits" ? read.error.over.map(({ detail }) => detail).join(" ") : "" };
 }
 
-function understoodOf(recipe: Recipe, knowledge: Knowledge, measures: ReadingQuestion["household"]["measures"]): UnderstoodRecipe {
-  const { readings, unresolved, archetype } = readRecipe(recipe, readingContext(knowledge, measures), knowledge.reference.constants);
+function understoodOf(recipe: Recipe, kitchen: Kitchen): UnderstoodRecipe {
+  const { readings, unresolved, archetype } = openRecipe(recipe, kitchen);
   return {
     title: recipe.title,
     servings: recipe.servings,

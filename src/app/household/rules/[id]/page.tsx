@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { ownRule } from "@/server/house-rules";
-import { RulePage } from "@/ui/pages";
+import { RulePage } from "@/ui/household/rule-page";
 
 interface Props {
   readonly params: Promise<{ readonly id: string }>;

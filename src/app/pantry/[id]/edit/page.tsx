@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
-import { getPantry } from "@/server/pantry";
-import { OwnFoodPage } from "@/ui/pages";
+import { getPantry } from "@/server/kitchen-sources";
+import { OwnFoodPage } from "@/ui/pantry/own-food-page";
 
 interface Props {
   readonly params: Promise<{ readonly id: string }>;

@@ -1,4 +1,4 @@
-import { BenchStation } from "@/ui/pages";
+import { BenchStation } from "@/ui/bench/bench-station";
 import { loadStation, type StationParams } from "../station";
 
 export const generateMetadata = async (parameters: StationParams) => ({ title: `${(await loadStation(parameters)).recipe.document.title}, swap` });

@@ -1,0 +1,2 @@
+export { kitchensOver, USUAL_SOURCES, type Kitchen, type KitchenSources, type ShippedTables } from "./kitchen";
+export { evaluateRecipe, evaluateVersion, openBench, openRecipe, openTable, type Evaluated } from "./open";

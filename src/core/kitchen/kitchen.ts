@@ -1,0 +1,93 @@
+import type { CautionRule, LookAlikes } from "../cautions";
+import type { Food, Reference } from "../food";
+import { NO_EQUIPMENT, USUAL_HOUSEHOLD, type Household } from "../household";
+import type { Handling } from "../method";
+import { householdRules, NO_HOUSE_RULES, type HouseRules, type Rule } from "../models/diet";
+import type { RetentionFactors, RuleBook } from "../nutrition";
+import { EMPTY_PANTRY, kitchenFoods, type PantryDocument, type PantryTables } from "../pantry";
+import { kitchenConstants } from "../process";
+import { createFoodFinder, createFoodMatcher, type ReadingContext } from "../recipe";
+import type { SubstitutionTables } from "../substitution";
+
+/** All that ships with the app and that is computed with: foods, constants, rules, tables. */
+export interface ShippedTables {
+  readonly reference: Reference;
+  /** Every rule by id, single allergens among them; and those of them that a table can choose. */
+  readonly rules: ReadonlyMap<string, Rule>;
+  readonly diets: readonly Rule[];
+  readonly substitution: SubstitutionTables;
+  readonly handling: ReadonlyMap<string, Handling>;
+  /** Foods that are taken for one another, with what tells them apart. */
+  readonly lookAlikes: readonly LookAlikes[];
+  readonly cautions: readonly CautionRule[];
+  /** What claims are held against. */
+  readonly books: readonly RuleBook[];
+  readonly retention: RetentionFactors;
+  /** What own foods rest on: what a family implies, and how foods are made at home. */
+  readonly pantryTables: PantryTables;
+  /** g per ml of a family's foods, where a food has none of its own. */
+  readonly familyDensity: ReadingContext["familyDensity"];
+  /** Foods known by what they are made of alone: they are found in words, and never measured. */
+  readonly namedOnly: readonly Food[];
+}
+
+/** What a household has told of itself. */
+export interface KitchenSources {
+  readonly pantry: PantryDocument;
+  readonly household: Household;
+  readonly house: HouseRules;
+}
+
+/** A household that has told nothing yet. */
+export const USUAL_SOURCES: KitchenSources = { pantry: EMPTY_PANTRY, household: USUAL_HOUSEHOLD, house: NO_HOUSE_RULES };
+
+/** All that is computed from, of one household: what ships, with its own foods, weighings, measures, pan and rules laid over. */
+export interface Kitchen extends Omit<ShippedTables, "familyDensity" | "namedOnly"> {
+  readonly household: Household;
+  /** What reading a text needs; the index of the foods is built on first use. */
+  readonly reading: ReadingContext;
+}
+
+/** The same result for the same object, as long as that is held. */
+export function kept<K extends object, V>(make: (key: K) => V): (key: K) => V {
+  const made = new WeakMap<K, { readonly value: V }>();
+  return (key) => {
+    const found = made.get(key) ?? { value: make(key) };
+    made.set(key, found);
+    return found.value;
+  };
+}
+
+/** How kitchens are put together over shipped tables: the same kitchen for the same documents, and what they share once. */
+export function kitchensOver(tables: ShippedTables): (sources: KitchenSources) => Kitchen {
+  const { reference, familyDensity, namedOnly, pantryTables, ...shared } = tables;
+  const foodsOf = kept((pantry: PantryDocument) => kept((measures: Household["measures"]) => kitchenFoods(reference.foods, pantry, measures, pantryTables)));
+  const constantsOf = kept((equipment: Household["equipment"] & object) => kitchenConstants(reference.constants, equipment));
+  const rulesOf = kept((house: HouseRules) => {
+    const rules = householdRules(tables.rules, house);
+    const shipped = new Set(tables.diets.map(({ id }) => id));
+    return { rules, diets: [...rules.values()].filter(({ id, kind }) => shipped.has(id) || kind === "own") };
+  });
+  const indexOf = kept((foods: Reference["foods"]) => ({
+    matcher: createFoodMatcher(foods.values()),
+    find: createFoodFinder([...foods.values(), ...namedOnly]),
+  }));
+  const kitchenOf = kept((foods: Reference["foods"]) =>
+    kept((constants: Reference["constants"]) =>
+      kept((rules: ReturnType<typeof rulesOf>) =>
+        kept((household: Household): Kitchen => ({
+          ...shared,
+          ...rules,
+          pantryTables,
+          reference: { ...reference, foods, constants },
+          household,
+          get reading(): ReadingContext {
+            return { foods, ...indexOf(foods), familyDensity, measures: household.measures, tables: pantryTables };
+          },
+        })),
+      ),
+    ),
+  );
+  return ({ pantry, household, house }) =>
+    kitchenOf(foodsOf(pantry)(household.measures))(constantsOf(household.equipment ?? NO_EQUIPMENT))(rulesOf(house))(household);
+}

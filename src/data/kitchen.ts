@@ -1,0 +1,27 @@
+import { kitchensOver, type Kitchen, type KitchenSources } from "../core/kitchen";
+import { CAUTIONS } from "./cautions";
+import { DIETS, RULES } from "./diet-rules";
+import { completeTraits, FAMILY_DENSITY } from "./foods";
+import { LOOK_ALIKES } from "./foods/look-alikes";
+import { NAMED_ONLY } from "./foods/named-only";
+import { HANDLING } from "./handling";
+import { MAKING } from "./making";
+import { REFERENCE } from "./reference";
+import { RETENTION, RULE_BOOKS } from "./rule-books";
+import { SUBSTITUTION } from "./substitution";
+
+/** The kitchen of a household, over the tables that ship. */
+export const kitchenOf: (sources: KitchenSources) => Kitchen = kitchensOver({
+  reference: REFERENCE,
+  rules: RULES,
+  diets: DIETS,
+  substitution: SUBSTITUTION,
+  handling: HANDLING,
+  lookAlikes: LOOK_ALIKES,
+  cautions: CAUTIONS,
+  books: RULE_BOOKS,
+  retention: RETENTION,
+  pantryTables: { traits: completeTraits, making: MAKING },
+  familyDensity: FAMILY_DENSITY,
+  namedOnly: NAMED_ONLY,
+});

@@ -1,0 +1,23 @@
+/** All tables that hold what people made, those that others point to first. */
+export const TABLES = [
+  ["recipe", "id"],
+  ["adaptation", "recipe_id"],
+  ["version", "id"],
+  ["recipe_revision", "recipe_id, revision"],
+  ["bench_state", "recipe_id, revision"],
+  ["setting", "key"],
+] as const;
+export type TableName = (typeof TABLES)[number][0];
+
+/** A row as JSON text, just as the database wrote it: no figure passes through a float. */
+export interface DumpedRow {
+  readonly table: TableName;
+  readonly row: string;
+}
+export interface Dump {
+  /** Number of the last migration that the rows fit. */
+  readonly schema: number;
+  /** ISO time. */
+  readonly made: string;
+  readonly rows: readonly DumpedRow[];
+}
