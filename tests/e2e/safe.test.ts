@@ -49,7 +49,7 @@ describe("what is done before the page hears", () => {
     });
     await session.page.goto(`${session.app.address}/recipes/demo-3/recipe`, { waitUntil: "domcontentloaded" });
     await title(session.page).fill("Typed before");
-    const line = session.page.locator("[data-row] input").first();
+    const line = session.page.locator("[data-line] input").first();
     await line.fill("120 g semolina");
     release();
     await heard(session.page);

@@ -17,12 +17,21 @@ function type(field: TextField, value: string): void {
 
 /**
  * The markup of a page can be touched before its code is there. What was typed into a field in that moment is taken as
- * typed; a box that was ticked is as it was, since nothing has heard of the tick. To be called once, as the page begins to hear.
+ * typed, one field after another, each seeing what the one before it changed; a box that was ticked is as it was, since
+ * nothing has heard of the tick. To be called once, as the page begins to hear.
  */
 export function takeWhatWasTyped(root: ParentNode): void {
+  const typed: (() => void)[] = [];
   for (const field of root.querySelectorAll<TextField>("input, textarea, select")) {
+    const { value } = field;
     if (typedIn(field)) {
-      if (field.value !== given(field)) type(field, field.value);
+      if (value !== given(field)) typed.push(() => type(field, value));
     } else if (field instanceof HTMLInputElement && field.checked !== field.defaultChecked) field.checked = field.defaultChecked;
   }
+  void (async () => {
+    for (const each of typed) {
+      each();
+      await new Promise((resolve) => setTimeout(resolve));
+    }
+  })();
 }
