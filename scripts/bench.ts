@@ -9,6 +9,7 @@ import { propose } from "../src/core/substitution";
 import { createHighsPort } from "../src/workers/solver/highs-port";
 import { library, reading } from "./bench-library";
 import { verdicts } from "./bench-verdicts";
+import { stations } from "./bench-stations";
 import { faults } from "./faults";
 import { audit } from "./lighthouse";
 import { newFolder, removeFolder, save, startApp } from "../tests/support/app";
@@ -251,7 +252,16 @@ async function pages() {
   }
 }
 
-const PARTS = { computing, solving, library: () => library(rows, timed, spread), pages, views, faults: () => faults(rows), verdicts: () => verdicts(rows) };
+const PARTS = {
+  computing,
+  solving,
+  library: () => library(rows, timed, spread),
+  pages,
+  stations: () => stations(rows),
+  views,
+  faults: () => faults(rows),
+  verdicts: () => verdicts(rows),
+};
 // All of them, or those that are named: npm run bench -- computing pages
 const named = process.argv.slice(2);
 for (const [name, part] of Object.entries(PARTS)) if (named.length === 0 || named.includes(name)) await part();
