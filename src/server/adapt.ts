@@ -20,7 +20,7 @@ import {
 } from "../core/substitution";
 import type { DiningTable, Limit } from "../core/table";
 import { kitchenOf, MODEL_VERSION } from "../data";
-import { LIMIT_DIETS, schoolsOf, validateAdapt, type AdaptRequest } from "./adapt-schema";
+import { amountKey, LIMIT_DIETS, schoolsOf, TOLD_AMOUNTS, validateAdapt, type AdaptRequest } from "./adapt-schema";
 import { checked } from "./door";
 import { Refusal } from "./problem-details";
 import { proposeOnServer } from "./solver-queue";
@@ -129,21 +129,11 @@ const scale = (figure: Figure, factor: number): Figure => ({ value: figure.value
 function propertiesJson(figures: Figures, servings: number): object {
   const byTemperature = (group: "sweetness" | "body") => Object.fromEntries(SERVING_TEMPERATURES.map((serve) => [serve, figures[`${group}.${serve}`]]));
   const amounts = (group: "per100g" | "serving") => {
-    const of = (amount: Amount) => figures[`${group}.${amount}`];
+    const named = (wanted: readonly Amount[]) => wanted.map((amount) => [amountKey(amount), figures[`${group}.${amount}`]] as const);
     return {
-      energy_kJ: of("energy"),
-      energy_kcal: scale(of("energy"), 1 / KILOJOULES_PER_KILOCALORIE),
-      protein_g: of("protein"),
-      fat_g: of("fat"),
-      saturatedFat_g: of("saturatedFat"),
-      availableCarbohydrate_g: of("availableCarbohydrate"),
-      totalSugars_g: of("totalSugars"),
-      addedSugars_g: of("addedSugars"),
-      freeSugars_g: { who: of("freeSugarsWho"), uk: of("freeSugarsUk") },
-      fibre_g: of("fibre"),
-      sodium_mg: of("sodium"),
-      calcium_mg: of("calcium"),
-      iron_mg: of("iron"),
+      ...Object.fromEntries(named(TOLD_AMOUNTS)),
+      energy_kcal: scale(figures[`${group}.energy`], 1 / KILOJOULES_PER_KILOCALORIE),
+      freeSugars_g: { who: figures[`${group}.freeSugarsWho`], uk: figures[`${group}.freeSugarsUk`] },
     };
   };
   return {

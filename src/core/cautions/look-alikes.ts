@@ -1,5 +1,5 @@
 import { recipeInput } from "../adaptation";
-import { evaluatePoint, type PropertyId } from "../evaluate";
+import { evaluatePoint, propertyOf, type PropertyId } from "../evaluate";
 import type { Food, Reference } from "../food";
 import { judge, type Rule } from "../models/diet";
 import type { LineId, ReadRecipe } from "../recipe";
@@ -34,17 +34,17 @@ const LEAST_LOAD = 5;
  */
 export function mistakes(read: ReadRecipe, table: DiningTable, groups: readonly LookAlikes[], reference: Reference, rules: readonly Rule[]): Mistake[] {
   const { constants, foods } = reference;
-  const jnd = constants.noticeable.value;
   const input = recipeInput(read, table);
   const before = evaluatePoint(input, constants);
   const sweetness: PropertyId = table.serve === "hot" ? "sweetness.hot" : "sweetness.chilled";
   const body: PropertyId = table.serve === "hot" ? "body.hot" : "body.chilled";
+  const noticed = (id: PropertyId) => [id, propertyOf(id).noticed?.(before[id].value, constants.noticeable.value) ?? Infinity] as const;
   const least: readonly (readonly [PropertyId, number])[] = [
-    [sweetness, jnd.sweetness * before[sweetness].value],
+    noticed(sweetness),
     ["serving.freeSugarsUk", LEAST_FREE_SUGARS],
     ["serving.glycaemicLoad", LEAST_LOAD],
-    [body, jnd.body],
-    ["richness", Math.max(jnd.richness * before.richness.value, jnd.richnessFloor)],
+    noticed(body),
+    noticed("richness"),
   ];
   const found: (Mistake & { readonly harm: number })[] = [];
   for (const line of read.lines) {

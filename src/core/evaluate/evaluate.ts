@@ -1,10 +1,8 @@
-import { interval, Z80, type Estimate, type Figure } from "../numeric";
+import { interval, type Estimate, type Figure } from "../numeric";
 import { NUTRIENTS, type Constants } from "../food";
-import { glycaemicLoadSd } from "../models/nutrition";
-import { bodyModelSd } from "../models/texture";
 import { balance, type Balance, type BalancedLine } from "../recipe";
 import { pointFigures } from "./point";
-import { PROPERTY_IDS, type PropertyId } from "./properties";
+import { computed, PROPERTIES, PROPERTY_IDS, type PropertyId } from "./properties";
 
 /** A sweet as it is asked about: complete, nothing optional. */
 export interface EvaluationInput {
@@ -35,15 +33,14 @@ export interface Spread {
 
 /** Nutrient amounts whose uncertainty is under this share of the sweet's total are too small to propagate. */
 const LEAST_SHARE = 0.01;
-const CEILING: Readonly<Partial<Record<PropertyId, number>>> = { "body.hot": 10, "body.warm": 10, "body.room": 10, "body.chilled": 10 };
 
 /** All properties with 80 % intervals, by first-order propagation of measures, evaporation and composition, and model error. */
 export function evaluate(input: EvaluationInput, constants: Constants): Evaluation {
   const { sweet, point, variances } = propagate(input, constants);
   const figures = {} as Record<PropertyId, Figure>;
-  PROPERTY_IDS.forEach((id, at) => {
-    const parts = variances(id, at);
-    figures[id] = interval({ value: point[at] ?? 0, sd: Math.sqrt(parts.measures + parts.evaporation + parts.composition + parts.model) }, 0, CEILING[id]);
+  PROPERTIES.forEach(({ id, most }, at) => {
+    const parts = variances(at);
+    figures[id] = interval({ value: point[at] ?? 0, sd: Math.sqrt(parts.measures + parts.evaporation + parts.composition + parts.model) }, 0, most);
   });
   return { sweet, figures };
 }
@@ -56,7 +53,7 @@ export function evaluatePoint(input: EvaluationInput, constants: Constants): Fig
 
 /** Where the spread of one property comes from. */
 export function spreadOf(input: EvaluationInput, id: PropertyId, constants: Constants): Spread {
-  return propagate(input, constants).variances(id, PROPERTY_IDS.indexOf(id));
+  return propagate(input, constants).variances(PROPERTY_IDS.indexOf(id));
 }
 
 /** The mass balance of an input. */
@@ -67,7 +64,7 @@ function propagate(input: EvaluationInput, constants: Constants) {
   const { lines, evaporation, servings, cookMinutes, apart } = input;
   const sweet = balanceOf(input);
   const point = pointFigures(sweet, servings, constants);
-  const squares = () => new Float64Array(PROPERTY_IDS.length);
+  const squares = () => new Float64Array(PROPERTIES.length);
   const sums = { measures: squares(), evaporation: squares(), composition: squares() };
   const add = (to: Float64Array, moved: Balance) => {
     const figures = pointFigures(moved, servings, constants);
@@ -90,21 +87,12 @@ function propagate(input: EvaluationInput, constants: Constants) {
       add(sums.composition, balance(lines, evaporation.value, cookMinutes, base.with(i, composition), apart));
     }
   }
-  const loadSd = glycaemicLoadSd(sweet, constants);
-  const variances = (id: PropertyId, at: number): Spread => ({
+  const of = computed(sweet, servings, constants);
+  const variances = (at: number): Spread => ({
     measures: sums.measures[at] ?? 0,
     evaporation: sums.evaporation[at] ?? 0,
     composition: sums.composition[at] ?? 0,
-    model: modelVariance(id, point[at] ?? 0, sweet.finishedMass, servings, loadSd, constants),
+    model: (PROPERTIES[at]?.modelSd(point[at] ?? 0, of) ?? 0) ** 2,
   });
   return { sweet, point, variances };
-}
-
-/** What the models themselves are unsure of: sweetness constants, the body fit, the GI of a mixed dish. */
-function modelVariance(id: PropertyId, value: number, mass: number, servings: number, loadSd: number, constants: Constants): number {
-  if (id.startsWith("sweetness.")) return ((value * constants.sweetnessModelShare) / Z80) ** 2;
-  if (id.startsWith("body.")) return bodyModelSd(value, constants) ** 2;
-  if (id === "serving.glycaemicLoad") return (loadSd / servings) ** 2;
-  if (id === "per100g.glycaemicLoad") return mass > 0 ? ((100 * loadSd) / mass) ** 2 : 0;
-  return 0;
 }

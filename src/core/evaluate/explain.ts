@@ -1,11 +1,11 @@
 import type { Figure } from "../numeric";
-import { INDEX, NUTRIENTS, SUGARS, POLYOLS, type Constants, type Food } from "../food";
+import { INDEX, NUTRIENTS, SUGARS, POLYOLS, type Constants, type Food, type ServingTemperature } from "../food";
 import { amountPerGram } from "../models/nutrition";
 import { rebaudiosideSweetness, relativeSweetness } from "../models/sweetness";
 import { bodyIndex, bodyWords, creaminessPerGram, thickeningPerGram, type Cooled } from "../models/texture";
-import { potOnly, type BalancedLine } from "../recipe";
+import { potOnly, type Balance, type BalancedLine } from "../recipe";
 import { balanceOf, evaluate, spreadOf, type EvaluationInput } from "./evaluate";
-import { AMOUNTS, describeProperty, type Amount, type PropertyId } from "./properties";
+import { describeAmount, propertyOf, type Amount, type PropertyId, type WorkingKind } from "./properties";
 
 /** One term of a working: what it is, what it adds, and where it is from. */
 export interface WorkingTerm {
@@ -37,8 +37,7 @@ export interface Working {
 /** Explains one figure of a sweet: its terms by line, their sources, its uncertainty by cause. */
 export function explain(input: EvaluationInput, id: PropertyId, constants: Constants): Working {
   const { sweet, figures } = evaluate(input, constants);
-  const described = describeProperty(id);
-  const [group = "", key = ""] = id.split(".");
+  const { name, unit, per, working } = propertyOf(id);
   const parts = spreadOf(input, id, constants);
   const total = parts.measures + parts.evaporation + parts.composition + parts.model;
   const spread = [
@@ -50,46 +49,57 @@ export function explain(input: EvaluationInput, id: PropertyId, constants: Const
     .map((part) => ({ ...part, share: total > 0 ? part.share / total : 0 }))
     .filter((part) => part.share > 0.005)
     .sort((a, b) => b.share - a.share);
-  const termUnit = group === "sweetness" ? "g as sugar" : group === "body" ? "of X" : group === "serving" || group === "per100g" ? described.unit : "g";
-  const shared = { id, ...described, figure: figures[id], spread, termUnit };
-  const mass = sweet.finishedMass;
+  return { id, name, unit, per, figure: figures[id], spread, ...workingOf(input, id, working, sweet, constants) };
+}
 
-  if (id === "yield" || id === "servingMass")
-    return {
-      ...shared,
-      rule: true,
-      equation: id === "yield" ? "everything put in, less the water driven off" : "yield, by the number of servings",
-      terms: [
-        ...input.lines.map((line) => ({ label: line.food.name, detail: "put in", value: line.grams })),
-        { label: "Evaporation", detail: sweet.evaporation < 0 ? "water taken up" : "water driven off", value: -sweet.evaporation },
-      ],
-      then: id === "yield" ? "" : `divided by ${input.servings} servings`,
-      sources: ["Mass balance: only water evaporates"],
-    };
-  if (group === "sweetness") return { ...shared, ...sweetnessWorking(input, key, mass, constants) };
-  if (group === "body") return { ...shared, ...bodyWorking(input, key, constants) };
-  if (group === "serving" || group === "per100g") return { ...shared, ...amountWorking(input, key, group, mass, constants) };
+function workingOf(input: EvaluationInput, id: PropertyId, working: WorkingKind, sweet: Balance, constants: Constants): Part {
+  switch (working.kind) {
+    case "mass":
+      return massWorking(input, id, sweet);
+    case "sweetness":
+      return sweetnessWorking(input, working.serve, sweet.finishedMass, constants);
+    case "body":
+      return bodyWorking(input, working.serve, constants);
+    case "amount":
+      return amountWorking(input, working.amount, working.per, sweet.finishedMass, constants);
+    case "mouthfeel":
+      return mouthfeelWorking(input, working.of, sweet.finishedMass);
+  }
+}
 
-  const perGram: Readonly<Record<string, (food: Food, role: BalancedLine["role"]) => number>> = {
+type Part = Pick<Working, "equation" | "terms" | "termUnit" | "then" | "sources" | "rule">;
+
+const massWorking = (input: EvaluationInput, id: PropertyId, sweet: Balance): Part => ({
+  termUnit: "g",
+  rule: true,
+  equation: id === "yield" ? "everything put in, less the water driven off" : "yield, by the number of servings",
+  terms: [
+    ...input.lines.map((line) => ({ label: line.food.name, detail: "put in", value: line.grams })),
+    { label: "Evaporation", detail: sweet.evaporation < 0 ? "water taken up" : "water driven off", value: -sweet.evaporation },
+  ],
+  then: id === "yield" ? "" : `divided by ${input.servings} servings`,
+  sources: ["Mass balance: only water evaporates"],
+});
+
+function mouthfeelWorking(input: EvaluationInput, of: Extract<WorkingKind, { kind: "mouthfeel" }>["of"], mass: number): Part {
+  const perGram: Readonly<Record<typeof of, (food: Food, role: BalancedLine["role"]) => number>> = {
     richness: (food) => (food.per100g[INDEX.fat] ?? 0) / 100,
     creaminess: (food, role) => creaminessPerGram(food, food.per100g, role),
     solutes: (food) => [...SUGARS, ...POLYOLS, "allulose" as const].reduce((sum, nutrient) => sum + (food.per100g[INDEX[nutrient]] ?? 0), 0) / 100,
     water: (food) => (food.per100g[INDEX.water] ?? 0) / 100,
   };
   return {
-    ...shared,
+    termUnit: "g",
     rule: false,
-    equation: `${described.name.toLowerCase()} of every line, per 100 g of the finished sweet`,
-    terms: byLine(input, (line) => (perGram[id]?.(line.food, line.role) ?? 0) * line.grams),
+    equation: `${propertyOf(of).name.toLowerCase()} of every line, per 100 g of the finished sweet`,
+    terms: byLine(input, (line) => perGram[of](line.food, line.role) * line.grams),
     then: `divided by ${mass.toFixed(0)} g finished, times 100`,
     sources: sourcesOf(input.lines),
   };
 }
 
-type Part = Pick<Working, "equation" | "terms" | "then" | "sources" | "rule">;
-
-function sweetnessWorking(input: EvaluationInput, key: string, mass: number, constants: Constants): Part {
-  const celsius = constants.temperatures[key as keyof Constants["temperatures"]];
+function sweetnessWorking(input: EvaluationInput, serve: ServingTemperature, mass: number, constants: Constants): Part {
+  const celsius = constants.temperatures[serve];
   const r = relativeSweetness(celsius, constants);
   const terms = byLine(
     input,
@@ -112,6 +122,7 @@ function sweetnessWorking(input: EvaluationInput, key: string, mass: number, con
         ]
       : [];
   return {
+    termUnit: "g as sugar",
     rule: true,
     equation: `each sugar's grams times its sweetness beside sucrose at ${celsius} °C`,
     terms: [...terms, ...potent],
@@ -124,8 +135,8 @@ function sweetnessWorking(input: EvaluationInput, key: string, mass: number, con
   };
 }
 
-function bodyWorking(input: EvaluationInput, key: string, constants: Constants): Part {
-  const cooled: Cooled = key === "hot" || key === "warm" ? "hot" : "chilled";
+function bodyWorking(input: EvaluationInput, serve: ServingTemperature, constants: Constants): Part {
+  const cooled: Cooled = serve === "hot" || serve === "warm" ? "hot" : "chilled";
   const sweet = potOnly(balanceOf(input));
   const index = bodyIndex(sweet, cooled, constants);
   const terms = byLine(
@@ -137,6 +148,7 @@ function bodyWorking(input: EvaluationInput, key: string, constants: Constants):
     (line) => (line.food.thickening.starch ? `starch, ${line.food.thickening.starch.kind}, ${line.food.thickening.starch.grain}` : "fibre"),
   );
   return {
+    termUnit: "of X",
     rule: true,
     equation: `thickening of starch, fibre and protein, ${cooled}, in ${index.serum.toFixed(0)} g of serum (water + 0.62 × sugars)`,
     terms: [
@@ -146,25 +158,26 @@ function bodyWorking(input: EvaluationInput, key: string, constants: Constants):
         : []),
     ],
     then:
-      `X = ${index.x.toFixed(1)}; step = 10 × (1 − exp(−X/9.5)): ${bodyWords(evaluate(input, constants).figures[`body.${key as "hot"}`].value, constants)}` +
+      `X = ${index.x.toFixed(1)}; step = 10 × (1 − exp(−X/9.5)): ${bodyWords(evaluate(input, constants).figures[`body.${serve}`].value, constants)}` +
       (index.agarPercent > 0 ? `; agar ${index.agarPercent.toFixed(2)} % sets it further when cold` : "") +
-      (key === "warm" || key === "room" ? "; between hot and chilled by temperature" : ""),
+      (serve === "warm" || serve === "room" ? "; between hot and chilled by temperature" : ""),
     sources: [`Body model: ${constants.body.source}`],
   };
 }
 
-function amountWorking(input: EvaluationInput, key: string, group: string, mass: number, constants: Constants): Part {
-  const perGram = (food: Food): number => amountPerGram(key as Amount, food, food.per100g, constants);
-  const free = key.startsWith("freeSugars");
-  const load = key === "glycaemicLoad";
-  const name = AMOUNTS.find(([amount]) => amount === key)?.[2].toLowerCase() ?? key;
+function amountWorking(input: EvaluationInput, amount: Amount, per: "serving" | "per100g", mass: number, constants: Constants): Part {
+  const perGram = (food: Food): number => amountPerGram(amount, food, food.per100g, constants);
+  const free = amount.startsWith("freeSugars");
+  const load = amount === "glycaemicLoad";
+  const { name, unit } = describeAmount(amount);
   return {
+    termUnit: unit,
     rule: load,
     equation: load
       ? "GI times available carbohydrate, each line, divided by 100: an estimate; a mixed sweet's measured value can differ"
-      : key === "energy"
+      : amount === "energy"
         ? "protein 17, fat 37, carbohydrate 17, fibre 8 kJ per gram"
-        : `${name} of every line`,
+        : `${name.toLowerCase()} of every line`,
     terms: byLine(
       input,
       (line) => perGram(line.food) * line.grams,
@@ -175,13 +188,13 @@ function amountWorking(input: EvaluationInput, key: string, group: string, mass:
             ? `GI ${(line.food.glycaemicIndex ?? constants.glycaemicClassRange.value).value}`
             : `${(perGram(line.food) * 100).toPrecision(3)} per 100 g`,
     ),
-    then: group === "serving" ? `divided by ${input.servings} servings` : `divided by ${mass.toFixed(0)} g finished, times 100`,
+    then: per === "serving" ? `divided by ${input.servings} servings` : `divided by ${mass.toFixed(0)} g finished, times 100`,
     sources: [
       ...(free
         ? [constants.freeSugarShares.source]
         : load
           ? [...new Set(input.lines.map((line) => line.food.glycaemicIndex?.source ?? constants.glycaemicClassRange.source))]
-          : key === "energy"
+          : amount === "energy"
             ? [constants.energyPerGram.source]
             : []),
       ...sourcesOf(input.lines),

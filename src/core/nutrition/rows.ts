@@ -1,5 +1,5 @@
 import { MICRONUTRIENT_UNITS, MICRONUTRIENTS, type Micronutrient } from "../food";
-import { AMOUNTS, type Amount } from "../evaluate";
+import { describeAmount, type Amount } from "../evaluate";
 
 /** A row of the nutrition table: an amount that the models give, salt, or a micronutrient. */
 export type NutritionRowId = Amount | "salt" | Micronutrient;
@@ -22,8 +22,7 @@ export const isMicronutrient = (id: NutritionRowId): id is Micronutrient => (MIC
 export function describeRow(id: NutritionRowId): { readonly name: string; readonly unit: string } {
   if (id === "salt") return { name: "Salt (sodium × 2.5)", unit: "g" };
   if (isMicronutrient(id)) return { name: MICRO_NAMES[id], unit: MICRONUTRIENT_UNITS[id] };
-  const amount = AMOUNTS.find(([name]) => name === id);
-  return { name: amount?.[2] ?? id, unit: amount?.[1] ?? "" };
+  return describeAmount(id);
 }
 
 /** All rows, in the order in which they are read. */

@@ -1,6 +1,6 @@
 import { capital } from "../units";
 import type { Constants, ServingTemperature } from "../food";
-import { bodyHolds, compareLikeness, compareLimit, type Deviation, type Figures, type PropertyId } from "../evaluate";
+import { bodyHolds, compareLikeness, compareLimit, propertyOf, type Deviation, type Figures, type PropertyId } from "../evaluate";
 import { limitProperty } from "./open-roles";
 import { LIMIT_IDS, LIMIT_NAMES, type Limit, type LimitId } from "../table";
 
@@ -18,7 +18,6 @@ const LIMIT_FLOORS: Readonly<Record<LimitId, number>> = { freeSugars: 5, energy:
 
 /** The beams of a version: sweetness, body and richness as likeness; sugars, energy, fibre, protein, and all limits set. */
 export function beamReadings(recipe: Figures, version: Figures, limits: readonly Limit[], serve: ServingTemperature, constants: Constants): BeamReading[] {
-  const jnd = constants.noticeable.value;
   const cold: ServingTemperature = serve === "hot" ? "chilled" : serve;
   const like = (id: PropertyId, name: string, wedge: number | null, group: BeamReading["group"]): BeamReading => ({
     id,
@@ -27,12 +26,14 @@ export function beamReadings(recipe: Figures, version: Figures, limits: readonly
     deviation: compareLikeness(recipe[id], version[id], wedge),
     limit: null,
   });
+  const noticed = (id: PropertyId, name: string): BeamReading =>
+    like(id, name, propertyOf(id).noticed?.(recipe[id].value, constants.noticeable.value) ?? null, "tongue");
   const tongue = [
-    like("sweetness.hot", "Sweetness, hot", jnd.sweetness * recipe["sweetness.hot"].value, "tongue"),
-    like(`sweetness.${cold}`, `Sweetness, ${cold === "room" ? "at room heat" : cold}`, jnd.sweetness * recipe[`sweetness.${cold}`].value, "tongue"),
-    like("body.hot", "Body, hot", jnd.body, "tongue"),
-    like("body.chilled", "Body, chilled", jnd.body, "tongue"),
-    like("richness", "Richness", Math.max(jnd.richness * recipe.richness.value, jnd.richnessFloor), "tongue"),
+    noticed("sweetness.hot", "Sweetness, hot"),
+    noticed(`sweetness.${cold}`, `Sweetness, ${cold === "room" ? "at room heat" : cold}`),
+    noticed("body.hot", "Body, hot"),
+    noticed("body.chilled", "Body, chilled"),
+    noticed("richness", "Richness"),
   ];
   const limited = (id: LimitId, property: PropertyId, name: string): BeamReading => {
     const limit = limits.find((each) => each.id === id);

@@ -2,7 +2,7 @@
 
 import { lazy, Suspense, useMemo, useSyncExternalStore } from "react";
 import type { Compared } from "../../core/adaptation";
-import { bodyHolds, describeProperty, PROPERTY_IDS, type PropertyId } from "../../core/evaluate";
+import { bodyHolds, propertyOf, PROPERTY_IDS, type PropertyId } from "../../core/evaluate";
 import type { Constants } from "../../core/food";
 import { beamReadings } from "../../core/substitution";
 import type { DiningTable } from "../../core/table";
@@ -108,7 +108,7 @@ function Comparison({
         const base = first.figures[id].value;
         const wedge = readings[0]?.find((reading) => reading.id === id)?.deviation.wedge ?? 0;
         return {
-          name: describeProperty(id).name,
+          name: propertyOf(id).name,
           unnoticed: wedge > 0 ? 100 * wedge : null,
           away: others.map(({ figures }) => (base > 0.01 ? 100 * (figures[id].value / base - 1) : null)),
           told: others.map(
@@ -197,8 +197,8 @@ function PropertyTable({
           {ids.map((id) => (
             <tr key={id} className="border-b border-line align-top">
               <th scope="row" className="text-left font-[430] py-1.5 min-w-28 sm:min-w-36">
-                {describeProperty(id).name}
-                <span className="block t-small text-ink2">{describeProperty(id).per}</span>
+                {propertyOf(id).name}
+                <span className="block t-small text-ink2">{propertyOf(id).per}</span>
               </th>
               {items.map(({ id: item, name, figures, input }, i) => {
                 const deviation = i === 0 ? undefined : readings[i - 1]?.find((reading) => reading.id === id)?.deviation;

@@ -4,7 +4,7 @@ import { kitchenOf } from "../../workers/client";
 import { evaluateRecipe, openRecipe, type Kitchen } from "../../core/kitchen";
 import { useDeferredValue, useMemo } from "react";
 import { recipeInput } from "../../core/adaptation";
-import { describeProperty, evaluate, type Figures, type PropertyId } from "../../core/evaluate";
+import { propertyOf, evaluate, type Figures, type PropertyId } from "../../core/evaluate";
 import type { OwnFood } from "../../core/pantry";
 import { readRecipe, type Recipe } from "../../core/recipe";
 import type { HouseholdMeasures } from "../../core/units";
@@ -61,7 +61,7 @@ export function Touched({ own: latest }: { readonly own: OwnFood }) {
             {!unread && changes.length === 0 && <span className="block t-small text-ink2">no figure changes</span>}
             {changes.map(({ property, a, b }) => (
               <span key={property} className="flex justify-between gap-3 t-small">
-                <span className="text-ink2">{describeProperty(property).name}</span>
+                <span className="text-ink2">{propertyOf(property).name}</span>
                 <span className="t-figure">
                   {amountText(a.value, (a.high - a.low) / 2, property, manner)} <span className="text-ink2">then</span>{" "}
                   {amountText(b.value, (b.high - b.low) / 2, property, manner)}

@@ -1,6 +1,6 @@
 import { relativeHalfWidth, type Figure } from "../../core/numeric";
 import { formatNumber, formatToSpread, inEnergyUnit, type HouseholdUnits } from "../../core/units";
-import { describeProperty, type PropertyId } from "../../core/evaluate";
+import { propertyOf, type PropertyId } from "../../core/evaluate";
 import { bodyWords } from "../../core/models/texture";
 import type { Constants } from "../../core/food";
 
@@ -18,13 +18,13 @@ export const inHouseUnit = (value: number, unit: string, { energy }: Pick<Figure
 
 /** A plain amount of a property with its unit: "3.3 g", "210 kcal". */
 export function amountText(amount: number, spread: number, id: PropertyId, manner: Pick<FigureManner, "energy">): string {
-  const { value, unit } = inHouseUnit(amount, describeProperty(id).unit, manner);
+  const { value, unit } = inHouseUnit(amount, propertyOf(id).unit, manner);
   return `${formatToSpread(value, (spread * value) / (amount || 1))}${unit ? ` ${unit}` : ""}`;
 }
 
 /** An amount that somebody set, with no more digits than were given: "8 g". */
 export function givenText(amount: number, id: PropertyId, manner: Pick<FigureManner, "energy">): string {
-  const { value, unit } = inHouseUnit(amount, describeProperty(id).unit, manner);
+  const { value, unit } = inHouseUnit(amount, propertyOf(id).unit, manner);
   return `${formatNumber(Number(value.toPrecision(3)))}${unit ? ` ${unit}` : ""}`;
 }
 
@@ -39,7 +39,7 @@ export function rangeText(figure: Figure, id: PropertyId, manner: FigureManner):
     return low === high ? low : `${low} to ${high}`;
   }
   if (relativeHalfWidth(figure) < 0.005) return figureText(figure, id, manner);
-  const unit = describeProperty(id).unit;
+  const unit = propertyOf(id).unit;
   const [low, high] = [inHouseUnit(figure.low, unit, manner), inHouseUnit(figure.high, unit, manner)];
   const half = (high.value - low.value) / 2;
   return `${formatToSpread(low.value, half)} to ${formatToSpread(high.value, half)}${low.unit ? ` ${low.unit}` : ""}`;

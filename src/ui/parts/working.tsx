@@ -3,7 +3,7 @@
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from "react";
 import type { Constants } from "../../core/food";
 import type { Figure } from "../../core/numeric";
-import { describeProperty, explain, type EvaluationInput, type PropertyId } from "../../core/evaluate";
+import { propertyOf, explain, type EvaluationInput, type PropertyId } from "../../core/evaluate";
 import { formatToSpread, capital } from "../../core/units";
 import { useHousehold } from "../shell/household";
 import { figureText, inHouseUnit, isBody, rangeText, type FigureManner } from "./figure-words";
@@ -33,7 +33,7 @@ export function WorkingProvider({ constants, children }: { readonly constants: C
   return (
     <WorkingContext value={value}>
       {children}
-      <Sheet open={why !== null} onClose={() => setWhy(null)} above={why && `Why this figure, ${why.of}`} title={why && describeProperty(why.id).name}>
+      <Sheet open={why !== null} onClose={() => setWhy(null)} above={why && `Why this figure, ${why.of}`} title={why && propertyOf(why.id).name}>
         {() => why && <WorkingBody why={why} constants={constants} manner={manner} />}
       </Sheet>
     </WorkingContext>
@@ -143,7 +143,7 @@ export function FigureButton({
       onClick={() => open({ input, id, of })}
       // Told when it is pointed at: a title kept up to date on every keystroke would cost all beams their speed.
       onPointerEnter={(event) => (event.currentTarget.title = `80 % within ${rangeText(figure, id, manner)}. Why?`)}
-      aria-label={`${describeProperty(id).name} ${of}: ${text}. Why?`}
+      aria-label={`${propertyOf(id).name} ${of}: ${text}. Why?`}
       className={`t-figure text-left underline decoration-dotted decoration-edge underline-offset-4 hover:decoration-solid min-h-6 ${className}`}
     >
       {children ?? text}

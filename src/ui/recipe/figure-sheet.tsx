@@ -1,6 +1,6 @@
 "use client";
 
-import { bodyHolds, describeProperty, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
+import { bodyHolds, PROPERTIES, propertyOf, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
 import { AmountField } from "../parts/amount-field";
 import { isBody, rangeText } from "../parts/figure-words";
 import { FigureButton, useWorking } from "../parts/working";
@@ -18,24 +18,9 @@ interface FigureSheetProps {
   readonly evaporation?: { readonly value: number; readonly byHand: boolean; readonly onChange: (grams: number) => void; readonly onReset: () => void };
 }
 
-const TONGUE: readonly PropertyId[] = ["sweetness.hot", "sweetness.chilled", "body.hot", "body.chilled", "richness"];
-const SERVING: readonly PropertyId[] = [
-  "serving.energy",
-  "serving.protein",
-  "serving.fat",
-  "serving.saturatedFat",
-  "serving.availableCarbohydrate",
-  "serving.totalSugars",
-  "serving.addedSugars",
-  "serving.freeSugarsWho",
-  "serving.freeSugarsUk",
-  "serving.fibre",
-  "serving.polyols",
-  "serving.glycaemicLoad",
-  "serving.sodium",
-  "serving.calcium",
-  "serving.iron",
-];
+/** What a part of the sheet shows, in the order of the properties. */
+const shownIn = (part: "yield" | "tongue" | "serving", figures: Figures): readonly PropertyId[] =>
+  PROPERTIES.filter(({ id, shown }) => shown === part || (part === "serving" && shown === "serving, above 0" && figures[id].value > 0)).map(({ id }) => id);
 
 /** All figures of one sweet in a column, each with its interval and its why. */
 export function FigureSheet({ figures, input, unread, of, more, evaporation }: FigureSheetProps) {
@@ -48,8 +33,9 @@ export function FigureSheet({ figures, input, unread, of, more, evaporation }: F
       )}
       <h2 className="t-h2">Yield</h2>
       <dl className="mt-1 rule-t">
-        <Row id="yield" figures={figures} input={input} of={of} />
-        <Row id="servingMass" figures={figures} input={input} of={of} />
+        {shownIn("yield", figures).map((id) => (
+          <Row key={id} id={id} figures={figures} input={input} of={of} />
+        ))}
         {evaporation && (
           <div className="flex justify-between items-baseline border-b border-line py-1.5">
             <dt className="t-ledger">
@@ -68,13 +54,13 @@ export function FigureSheet({ figures, input, unread, of, more, evaporation }: F
       </dl>
       <h2 className="t-h2 mt-5">On the tongue</h2>
       <dl className="mt-1 rule-t">
-        {TONGUE.map((id) => (
+        {shownIn("tongue", figures).map((id) => (
           <Row key={id} id={id} figures={figures} input={input} of={of} />
         ))}
       </dl>
       <h2 className="t-h2 mt-5">In a serving</h2>
       <dl className="mt-1 rule-t">
-        {SERVING.filter((id) => id !== "serving.polyols" || figures[id].value > 0).map((id) => (
+        {shownIn("serving", figures).map((id) => (
           <Row key={id} id={id} figures={figures} input={input} of={of} />
         ))}
       </dl>
@@ -92,7 +78,7 @@ export function FigureSheet({ figures, input, unread, of, more, evaporation }: F
 
 function Row({ id, figures, input, of }: { readonly id: PropertyId; readonly figures: Figures; readonly input: EvaluationInput; readonly of: string }) {
   const { manner } = useWorking();
-  const { name } = describeProperty(id);
+  const { name } = propertyOf(id);
   const told = !isBody(id) || bodyHolds(figures);
   return (
     <div className="grid grid-cols-[1fr_auto] gap-x-3 items-baseline border-b border-line py-1">

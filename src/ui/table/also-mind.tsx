@@ -2,7 +2,7 @@
 
 import { lowerFirst } from "../../core/units";
 import type { Mistake, Caution, SaidClaim, VesselFinding } from "../../core/cautions";
-import { describeProperty, type PropertyId } from "../../core/evaluate";
+import { propertyOf, type PropertyId } from "../../core/evaluate";
 import { Cautions } from "../parts/cautions";
 import { WhyMark } from "../parts/marks";
 import { ofWhom } from "./what-it-means";
@@ -84,9 +84,7 @@ export function AlsoMind({
                   <span className="block">
                     With it:{" "}
                     {changes
-                      .map(
-                        ({ property, before, after }) => `${lowerFirst(describeProperty(property).name)} ${told(property, before)} → ${told(property, after)}`,
-                      )
+                      .map(({ property, before, after }) => `${lowerFirst(propertyOf(property).name)} ${told(property, before)} → ${told(property, after)}`)
                       .join("; ")}
                   </span>
                 )}
@@ -106,6 +104,6 @@ export function AlsoMind({
 }
 
 const told = (property: PropertyId, value: number): string => {
-  const { unit } = describeProperty(property);
+  const { unit } = propertyOf(property);
   return `${Math.abs(value) < 10 ? value.toFixed(1) : Math.round(value)}${unit ? ` ${unit}` : ""}`;
 };
