@@ -1,6 +1,6 @@
 import type { EatersDocument } from "../core/table";
-import type { Equipment, Place } from "../core/household";
-import { EMPTY_LABEL, type OwnFood, type PantryDocument, type Price } from "../core/pantry";
+import type { Equipment,Place } from "../core/household";
+import { EMPTY_LABEL,type OwnFood,type PantryDocument,type Price } from "../core/pantry";
 import type { Making } from "../core/making";
 
 const AT = "2026-10-18";

@@ -1,13 +1,13 @@
-import { kitchensOver, type Kitchen, type KitchenSources } from "../core/kitchen";
+import { kitchensOver,type Kitchen,type KitchenSources } from "../core/kitchen";
 import { CAUTIONS } from "./cautions";
-import { DIETS, RULES } from "./diet-rules";
-import { completeTraits, FAMILY_DENSITY } from "./foods";
+import { DIETS,RULES } from "./diet-rules";
+import { completeTraits,FAMILY_DENSITY } from "./foods";
 import { LOOK_ALIKES } from "./foods/look-alikes";
 import { NAMED_ONLY } from "./foods/named-only";
 import { HANDLING } from "./handling";
 import { MAKING } from "./making";
 import { REFERENCE } from "./reference";
-import { RETENTION, RULE_BOOKS } from "./rule-books";
+import { RETENTION,RULE_BOOKS } from "./rule-books";
 import { SUBSTITUTION } from "./substitution";
 
 /** The kitchen of a household, over the tables that ship. */

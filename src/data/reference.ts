@@ -1,4 +1,4 @@
-import type { Food, Reference } from "../core/food";
+import type { Food,Reference } from "../core/food";
 import { CONSTANTS } from "./constants";
 import { FOODS } from "./foods";
 

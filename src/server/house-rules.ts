@@ -1,6 +1,5 @@
 import { getHouseRules, SOURCE_KEYS } from "./kitchen-sources";
-import { cache } from "react";
-import { changedVerdicts, copyOf, householdRules, NO_HOUSE_RULES, ownRuleProblems, type HouseRules, type OwnRule, type Rule } from "../core/models/diet";
+import { changedVerdicts, copyOf, householdRules, ownRuleProblems, type OwnRule } from "../core/models/diet";
 import { RULES } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";
@@ -8,7 +7,7 @@ import { checked, checkedRevised } from "./door";
 import { validateEaters, validateHouseRules, validateTouched } from "./household-schema";
 import { getKitchen } from "./kitchen";
 import { Refusal, type ProblemError } from "./problem-details";
-import { saveRevised, type Revised } from "./revised";
+import { saveRevised } from "./revised";
 import { storedSetting } from "./settings";
 
 /** Refuses ids of rules that there are not; `pointer` leads to the list. */

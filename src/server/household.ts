@@ -1,13 +1,10 @@
 import { getHousehold, SOURCE_KEYS } from "./kitchen-sources";
-import { cache } from "react";
-import { completeHousehold, USUAL_HOUSEHOLD, type Household } from "../core/household";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { checkedPlace } from "../core/calendar";
 import { checkedRevised } from "./door";
 import { Refusal } from "./problem-details";
-import { saveRevised, type Revised } from "./revised";
-import { storedSetting } from "./settings";
+import { saveRevised } from "./revised";
 import { validateHousehold } from "./household-schema";
 
 export async function saveHousehold(body: unknown): Promise<number> {

@@ -1,5 +1,4 @@
 import { getPantry, SOURCE_KEYS } from "./kitchen-sources";
-import { cache } from "react";
 import type { Constants, Family, Food } from "../core/food";
 import { EMPTY_PANTRY, kitchenFoods, namesOf, ownFoodProblems, type PantryDocument } from "../core/pantry";
 import { foodsIn } from "../core/making";
@@ -10,8 +9,7 @@ import { getDatabase } from "./database";
 import { checkedRevised } from "./door";
 import { getKitchen } from "./kitchen";
 import { Refusal } from "./problem-details";
-import { saveRevised, type Revised } from "./revised";
-import { storedSetting } from "./settings";
+import { saveRevised } from "./revised";
 import { validatePantry } from "./pantry-schema";
 
 const TABLES = { traits: completeTraits, making: MAKING };

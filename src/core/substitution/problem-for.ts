@@ -1,4 +1,4 @@
-import type { Food, Reference, ServingTemperature } from "../food";
+import type { Food, Reference } from "../food";
 import { isStricter, judge, type JudgedLine, type Rule } from "../models/diet";
 import { scaleLines, type ReadRecipe, type StepId } from "../recipe";
 import { rulesAt, type DiningTable } from "../table";

@@ -3,9 +3,8 @@
 import { evaluateRecipe, evaluateVersion, openBench, openRecipe, openTable } from "../../core/kitchen";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useState } from "react";
-import { evaluate } from "../../core/evaluate";
-import { groundOf, recipeInput, rebased, rowsWithoutFood, stepsFor, stored, type BenchState, type StoredBench } from "../../core/adaptation";
-import { readRecipe, type ReadRecipe, type Recipe } from "../../core/recipe";
+import { rowsWithoutFood, stepsFor, stored, type BenchState, type StoredBench } from "../../core/adaptation";
+import { type ReadRecipe, type Recipe } from "../../core/recipe";
 import {
   beamReadings,
   endsAtOnce,
@@ -13,12 +12,10 @@ import {
   fitWords,
   partedPortions,
   partedWords,
-  versionInput,
   insideCount,
   standingOf,
   tableVerdict,
   versionNotes,
-  problemFor,
   type BeamReading,
   type Proposal,
   type Version,
@@ -34,7 +31,6 @@ import { useSettled } from "../parts/use-settled";
 import { FigureButton, WorkingProvider } from "../parts/working";
 import { latest, noteSave, type Revised } from "../shell/documents";
 import { Go } from "../shell/go";
-import { useHousehold } from "../shell/household";
 import { SaveNotice } from "../shell/save-notice";
 import { useSaving } from "../shell/saving";
 import { PageHead } from "../shell/shell";

@@ -3,11 +3,9 @@
 import { kitchenOf } from "../../workers/client";
 import { evaluateRecipe, openRecipe, type Kitchen } from "../../core/kitchen";
 import { useDeferredValue, useMemo } from "react";
-import { recipeInput } from "../../core/adaptation";
-import { propertyOf, evaluate, type Figures, type PropertyId } from "../../core/evaluate";
+import { propertyOf, type Figures, type PropertyId } from "../../core/evaluate";
 import type { OwnFood } from "../../core/pantry";
-import { readRecipe, type Recipe } from "../../core/recipe";
-import type { HouseholdMeasures } from "../../core/units";
+import { type Recipe } from "../../core/recipe";
 import { amountText } from "../parts/figure-words";
 import { useKitchen } from "../parts/use-kitchen";
 import { Go } from "../shell/go";

@@ -2,10 +2,8 @@
 
 import { evaluateRecipe, openRecipe } from "../../core/kitchen";
 import { useDeferredValue, useMemo } from "react";
-import { evaluate } from "../../core/evaluate";
-import { recipeInput } from "../../core/adaptation";
 import { upgraded } from "../../core/exchange";
-import { ARCHETYPES, readRecipe, writersCup, type Archetype, type ReadRecipe, type Recipe } from "../../core/recipe";
+import { ARCHETYPES, writersCup, type Archetype, type ReadRecipe, type Recipe } from "../../core/recipe";
 import type { DiningTable } from "../../core/table";
 import { AmountField } from "../parts/amount-field";
 import { useKitchen } from "../parts/use-kitchen";

@@ -4,7 +4,7 @@ import { openRecipe } from "../../core/kitchen";
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
 import type { Role } from "../../core/food";
-import { readRecipe, scaleRecipe, stepTexts, type LineId, type Recipe, type ScaleProblem } from "../../core/recipe";
+import { scaleRecipe, stepTexts, type LineId, type Recipe, type ScaleProblem } from "../../core/recipe";
 import type { DiningTable, LimitId } from "../../core/table";
 import { formatGrams, formatNumber } from "../../core/units";
 import { Button, buttonClass } from "../parts/button";

@@ -5,7 +5,7 @@ import { useEffect, useMemo, useState } from "react";
 import { recipeInput } from "../../core/adaptation";
 import { evaluatePoint } from "../../core/evaluate";
 import { findings, type Rule } from "../../core/models/diet";
-import { readRecipe, type Recipe } from "../../core/recipe";
+import { type Recipe } from "../../core/recipe";
 import { judgedLines, limitProperty } from "../../core/substitution";
 import { LIMIT_NAMES, type DiningTable, type Limit } from "../../core/table";
 import { formatNumber } from "../../core/units";
@@ -13,7 +13,6 @@ import { AmountField } from "../parts/amount-field";
 import { send, why as whyOf } from "../parts/send";
 import { useKitchen } from "../parts/use-kitchen";
 import { Go } from "../shell/go";
-import { useHousehold } from "../shell/household";
 import { failed } from "../shell/messages";
 
 interface Beside {

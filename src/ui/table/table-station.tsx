@@ -1,28 +1,15 @@
 "use client";
 
 import { openRecipe, openTable } from "../../core/kitchen";
-import { useMemo } from "react";
+import { Suspense, useMemo } from "react";
 import { TREE_NUTS } from "../../core/food";
-import { readRecipe, type Recipe } from "../../core/recipe";
-import { cautionInput, cautionsFor, mistakes, saidClaims, vesselFindings } from "../../core/cautions";
+import { type Recipe } from "../../core/recipe";
 import { evaluatePoint } from "../../core/evaluate";
 import { findings, baseOf } from "../../core/models/diet";
 import type { FastAhead } from "../../core/calendar";
-import {
-  inOrder,
-  limitFindings,
-  limitProperty,
-  partedPortions,
-  ruleMeetings,
-  standingOf,
-  judgedLines,
-  listedIn,
-  problemFor,
-  stepFindings,
-} from "../../core/substitution";
+import { inOrder, limitFindings, limitProperty, judgedLines, listedIn, stepFindings } from "../../core/substitution";
 import { LIMIT_IDS, onDay, whoseRules, type DiningTable, type Eater } from "../../core/table";
 import { formatNumber, temperatureText } from "../../core/units";
-import { NO_EQUIPMENT } from "../../core/household";
 import { AmountField } from "../parts/amount-field";
 import { Choice } from "../parts/choice";
 import { useKitchen } from "../parts/use-kitchen";
@@ -35,15 +22,12 @@ import { PageHead } from "../shell/shell";
 import { stationsOf } from "../shell/stations";
 import { StationThread } from "../shell/thread";
 import { useDocument } from "../shell/use-document";
-import { AlsoMind } from "./also-mind";
 import { Besides } from "./besides";
 import { ServingDay } from "./fasting-days";
 import { LimitWishes, Wish } from "./limit-wishes";
+import { MeansPanel } from "./means-panel";
 import { groupsOf, RuleWishes, usualRule } from "./rule-wishes";
 import { Seats } from "./seats";
-import { Findings, KeptHere, Meetings, Parted } from "./what-it-means";
-
-const MOST_MISTAKEN = 4;
 
 interface TableStationProps {
   readonly id: string;
@@ -68,9 +52,9 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
   const edited = useDocument(`/api/recipes/${id}/table`, given, same, same);
   useUndoKeys(edited);
   const { present: table, set, undo, redo } = edited;
-  const { units, equipment = NO_EQUIPMENT, schools = {} } = useHousehold();
+  const { units, schools = {} } = useHousehold();
   const kitchen = useKitchen();
-  const { reference, rules, diets, cautions, lookAlikes, books, retention } = kitchen;
+  const { reference, rules, diets } = kitchen;
   const read = useMemo(() => openRecipe(recipe, kitchen), [recipe, kitchen]);
 
   const wishes = useMemo(() => {
@@ -88,24 +72,10 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
   const problem = useMemo(() => openTable(read, table, kitchen), [read, table, kitchen]);
   const found = useMemo(() => inOrder([...findings(judgedLines(read), problem.rules), ...limitFindings(problem)], problem.order), [read, problem]);
   const inSteps = useMemo(() => stepFindings(read, listedIn(read), problem.rules), [read, problem]);
-  const parted = useMemo(() => partedPortions(read, standingOf(problem, null), problem.rules), [read, problem]);
-  const meetings = useMemo(() => ruleMeetings(problem), [problem]);
-  const mind = useMemo(() => {
-    const known = read.lines.map(({ food, grams }) => ({ food, grams }));
-    const unweighed = judgedLines(read).flatMap(({ food }) => (food && !known.some((each) => each.food.id === food.id) ? [{ food, grams: 0 }] : []));
-    const input = cautionInput(read, [...known, ...unweighed], read.recipe.servings, [...read.ledger.pressedIn.keys()]);
-    return {
-      cautions: cautionsFor({ ...input, table }, cautions),
-      vessels: vesselFindings(read, table.servings / read.recipe.servings, table.serve === "chilled", equipment, problem.rules),
-      mistaken: mistakes(read, table, lookAlikes, reference, problem.rules).slice(0, MOST_MISTAKEN),
-    };
-  }, [read, table, cautions, lookAlikes, reference, equipment, problem]);
-  const said = useMemo(() => saidClaims(read, { rules, books, retention, constants: reference.constants }), [read, rules, books, retention, reference]);
   const figures = useMemo(() => evaluatePoint(problem, reference.constants), [problem, reference]);
   const serving = Object.fromEntries(
     LIMIT_IDS.map((limit) => [limit, figures[limitProperty(table.limits.find((each) => each.id === limit) ?? { id: limit, most: 0, school: "uk" })].value]),
   );
-  const ruleNames = useMemo(() => new Map(problem.rules.map((rule) => [rule.id, rule.name] as const)), [problem]);
 
   return (
     <>
@@ -204,26 +174,9 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
           </div>
           <Besides here={id} table={table} given={besides} rules={problem.rules} serving={serving} onTable={(part, key) => set({ ...table, ...part }, key)} />
         </div>
-        <aside className="lg:crease-l p-4 md:p-5 grid gap-6 content-start" aria-label="What breaks which wish">
-          <KeptHere table={table} rules={problem.rules} whose={whose} onRemove={toggle} />
-          <section aria-labelledby="means-title">
-            <h2 id="means-title" className="t-h2">
-              What that means for this sweet
-            </h2>
-            {found.length + inSteps.length === 0 ? (
-              <p className="t-ledger text-ink2 rule-t mt-2 pt-2">
-                {table.rules.length + table.limits.length === 0
-                  ? "Nothing is asked of it yet. Choose above what this table leaves out."
-                  : "As handed down, it breaks none of these."}
-              </p>
-            ) : (
-              <Findings found={found} inSteps={inSteps} read={read} whose={whose} today={today} />
-            )}
-          </section>
-          <Parted portions={parted} read={read} whose={whose} />
-          <Meetings meetings={meetings} whose={whose} />
-          <AlsoMind {...mind} said={said} names={ruleNames} whose={whose} />
-        </aside>
+        <Suspense>
+          <MeansPanel read={read} problem={problem} table={table} found={found} inSteps={inSteps} whose={whose} today={today} onRemove={toggle} />
+        </Suspense>
       </main>
     </>
   );
