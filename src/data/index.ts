@@ -1,7 +1,7 @@
 export { completeTraits, FAMILY_DENSITY } from "./foods";
 export { NAMED_ONLY } from "./foods/named-only";
 export { LOOK_ALIKES } from "./foods/look-alikes";
-export { DIETS, RULES } from "./diet-rules";
+export { RULES } from "./diet-rules";
 export { SUBSTITUTION } from "./substitution";
 export { CAUTIONS } from "./cautions";
 export { HANDLING } from "./handling";

@@ -1,4 +1,4 @@
-export { AMOUNTS, describeAmount, PROPERTIES, PROPERTY_IDS, propertyOf, type Amount, type Property, type PropertyId } from "./properties";
+export { AMOUNTS, describeAmount, PROPERTIES, PROPERTY_IDS, propertyOf, type Amount, type PropertyId } from "./properties";
 export { evaluate, evaluatePoint, type Evaluation, type EvaluationInput, type Figures } from "./evaluate";
 export { explain } from "./explain";
 export { proposeAmount } from "./propose-amount";

@@ -75,16 +75,19 @@ export function kitchensOver(tables: ShippedTables): (sources: KitchenSources) =
   const kitchenOf = kept((foods: Reference["foods"]) =>
     kept((constants: Reference["constants"]) =>
       kept((rules: ReturnType<typeof rulesOf>) =>
-        kept((household: Household): Kitchen => ({
-          ...shared,
-          ...rules,
-          pantryTables,
-          reference: { ...reference, foods, constants },
-          household,
-          get reading(): ReadingContext {
-            return { foods, ...indexOf(foods), familyDensity, measures: household.measures, tables: pantryTables };
-          },
-        })),
+        kept((household: Household): Kitchen => {
+          let reading: ReadingContext | null = null;
+          return {
+            ...shared,
+            ...rules,
+            pantryTables,
+            reference: { ...reference, foods, constants },
+            household,
+            get reading(): ReadingContext {
+              return (reading ??= { foods, ...indexOf(foods), familyDensity, measures: household.measures, tables: pantryTables });
+            },
+          };
+        }),
       ),
     ),
   );

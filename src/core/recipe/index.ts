@@ -7,7 +7,6 @@ export {
   type ComponentUse,
   type LineChoice,
   type LineId,
-  type PartId,
   type StepId,
   type Recipe,
   type RecipeComponent,
@@ -22,8 +21,8 @@ export { type LedgerProblem } from "./walk";
 export { ratiosFor } from "./ratios";
 export { writersCup } from "./writers-cup";
 export { type ReadStepWithTakes, type ReadTake } from "./read-steps";
-export { createFoodMatcher, type FoodMatcher } from "./match-food";
-export { createFoodFinder, type Beside, type FoodFinder } from "./named-foods";
+export { createFoodMatcher } from "./match-food";
+export { createFoodFinder, type Beside } from "./named-foods";
 export { type LineReading, type ReadingContext } from "./read-line";
 export { readRecipeText, readServings, type PasteProblem } from "./read-text";
 export { overLimits, RECIPE_LIMITS, STORED_RECIPE_LIMITS, type RecipeLimits } from "./limits";

@@ -11,7 +11,6 @@ import { useDraft } from "../parts/use-draft";
 import { useUndoKeys } from "../parts/use-history";
 import { useKitchen } from "../parts/use-kitchen";
 import { useHouseRulesDocument } from "../shell/house-rules";
-import { useHousehold } from "../shell/household";
 import { failed, toast } from "../shell/messages";
 import { Go } from "../shell/go";
 import { PageHead } from "../shell/shell";
@@ -41,8 +40,7 @@ export function RulePage({ given, fresh, from }: RulePageProps) {
   useUndoKeys(draft);
   const { present: rule, set, undo, redo, forget } = draft;
   const kitchen = useKitchen();
-  const { measures } = useHousehold();
-  const context = useMemo(() => kitchen.reading, [kitchen, measures]);
+  const context = kitchen.reading;
   const { foods } = kitchen.reference;
   const others = useMemo(() => [...kitchen.rules.values()].filter(({ id }) => !id.includes("/")), [kitchen]);
   const plants = useMemo(() => plantNames(foods.values()), [foods]);

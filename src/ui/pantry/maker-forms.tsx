@@ -5,7 +5,6 @@ import { AmountField } from "../parts/amount-field";
 import { Choice } from "../parts/choice";
 import { FoodPicker } from "../parts/food-picker";
 import { useKitchen } from "../parts/use-kitchen";
-import { useHousehold } from "../shell/household";
 import { Finished, FoodSelect, problemOf, Row, type FormProps, type Of } from "./maker-form-parts";
 import { MilkForm } from "./maker-milk-form";
 import { CaramelForm, SyrupForm } from "./maker-sweet-forms";
@@ -71,7 +70,6 @@ function PasteForm({ making, tables, foods, problems, onChange }: Of<"paste">) {
 
 function RoastForm({ making, tables, foods, problems, onChange }: Of<"roast">) {
   const kitchen = useKitchen();
-  const { measures } = useHousehold();
   return (
     <>
       <Row label={foods.get(making.flour)?.name ?? "A flour"}>
@@ -105,7 +103,6 @@ function RoastForm({ making, tables, foods, problems, onChange }: Of<"roast">) {
 
 function MixtureForm({ making, foods, problems, onChange }: Of<"mixture">) {
   const kitchen = useKitchen();
-  const { measures } = useHousehold();
   return (
     <>
       {making.parts.map(({ foodId, grams }, i) => (
