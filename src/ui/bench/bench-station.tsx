@@ -34,7 +34,6 @@ import { Go } from "../shell/go";
 import { SaveNotice } from "../shell/save-notice";
 import { useSaving } from "../shell/saving";
 import { PageHead } from "../shell/shell";
-import { stationsOf } from "../shell/stations";
 import { StationThread } from "../shell/thread";
 import { useDocument } from "../shell/use-document";
 import { BeamsPanel } from "./beams-panel";
@@ -168,7 +167,7 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
   return (
     <WorkingProvider constants={constants}>
       <PageHead title={view.read.recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
-        <StationThread recipeId={id} here="swap" stations={stationsOf(view.read, table, { state: fit, settled: true })} />
+        <StationThread recipeId={id} here="swap" of={{ read: view.read, table, bench: fit }} />
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px] lg:grid-rows-[auto_1fr] pb-20 md:pb-0">
         <div className="p-4 pb-0 md:pt-2 md:px-5 min-w-0">

@@ -17,7 +17,6 @@ import { toast } from "../shell/messages";
 import { usePantryDocument } from "../shell/pantry";
 import { SaveNotice } from "../shell/save-notice";
 import { PageHead } from "../shell/shell";
-import { stationsOf } from "../shell/stations";
 import { StationThread } from "../shell/thread";
 import { useDocument } from "../shell/use-document";
 import { FigureSheet } from "./figure-sheet";
@@ -32,7 +31,8 @@ export interface RecipeStationProps {
   readonly id: string;
   readonly recipe: Revised<Recipe>;
   readonly table: Revised<DiningTable>;
-  readonly swapState: { readonly state: string; readonly settled: boolean };
+  /** What is known of what lies on the bench, in few words; null where nothing does. */
+  readonly bench: string | null;
 }
 
 /** As it is written today: what an older window left unsaved may have steps as plain sentences. */
@@ -43,7 +43,7 @@ const MOST_NAME = 60;
 const named = (recipe: Recipe): Recipe | null => (recipe.title.trim() === "" ? null : recipe);
 
 /** The Recipe station: the sweet as handed down, each line read into a food and grams, its figures beside it. */
-export function RecipeStation({ id, recipe: given, table: givenTable, swapState }: RecipeStationProps) {
+export function RecipeStation({ id, recipe: given, table: givenTable, bench }: RecipeStationProps) {
   const edited = useDocument(`/api/recipes/${id}`, given, opened, named);
   useUndoKeys(edited);
   useFoodPickerSoon();
@@ -81,7 +81,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, swapState 
   return (
     <WorkingProvider constants={constants}>
       <PageHead title={recipe.title || "Untitled"} line={`As handed down, ${recipe.servings} servings`}>
-        <StationThread recipeId={id} here="recipe" stations={stationsOf(read, table, swapState)} />
+        <StationThread recipeId={id} here="recipe" of={{ read, table, bench }} />
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
         <div className="p-4 md:p-5 min-w-0">

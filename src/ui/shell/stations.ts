@@ -1,19 +1,39 @@
 import type { ReadRecipe } from "../../core/recipe";
 import type { DiningTable } from "../../core/table";
-import type { Station } from "./thread";
 
-/** The stations that there are, each with its one-line state. */
-export function stationsOf(read: ReadRecipe, table: DiningTable, swap: { readonly state: string; readonly settled: boolean }): Station[] {
-  const wishes = table.rules.length + table.limits.length;
-  const asked = read.unresolved.length;
-  return [
-    {
-      id: "table",
-      name: "Table",
-      state: wishes === 0 ? "not set" : `${wishes} ${wishes === 1 ? "wish" : "wishes"}, ${table.servings} servings`,
-      settled: wishes > 0,
-    },
-    { id: "recipe", name: "Recipe", state: asked > 0 ? `${asked} to ask` : `${read.lines.length} lines`, settled: asked === 0 },
-    { id: "swap", name: "Swap", ...swap },
-  ];
+/** What a sweet's stations tell their lines from. */
+export interface StationSource {
+  readonly read: ReadRecipe;
+  readonly table: DiningTable;
+  /** What is known of what lies on the bench, in few words; null where nothing does. */
+  readonly bench: string | null;
 }
+
+interface StationRecord {
+  readonly id: string;
+  readonly name: string;
+  /** Its one-line state: "9 lines, 1 to ask". */
+  readonly state: (of: StationSource) => string;
+  readonly settled: (of: StationSource) => boolean;
+}
+
+const wishes = ({ table }: StationSource) => table.rules.length + table.limits.length;
+const asked = ({ read }: StationSource) => read.unresolved.length;
+
+/** The stations of a sweet, in their order: each has a page of its name under the sweet's. */
+export const STATIONS = [
+  {
+    id: "table",
+    name: "Table",
+    state: (of) => (wishes(of) === 0 ? "not set" : `${wishes(of)} ${wishes(of) === 1 ? "wish" : "wishes"}, ${of.table.servings} servings`),
+    settled: (of) => wishes(of) > 0,
+  },
+  {
+    id: "recipe",
+    name: "Recipe",
+    state: (of) => (asked(of) > 0 ? `${asked(of)} to ask` : `${of.read.lines.length} lines`),
+    settled: (of) => asked(of) === 0,
+  },
+  { id: "swap", name: "Swap", state: ({ bench }) => bench ?? "to come", settled: ({ bench }) => bench !== null },
+] as const satisfies readonly StationRecord[];
+export type StationId = (typeof STATIONS)[number]["id"];

@@ -5,42 +5,33 @@ import { useCallback } from "react";
 import { Go, OnTheWay } from "./go";
 import { useKeys, useKeysOn } from "./keys";
 import { useSaving } from "./saving";
-
-export type StationId = "table" | "recipe" | "swap";
-
-export interface Station {
-  readonly id: StationId;
-  readonly name: string;
-  /** Its one-line state: "9 lines, 1 to ask". */
-  readonly state: string;
-  readonly settled: boolean;
-}
+import { STATIONS, type StationId, type StationSource } from "./stations";
 
 /** The stations as a thread: done, here, to come. Leaving one waits until what was typed is saved. */
-export function StationThread({ recipeId, here, stations }: { readonly recipeId: string; readonly here: StationId; readonly stations: readonly Station[] }) {
+export function StationThread({ recipeId, here, of }: { readonly recipeId: string; readonly here: StationId; readonly of: StationSource }) {
   const router = useRouter();
   const { flush } = useSaving();
   const [keysOn] = useKeysOn();
   const onKey = useCallback(
     (key: string) => {
-      const at = stations.findIndex(({ id }) => id === here);
-      const to = key === "[" ? stations[at - 1] : key === "]" ? stations[at + 1] : undefined;
+      const at = STATIONS.findIndex(({ id }) => id === here);
+      const to = key === "[" ? STATIONS[at - 1] : key === "]" ? STATIONS[at + 1] : undefined;
       if (to) void flush().then(() => router.push(`/recipes/${recipeId}/${to.id}`));
       return to !== undefined;
     },
-    [router, flush, recipeId, here, stations],
+    [router, flush, recipeId, here],
   );
   useKeys(keysOn, onKey);
   return (
     <nav aria-label="Stations" className="no-print w-full lg:w-auto">
       <ol className="flex">
-        {stations.map((station, i) => {
+        {STATIONS.map((station, i) => {
           const href = `/recipes/${recipeId}/${station.id}`;
           const current = station.id === here;
-          const dashed = !(stations[i + 1]?.settled ?? false);
+          const dashed = !(STATIONS[i + 1]?.settled(of) ?? false);
           return (
             <li key={station.id} className="relative flex-1 lg:flex-none lg:w-[118px]">
-              {i < stations.length - 1 && (
+              {i < STATIONS.length - 1 && (
                 <span aria-hidden="true" className={`absolute top-[11px] left-1/2 w-full border-t-2 ${dashed ? "border-dashed border-edge" : "border-ink"}`} />
               )}
               <Go
@@ -52,12 +43,12 @@ export function StationThread({ recipeId, here, stations }: { readonly recipeId:
                   <path
                     d="M10 1.500 18.500 10 10 18.500 1.500 10Z"
                     strokeWidth="2"
-                    className={current ? "fill-saffron-fill stroke-ink" : station.settled ? "fill-ink stroke-ink" : "fill-ground stroke-edge"}
+                    className={current ? "fill-saffron-fill stroke-ink" : station.settled(of) ? "fill-ink stroke-ink" : "fill-ground stroke-edge"}
                     transform={current ? "" : "translate(3 3) scale(.7)"}
                   />
                 </svg>
                 <span className={`text-[14px] ${current ? "font-[640]" : "font-[480]"}`}>{station.name}</span>
-                <span className="t-small text-ink2">{station.state}</span>
+                <span className="t-small text-ink2">{station.state(of)}</span>
                 <OnTheWay />
               </Go>
             </li>

@@ -19,7 +19,6 @@ import { latest, type Revised } from "../shell/documents";
 import { useHousehold } from "../shell/household";
 import { SaveNotice } from "../shell/save-notice";
 import { PageHead } from "../shell/shell";
-import { stationsOf } from "../shell/stations";
 import { StationThread } from "../shell/thread";
 import { useDocument } from "../shell/use-document";
 import { Besides } from "./besides";
@@ -33,7 +32,8 @@ interface TableStationProps {
   readonly id: string;
   readonly recipe: Revised<Recipe>;
   readonly table: Revised<DiningTable>;
-  readonly swapState: { readonly state: string; readonly settled: boolean };
+  /** What is known of what lies on the bench, in few words; null where nothing does. */
+  readonly bench: string | null;
   /** Who is named in the household. */
   readonly eaters: readonly Eater[];
   /** Fasting days of the next weeks; null while the household has named no place. */
@@ -47,7 +47,7 @@ interface TableStationProps {
 const same = (table: DiningTable): DiningTable => table;
 
 /** The Table station: who eats, on what day, how much of it; the one set of rules that comes to, and what that means for this sweet. */
-export function TableStation({ id, recipe: givenRecipe, table: given, swapState, eaters, ahead, besides, today }: TableStationProps) {
+export function TableStation({ id, recipe: givenRecipe, table: given, bench, eaters, ahead, besides, today }: TableStationProps) {
   const recipe = useMemo(() => latest(`/api/recipes/${id}`, givenRecipe).document, [id, givenRecipe]);
   const edited = useDocument(`/api/recipes/${id}/table`, given, same, same);
   useUndoKeys(edited);
@@ -80,7 +80,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, swapState,
   return (
     <>
       <PageHead title={recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
-        <StationThread recipeId={id} here="table" stations={stationsOf(read, table, swapState)} />
+        <StationThread recipeId={id} here="table" of={{ read, table, bench }} />
       </PageHead>
       <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
         <div className="p-4 md:p-5 grid gap-7 content-start">

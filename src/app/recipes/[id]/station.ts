@@ -19,6 +19,6 @@ const stationOf = cache(async (id: string) => {
     recipe: { document: stored.recipe, revision: stored.revision },
     table,
     bench,
-    swapState: { state: bench.document ? "on the bench" : "to come", settled: bench.document !== null },
+    onBench: bench.document ? "on the bench" : null,
   };
 });

@@ -49,7 +49,10 @@ export function glycaemicLoadPerGram(food: Food, composition: ArrayLike<number>,
   return (gi * (composition[INDEX.availableCarbohydrate] ?? 0)) / 10_000;
 }
 
-const SUMS: Readonly<Partial<Record<keyof NutritionTotals, readonly number[]>>> = {
+/** Amounts that are more than a sum of nutrients. */
+type Weighed = "energy" | "freeSugarsWho" | "freeSugarsUk" | "addedSugars" | "glycaemicLoad";
+/** Those that are sums: of which. */
+const SUMS: Readonly<Record<Exclude<keyof NutritionTotals, Weighed>, readonly number[]>> = {
   protein: [INDEX.protein],
   fat: [INDEX.fat],
   saturatedFat: [INDEX.saturatedFat],
@@ -70,7 +73,7 @@ export const amountNutrients = (amount: keyof NutritionTotals): readonly Nutrien
     ? ENERGY_NUTRIENTS
     : amount === "glycaemicLoad"
       ? ["availableCarbohydrate"]
-      : (SUMS[amount] ?? SUGAR_INDICES).flatMap((index) => NUTRIENTS[index] ?? []);
+      : (amount in SUMS ? SUMS[amount as keyof typeof SUMS] : SUGAR_INDICES).flatMap((index) => NUTRIENTS[index] ?? []);
 
 /** What a gram of a food brings of one amount of nutrition: g, minerals mg, energy kJ, glycaemic load. */
 export function amountPerGram(amount: keyof NutritionTotals, food: Food, composition: ArrayLike<number>, constants: NutritionConstants): number {
@@ -86,7 +89,7 @@ export function amountPerGram(amount: keyof NutritionTotals, food: Food, composi
     case "glycaemicLoad":
       return glycaemicLoadPerGram(food, composition, constants);
     default:
-      return sumOf(composition, SUMS[amount] ?? []) / 100;
+      return sumOf(composition, SUMS[amount]) / 100;
   }
 }
 

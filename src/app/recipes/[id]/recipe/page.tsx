@@ -4,6 +4,6 @@ import { loadStation, type StationParams } from "../station";
 export const generateMetadata = async (parameters: StationParams) => ({ title: `${(await loadStation(parameters)).recipe.document.title}, recipe` });
 
 export default async function Page(parameters: StationParams) {
-  const { id, recipe, table, swapState } = await loadStation(parameters);
-  return <RecipeStation key={id} id={id} recipe={recipe} table={table} swapState={swapState} />;
+  const { id, recipe, table, onBench } = await loadStation(parameters);
+  return <RecipeStation key={id} id={id} recipe={recipe} table={table} bench={onBench} />;
 }

@@ -8,14 +8,14 @@ export const generateMetadata = async (parameters: StationParams) => ({ title: `
 
 export default async function Page(parameters: StationParams) {
   const now = new Date().getTime();
-  const [{ id, recipe, table, swapState }, ahead, eaters] = await Promise.all([loadStation(parameters), fastsAhead(now), getEaters()]);
+  const [{ id, recipe, table, onBench }, ahead, eaters] = await Promise.all([loadStation(parameters), fastsAhead(now), getEaters()]);
   return (
     <TableStation
       key={id}
       id={id}
       recipe={recipe}
       table={table}
-      swapState={swapState}
+      bench={onBench}
       eaters={eaters.document.eaters}
       ahead={ahead}
       today={ahead?.today ?? new Date(now).toISOString().slice(0, 10)}
