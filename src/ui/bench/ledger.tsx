@@ -116,20 +116,20 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
   const breaks = brokenRule(row, view);
   return (
     <li className={`border-b border-line isolate ${open ? "bg-pressed" : ""}`} data-row={row.line ?? "new"} data-change={row.change}>
-      <div className={`grid grid-cols-[minmax(0,1fr)_auto_auto] ${COLUMNS} gap-x-2 px-3 items-center md:h-[29px] py-1.5 md:py-0`}>
-        <span className="t-ledger text-ink2 md:text-ink truncate" title={oldName}>
+      <div className={`grid grid-cols-[minmax(0,1fr)_auto_auto] ${COLUMNS} gap-x-2 px-3 items-center md:min-h-[29px] py-1.5 md:py-0`}>
+        <span className="t-ledger text-ink2 md:text-ink leading-tight" title={oldName}>
           {oldName || <span className="md:hidden">Added</span>}
         </span>
         <span className="t-figure text-ink2 text-right t-frac truncate">{oldMeasure}</span>
         <span className="t-figure text-right">{source ? formatGrams(source.grams) : ""}</span>
         <span
-          className="order-last md:order-none col-span-3 md:col-span-1 md:bg-ground md:h-[29px] md:-my-px flex items-center gap-1.5 md:pl-2 t-small md:max-lg:[font-stretch:80%] min-w-0"
+          className="order-last md:order-none col-span-3 md:col-span-1 md:bg-ground md:self-stretch md:-my-px flex items-center gap-1.5 md:pl-2 t-small md:max-lg:[font-stretch:80%] min-w-0"
           title={row.why}
         >
           {breaks ? (
             <>
               <WhyMark kind={breaks.ask ? "ask" : "conflict"} />
-              <span className="truncate text-rose">
+              <span className="leading-tight text-rose">
                 {breaks.ask ? "to ask" : "breaks"}: {breaks.short}
               </span>
             </>
@@ -138,18 +138,18 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
             row.change !== "amount" && (
               <>
                 <WhyMark kind={row.change} />
-                <span className="truncate">{row.why}</span>
+                <span className="leading-tight">{row.why}</span>
               </>
             )
           )}
-          {!breaks && row.change === "amount" && <span className="truncate text-ink2">{row.why}</span>}
+          {!breaks && row.change === "amount" && <span className="leading-tight text-ink2">{row.why}</span>}
         </span>
         <span className="min-w-0 flex items-center">
           <button
             type="button"
             onClick={onOpen}
             aria-expanded={open}
-            className={`truncate text-left min-h-11 md:min-h-[27px] max-w-full ${row.food && !asIs && row.change !== "amount" ? "t-new" : "t-ledger"}`}
+            className={`leading-tight text-left min-h-11 md:min-h-[27px] max-w-full ${row.food && !asIs && row.change !== "amount" ? "t-new" : "t-ledger"}`}
             title={row.food?.name ?? "left out"}
           >
             {row.food ? (
