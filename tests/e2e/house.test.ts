@@ -125,17 +125,6 @@ describe("a newcomer with the keyboard alone", () => {
   });
 });
 
-describe("the code of a page", () => {
-  it("is compiled beside the page, and started in parts that Next waits for", async () => {
-    await goto("/recipes");
-    await heard(session.page);
-    const files = await session.page.locator("script[src]").evaluateAll((all) => all.map((each) => (each as HTMLScriptElement).src));
-    expect(files.length).toBeGreaterThan(3);
-    for (const file of files) expect(await (await fetch(file)).text()).toMatch(/^\/\/# allFunctionsCalledOnLoad\n/);
-    expect(await session.page.locator("head > script:not([src]):empty").count()).toBe(2);
-  });
-});
-
 describe("a newcomer with one thumb", () => {
   beforeEach(async () => {
     await session.open(PHONE);
