@@ -88,7 +88,7 @@ describe("what is not saved yet", () => {
     await title(session.page).fill("Phirni that waited");
     await session.page.getByRole("alert").getByText("Not saved").waitFor();
     await session.page.unroute("**/api/recipes/**");
-    await session.page.getByText("Saved: what had waited was sent by itself.").waitFor({ timeout: 20_000 });
+    await session.page.getByText("Saved: what had waited was sent by itself.").waitFor({ timeout: 60_000 });
     await saved(session.page);
   });
 
@@ -118,7 +118,7 @@ describe("what is not saved yet", () => {
     await button("Show it").click();
     expect([back, await title(session.page).inputValue()].sort()).toEqual(["Named in the first", "Named in the second"]);
     await browser.unroute("**/api/recipes/**");
-    await session.page.getByText("Saved: what had waited was sent by itself.").waitFor({ timeout: 20_000 });
+    await session.page.getByText("Saved: what had waited was sent by itself.").waitFor({ timeout: 60_000 });
   });
 
   it("is seen on another page of the recipe, though that is asked for by its address at once", async () => {

@@ -34,7 +34,7 @@ export async function heard(page: Page): Promise<void> {
 export function startSession(environment: Readonly<Record<string, string>> = {}): Session {
   let contexts: BrowserContext[] = [];
   const watched = (page: Page): Page => {
-    page.setDefaultTimeout(20_000);
+    page.setDefaultTimeout(60_000);
     page.on("pageerror", (error) => session.problems.push(error.message));
     page.on("console", (message) => {
       if (message.type() === "error" && !/Failed to load resource/.test(message.text())) session.problems.push(message.text());
