@@ -15,15 +15,24 @@ const title = (page: Page) => page.getByLabel("Title");
 const saved = (page: Page) => page.getByText("Saved", { exact: true }).waitFor();
 const RECIPE = "/recipes/demo-2/recipe";
 
+/** Opens a page whose code waits until it is let come, and then until it hears. */
+async function beforeItHears(path: string): Promise<() => Promise<void>> {
+  let release: () => void = () => undefined;
+  const held = new Promise<void>((resolve) => (release = resolve));
+  await session.page.route("**/*.js", async (route) => {
+    await held;
+    await route.continue();
+  });
+  await session.page.goto(`${session.app.address}${path}`, { waitUntil: "domcontentloaded" });
+  return async () => {
+    release();
+    await heard(session.page);
+  };
+}
+
 describe("what is done before the page hears", () => {
   it("stays where it was typed, and does no half of a thing where it was pressed", async () => {
-    let release: () => void = () => undefined;
-    const held = new Promise<void>((resolve) => (release = resolve));
-    await session.page.route("**/*.js", async (route) => {
-      await held;
-      await route.continue();
-    });
-    await session.page.goto(`${session.app.address}/recipes/demo-1/table`, { waitUntil: "domcontentloaded" });
+    const hear = await beforeItHears("/recipes/demo-1/table");
     const vegan = session.page.getByRole("checkbox", { name: /^Vegan/ });
     const before = await vegan.isChecked();
     const servings = session.page.getByLabel("Servings for this table");
@@ -31,8 +40,7 @@ describe("what is done before the page hears", () => {
     await session.page.getByText("Vegan", { exact: true }).click();
     await servings.fill("7");
     await servings.fill(other);
-    release();
-    await heard(session.page);
+    await hear();
     await saved(session.page);
     expect(await servings.inputValue()).toBe(other);
     expect(await vegan.isChecked()).toBe(before);
@@ -40,23 +48,20 @@ describe("what is done before the page hears", () => {
     expect(await servings.inputValue()).toBe(other);
     expect(await vegan.isChecked()).toBe(before);
   });
-  it("stays in a recipe's title, its lines and its kind", async () => {
-    let release: () => void = () => undefined;
-    const held = new Promise<void>((resolve) => (release = resolve));
-    await session.page.route("**/*.js", async (route) => {
-      await held;
-      await route.continue();
-    });
-    await session.page.goto(`${session.app.address}/recipes/demo-3/recipe`, { waitUntil: "domcontentloaded" });
+  it("stays in every field that somebody typed into, and not where the browser put something back", async () => {
+    const hear = await beforeItHears("/recipes/demo-3/recipe");
+    const line = session.page.getByLabel("Ingredient line, as written");
+    const second = await line.nth(1).inputValue();
     await title(session.page).fill("Typed before");
-    const line = session.page.locator("[data-line] input").first();
-    await line.fill("120 g semolina");
-    release();
-    await heard(session.page);
+    await line.first().fill("120 g semolina");
+    await line.nth(1).evaluate((field: HTMLInputElement) => (field.value = "900 g put back by the browser"));
+    await hear();
     await saved(session.page);
+    expect(await line.nth(1).inputValue()).toBe(second);
     await goto("/recipes/demo-3/recipe");
     expect(await title(session.page).inputValue()).toBe("Typed before");
-    expect(await line.inputValue()).toBe("120 g semolina");
+    expect(await line.first().inputValue()).toBe("120 g semolina");
+    expect(await line.nth(1).inputValue()).toBe(second);
   });
 });
 
