@@ -4,6 +4,7 @@ const room = (name) => `^(?:tests/fixtures/layers/)?src/${name}/`;
 const core = (...names) => `${CORE}(${names.join("|")})/`;
 const below = {
   numeric: [],
+  merge: [],
   units: ["numeric"],
   food: ["numeric", "units"],
   household: ["numeric", "units"],

@@ -96,6 +96,8 @@ const REVISION_COLUMNS = [
   ["adaptation", "table_revision"],
   ["adaptation", "bench_revision"],
   ["setting", "revision"],
+  ["collection", "revision"],
+  ["stock", "revision"],
 ] as const;
 
 /** The highest revision of anything that is there; 0 where there is nothing. */

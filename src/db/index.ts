@@ -13,6 +13,7 @@ export * from "./recipes";
 export * from "./adaptations";
 export * from "./versions";
 export * from "./settings";
+export * from "./collections";
 export * from "./deleted";
 export * from "./kitchen";
 export * from "./uses";

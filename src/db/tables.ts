@@ -1,5 +1,15 @@
 /** All tables that hold what people made, those that others point to first. */
 export const TABLES = [
+  ["eater", "id"],
+  ["own_food", "id"],
+  ["weighing", "id"],
+  ["price", "id"],
+  ["pressing", "id"],
+  ["food_name", "id"],
+  ["own_rule", "id"],
+  ["rule_answer", "id"],
+  ["stock", "id"],
+  ["collection", "name"],
   ["recipe", "id"],
   ["adaptation", "recipe_id"],
   ["version", "id"],

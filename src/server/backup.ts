@@ -5,6 +5,7 @@ import * as db from "../db";
 import { dataFolder, getDatabase } from "./database";
 import { ajv, MOST_REVISION, schemaErrors } from "./door";
 import { Refusal } from "./problem-details";
+import { HOUSEHOLD_KEY } from "./kitchen-sources";
 import { validatePantry } from "./pantry-schema";
 import { validateEaters, validateHousehold, validateHouseRules } from "./household-schema";
 import { BENCH_SCHEMA, validateStoredRecipe, validateTable, VERSION_LIMITS } from "./schemas";
@@ -159,6 +160,21 @@ const counted = { ...revision, minimum: 1 } as const;
 const row = (properties: Record<string, object>) => ({ type: "object", additionalProperties: false, required: Object.keys(properties), properties });
 const orNull = (schema: unknown) => ({ anyOf: [schema as object, { type: "null" }] });
 
+const person = orNull(text);
+const day = { type: "string", pattern: "^\\d{4}-\\d{2}-\\d{2}$" } as const;
+const MOST_KEY = 1000;
+/** A row of a list, whose things are as the list's own schema has them. */
+const listed = ({ schema }: ValidateFunction, list: string) =>
+  ajv.compile(
+    row({
+      id: { ...text, maxLength: MOST_KEY },
+      place: { type: "integer", minimum: 0 },
+      document: (schema as { readonly properties: Readonly<Record<string, { readonly items: object }>> }).properties[list]?.items ?? false,
+      written_at: timeOrNull,
+      person_id: person,
+    } as Record<string, object>),
+  );
+
 const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
   recipe: ajv.compile(
     row({
@@ -169,6 +185,7 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
       created_at: time,
       updated_at: time,
       deleted_at: timeOrNull,
+      person_id: person,
     }),
   ),
   adaptation: ajv.compile(
@@ -179,6 +196,7 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
       bench: orNull(BENCH_SCHEMA),
       bench_revision: revision,
       updated_at: time,
+      person_id: person,
     }),
   ),
   version: ajv.compile(
@@ -193,17 +211,38 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
       parent_id: orNull(text),
       why: { type: "string", maxLength: VERSION_LIMITS.why },
       whom: { type: "string", maxLength: VERSION_LIMITS.whom },
+      person_id: person,
     }),
   ),
-  bench_state: ajv.compile(row({ recipe_id: text, revision: counted, bench: BENCH_SCHEMA, replaced_at: time })),
-  recipe_revision: ajv.compile(row({ recipe_id: text, revision: counted, document: validateStoredRecipe.schema as object, replaced_at: time })),
+  bench_state: ajv.compile(row({ recipe_id: text, revision: counted, bench: BENCH_SCHEMA, replaced_at: time, person_id: person })),
+  recipe_revision: ajv.compile(
+    row({ recipe_id: text, revision: counted, document: validateStoredRecipe.schema as object, replaced_at: time, person_id: person }),
+  ),
   setting: ajv.compile({
-    ...row({ key: text, value: {}, revision: counted }),
-    allOf: Object.entries({ household: validateHousehold, pantry: validatePantry, eaters: validateEaters, "house-rules": validateHouseRules }).map(
-      ([key, { schema }]) => ({
-        if: { type: "object", properties: { key: { const: key } } },
-        then: { type: "object", properties: { value: schema as object } },
-      }),
-    ),
+    ...row({ key: text, value: {}, revision: counted, person_id: person }),
+    if: { type: "object", properties: { key: { const: HOUSEHOLD_KEY } } },
+    then: { type: "object", properties: { value: validateHousehold.schema as object } },
   }),
+  collection: ajv.compile(row({ name: { enum: Object.keys(db.COLLECTIONS) }, revision: counted })),
+  eater: listed(validateEaters, "eaters"),
+  own_food: listed(validatePantry, "foods"),
+  weighing: listed(validatePantry, "weighings"),
+  price: listed(validatePantry, "prices"),
+  pressing: listed(validatePantry, "pressings"),
+  food_name: listed(validatePantry, "names"),
+  own_rule: listed(validateHouseRules, "own"),
+  rule_answer: listed(validateHouseRules, "answers"),
+  stock: ajv.compile(
+    row({
+      id: text,
+      food_id: text,
+      grams: { type: "number", minimum: 0, maximum: 1e9 },
+      got_on: day,
+      use_by: orNull(day),
+      note: { type: "string", maxLength: 1000 },
+      revision: counted,
+      written_at: timeOrNull,
+      person_id: person,
+    }),
+  ),
 };

@@ -2,6 +2,9 @@ import { join } from "node:path";
 import { DEMO_CURRENCY, DEMO_EATERS, DEMO_EQUIPMENT, DEMO_PANTRY, DEMO_PLACE, DEMO_RECIPES } from "../data";
 import { readRecipeText } from "../core/recipe";
 import { USUAL_HOUSEHOLD } from "../core/household";
+import { keyed } from "../core/merge";
+import { PANTRY_KEYS } from "../core/pantry";
+import { EATER_KEYS } from "../core/table";
 import {
   countRecipes,
   forgetDeleted,
@@ -10,6 +13,7 @@ import {
   openDatabase,
   openPostgres,
   readSetting,
+  writeCollection,
   writeSetting,
   type Database,
   type ReplaceableDatabase,
@@ -96,14 +100,15 @@ async function seedOnce(database: Omit<Database, "close">): Promise<void> {
       const writtenAt = number <= DEMO_LATEST ? now - MINUTE_MS * number : now - DAY_MS * DEMO_DAYS_APART * number;
       await insertRecipe(connection, `demo-${number}`, { ...read.value, tags }, new Date(writtenAt).toISOString());
     }
-    await writeSetting(connection, "pantry", DEMO_PANTRY, 0);
+    const at = new Date(now).toISOString();
+    await writeCollection(connection, "pantry", keyed(PANTRY_KEYS, DEMO_PANTRY), 0, at);
     await writeSetting(
       connection,
       "household",
       { ...USUAL_HOUSEHOLD, setUp: true, equipment: DEMO_EQUIPMENT, place: DEMO_PLACE, units: { ...USUAL_HOUSEHOLD.units, currency: DEMO_CURRENCY } },
       0,
     );
-    await writeSetting(connection, "eaters", DEMO_EATERS, 0);
+    await writeCollection(connection, "eaters", keyed(EATER_KEYS, DEMO_EATERS), 0, at);
     await writeSetting(connection, "seeded", true, 0);
   });
 }

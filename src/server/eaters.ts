@@ -1,22 +1,12 @@
-import { cache } from "react";
-import { NO_EATERS, type EatersDocument } from "../core/table";
-import * as db from "../db";
-import { getDatabase } from "./database";
+import { EATER_KEYS } from "../core/table";
+import { saveCollection } from "./collections";
 import { checkedRevised } from "./door";
-import { Refusal } from "./problem-details";
-import { saveRevised, type Revised } from "./revised";
-import { storedSetting } from "./settings";
-import { validateEaters } from "./household-schema";
 import { checkRules } from "./house-rules";
+import { validateEaters } from "./household-schema";
+import { getEaters } from "./kitchen-sources";
+import { Refusal } from "./problem-details";
 
-const KEY = "eaters";
-
-/** Who eats at this household; nobody until somebody is named. */
-export const getEaters = cache(async (): Promise<Revised<EatersDocument>> => {
-  const { value, revision } = await storedSetting(KEY);
-  return { document: validateEaters(value) ? value : NO_EATERS, revision };
-});
-
+/** Saves who eats here; refused whole where two are called alike, or one keeps a rule that there is not. */
 export async function saveEaters(body: unknown): Promise<number> {
   const sent = checkedRevised(validateEaters, body);
   const names = sent.document.eaters.map(({ name }) => name.trim().toLowerCase());
@@ -30,6 +20,5 @@ export async function saveEaters(body: unknown): Promise<number> {
       [{ pointer: `/document/eaters/${twice}/name`, detail: "Each needs a name of their own." }],
     );
   await checkRules(sent.document.eaters.map(({ rules }, i) => ({ pointer: `/document/eaters/${i}/rules`, rules })));
-  const connection = await getDatabase();
-  return saveRevised(sent, "list of eaters", ({ document, revision }) => db.writeSetting(connection, KEY, document, revision), getEaters);
+  return saveCollection("eaters", "list of eaters", EATER_KEYS, sent, getEaters);
 }

@@ -1,14 +1,13 @@
-import { getHouseRules, SOURCE_KEYS } from "./kitchen-sources";
-import { changedVerdicts, copyOf, householdRules, ownRuleProblems, type OwnRule } from "../core/models/diet";
+import { saveCollection } from "./collections";
+import { getEaters, getHouseRules } from "./kitchen-sources";
+import { changedVerdicts, copyOf, HOUSE_RULE_KEYS, householdRules, ownRuleProblems, type OwnRule } from "../core/models/diet";
 import { RULES } from "../data";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { checked, checkedRevised } from "./door";
-import { validateEaters, validateHouseRules, validateTouched } from "./household-schema";
+import { validateHouseRules, validateTouched } from "./household-schema";
 import { getKitchen } from "./kitchen";
 import { Refusal, type ProblemError } from "./problem-details";
-import { saveRevised } from "./revised";
-import { storedSetting } from "./settings";
 
 /** Refuses ids of rules that there are not; `pointer` leads to the list. */
 export async function checkRules(lists: readonly { readonly pointer: string; readonly rules: readonly string[] }[]): Promise<void> {
@@ -23,7 +22,7 @@ export async function checkRules(lists: readonly { readonly pointer: string; rea
 export async function saveHouseRules(body: unknown): Promise<number> {
   const sent = checkedRevised(validateHouseRules, body);
   const { own } = sent.document;
-  const [kitchen, { document: before }, connection] = await Promise.all([getKitchen(), getHouseRules(), getDatabase()]);
+  const [kitchen, { document: before }] = await Promise.all([getKitchen(), getHouseRules()]);
   const { foods } = kitchen.reference;
   const named = [...RULES.values()].filter(({ id }) => !id.includes("/"));
   for (const [i, each] of own.entries()) {
@@ -43,14 +42,14 @@ export async function saveHouseRules(body: unknown): Promise<number> {
         { pointer: "/document/own", detail: `${id} is in use.` },
       ]);
   }
-  return saveRevised(sent, "list of rules", ({ document, revision }) => db.writeSetting(connection, SOURCE_KEYS.house, document, revision), getHouseRules);
+  return saveCollection("house-rules", "list of rules", HOUSE_RULE_KEYS, sent, getHouseRules);
 }
 
 /** Who keeps a rule, and at which recipes' tables, in words. */
 export async function keepersOf(id: string): Promise<string[]> {
   const connection = await getDatabase();
-  const { value } = await storedSetting("eaters");
-  const eaters = validateEaters(value) ? value.eaters.filter(({ rules }) => rules.includes(id)).map(({ name }) => name) : [];
+  const { document } = await getEaters();
+  const eaters = document.eaters.filter(({ rules }) => rules.includes(id)).map(({ name }) => name);
   const tables = await db.tablesWith(connection, [id], 10);
   return [...eaters, ...tables.map(({ title }) => `at the table of ${title}`)];
 }

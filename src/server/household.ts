@@ -1,4 +1,4 @@
-import { getHousehold, SOURCE_KEYS } from "./kitchen-sources";
+import { getHousehold, HOUSEHOLD_KEY } from "./kitchen-sources";
 import * as db from "../db";
 import { getDatabase } from "./database";
 import { checkedPlace } from "../core/calendar";
@@ -17,5 +17,5 @@ export async function saveHousehold(body: unknown): Promise<number> {
       place.error.map(({ field, why }) => ({ pointer: `/document/place/${field}`, detail: why })),
     );
   const connection = await getDatabase();
-  return saveRevised(sent, "household", ({ document, revision }) => db.writeSetting(connection, SOURCE_KEYS.household, document, revision), getHousehold);
+  return saveRevised(sent, "household", ({ document, revision }) => db.writeSetting(connection, HOUSEHOLD_KEY, document, revision), getHousehold);
 }

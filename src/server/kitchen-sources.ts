@@ -2,28 +2,27 @@ import { cache } from "react";
 import { completeHousehold, USUAL_HOUSEHOLD, type Household } from "../core/household";
 import { NO_HOUSE_RULES, type HouseRules } from "../core/models/diet";
 import { EMPTY_PANTRY, type PantryDocument } from "../core/pantry";
-import { validateHouseRules, validateHousehold } from "./household-schema";
+import { NO_EATERS, type EatersDocument } from "../core/table";
+import { getCollection } from "./collections";
+import { validateEaters, validateHouseRules, validateHousehold } from "./household-schema";
 import { validatePantry } from "./pantry-schema";
 import type { Revised } from "./revised";
 import { storedSetting } from "./settings";
 
-/** What a household has told of itself is kept under these keys. */
-export const SOURCE_KEYS = { household: "household", pantry: "pantry", house: "house-rules" } as const;
+/** What a household has told of itself is kept under this key. */
+export const HOUSEHOLD_KEY = "household";
 
 /** The household's measures and units; the usual ones until they are set. */
 export const getHousehold = cache(async (): Promise<Revised<Household>> => {
-  const { value, revision } = await storedSetting(SOURCE_KEYS.household);
+  const { value, revision } = await storedSetting(HOUSEHOLD_KEY);
   return { document: validateHousehold(value) ? completeHousehold(value) : USUAL_HOUSEHOLD, revision };
 });
 
 /** The household's own foods and weighings; none until there are some. */
-export const getPantry = cache(async (): Promise<Revised<PantryDocument>> => {
-  const { value, revision } = await storedSetting(SOURCE_KEYS.pantry);
-  return { document: validatePantry(value) ? { ...EMPTY_PANTRY, ...value } : EMPTY_PANTRY, revision };
-});
+export const getPantry = cache((): Promise<Revised<PantryDocument>> => getCollection("pantry", validatePantry, EMPTY_PANTRY));
 
 /** The household's own rule sets and its answers; none until there are some. */
-export const getHouseRules = cache(async (): Promise<Revised<HouseRules>> => {
-  const { value, revision } = await storedSetting(SOURCE_KEYS.house);
-  return { document: validateHouseRules(value) ? value : NO_HOUSE_RULES, revision };
-});
+export const getHouseRules = cache((): Promise<Revised<HouseRules>> => getCollection("house-rules", validateHouseRules, NO_HOUSE_RULES));
+
+/** Who eats at this household; nobody until somebody is named. */
+export const getEaters = cache((): Promise<Revised<EatersDocument>> => getCollection("eaters", validateEaters, NO_EATERS));

@@ -1,15 +1,13 @@
-import { getPantry, SOURCE_KEYS } from "./kitchen-sources";
+import { saveCollection } from "./collections";
+import { getPantry } from "./kitchen-sources";
 import type { Constants, Family, Food } from "../core/food";
-import { EMPTY_PANTRY, kitchenFoods, namesOf, ownFoodProblems, type PantryDocument } from "../core/pantry";
+import { EMPTY_PANTRY, PANTRY_KEYS, kitchenFoods, namesOf, ownFoodProblems, type PantryDocument } from "../core/pantry";
 import { foodsIn } from "../core/making";
 import { USUAL_HOUSEHOLD } from "../core/household";
 import { completeTraits, MAKING, REFERENCE } from "../data";
-import * as db from "../db";
-import { getDatabase } from "./database";
 import { checkedRevised } from "./door";
 import { getKitchen } from "./kitchen";
 import { Refusal } from "./problem-details";
-import { saveRevised } from "./revised";
 import { validatePantry } from "./pantry-schema";
 
 const TABLES = { traits: completeTraits, making: MAKING };
@@ -17,9 +15,9 @@ const TABLES = { traits: completeTraits, making: MAKING };
 /** Saves them; refused whole where an own food cannot be. */
 export async function savePantry(body: unknown): Promise<number> {
   const sent = checkedRevised(validatePantry, body);
-  checkOwnFoods({ ...EMPTY_PANTRY, ...sent.document });
-  const connection = await getDatabase();
-  return saveRevised(sent, "pantry", ({ document, revision }) => db.writeSetting(connection, SOURCE_KEYS.pantry, document, revision), getPantry);
+  const whole = { ...sent, document: { ...EMPTY_PANTRY, ...sent.document } };
+  checkOwnFoods(whole.document);
+  return saveCollection("pantry", "pantry", PANTRY_KEYS, whole, getPantry);
 }
 
 function checkOwnFoods(pantry: PantryDocument): void {

@@ -2,7 +2,10 @@ import { execFileSync } from "node:child_process";
 import { resolve } from "node:path";
 import { afterAll, beforeAll, describe, expect, it, vi } from "vitest";
 import { openBench, openRecipe, USUAL_SOURCES } from "../../src/core/kitchen";
-import { kitchenOf } from "../../src/data";
+import { DEMO_PANTRY, kitchenOf } from "../../src/data";
+import { getKitchen } from "../../src/server/kitchen";
+import { getEaters, getHouseRules, getPantry } from "../../src/server/kitchen-sources";
+import { savePantry } from "../../src/server/pantry";
 import { makeBackup, restoreBackup } from "../../src/server/backup";
 import { closeDatabase, getDatabase } from "../../src/server/database";
 import { getAdaptation, requireRecipe } from "../../src/server/recipes";
@@ -11,21 +14,25 @@ import { lineageOf } from "../../src/server/lineage";
 import { newFolder, removeFolder } from "../support/app";
 
 /** Written by the app when its schema was 4: fifteen demo recipes and one that presses its own milk, two benches by hand, a version. */
-const WRITTEN = resolve("tests/fixtures/data/schema-4.tar.gz");
+const WRITTEN_4 = resolve("tests/fixtures/data/schema-4.tar.gz");
+/** Written when it was 5: the demo with a weighing, a price, a pressing, a name and an eater more, an own rule, an answer; a version, and a bench from it. */
+const WRITTEN_5 = resolve("tests/fixtures/data/schema-5.tar.gz");
 
-let folder: string;
-beforeAll(async () => {
-  folder = newFolder();
-  execFileSync("tar", ["xzf", WRITTEN, "-C", folder]);
-  vi.stubEnv("THREPSIS_DATA", folder);
-  vi.stubEnv("THREPSIS_SEED", "");
-  await getDatabase();
-});
-afterAll(async () => {
-  await closeDatabase();
-  removeFolder(folder);
-  vi.unstubAllEnvs();
-});
+function openWritten(archive: string): void {
+  let folder: string;
+  beforeAll(async () => {
+    folder = newFolder();
+    execFileSync("tar", ["xzf", archive, "-C", folder]);
+    vi.stubEnv("THREPSIS_DATA", folder);
+    vi.stubEnv("THREPSIS_SEED", "");
+    await getDatabase();
+  });
+  afterAll(async () => {
+    await closeDatabase();
+    removeFolder(folder);
+    vi.unstubAllEnvs();
+  });
+}
 
 async function laid(id: string) {
   const { recipe } = await requireRecipe(id);
@@ -35,7 +42,8 @@ async function laid(id: string) {
   return { read, bench: openBench(bench.document, read, table.document, kitchen) };
 }
 
-describe("data that an earlier version wrote", () => {
+describe("data of schema 4", () => {
+  openWritten(WRITTEN_4);
   it("lie on the bench as they were left, by the lines' own ids", async () => {
     const { read, bench } = await laid("demo-1");
     const sugar = bench?.state.version.rows.find(({ food }) => food?.id === "sugar");
@@ -66,5 +74,42 @@ describe("data that an earlier version wrote", () => {
     const { bench } = await laid("demo-1");
     expect(bench?.state.version.rows.find(({ food }) => food?.id === "sugar")?.grams).toBe(77);
     expect((await getVersion((await versionsOf(null))[0]?.id ?? ""))?.snapshot?.rows.length).toBe(3);
+  });
+});
+
+describe("data of schema 5", () => {
+  openWritten(WRITTEN_5);
+  const counts = async () => {
+    const [{ document: pantry, revision }, { document: eaters }, { document: rules }] = await Promise.all([getPantry(), getEaters(), getHouseRules()]);
+    return { pantry, revision, eaters, rules };
+  };
+  it("has its pantry, eaters and rules, thing by thing and in their order", async () => {
+    const { pantry, revision, eaters, rules } = await counts();
+    expect(pantry.foods.map(({ id }) => id)).toEqual(DEMO_PANTRY.foods.map(({ id }) => id));
+    expect(pantry.weighings.at(-1)).toMatchObject({ foodId: "semolina", unit: "cup", grams: 171 });
+    expect(pantry.prices).toEqual([
+      ...DEMO_PANTRY.prices.filter(({ foodId }) => foodId !== "semolina"),
+      expect.objectContaining({ foodId: "semolina", price: 62 }),
+    ]);
+    expect(pantry.pressings.at(-1)).toMatchObject({ material: "almond", holds: 1.4 });
+    expect(pantry.names.at(-1)).toMatchObject({ words: "grandmother's grain" });
+    expect(revision).toBe(2);
+    expect(eaters.eaters.map(({ name }) => name).at(-1)).toBe("An aunt from far");
+    expect(rules).toMatchObject({ own: [{ id: "own-winter" }], answers: [{ rule: "vegan", food: "sugar", verdict: "allowed" }] });
+    expect((await getKitchen()).reference.foods.get("semolina")?.synonyms).toContain("grandmother's grain");
+  });
+  it("saves one of them, and the others stay as they were written", async () => {
+    const { pantry, revision } = await counts();
+    await savePantry({ document: { ...pantry, prices: pantry.prices.slice(1) }, revision });
+    const after = await counts();
+    expect(after.pantry).toEqual({ ...pantry, prices: pantry.prices.slice(1) });
+    const written = await (await getDatabase()).query<{ written_at: unknown }>("SELECT DISTINCT written_at FROM own_food UNION SELECT written_at FROM price");
+    expect(written).toEqual([{ written_at: null }]);
+  });
+  it("goes into a backup and comes back from it whole", async () => {
+    const before = await counts();
+    await restoreBackup((await makeBackup()).text);
+    const after = await counts();
+    expect({ ...after, revision: 0 }).toEqual({ ...before, revision: 0 });
   });
 });

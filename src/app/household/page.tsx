@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { cookies } from "next/headers";
 import { canUndoRestore } from "@/server/backup";
-import { getEaters } from "@/server/eaters";
+import { getEaters } from "@/server/kitchen-sources";
 import { shippedConstants, shownFoods } from "@/server/pantry";
 import { HouseholdPage } from "@/ui/household/household-page";
 import { THEME_COOKIE, themeOf } from "@/ui/shell/theme";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { getEaters } from "@/server/eaters";
+import { getEaters } from "@/server/kitchen-sources";
 import { FirstSteps } from "@/ui/household/first-steps";
 
 interface Props {

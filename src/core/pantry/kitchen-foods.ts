@@ -31,6 +31,14 @@ export interface PantryDocument {
   readonly names: readonly TaughtName[];
 }
 export const EMPTY_PANTRY: PantryDocument = { foods: [], weighings: [], prices: [], pressings: [], names: [] };
+/** What each thing in a pantry is known by. */
+export const PANTRY_KEYS = {
+  foods: ({ id }: OwnFood): string => id,
+  weighings: ({ id }: Weighing): string => id,
+  prices: ({ foodId }: Price): string => foodId,
+  pressings: ({ id }: Pressing): string => id,
+  names: ({ words }: TaughtName): string => words,
+};
 
 /** The foods of one kitchen: the shipped ones and its own, with its own weighings in both. Own foods may be made of own foods listed before them. */
 export function kitchenFoods(

@@ -35,6 +35,8 @@ export interface EatersDocument {
   readonly eaters: readonly Eater[];
 }
 export const NO_EATERS: EatersDocument = { eaters: [] };
+/** What each eater is known by. */
+export const EATER_KEYS = { eaters: ({ id }: Eater): string => id };
 
 /** The rule that an age brings with it; none for most. */
 const AGE_RULES: Readonly<Partial<Record<AgeBand, string>>> = { "under 1": "small-child/infant", "1 to 5": "small-child" };

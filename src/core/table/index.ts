@@ -1,4 +1,17 @@
 export { LIMIT_IDS, LIMIT_NAMES, type Limit, type LimitId } from "./limits";
-export { AGE_BANDS, ageOf, isAllergyRule, isNotAsked, NO_EATERS, TASTES, withAge, type AgeBand, type Eater, type EatersDocument, type Taste } from "./eaters";
+export {
+  AGE_BANDS,
+  ageOf,
+  EATER_KEYS,
+  isAllergyRule,
+  isNotAsked,
+  NO_EATERS,
+  TASTES,
+  withAge,
+  type AgeBand,
+  type Eater,
+  type EatersDocument,
+  type Taste,
+} from "./eaters";
 export { rulesAt, type DiningTable, type Seat } from "./dining-table";
 export { askedAt, fastsNotToday, keepAll, notAsked, onDay, seat, serveSeat, staleSeats, unkept, unseat, whoseRules } from "./seats";

@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import type { Rule } from "../../core/models/diet";
-import type { Eater, EatersDocument } from "../../core/table";
+import { EATER_KEYS, type Eater, type EatersDocument } from "../../core/table";
 import { UndoButtons } from "../parts/undo-buttons";
 import type { Revised } from "../shell/documents";
 import { SaveNotice } from "../shell/save-notice";
@@ -37,7 +37,7 @@ export function EatersSection({
   /** ISO. */
   readonly today: string;
 }) {
-  const edited = useDocument("/api/eaters", given, same, named);
+  const edited = useDocument("/api/eaters", given, same, named, EATER_KEYS);
   const { present, set, undo, redo } = edited;
   const [open, setOpen] = useState<string | null>(null);
   const problems = problemsOf(present);

@@ -19,6 +19,8 @@ export interface Undoable<T> {
 export interface History<T> extends Undoable<T> {
   /** Lays what was before beneath the first step, the earliest first, and takes one step back. */
   readonly bring: (earlier: readonly T[]) => void;
+  /** Lays every state anew: something beneath all of them has changed. Should be stable. */
+  readonly rebase: (laid: (state: T) => T) => void;
 }
 
 const MOST_STEPS = 100;
@@ -55,7 +57,12 @@ export function useHistory<T>(initial: T | (() => T)): History<T> {
       }),
     [],
   );
-  return { present: history.present, set, bring, undo: history.past.length > 0 ? undo : null, redo: history.future.length > 0 ? redo : null };
+  const rebase = useCallback(
+    (laid: (state: T) => T) =>
+      setHistory(({ past, present, future }) => ({ past: past.map(laid), present: laid(present), future: future.map(laid), key: null })),
+    [],
+  );
+  return { present: history.present, set, bring, rebase, undo: history.past.length > 0 ? undo : null, redo: history.future.length > 0 ? redo : null };
 }
 
 /** Ctrl+Z and Ctrl+Shift+Z (or Ctrl+Y) for the one thing that a page edits; in a text field they stay the field's own. */

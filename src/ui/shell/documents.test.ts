@@ -1,3 +1,4 @@
+import { merged } from "../../core/merge";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type * as Documents from "./documents";
 
@@ -238,5 +239,45 @@ describe("where another save came between", () => {
     answers = [() => ({ status: 422, json: { title: "The request does not fit.", errors: [{ pointer: "/document/title", detail: "Too long." }] } })];
     await expect(documents.deliver(URL)).rejects.toThrow("The request does not fit. /document/title Too long.");
     expect(documents.heldAt(URL)).toMatchObject({ document: "mine", unsaved: true });
+  });
+});
+
+describe("where another save of a list came between", () => {
+  const ID = "/api/pantry";
+  const keys = { prices: ({ id }: { readonly id: string }) => id };
+  const pantry = (...prices: readonly (readonly [string, number])[]) => ({ prices: prices.map(([id, price]) => ({ id, price })) });
+  const came = vi.fn();
+  const opened = () => {
+    show({ document: pantry(["rice", 1], ["milk", 1]), revision: 1 }, ID);
+    documents.bringTogether(ID, { bring: (base, mine, theirs) => merged(keys, base as object, mine as object, theirs as object), came });
+  };
+
+  it("changes of different things are both saved, and what came is told to the page", async () => {
+    opened();
+    documents.edit(ID, pantry(["rice", 2], ["milk", 1]));
+    answers = [refused(pantry(["rice", 1], ["milk", 5], ["figs", 9]), 2), saved(3)];
+    await documents.deliver(ID);
+    expect(sent.at(-1)).toEqual({ document: pantry(["rice", 2], ["milk", 5], ["figs", 9]), revision: 2 });
+    expect(came).toHaveBeenCalledWith(pantry(["rice", 1], ["milk", 1]), pantry(["rice", 1], ["milk", 5], ["figs", 9]));
+    expect(documents.heldAt(ID)).toMatchObject({ unsaved: false, revision: 3, theirs: null });
+    expect(stored.size).toBe(0);
+  });
+  it("changes of the same thing are asked about", async () => {
+    opened();
+    documents.edit(ID, pantry(["rice", 2], ["milk", 1]));
+    answers = [refused(pantry(["rice", 7], ["milk", 1]), 2)];
+    await expect(documents.deliver(ID)).rejects.toBeInstanceOf(documents.Conflict);
+    expect(documents.heldAt(ID)?.theirs).toMatchObject({ inTheWay: true });
+  });
+  it("what a closed window left unsaved comes together too", async () => {
+    opened();
+    documents.edit(ID, pantry(["rice", 2], ["milk", 1]));
+    await newWindow();
+    show({ document: pantry(["rice", 1], ["milk", 5]), revision: 2 }, ID);
+    documents.bringTogether(ID, { bring: (base, mine, theirs) => merged(keys, base as object, mine as object, theirs as object), came });
+    answers = [refused(pantry(["rice", 1], ["milk", 5]), 2), saved(3)];
+    documents.edit(ID, pantry(["rice", 2], ["milk", 1]));
+    await documents.deliver(ID);
+    expect(sent.at(-1)).toEqual({ document: pantry(["rice", 2], ["milk", 5]), revision: 2 });
   });
 });

@@ -11,6 +11,8 @@ export interface Revised<T> {
 /** What this window holds of a document: newer than what its page came with, or not saved yet. */
 export interface Held extends Revised<unknown> {
   readonly unsaved: boolean;
+  /** What the server has at this revision; undefined where that is not known. */
+  readonly base: unknown;
   /** What another window or device saved meanwhile: in the way of this one's changes, or just newer than what is shown. */
   readonly theirs: (Revised<unknown> & { readonly inTheWay: boolean }) | null;
 }
@@ -24,6 +26,15 @@ const shown = new Map<string, number>();
 /** What an earlier page of this window left unsaved: it may have been on its way, and have arrived since. */
 const onItsWay = new Map<string, unknown>();
 const listeners = new Set<() => void>();
+
+/** How two changes of one document come together; null where that has to be asked. */
+type Bring = (base: unknown, mine: unknown, theirs: unknown) => unknown;
+interface Together {
+  readonly bring: Bring;
+  /** What others changed in it has come in, beneath what was done here. */
+  readonly came: (base: unknown, theirs: unknown) => void;
+}
+const together = new Map<string, Set<Together>>();
 let lastSave = 0;
 
 /** When this window last saved anything, ms; a list from before that is out of date. */
@@ -35,8 +46,10 @@ if (channel)
   channel.onmessage = ({ data }: MessageEvent<Revised<unknown> & { readonly url: string }>) => {
     const known = held.get(data.url);
     if (!known || known.unsaved || data.revision <= known.revision) return;
-    put(data.url, (shown.get(data.url) ?? 0) > 0 ? { ...known, theirs: { ...data, inTheWay: false } } : { ...data, unsaved: false, theirs: null });
+    put(data.url, (shown.get(data.url) ?? 0) > 0 ? { ...known, theirs: { ...data, inTheWay: false } } : fresh(data));
   };
+
+const fresh = ({ document, revision }: Revised<unknown>): Held => ({ document, revision, base: document, unsaved: false, theirs: null });
 
 function put(url: string, next: Held): void {
   held.set(url, next);
@@ -63,7 +76,7 @@ export function show(url: string, given: Revised<unknown>, onLeft: (left: Revise
   shown.set(url, (shown.get(url) ?? 0) + 1);
   const known = held.get(url);
   const newer = known !== undefined && (known.unsaved || known.revision > given.revision);
-  if (!newer) put(url, { ...given, unsaved: false, theirs: null });
+  if (!newer) put(url, fresh(given));
   const end = takeLeft(UNSAVED + url, (value) => {
     const left = revisedIn(value);
     const now = held.get(url);
@@ -75,7 +88,7 @@ export function show(url: string, given: Revised<unknown>, onLeft: (left: Revise
       onLeft(left, () => forget(offer));
       return;
     }
-    put(url, { document: now.document, revision: left.revision, unsaved: false, theirs: null });
+    put(url, { document: now.document, revision: left.revision, base: left.base, unsaved: false, theirs: null });
     onItsWay.set(url, left.document);
     keep(UNSAVED + url, left);
     onLeft(left, null);
@@ -91,10 +104,30 @@ let offers = 1;
 export function edit(url: string, document: unknown): boolean {
   const known = held.get(url);
   if (!known || equal(known.document, document)) return false;
-  const { revision } = known;
+  const { revision, base } = known;
   // Kept before anything is made of it.
-  keep(UNSAVED + url, { document, revision });
+  keep(UNSAVED + url, { document, revision, ...(together.has(url) ? { base } : {}) });
   put(url, { ...known, document, unsaved: true });
+  return true;
+}
+
+/** From here on changes of this document and those of others come together where they can; what comes back ends that. */
+export function bringTogether(url: string, here: Together): () => void {
+  const all = together.get(url) ?? new Set();
+  together.set(url, all.add(here));
+  return () => void all.delete(here);
+}
+
+/** Lays what was changed here over what another save left; false where both changed the same thing. */
+function laidTogether(url: string, known: Held, theirs: Revised<unknown>): boolean {
+  const all = [...(together.get(url) ?? [])];
+  const [first] = all;
+  if (!first || known.base === undefined) return false;
+  const document = first.bring(known.base, known.document, theirs.document);
+  if (document === null) return false;
+  keep(UNSAVED + url, { document, revision: theirs.revision, base: theirs.document });
+  put(url, { document, revision: theirs.revision, base: theirs.document, unsaved: true, theirs: null });
+  for (const each of all) each.came(known.base, theirs.document);
   return true;
 }
 
@@ -116,6 +149,7 @@ export async function deliver(url: string): Promise<void> {
       put(url, { ...(held.get(url) ?? known), revision: current.revision });
       return deliver(url);
     }
+    if (laidTogether(url, held.get(url) ?? known, current)) return deliver(url);
     put(url, { ...(held.get(url) ?? known), theirs: { ...current, inTheWay: true } });
     throw new Conflict();
   }
@@ -126,7 +160,7 @@ function acknowledge(url: string, document: unknown, revision: number): void {
   onItsWay.delete(url);
   const now = held.get(url);
   const still = now !== undefined && now.document !== document;
-  put(url, { document: still ? now.document : document, revision, unsaved: still, theirs: null });
+  put(url, { document: still ? now.document : document, revision, base: document, unsaved: still, theirs: null });
   if (!still) forget(UNSAVED + url);
   channel?.postMessage({ url, document, revision });
 }
@@ -134,14 +168,14 @@ function acknowledge(url: string, document: unknown, revision: number): void {
 /** This window's changes go over what the other one saved. */
 export function keepMine(url: string): void {
   const known = held.get(url);
-  if (known?.theirs) put(url, { ...known, revision: known.theirs.revision, theirs: null });
+  if (known?.theirs) put(url, { ...known, revision: known.theirs.revision, base: known.theirs.document, theirs: null });
 }
 
 /** What the other window saved takes the place of what is here. Gives it, for showing. */
 export function takeTheirs(url: string): unknown {
   const theirs = held.get(url)?.theirs;
   if (!theirs) return undefined;
-  put(url, { document: theirs.document, revision: theirs.revision, unsaved: false, theirs: null });
+  put(url, fresh(theirs));
   forget(UNSAVED + url);
   return theirs.document;
 }
@@ -153,8 +187,8 @@ export function letGo(): void {
   forgetAll(UNSAVED);
 }
 
-function revisedIn(left: unknown): Revised<unknown> | null {
+function revisedIn(left: unknown): (Revised<unknown> & { readonly base: unknown }) | null {
   return typeof left === "object" && left !== null && "document" in left && "revision" in left && typeof left.revision === "number"
-    ? { document: left.document, revision: left.revision }
+    ? { document: left.document, revision: left.revision, base: "base" in left ? left.base : undefined }
     : null;
 }

@@ -1,7 +1,7 @@
 "use client";
 
 import { createContext, useContext, type ReactNode } from "react";
-import type { HouseRules } from "../../core/models/diet";
+import { HOUSE_RULE_KEYS, type HouseRules } from "../../core/models/diet";
 import type { Revised } from "./documents";
 import { useDocument, type Document } from "./use-document";
 
@@ -12,7 +12,7 @@ const named = (rules: HouseRules): HouseRules | null => (rules.own.some(({ name 
 
 /** The household's own rule sets and its answers, for every page, as they are at the moment. */
 export function HouseRulesProvider({ given, children }: { readonly given: Revised<HouseRules>; readonly children: ReactNode }) {
-  return <HouseRulesContext value={useDocument("/api/house-rules", given, same, named)}>{children}</HouseRulesContext>;
+  return <HouseRulesContext value={useDocument("/api/house-rules", given, same, named, HOUSE_RULE_KEYS)}>{children}</HouseRulesContext>;
 }
 
 export function useHouseRulesDocument(): Document<HouseRules> {

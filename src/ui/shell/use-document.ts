@@ -2,11 +2,12 @@
 
 import { useCallback, useEffect, useMemo, useSyncExternalStore } from "react";
 import { useHistory, type History } from "../parts/use-history";
-import { deliver, edit, heldAt, keepMine, latest, show, subscribe, takeTheirs, type Held, type Revised } from "./documents";
+import { merged, type RowKeys } from "../../core/merge";
+import { bringTogether, deliver, edit, heldAt, keepMine, latest, show, subscribe, takeTheirs, type Held, type Revised } from "./documents";
 import { useSaving } from "./saving";
 import { ask, toast } from "./messages";
 
-export interface Document<T> extends History<T> {
+export interface Document<T> extends Omit<History<T>, "rebase"> {
   readonly url: string;
   readonly theirs: Held["theirs"];
   readonly takeTheirs: () => void;
@@ -16,11 +17,18 @@ export interface Document<T> extends History<T> {
 /**
  * A document that is edited here and saved by itself: with undo, kept over a reload until it is saved, and never over what
  * another window saved. `open` and `close` turn what is stored into what is edited and back; null is not saved as it stands.
- * All four parameters should be stable.
+ * With `keys`, for a document that is edited as it is stored, changes here and changes elsewhere of different things in it
+ * come together; without, whoever is second is asked. All parameters should be stable.
  */
-export function useDocument<S, T>(url: string, given: Revised<S>, open: (stored: S) => T, close: (value: T) => S | null): Document<T> {
+export function useDocument<S, T>(
+  url: string,
+  given: Revised<S>,
+  open: (stored: S) => T,
+  close: (value: T) => S | null,
+  keys?: T extends S ? RowKeys : never,
+): Document<T> {
   const history = useHistory<T>(() => open(latest(url, given).document));
-  const { present, set, bring } = history;
+  const { present, set, bring, rebase } = history;
   const untouched = history.undo === null && history.redo === null;
   const { save } = useSaving();
   const held = useSyncExternalStore(
@@ -50,6 +58,16 @@ export function useDocument<S, T>(url: string, given: Revised<S>, open: (stored:
     const document = close(present);
     if (document !== null && edit(url, document)) save(url, () => deliver(url));
   }, [present, untouched, close, url, save]);
+
+  useEffect(
+    () =>
+      keys &&
+      bringTogether(url, {
+        bring: (base, mine, theirs) => merged(keys, base as object, mine as object, theirs as object),
+        came: (base, theirs) => rebase((state) => (merged(keys, base as object, state as object, theirs as object, "mine") as T | null) ?? state),
+      }),
+    [url, keys, rebase],
+  );
 
   const take = useCallback(() => {
     const document = takeTheirs(url);

@@ -19,6 +19,11 @@ export interface HouseRules {
   readonly answers: readonly RuleAnswer[];
 }
 export const NO_HOUSE_RULES: HouseRules = { own: [], answers: [] };
+/** What each set and each answer is known by. */
+export const HOUSE_RULE_KEYS = {
+  own: ({ id }: OwnRule): string => id,
+  answers: ({ rule, food, question }: RuleAnswer): string => `${rule} ${food} ${question}`,
+};
 
 /** The rules as this household keeps them: the shipped ones, then its own, each with its answers. */
 export function householdRules(shipped: ReadonlyMap<string, Rule>, { own, answers }: HouseRules): ReadonlyMap<string, Rule> {

@@ -1,5 +1,5 @@
 import { fastsAhead } from "@/server/calendar";
-import { getEaters } from "@/server/eaters";
+import { getEaters } from "@/server/kitchen-sources";
 import { besidesOf } from "@/server/recipes";
 import { TableStation } from "@/ui/table/table-station";
 import { loadStation, type StationParams } from "../station";

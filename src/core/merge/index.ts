@@ -1,0 +1,1 @@
+export { keyed, merged, type RowKeys } from "./merge";
