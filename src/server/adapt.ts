@@ -4,7 +4,8 @@ import { findings } from "../core/models/diet";
 import { KILOJOULES_PER_KILOCALORIE } from "../core/units";
 import { openRecipe, openTable, USUAL_SOURCES } from "../core/kitchen";
 import { evaluate, type Amount, type Figures } from "../core/evaluate";
-import { stepsFor } from "../core/adaptation";
+import { methodFor } from "../core/adaptation";
+import { textOf } from "../core/method";
 import { readJsonLd, type LineId, type LineReading, type ReadRecipe, type StepId } from "../core/recipe";
 import {
   inOrder,
@@ -179,11 +180,8 @@ function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: Read
       role: row.role,
       ...(row.change === "as is" ? {} : { change: row.why ? `${row.change}: ${row.why}` : row.change }),
     })),
-    steps: stepsFor(read, version, table, USUAL_KITCHEN.handling).map((step) => ({
-      text: step.segments
-        .filter((segment) => segment.kind !== "removed")
-        .map((segment) => segment.text)
-        .join(""),
+    steps: methodFor(read, version, table, USUAL_KITCHEN.handling).words.map((step) => ({
+      text: textOf(step),
       from: step.from === null ? null : problem.order.steps.indexOf(step.from),
       why: step.why,
     })),

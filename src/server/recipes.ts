@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import type { StoredBench } from "../core/adaptation";
+import { benchFrom2, type StoredBench } from "../core/adaptation";
 import { overLimits, type Recipe, type RecipeSearch } from "../core/recipe";
 import type { DiningTable } from "../core/table";
 import * as db from "../db";
@@ -11,7 +11,7 @@ import { checkRules } from "./house-rules";
 import { getKitchen } from "./kitchen";
 import { readBeside } from "./reading-thread";
 import { saveRevised, type Revised } from "./revised";
-import { readBench, validateBench, validateRecipe, validateTable } from "./schemas";
+import { readBench, validateSentBench, validateRecipe, validateTable } from "./schemas";
 
 const now = () => new Date().toISOString();
 const NOT_FOUND = new Refusal(404, "There is no such recipe. It may have been deleted.");
@@ -168,8 +168,11 @@ export async function saveTable(id: string, body: unknown): Promise<number> {
   return savePart(id, "table", sent, ({ table }) => table);
 }
 
-export const saveBench = async (id: string, body: unknown): Promise<number> =>
-  savePart<StoredBench | null>(id, "bench", checkedRevised(validateBench, body), ({ bench }) => bench);
+/** Saves the bench; a window that was left open since an earlier version of the app may send it as it was stored then. */
+export async function saveBench(id: string, body: unknown): Promise<number> {
+  const { document, revision } = checkedRevised(validateSentBench, body);
+  return savePart<StoredBench | null>(id, "bench", { document: benchFrom2(document), revision }, ({ bench }) => bench);
+}
 
 /** Saves table and bench together, each over the revision that was read: both or, where another save came between, neither. */
 export async function saveBoth(

@@ -1,5 +1,5 @@
 import type { JSONSchemaType } from "ajv";
-import { benchFrom1, type StoredBench, type StoredBench1 } from "../core/adaptation";
+import { benchFrom1, benchFrom2, type StoredBench, type StoredBench1, type StoredBench2 } from "../core/adaptation";
 import { ROLES, SERVING_TEMPERATURES } from "../core/food";
 import { RECIPE_LIMITS, type Recipe } from "../core/recipe";
 import type { DiningTable } from "../core/table";
@@ -35,7 +35,7 @@ const bench: JSONSchemaType<StoredBench> = {
   additionalProperties: false,
   required: ["schema", "madeFor", "byHand", "label", "rows", "evaporation"],
   properties: {
-    schema: { type: "number", const: 2 },
+    schema: { type: "number", const: 3 },
     madeFor: {
       type: "object",
       additionalProperties: false,
@@ -56,8 +56,9 @@ const bench: JSONSchemaType<StoredBench> = {
       items: {
         type: "object",
         additionalProperties: false,
-        required: ["line", "foodId", "grams", "role", "change", "why", "was"],
+        required: ["id", "line", "foodId", "grams", "role", "change", "why", "was"],
         properties: {
+          id: { type: "string", minLength: 1, maxLength: 60 },
           line: { type: ["string", "null"], maxLength: 60 } as never,
           ...rowPart,
           was: {
@@ -71,6 +72,16 @@ const bench: JSONSchemaType<StoredBench> = {
       },
     },
     evaporation,
+  },
+};
+const { id: _id, ...row2 } = (bench.properties?.rows as { readonly items: { readonly properties: Readonly<Record<string, object>> } }).items.properties;
+/** As benches were stored second. */
+const bench2 = {
+  ...bench,
+  properties: {
+    ...bench.properties,
+    schema: { type: "number", const: 2 },
+    rows: { ...bench.properties?.rows, items: { type: "object", additionalProperties: false, required: Object.keys(row2), properties: row2 } },
   },
 };
 /** As benches were stored at first. */
@@ -99,12 +110,15 @@ const bench1: JSONSchemaType<StoredBench1> = {
   },
 };
 const validateBench1 = ajv.compile(bench1);
+const validateBench2 = ajv.compile<StoredBench2>(bench2);
+/** A bench as a window may send it. */
+export const validateSentBench = ajv.compile<StoredBench | StoredBench2>({ oneOf: [bench, bench2] });
 /** A bench as it may come in from a store, of whatever schema. */
-export const BENCH_SCHEMA = { oneOf: [bench, bench1] } as const;
+export const BENCH_SCHEMA = { oneOf: [bench, bench2, bench1] } as const;
 
 /** A stored bench as it is today, of whatever schema it was stored in; null where it is none. */
 export const readBench = (stored: unknown, recipe: Recipe, table: DiningTable): StoredBench | null =>
-  validateBench(stored) ? stored : validateBench1(stored) ? benchFrom1(stored, recipe, table) : null;
+  validateBench(stored) ? stored : validateBench2(stored) ? benchFrom2(stored) : validateBench1(stored) ? benchFrom1(stored, recipe, table) : null;
 
 export const validateTable = ajv.compile(table);
 export const validateBench = ajv.compile(bench);

@@ -1,10 +1,20 @@
-import { packSnapshot, snapshotFrom1, unpackSnapshot, type Snapshot, type StoredSnapshot, type StoredSnapshot1 } from "../core/adaptation";
+import {
+  packSnapshot,
+  snapshotFrom1,
+  snapshotFrom2,
+  unpackSnapshot,
+  type Snapshot,
+  type StoredSnapshot,
+  type StoredSnapshot1,
+  type StoredSnapshot2,
+} from "../core/adaptation";
 import { PROPERTY_IDS } from "../core/evaluate";
 import { ALLERGENS, FAMILIES, MICRONUTRIENTS, NUTRIENTS, ORIGINS, ROLES, SUGAR_CLASSES } from "../core/food";
+import { ATTENTIONS, HEATS, OPERATIONS, RECIPE_LIMITS } from "../core/recipe";
 import { ajv } from "./door";
 import { validateStoredRecipe, validateTable } from "./schemas";
 
-const words = (most: number) => ({ type: "string", maxLength: most }) as const;
+const text = (most: number) => ({ type: "string", maxLength: most }) as const;
 const maybe = (schema: object) => ({ anyOf: [schema, { type: "null" }] });
 const number = { type: "number", minimum: -1e15, maximum: 1e15 } as const;
 const amount = { type: "number", minimum: 0, maximum: 1e15 } as const;
@@ -21,28 +31,28 @@ const kept = (composition: Record<string, object>, micro: Record<string, object>
   record(
     {
       ...composition,
-      id: words(100),
-      name: words(200),
+      id: text(100),
+      name: text(200),
       revision: { type: "integer" },
       origin: { enum: [...ORIGINS] },
       family: { enum: [...FAMILIES] },
       allergens: list({ enum: [...ALLERGENS] }, 40),
-      mayContain: list(record({ allergen: { enum: [...ALLERGENS] }, why: words(500) }), 40),
+      mayContain: list(record({ allergen: { enum: [...ALLERGENS] }, why: text(500) }), 40),
       sugarClass: { enum: [...SUGAR_CLASSES] },
       thickening: { type: "object" },
       glycaemicIndex: maybe(record({ low: number, value: number, high: number })),
       freeOil: number,
       solidFat: number,
-      counted: list(record({ unit: words(40), grams: amount, share: number }), 40),
+      counted: list(record({ unit: text(40), grams: amount, share: number }), 40),
       role: { enum: [...ROLES] },
     },
     {
-      synonyms: list(words(200), 200),
-      provenance: words(40),
-      source: words(1000),
+      synonyms: list(text(200), 200),
+      provenance: text(40),
+      source: text(1000),
       density: maybe(amount),
       forms: { type: "object", additionalProperties: { type: "number" } },
-      note: maybe(words(2000)),
+      note: maybe(text(2000)),
       parts: list({ type: "object" }, 60),
       ...micro,
       unknown: list({ type: "string" }, 60),
@@ -60,9 +70,9 @@ const rowOf = (line: object, food: Record<string, object>) =>
     grams: amount,
     role: { enum: [...ROLES] },
     change: { enum: ["as is", "amount", "replaced", "added", "left out"] },
-    why: words(500),
-    recipeFood: maybe(words(200)),
-    recipeText: maybe(words(5000)),
+    why: text(500),
+    recipeFood: maybe(text(200)),
+    recipeText: maybe(text(5000)),
     recipeGrams: maybe(amount),
   });
 const sideOf = (food: Record<string, object>) =>
@@ -81,41 +91,49 @@ const sideOf = (food: Record<string, object>) =>
 const verdict = record(
   {
     kind: { enum: ["fits", "cannot tell", "over a limit", "not for"] },
-    notFor: list(words(500), 400),
-    breaches: list(words(5000), 2000),
-    questions: list(words(5000), 2000),
+    notFor: list(text(500), 400),
+    breaches: list(text(5000), 2000),
+    questions: list(text(5000), 2000),
   },
-  { parted: list(words(5000), 2000) },
+  { parted: list(text(5000), 2000) },
 );
 /** What both schemas have in common, with what a line is pointed to by. */
-const snapshotOf = (line: object, step: object, food: Record<string, object>, row: Record<string, object>, more: Record<string, object>) =>
+const snapshotOf = (
+  line: object,
+  step: object,
+  food: Record<string, object>,
+  row: Record<string, object>,
+  more: Record<string, object>,
+  words: Record<string, object> = {},
+) =>
   record(
     {
       ...more,
-      modelVersion: words(100),
-      label: words(200),
+      modelVersion: text(100),
+      label: text(200),
       recipe: validateStoredRecipe.schema as object,
       table: validateTable.schema as object,
       factor: amount,
       rows: list(rowOf(line, row), 400),
       steps: list(
         record({
+          ...words,
           from: step,
-          segments: list(record({ text: words(5_000_000), kind: { enum: ["plain", "changed", "removed"] } }), 10_000),
-          why: words(2000),
+          segments: list(record({ text: text(5_000_000), kind: { enum: ["plain", "changed", "removed"] } }), 10_000),
+          why: text(2000),
         }),
         100_000,
       ),
-      notes: list(record({ kind: { enum: ["breaks", "ask", "watch", "know"] }, text: words(5000) }), 400),
+      notes: list(record({ kind: { enum: ["breaks", "ask", "watch", "know"] }, text: text(5000) }), 400),
       asHandedDown: sideOf(food),
       forThisTable: sideOf(food),
     },
     {
       verdict,
-      measures: record(Object.fromEntries(["cup", "katori", "tablespoon", "teaspoon"].map((vessel) => [vessel, amount])), { words: words(40) }),
+      measures: record(Object.fromEntries(["cup", "katori", "tablespoon", "teaspoon"].map((vessel) => [vessel, amount])), { words: text(40) }),
     },
   );
-const ids = words(100);
+const ids = text(100);
 const byName = (names: readonly string[]) => ({
   type: "object",
   additionalProperties: false,
@@ -130,22 +148,56 @@ const food2 = kept(
 );
 
 const schema1 = snapshotOf(place, place, { food: food1 }, { food: maybe(food1) }, { schema: { const: 1 } });
-const schema2 = snapshotOf(
+const foodsAndRevisions = {
+  foods: list(food2, 800),
+  madeOn: maybe(record({ recipe: { type: "integer", minimum: 0 }, table: { type: "integer", minimum: 0 } })),
+};
+const schema2 = snapshotOf(maybe(ids), maybe(ids), { foodId: ids }, { foodId: maybe(ids) }, { schema: { const: 2 }, ...foodsAndRevisions });
+const kind = (name: string, more: Record<string, object>) => record({ kind: { const: name }, ...more });
+const methodStep = record({
+  id: ids,
+  part: maybe(ids),
+  operations: list({ enum: [...OPERATIONS] }, OPERATIONS.length),
+  operation: { enum: [...OPERATIONS] },
+  takes: list(
+    record({ of: { oneOf: [kind("line", { id: ids }), kind("part", { id: ids })] }, share: { type: "number", exclusiveMinimum: 0, maximum: 1 } }),
+    1000,
+  ),
+  heat: { enum: [...HEATS, null] },
+  covered: { type: "boolean" },
+  minutes: record({ shortest: amount, usual: amount, longest: amount }),
+  timed: { type: "boolean" },
+  attention: { enum: [...ATTENTIONS] },
+  cue: maybe(text(RECIPE_LIMITS.stepCharacters)),
+  tools: list(text(100), 100),
+  origin: {
+    oneOf: [
+      kind("recipe", { step: ids }),
+      kind("prepares", { line: ids }),
+      kind("adds", { line: ids }),
+      kind("boils down", { grams: number, insteadOf: number }),
+    ],
+  },
+  reasons: list(text(2000), 400),
+});
+const schema3 = snapshotOf(
   maybe(ids),
   maybe(ids),
   { foodId: ids },
-  { foodId: maybe(ids) },
+  { foodId: maybe(ids), id: ids },
   {
-    schema: { const: 2 },
-    foods: list(food2, 800),
-    madeOn: maybe(record({ recipe: { type: "integer", minimum: 0 }, table: { type: "integer", minimum: 0 } })),
+    schema: { const: 3 },
+    ...foodsAndRevisions,
+    method: maybe(record({ steps: list(methodStep, 100_000), needless: list(record({ step: ids, why: text(2000) }), 100_000) })),
   },
+  { step: ids },
 );
 const validate1 = ajv.compile<StoredSnapshot1>(schema1);
 /** A kept version as it is stored now. */
-export const validateSnapshot = ajv.compile<StoredSnapshot>(schema2);
+export const validateSnapshot = ajv.compile<StoredSnapshot>(schema3);
+const validate2 = ajv.compile<StoredSnapshot2>(schema2);
 /** A kept version as it may come in, of whatever schema. */
-export const SNAPSHOT_SCHEMA = { oneOf: [schema1, schema2] } as const;
+export const SNAPSHOT_SCHEMA = { oneOf: [schema1, schema2, schema3] } as const;
 
 /** A snapshot for the store, checked as it will be read: null where it could not be read again. */
 export function storedSnapshot(snapshot: Snapshot): { readonly ok: true; readonly value: StoredSnapshot } | { readonly ok: false; readonly value: unknown } {
@@ -156,5 +208,6 @@ export function storedSnapshot(snapshot: Snapshot): { readonly ok: true; readonl
 /** A kept version as it is read today, of whatever schema it was stored in; null where it is none that can be shown. */
 export function readSnapshot(stored: unknown): Snapshot | null {
   if (validateSnapshot(stored)) return unpackSnapshot(stored);
+  if (validate2(stored)) return unpackSnapshot(snapshotFrom2(stored));
   return validate1(stored) ? snapshotFrom1(stored) : null;
 }

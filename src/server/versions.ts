@@ -43,7 +43,7 @@ function versionOf(bench: StoredBench, lines: ReadonlySet<LineId>, foods: Refere
       throw new Refusal(422, "The version names a line that the recipe does not have.", [
         { pointer: `/bench/rows/${i}/line`, detail: `The recipe has no line “${row.line}”.` },
       ]);
-    return { line: row.line, food, grams: row.grams, role: row.role, change: row.change, why: row.why };
+    return { id: row.id, line: row.line, food, grams: row.grams, role: row.role, change: row.change, why: row.why };
   });
   if (!rows.some((row) => row.food && row.grams > 0))
     throw new Refusal(422, "An empty version cannot be kept: give at least one food an amount.", [
@@ -171,8 +171,8 @@ export async function workOnFrom(id: string): Promise<LaidOn> {
     if (row.food !== null && !foods.has(row.food.id))
       throw new Refusal(409, `“${row.food.name}” is no longer in the pantry: put it back first, or lay the version on by hand.`);
     if (gone && row.food === null) return [];
-    const { grams, role, change, why } = row;
-    return [{ line: gone ? null : row.line, food: row.food, grams, role, change: gone ? "added" : change, why }];
+    const { id: own, grams, role, change, why } = row;
+    return [{ id: own, line: gone ? null : row.line, food: row.food, grams, role, change: gone ? "added" : change, why }];
   });
   const state = { label: kept.label, byHand: true, from: id, version: { rows, evaporation: snapshot.forThisTable.input.evaporation.value } };
   const laid = stored(state, read, snapshot.table);

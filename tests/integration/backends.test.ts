@@ -123,6 +123,63 @@ describe.each(BACKENDS)("%s", (_, open) => {
     expect(await db.writeSetting(database, "whole", { a: 1 }, 0)).toBe(1);
     expect(await db.writeSetting(database, "whole", { a: 2 }, 0)).toBeNull();
   });
+  it("writes of a collection only the rows that changed, and says who wrote each", async () => {
+    const save = (prices: readonly (readonly [string, number])[], revision: number, at: string, person: string | null) =>
+      database.transaction((inside) => {
+        const rows = prices.map(([id, price]) => ({ id, document: { foodId: id, price } }));
+        return db.writeCollection(inside, "pantry", { prices: rows }, revision, at, person);
+      });
+    const eater = { id: "cook", document: { id: "cook", name: "Cook" } };
+    expect(await database.transaction((inside) => db.writeCollection(inside, "eaters", { eaters: [eater] }, 0, AT))).toBe(1);
+    expect(
+      await save(
+        [
+          ["rice", 1],
+          ["milk", 2],
+          ["figs", 3],
+        ],
+        0,
+        AT,
+        null,
+      ),
+    ).toBe(1);
+    expect(
+      await save(
+        [
+          ["milk", 2],
+          ["rice", 5],
+        ],
+        1,
+        LATER,
+        "cook",
+      ),
+    ).toBe(2);
+    expect(await save([], 1, LATER, null)).toBeNull();
+    const written = await database.query<{ id: string; written_at: Date | string; person_id: string | null }>(
+      "SELECT id, written_at, person_id FROM price ORDER BY place",
+    );
+    expect(written.map(({ id, written_at, person_id }) => [id, new Date(written_at).toISOString(), person_id])).toEqual([
+      ["milk", AT, null],
+      ["rice", LATER, "cook"],
+    ]);
+    const collections = await db.readCollections(database);
+    expect(collections.get("pantry")).toEqual({
+      revision: 2,
+      lists: {
+        foods: [],
+        weighings: [],
+        pressings: [],
+        names: [],
+        prices: [
+          { foodId: "milk", price: 2 },
+          { foodId: "rice", price: 5 },
+        ],
+      },
+    });
+    // Who is no longer there wrote nothing that is lost by it.
+    expect(await database.transaction((inside) => db.writeCollection(inside, "eaters", { eaters: [] }, 1, LATER))).toBe(2);
+    expect(await database.query("SELECT id FROM price WHERE person_id IS NOT NULL")).toEqual([]);
+  });
   it("gives one revision to one of many that save at once", async () => {
     await db.insertRecipe(database, "many", recipe("Many"), AT);
     const saved = await Promise.all(

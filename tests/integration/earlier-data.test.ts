@@ -8,8 +8,8 @@ import { getEaters, getHouseRules, getPantry } from "../../src/server/kitchen-so
 import { savePantry } from "../../src/server/pantry";
 import { makeBackup, restoreBackup } from "../../src/server/backup";
 import { closeDatabase, getDatabase } from "../../src/server/database";
-import { getAdaptation, requireRecipe } from "../../src/server/recipes";
-import { getVersion, versionsOf, workOnFrom } from "../../src/server/versions";
+import { getAdaptation, requireRecipe, saveBench } from "../../src/server/recipes";
+import { getVersion, keepVersion, versionsOf, workOnFrom } from "../../src/server/versions";
 import { lineageOf } from "../../src/server/lineage";
 import { newFolder, removeFolder } from "../support/app";
 
@@ -105,6 +105,29 @@ describe("data of schema 5", () => {
     expect(after.pantry).toEqual({ ...pantry, prices: pantry.prices.slice(1) });
     const written = await (await getDatabase()).query<{ written_at: unknown }>("SELECT DISTINCT written_at FROM own_food UNION SELECT written_at FROM price");
     expect(written).toEqual([{ written_at: null }]);
+  });
+  it("has its bench and version, whose rows and steps now have ids", async () => {
+    const { bench } = await laid("demo-1");
+    const rows = bench?.state.version.rows ?? [];
+    expect(rows.filter(({ line }) => line === null).map(({ id, food, grams }) => [id, food?.id, grams])).toEqual([
+      ["added-1", "date-paste", 40],
+      ["added-2", "rice-flour", 12],
+    ]);
+    expect(rows.filter(({ line }) => line !== null).every(({ id, line }) => id === line)).toBe(true);
+    expect(rows.find(({ food }) => food?.id === "coconut-oil")?.grams).toBe(21);
+    const [summary] = await versionsOf("demo-1");
+    const { snapshot } = (await getVersion(summary?.id ?? "")) ?? {};
+    expect(snapshot?.method).toBeNull();
+    expect(snapshot?.rows.map(({ id }) => id)).toEqual(rows.map(({ id }) => id));
+    expect(snapshot?.steps.map(({ step, from }) => [step, from])).toEqual([["new-1", null], ...["s1", "s2", "s3", "s4", "s5"].map((id) => [id, id])]);
+    const { recipe } = await requireRecipe("demo-1");
+    const { bench: stored } = await getAdaptation("demo-1", recipe);
+    if (!stored.document) throw new Error("no bench");
+    const asBefore = { ...stored.document, schema: 2, rows: stored.document.rows.map(({ id: _, ...row }) => row) };
+    expect(await saveBench("demo-1", { document: asBefore, revision: stored.revision })).toBe(stored.revision + 1);
+    expect((await getAdaptation("demo-1", recipe)).bench.document).toEqual(stored.document);
+    const kept = await keepVersion("demo-1", stored.document, true);
+    expect((await getVersion(kept))?.snapshot?.method?.steps.map(({ id }) => id)).toEqual(["prepares-added-1", "s1", "s2", "s3", "s4", "s5"]);
   });
   it("goes into a backup and comes back from it whole", async () => {
     const before = await counts();

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { food, read, tableOf } from "../../../tests/support/kitchen";
 import { DEMO_RECIPES, HANDLING, REFERENCE } from "../../data";
 import type { VersionRow } from "../substitution";
-import { differenceWords, lineDifferences, rebased, stepsFor, stored, type ComparedLine } from ".";
+import { differenceWords, lineDifferences, rebased, methodFor, stored, type ComparedLine } from ".";
 
 const line = (key: string, foodId: string, grams: number): ComparedLine => ({ key, name: foodId, foodId, grams });
 
@@ -22,7 +22,15 @@ describe("line by line", () => {
 
 describe("a recipe that presses its own milk", () => {
   const kheer = read(DEMO_RECIPES[14]?.text ?? "");
-  const rows = kheer.lines.map((each): VersionRow => ({ line: each.id, food: each.food, grams: each.grams, role: each.role, change: "as is", why: "" }));
+  const rows = kheer.lines.map((each): VersionRow => ({
+    id: each.id,
+    line: each.id,
+    food: each.food,
+    grams: each.grams,
+    role: each.role,
+    change: "as is",
+    why: "",
+  }));
   it("comes back on the bench, milk and all", () => {
     const { servings } = kheer.recipe;
     const state = { label: "By hand", byHand: true, version: { rows, evaporation: 100 }, from: "v1" };
@@ -33,7 +41,7 @@ describe("a recipe that presses its own milk", () => {
     const changed = rows.map((row): VersionRow =>
       row.line === kheer.readings[0]?.line.id ? { ...row, food: food("soy-milk"), change: "replaced", why: "no oats" } : row,
     );
-    const steps = stepsFor(kheer, { rows: changed, evaporation: kheer.evaporation.grams.value }, tableOf({ servings: 4 }), HANDLING);
+    const { words: steps } = methodFor(kheer, { rows: changed, evaporation: kheer.evaporation.grams.value }, tableOf({ servings: 4 }), HANDLING);
     expect(steps[0]).toMatchObject({ from: kheer.steps[0]?.step.id, segments: [{ kind: "removed" }], why: "needless: no oats" });
     expect(steps.flatMap(({ segments }) => segments).find(({ kind }) => kind === "changed")?.text).toMatch(/^soya milk/);
   });

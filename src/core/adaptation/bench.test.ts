@@ -9,7 +9,7 @@ const { foods } = REFERENCE;
 const table = tableOf({ servings: 6 });
 const asHandedDown = (recipe = halwa(), at: DiningTable = table): BenchState => {
   const { lines, evaporation } = scaledFor(recipe, at.servings);
-  const rows = lines.map(({ id, food: each, grams, role }): VersionRow => ({ line: id, food: each, grams, role, change: "as is", why: "" }));
+  const rows = lines.map(({ id, food: each, grams, role }): VersionRow => ({ id, line: id, food: each, grams, role, change: "as is", why: "" }));
   return { label: "By hand", byHand: true, version: { rows, evaporation: evaporation.value } };
 };
 const withRow = (state: BenchState, foodId: string, change: (row: VersionRow) => VersionRow): BenchState => ({

@@ -1,5 +1,7 @@
-import type { Food, Role } from "../food";
-import type { LineId, ReadRecipe } from "../recipe";
+import type { Food } from "../food";
+import type { StoredBench } from "./stored-bench";
+import { benchFrom2 } from "./upcast";
+import type { ReadRecipe } from "../recipe";
 import { LIMIT_NAMES, type DiningTable } from "../table";
 import { scaledFor, type Version, type VersionRow } from "../substitution";
 import { formatGrams, formatNumber } from "../units";
@@ -12,29 +14,6 @@ export interface BenchState {
   readonly from?: string;
   /** Chosen or changed by hand: it gives way to nothing by itself. */
   readonly byHand: boolean;
-}
-
-/** A row as stored: foods by id, and what the recipe's line was at the time, for the servings of the bench. */
-export interface StoredRow {
-  readonly line: LineId | null;
-  readonly foodId: string | null;
-  readonly grams: number;
-  readonly role: Role;
-  readonly change: VersionRow["change"];
-  readonly why: string;
-  /** Null for an added food, and where it was stored before this was. */
-  readonly was: { readonly foodId: string; readonly name: string; readonly grams: number } | null;
-}
-
-/** A bench as stored, with the table that it was worked out for. */
-export interface StoredBench {
-  readonly schema: 2;
-  readonly madeFor: Pick<DiningTable, "rules" | "limits" | "servings" | "serve">;
-  readonly byHand: boolean;
-  readonly label: string;
-  readonly evaporation: number;
-  readonly from?: string;
-  readonly rows: readonly StoredRow[];
 }
 
 /** What has changed under a bench since it was worked on. */
@@ -56,15 +35,16 @@ export interface Rebased {
 export function stored({ label, version, from, byHand }: BenchState, read: ReadRecipe, table: DiningTable): StoredBench {
   const lines = new Map(scaledFor(read, table.servings).lines.map((line) => [line.id, line] as const));
   return {
-    schema: 2,
+    schema: 3,
     madeFor: { rules: table.rules, limits: table.limits, servings: table.servings, serve: table.serve },
     byHand,
     label,
     ...(from === undefined ? {} : { from }),
     evaporation: version.evaporation,
-    rows: version.rows.map(({ line, food, grams, role, change, why }) => {
+    rows: version.rows.map(({ id, line, food, grams, role, change, why }) => {
       const source = line === null ? undefined : lines.get(line);
       return {
+        id,
         line,
         foodId: food?.id ?? null,
         grams,
@@ -98,8 +78,10 @@ const SAME_SHARE = 0.005;
  * stood for a line that is gone is laid on as an added food. Null where nothing is stored, or a food of it is not there.
  * `pantry`: the foods of the kitchen; those that the recipe presses itself come with it.
  */
-export function rebased(bench: StoredBench | null, read: ReadRecipe, table: DiningTable, pantry: ReadonlyMap<string, Food>): Rebased | null {
+export function rebased(kept: StoredBench | null, read: ReadRecipe, table: DiningTable, pantry: ReadonlyMap<string, Food>): Rebased | null {
   const foods = foodsWith(read, pantry);
+  // A browser may still hold one that was not saved, from before.
+  const bench = kept && benchFrom2(kept);
   if (!bench || rowsWithoutFood(bench, read, pantry) > 0) return null;
   const { madeFor } = bench;
   const factor = table.servings / madeFor.servings;
@@ -137,7 +119,7 @@ export function rebased(bench: StoredBench | null, read: ReadRecipe, table: Dini
   for (const { id, food, grams, role } of lines) {
     if (there.has(id)) continue;
     since.push({ kind: "new line", name: food.name });
-    rows.push({ line: id, food, grams, role, change: "as is", why: "" });
+    rows.push({ id, line: id, food, grams, role, change: "as is", why: "" });
   }
   const { label, from, byHand } = bench;
   return { state: { label, byHand, version: { rows, evaporation: bench.evaporation * factor }, ...(from === undefined ? {} : { from }) }, since };

@@ -2,8 +2,8 @@ import type { Estimate } from "../numeric";
 import type { Food, Role } from "../food";
 import type { HouseholdMeasures } from "../units";
 import { evaluate, type EvaluationInput, type Figures } from "../evaluate";
-import { rewriteSteps, type Handling, type RewrittenStep } from "../method";
-import type { ReadRecipe, Recipe, StepId } from "../recipe";
+import { methodOf, namedLines, wordsOf, type Handling, type Method, type StepWords } from "../method";
+import type { ReadRecipe, Recipe } from "../recipe";
 import {
   scaledFor,
   standingOf,
@@ -54,7 +54,10 @@ export interface Snapshot {
   })[];
   /** The household's measures of that day, in which its cups and spoons are; absent in versions from before they could be set. */
   readonly measures?: HouseholdMeasures;
-  readonly steps: readonly RewrittenStep[];
+  /** How it is made; null in versions from before that was kept as more than words. */
+  readonly method: Method | null;
+  /** The same in words, as they were. */
+  readonly steps: readonly StepWords[];
   readonly notes: readonly Note[];
   /** What was known of it at its table; absent in versions from before it was judged. */
   readonly verdict?: TableVerdict;
@@ -75,28 +78,16 @@ export function recipeInput(read: ReadRecipe, table: DiningTable): EvaluationInp
   return { lines, evaporation, apart, servings: table.servings, cookMinutes: read.cookMinutes };
 }
 
-/** The steps of a recipe with a version's foods written in. What a line was pressed by is needless where something else stands for it. */
-export function stepsFor(read: ReadRecipe, version: Version, table: DiningTable, handling: ReadonlyMap<string, Handling>): RewrittenStep[] {
-  const named = read.lines.map((line) => {
-    const reading = read.byLine.get(line.id);
-    const own = reading?.kind === "read" && reading.food.id === line.food.id ? reading.description : line.food.name;
-    return { id: line.id, food: line.food, description: own };
-  });
-  const drivenOff = { recipe: scaledFor(read, table.servings).evaporation.value, version: version.evaporation };
-  const needless = new Map<StepId, string>();
-  for (const { line, change, why } of version.rows) {
-    if (line === null || (change !== "replaced" && change !== "left out")) continue;
-    for (const at of read.ledger.pressedIn.get(line) ?? []) needless.set(at, why);
-  }
-  return rewriteSteps(
-    read.steps.map(({ step }) => step),
-    named,
-    version.rows,
-    handling,
-    drivenOff,
-    read.measures,
-    needless,
-  );
+/** How a version is made, and the same in words. */
+export function methodFor(
+  read: ReadRecipe,
+  version: Version,
+  table: DiningTable,
+  handling: ReadonlyMap<string, Handling>,
+): { readonly method: Method; readonly words: readonly StepWords[] } {
+  const method = methodOf({ read, handling, evaporation: scaledFor(read, table.servings).evaporation.value }, version);
+  const steps = read.steps.map(({ step }) => step);
+  return { method, words: wordsOf(method, version, { steps, lines: namedLines(read), handling, measures: read.measures }) };
 }
 
 /** Freezes a version with its recipe, table, foods and figures. */
@@ -115,6 +106,7 @@ export function snapshotOf(
   const { reference } = problem;
   const { figures } = evaluate(after, reference.constants);
   const standing = standingOf(problem, version, figures);
+  const { method, words } = methodFor(read, version, table, handling);
   return {
     modelVersion: reference.modelVersion,
     label,
@@ -132,7 +124,8 @@ export function snapshotOf(
         recipeGrams: source?.grams ?? null,
       };
     }),
-    steps: stepsFor(read, version, table, handling),
+    method,
+    steps: words,
     notes: versionNotes(problem, version, figures),
     verdict: tableVerdict(standing, problem, table, partedWords(partedPortions(read, standing, problem.rules), whoseRules(table))),
     asHandedDown: { input: plain(before), figures: evaluate(before, reference.constants).figures },

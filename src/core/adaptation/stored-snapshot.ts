@@ -1,6 +1,7 @@
 import { MICRONUTRIENTS, NUTRIENTS, type Food, type Micronutrient, type Nutrient } from "../food";
+import type { StepId } from "../recipe";
 import type { Snapshot, SnapshotInput, SnapshotLine } from "./snapshot";
-import { foodIdOf1, lineIdOf1 } from "./upcast";
+import { foodIdOf1, lineIdOf1, withRowIds } from "./upcast";
 
 /** A food as it is stored: its composition by the names of what it holds. What is absent is not known. */
 export interface StoredFood extends Omit<Food, "per100g" | "sd" | "micro" | "microSd"> {
@@ -21,18 +22,25 @@ interface StoredSide {
 
 /** A kept version as it is stored: each food once, and pointed to by its id. */
 export interface StoredSnapshot extends Omit<Snapshot, "rows" | "asHandedDown" | "forThisTable"> {
-  readonly schema: 2;
+  readonly schema: 3;
   readonly foods: readonly StoredFood[];
   readonly rows: readonly (Omit<Snapshot["rows"][number], "food"> & { readonly foodId: string | null })[];
   readonly asHandedDown: StoredSide;
   readonly forThisTable: StoredSide;
 }
 
+/** The second schema: rows without ids of their own, the method in words alone. */
+export interface StoredSnapshot2 extends Omit<StoredSnapshot, "schema" | "rows" | "steps" | "method"> {
+  readonly schema: 2;
+  readonly rows: readonly Omit<StoredSnapshot["rows"][number], "id">[];
+  readonly steps: readonly Omit<Snapshot["steps"][number], "step">[];
+}
+
 /** The first schema: lines and steps by their places, compositions by position, a food anew at each place. */
-export interface StoredSnapshot1 extends Omit<Snapshot, "rows" | "steps" | "madeOn"> {
+export interface StoredSnapshot1 extends Omit<Snapshot, "rows" | "steps" | "madeOn" | "method"> {
   readonly schema: 1;
-  readonly rows: readonly (Omit<Snapshot["rows"][number], "line"> & { readonly line: number | null })[];
-  readonly steps: readonly (Omit<Snapshot["steps"][number], "from"> & { readonly from: number | null })[];
+  readonly rows: readonly (Omit<Snapshot["rows"][number], "id" | "line"> & { readonly line: number | null })[];
+  readonly steps: readonly (Omit<Snapshot["steps"][number], "step" | "from"> & { readonly from: number | null })[];
 }
 
 const named = <Name extends string>(names: readonly Name[], values: readonly (number | null)[]): Partial<Record<Name, number>> =>
@@ -74,7 +82,7 @@ export function packSnapshot({ rows, asHandedDown, forThisTable, ...snapshot }: 
     asHandedDown: side(asHandedDown),
     forThisTable: side(forThisTable),
   };
-  return { schema: 2, ...snapshot, ...packed, foods: [...foods.values()] };
+  return { schema: 3, ...snapshot, ...packed, foods: [...foods.values()] };
 }
 
 /** A stored snapshot with its foods in their places; null where it points to a food that it does not hold. */
@@ -100,6 +108,19 @@ export function unpackSnapshot({ schema: _, foods, rows, asHandedDown, forThisTa
     forThisTable: side(forThisTable),
   };
 }
+
+/** Steps in words, each with an id: the recipe's own, or one of its own. */
+const withStepIds = <Words extends Omit<Snapshot["steps"][number], "step">>(steps: readonly Words[]): (Words & { readonly step: StepId })[] =>
+  steps.map((words, i) => ({ ...words, step: words.from ?? `new-${i + 1}` }));
+
+/** A second-schema snapshot as it is stored today. */
+export const snapshotFrom2 = ({ rows, steps, ...snapshot }: StoredSnapshot2): StoredSnapshot => ({
+  ...snapshot,
+  schema: 3,
+  rows: withRowIds(rows),
+  method: null,
+  steps: withStepIds(steps),
+});
 
 /** What was not kept of a food at first is not known today. */
 const SILENT = {
@@ -127,8 +148,9 @@ export function snapshotFrom1({ schema: _, rows, steps, asHandedDown, forThisTab
   return {
     ...snapshot,
     madeOn: null,
-    rows: rows.map((row) => ({ ...row, line: lineIdOf1(row.line, recipe), food: row.food && whole(row.food) })),
-    steps: steps.map((step) => ({ ...step, from: step.from === null ? null : (told[step.from]?.id ?? null) })),
+    method: null,
+    rows: withRowIds(rows.map((row) => ({ ...row, line: lineIdOf1(row.line, recipe), food: row.food && whole(row.food) }))),
+    steps: withStepIds(steps.map((step) => ({ ...step, from: step.from === null ? null : (told[step.from]?.id ?? null) }))),
     asHandedDown: side(asHandedDown),
     forThisTable: side(forThisTable),
   };

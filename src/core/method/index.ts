@@ -1,1 +1,3 @@
-export { rewriteSteps, type Handling, type RewrittenStep } from "./rewrite";
+export { methodOf, namedLines } from "./build";
+export type { Handling, HandlingStep, Method, MethodStep, MethodTake, StepOrigin } from "./step";
+export { textOf, wordsOf, type Segment, type StepWords } from "./words";

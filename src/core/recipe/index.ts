@@ -7,19 +7,21 @@ export {
   type ComponentUse,
   type LineChoice,
   type LineId,
+  type PartId,
   type StepId,
   type Recipe,
   type RecipeComponent,
   type RecipeLine,
   type RecipeStep,
 } from "./recipe";
-export { ATTENTIONS, HEATS, OPERATIONS, type Operation, type StepChoice, type StepMinutes, type StepTake } from "./operations";
+export { ATTENTIONS, HEATS, OPERATIONS, type Attention, type Operation, type StepChoice, type StepMinutes, type StepTake } from "./operations";
 export { pressedId } from "./pressing";
-export { mentionsOf, namesOfLine } from "./mentions";
+export { mentionsOf, namesOfLine, type FindMentions } from "./mentions";
 export { type LedgerEntry } from "./take-step";
 export { type LedgerProblem } from "./walk";
 export { ratiosFor } from "./ratios";
 export { writersCup } from "./writers-cup";
+export { readStep } from "./read-step";
 export { type ReadStepWithTakes, type ReadTake } from "./read-steps";
 export { createFoodMatcher } from "./match-food";
 export { createFoodFinder, type Beside } from "./named-foods";

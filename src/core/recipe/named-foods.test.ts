@@ -109,7 +109,7 @@ describe("what a line names beside its food", () => {
     ]);
     const of = problem(recipe, table);
     const version = {
-      rows: of.lines.map(({ id, food, grams, role }) => ({ line: id, food, grams, role, change: "as is" as const, why: "" })),
+      rows: of.lines.map(({ id, food, grams, role }) => ({ id, line: id, food, grams, role, change: "as is" as const, why: "" })),
       evaporation: 0,
     };
     const notes = versionNotes(of, version, evaluate(of, of.reference.constants).figures);

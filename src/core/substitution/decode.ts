@@ -6,7 +6,7 @@ import type { Opening } from "./open-roles";
 import { LIMIT_NAMES } from "../table";
 import type { AdaptationProblem, SourceLine } from "./problem";
 import type { Slot } from "./slots";
-import type { Version, VersionRow } from "./version";
+import { newRowId, type Version, type VersionRow } from "./version";
 
 export interface Amount {
   readonly slot: Slot;
@@ -59,6 +59,7 @@ export function decode(problem: AdaptationProblem, opening: Opening, amounts: re
     if (kept) {
       const same = Math.abs(kept.grams - line.grams) <= Math.max(0.005 * line.grams, 0.001);
       rows.push({
+        id: line.id,
         line: line.id,
         food: kept.slot.food,
         grams: same ? line.grams : kept.grams,
@@ -67,17 +68,41 @@ export function decode(problem: AdaptationProblem, opening: Opening, amounts: re
         why: same ? "" : "keeps the balance",
       });
     } else if (swapped)
-      rows.push({ line: line.id, food: swapped.slot.food, grams: swapped.grams, role: line.role, change: "replaced", why: whyGone(problem, opening, line) });
-    else rows.push({ line: line.id, food: null, grams: 0, role: line.role, change: "left out", why: whyGone(problem, opening, line) });
+      rows.push({
+        id: line.id,
+        line: line.id,
+        food: swapped.slot.food,
+        grams: swapped.grams,
+        role: line.role,
+        change: "replaced",
+        why: whyGone(problem, opening, line),
+      });
+    else rows.push({ id: line.id, line: line.id, food: null, grams: 0, role: line.role, change: "left out", why: whyGone(problem, opening, line) });
     for (const amount of fresh) {
       if (taken.has(amount) || amount.slot.role !== line.role) continue;
       taken.add(amount);
-      rows.push({ line: null, food: amount.slot.food, grams: amount.grams, role: amount.slot.role, change: "added", why: GIVES[amount.slot.role] });
+      rows.push({
+        id: newRowId(rows),
+        line: null,
+        food: amount.slot.food,
+        grams: amount.grams,
+        role: amount.slot.role,
+        change: "added",
+        why: GIVES[amount.slot.role],
+      });
     }
   }
   for (const amount of fresh)
     if (!taken.has(amount))
-      rows.push({ line: null, food: amount.slot.food, grams: amount.grams, role: amount.slot.role, change: "added", why: GIVES[amount.slot.role] });
+      rows.push({
+        id: newRowId(rows),
+        line: null,
+        food: amount.slot.food,
+        grams: amount.grams,
+        role: amount.slot.role,
+        change: "added",
+        why: GIVES[amount.slot.role],
+      });
   return { rows, evaporation };
 }
 

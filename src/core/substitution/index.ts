@@ -7,7 +7,7 @@ export { build } from "./build";
 export { plainRun } from "./run";
 export { targetsOf } from "./targets";
 export { endsAtOnce, propose, type Ending, type Progress, type Proposal } from "./propose";
-export { versionInput, versionLines, type Version, type VersionRow } from "./version";
+export { newRowId, versionInput, versionLines, type Version, type VersionRow } from "./version";
 export {
   allergyStates,
   concernsAllergy,

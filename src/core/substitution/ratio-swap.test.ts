@@ -95,7 +95,7 @@ describe("notes", () => {
   const of = problem(phirni(), { rules: ["gluten-free"] });
   const version = (...rows: readonly (readonly [id: string, grams: number])[]): Version => ({
     evaporation: 0,
-    rows: rows.map(([id, grams]) => ({ line: null, food: food(id), grams, role: food(id).role, change: "added" as const, why: "" })),
+    rows: rows.map(([id, grams]) => ({ id: `added-${id}`, line: null, food: food(id), grams, role: food(id).role, change: "added" as const, why: "" })),
   });
   const notes = (...rows: readonly (readonly [id: string, grams: number])[]) => {
     const made = version(...rows);

@@ -9,7 +9,7 @@ import { askedAt, notAsked, seat, staleSeats, type DiningTable, type Seat } from
 const HALWA =
   "Halwa\n\nServes 4\n\n1 cup semolina\n½ cup sugar\n¼ cup coconut oil\n2 cups water\n\nMethod\nRoast the semolina in the oil and cook it in the water with the sugar for 10 minutes.";
 const asIs = (of: ReturnType<typeof problem>) => ({
-  rows: of.lines.map(({ id, food, grams, role }): VersionRow => ({ line: id, food, grams, role, change: "as is", why: "" })),
+  rows: of.lines.map(({ id, food, grams, role }): VersionRow => ({ id, line: id, food, grams, role, change: "as is", why: "" })),
   evaporation: 0,
 });
 
@@ -60,7 +60,7 @@ describe("a version", () => {
     const version = asIs(of);
     const kept = tableVerdict(standingOf(of, version), of, table);
     expect(kept).toMatchObject({ kind: "not for", notFor: ["who keeps “vegan”"] });
-    const cashew: VersionRow = { line: null, food: food("cashew"), grams: 20, role: "crunch", change: "added", why: "" };
+    const cashew: VersionRow = { id: "added-1", line: null, food: food("cashew"), grams: 20, role: "crunch", change: "added", why: "" };
     const more = standingOf(of, { ...version, rows: [...version.rows, cashew] });
     expect(tableVerdict(more, of, table).notFor).toEqual(["who keeps “vegan”", "Niece"]);
     expect(fitWords(tableVerdict(more, of, table), { inside: 5, of: 5 })).toBe("not for who keeps “vegan”, Niece");

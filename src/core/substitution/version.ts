@@ -6,6 +6,8 @@ export type ChangeKind = "as is" | "amount" | "replaced" | "added" | "left out";
 
 /** One row of the ledger: a line as handed down, and what stands for it in a version. */
 export interface VersionRow {
+  /** Its own in the version: the line's, or another for a food added. */
+  readonly id: LineId;
   /** The recipe's line; null for a food added. */
   readonly line: LineId | null;
   /** What the version holds; null where the line is left out. */
@@ -15,6 +17,14 @@ export interface VersionRow {
   readonly change: ChangeKind;
   /** Why it changed, in a few words: "no dairy", "gives body". */
   readonly why: string;
+}
+
+/** An id for a food that is added to these rows. */
+export function newRowId(rows: readonly { readonly id: LineId }[]): LineId {
+  const taken = new Set(rows.map(({ id }) => id));
+  let n = 1;
+  while (taken.has(`added-${n}`)) n++;
+  return `added-${n}`;
 }
 
 /** A version: its rows and what is driven off. */

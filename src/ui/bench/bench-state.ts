@@ -1,7 +1,7 @@
 import type { BenchState } from "../../core/adaptation";
 import type { Food } from "../../core/food";
 import type { ReadRecipe } from "../../core/recipe";
-import { scaledFor, type Proposal, type VersionRow } from "../../core/substitution";
+import { newRowId, scaledFor, type Proposal, type VersionRow } from "../../core/substitution";
 import type { DiningTable } from "../../core/table";
 
 /** The recipe itself as a version: where one starts by hand. */
@@ -12,7 +12,7 @@ export function asHandedDown(read: ReadRecipe, table: DiningTable): BenchState {
     byHand: false,
     version: {
       evaporation: Math.round(evaporation.value),
-      rows: lines.map((line) => ({ line: line.id, food: line.food, grams: line.grams, role: line.role, change: "as is", why: "" })),
+      rows: lines.map((line) => ({ id: line.id, line: line.id, food: line.food, grams: line.grams, role: line.role, change: "as is", why: "" })),
     },
   };
 }
@@ -52,7 +52,10 @@ export const putBack = (state: BenchState, index: number, food: Food, grams: num
 export const addFood = (state: BenchState, food: Food, grams: number): BenchState => ({
   ...state,
   ...byHand(state),
-  version: { ...state.version, rows: [...state.version.rows, { line: null, food, grams, role: food.role, change: "added", why: "by hand" }] },
+  version: {
+    ...state.version,
+    rows: [...state.version.rows, { id: newRowId(state.version.rows), line: null, food, grams, role: food.role, change: "added", why: "by hand" }],
+  },
 });
 
 export const setEvaporation = (state: BenchState, evaporation: number): BenchState => ({

@@ -3,7 +3,7 @@
 import { evaluateRecipe, evaluateVersion, openBench, openRecipe, openTable } from "../../core/kitchen";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useState } from "react";
-import { rowsWithoutFood, stepsFor, stored, type BenchState, type StoredBench } from "../../core/adaptation";
+import { methodFor, rowsWithoutFood, stored, type BenchState, type StoredBench } from "../../core/adaptation";
 import { type ReadRecipe, type Recipe } from "../../core/recipe";
 import {
   beamReadings,
@@ -286,5 +286,5 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
 
 function LaterSteps({ view: { read, table }, version }: { readonly view: BenchView; readonly version: Version }) {
   const { handling } = useKitchen();
-  return <StepsPanel steps={useMemo(() => stepsFor(read, version, table, handling), [read, version, table, handling])} />;
+  return <StepsPanel steps={useMemo(() => methodFor(read, version, table, handling).words, [read, version, table, handling])} />;
 }

@@ -1,12 +1,12 @@
-import type { RewrittenStep } from "../../core/method";
+import type { StepWords } from "../../core/method";
 
 /** The steps with a version's foods written in: what is new is marked, what goes is struck through. */
-export function StepsPanel({ steps }: { readonly steps: readonly RewrittenStep[] }) {
+export function StepsPanel({ steps }: { readonly steps: readonly StepWords[] }) {
   if (steps.length === 0) return <p className="t-ledger text-ink2 rule-t pt-2 mt-1">The recipe has no steps. Add them at the Recipe station.</p>;
   return (
     <ol className="rule-t mt-1">
       {steps.map((step, i) => (
-        <li key={i} className="grid grid-cols-[28px_minmax(0,1fr)] border-b border-line py-2">
+        <li key={step.step} className="grid grid-cols-[28px_minmax(0,1fr)] border-b border-line py-2">
           <span className="t-figure text-ink2">{i + 1}</span>
           <p className="max-w-[72ch]">
             {step.segments.map((segment, j) =>

@@ -1,0 +1,178 @@
+import type { Food } from "../food";
+import { mentionsOf, namesOfLine, type FindMentions, type LineId, type ReadRecipe, type ReadStepWithTakes, type StepId } from "../recipe";
+import type { Version, VersionRow } from "../substitution";
+import type { Handling, HandlingStep, Method, MethodStep, MethodTake } from "./step";
+
+/** A recipe's line as its steps may name it: what it was read as, without what is made of it on the way. */
+export interface NamedLine {
+  readonly id: LineId;
+  readonly food: Food;
+  /** The words of the line without its amount. */
+  readonly description: string;
+}
+
+/** The lines of a recipe as its steps may name them. */
+export const namedLines = (read: Pick<ReadRecipe, "lines" | "byLine">): NamedLine[] =>
+  read.lines.map(({ id, food }) => {
+    const reading = read.byLine.get(id);
+    return { id, food, description: reading?.kind === "read" && reading.food.id === food.id ? reading.description : food.name };
+  });
+
+export const mentionsOfLines = (lines: readonly NamedLine[]): FindMentions<LineId> =>
+  mentionsOf(lines.map(({ id, food, description }) => ({ key: id, names: namesOfLine(description, food) })));
+
+/** Water driven off, g: less than this in the recipe is not told of; nor is a version's that is off by no more than this share. */
+const LITTLE = 20;
+const TOLD_SHARE = 0.25;
+
+/** What a method is built from. */
+export interface MethodGround {
+  readonly read: Pick<ReadRecipe, "lines" | "byLine" | "steps" | "ledger">;
+  readonly handling: ReadonlyMap<string, Handling>;
+  /** Water that the recipe drives off for this many servings, g. */
+  readonly evaporation: number;
+}
+
+/**
+ * How a version is made: the recipe's steps with what the version puts into them. What a row was pressed by falls away where
+ * another food stands for it; foods that are added go in with the first of their role that a step names, else by a step of
+ * their own before the sweetener; what has to be got ready comes first.
+ */
+export function methodOf({ read, handling, evaporation }: MethodGround, version: Version): Method {
+  const rowOf = new Map(version.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
+  const why = new Map<StepId, string>();
+  for (const { line, change, why: reason } of version.rows)
+    if (line !== null && (change === "replaced" || change === "left out")) for (const step of read.ledger.pressedIn.get(line) ?? []) why.set(step, reason);
+
+  const find = mentionsOfLines(namedLines(read));
+  const waiting = version.rows.filter((row) => row.change === "added" && row.food);
+  const steps = read.steps
+    .filter(({ step }) => !why.has(step.id))
+    .map((each): Writable<MethodStep> => {
+      const named = new Set(find(each.step.text).map(({ key }) => key));
+      const takes: MethodTake[] = [];
+      const reasons = new Set<string>();
+      for (const row of concerned(each, named, rowOf)) {
+        if (row.change !== "amount" && row.why) reasons.add(row.why);
+        if (!named.has(row.line ?? "") && !each.takes.some(({ of, why: how }) => of.id === row.line && how === "by hand")) continue;
+        for (const added of takeOut(waiting, ({ role }) => role === row.role)) {
+          takes.push({ of: { kind: "line", id: added.id }, share: 1 });
+          if (added.why) reasons.add(added.why);
+        }
+      }
+      return { ...plain(each), takes: [...takesOf(each, rowOf), ...takes], reasons: [...reasons] };
+    });
+
+  const before = version.rows.flatMap((row): MethodStep[] => {
+    const how = row.food && row.change !== "as is" && row.change !== "amount" ? handling.get(row.food.id)?.prepare : undefined;
+    return how && row.food ? [ofHandling(how, `prepares-${row.id}`, { kind: "prepares", line: row.id }, [`for the ${shortName(row.food)}`])] : [];
+  });
+  const after = waiting.map((row): MethodStep => {
+    const how = (row.food && handling.get(row.food.id)?.add) ?? STIR_IN;
+    return { ...ofHandling(how, `adds-${row.id}`, { kind: "adds", line: row.id }, row.why ? [row.why] : []), takes: [whole(row)] };
+  });
+  if (evaporation > LITTLE && Math.abs(version.evaporation / evaporation - 1) > TOLD_SHARE) after.push(boilsDown(version.evaporation, evaporation));
+  putTheRest(steps, version, read.steps, find);
+  const place = steps.length === 0 ? 0 : Math.min(steps.length, Math.max(1, sweetenedAt(steps, version)));
+  return {
+    steps: [...before, ...steps.slice(0, place), ...after, ...steps.slice(place)],
+    needless: [...why].map(([step, reason]) => ({ step, why: `needless: ${reason}` })),
+  };
+}
+
+type Writable<T> = { -readonly [Key in keyof T]: T[Key] };
+/** Shares closer to the whole than this are the whole. */
+const ROUNDING = 1e-6;
+
+/** What went in at a step that fell away goes in at the first that names it, else at the first one after that. */
+function putTheRest(steps: readonly Writable<MethodStep>[], { rows }: Version, recipe: readonly ReadStepWithTakes[], find: FindMentions<LineId>): void {
+  const texts = new Map(recipe.map(({ step }, at) => [step.id, { at, named: new Set(find(step.text).map(({ key }) => key)) }] as const));
+  for (const row of rows) {
+    if (!row.food || row.line === null) continue;
+    const { line } = row;
+    const put = steps.reduce((sum, { takes }) => sum + takes.reduce((all, { of, share }) => (of.id === row.id ? all + share : all), 0), 0);
+    const gone = recipe.findIndex(({ step, takes }) => takes.some(({ of }) => of.id === line) && !steps.some(({ id }) => id === step.id));
+    if (put > 1 - ROUNDING || gone < 0) continue;
+    const there = steps.find(({ id }) => texts.get(id)?.named.has(line)) ?? steps.find(({ id }) => (texts.get(id)?.at ?? 0) > gone) ?? steps.at(-1);
+    if (there) there.takes = [...there.takes, { of: { kind: "line", id: row.id }, share: 1 - put }];
+  }
+}
+
+const whole = ({ id }: VersionRow): MethodTake => ({ of: { kind: "line", id }, share: 1 });
+
+/** The rows that a step takes or names. */
+function concerned({ takes }: ReadStepWithTakes, named: ReadonlySet<LineId>, rowOf: ReadonlyMap<LineId, VersionRow>): VersionRow[] {
+  const taken = takes.flatMap(({ of }) => (of.kind === "line" ? [of.id] : []));
+  return [...new Set([...named, ...taken])].flatMap((line) => rowOf.get(line) ?? []);
+}
+
+/** What goes in at a recipe's step in a version: what is left out no longer does. */
+const takesOf = ({ takes }: ReadStepWithTakes, rowOf: ReadonlyMap<LineId, VersionRow>): MethodTake[] =>
+  takes.flatMap(({ of, share }): MethodTake[] => {
+    if (of.kind === "component") return [{ of: { kind: "part", id: of.id }, share }];
+    const row = rowOf.get(of.id);
+    return row?.food ? [{ of: { kind: "line", id: row.id }, share }] : [];
+  });
+
+const plain = ({ step, operations, operation, heat, covered, minutes, timed, attention, cue, equipment }: ReadStepWithTakes) => ({
+  id: step.id,
+  part: step.component ?? null,
+  operations,
+  operation,
+  heat,
+  covered,
+  minutes,
+  timed,
+  attention,
+  cue,
+  tools: equipment,
+  origin: { kind: "recipe" as const, step: step.id },
+});
+
+/** How a food goes in that brings no handling of its own. */
+const STIR_IN: HandlingStep = { operations: ["mix"], minutes: { shortest: 1, usual: 2, longest: 5 }, attention: "hands on", words: "" };
+
+const ofHandling = (how: HandlingStep, id: StepId, origin: MethodStep["origin"], reasons: readonly string[]): MethodStep => ({
+  id,
+  part: null,
+  operations: how.operations,
+  operation: how.operations[0],
+  takes: [],
+  heat: how.heat ?? null,
+  covered: false,
+  minutes: how.minutes,
+  timed: true,
+  attention: how.attention,
+  cue: how.cue ?? null,
+  tools: how.tools ?? [],
+  origin,
+  reasons,
+});
+
+/** Told by the mass that goes, not by minutes: how long it takes is not known. */
+const boilsDown = (grams: number, insteadOf: number): MethodStep => ({
+  ...ofHandling(
+    { operations: ["reduce"], minutes: { shortest: 0, usual: 0, longest: 0 }, attention: "now and then", heat: "simmer", words: "" },
+    "boils-down",
+    { kind: "boils down", grams, insteadOf },
+    ["a plant milk is not boiled down"],
+  ),
+  timed: false,
+  cue: "it looks as thick as it should",
+});
+
+/** The first step at which a sweetener goes in; -1 where none does. */
+function sweetenedAt(steps: readonly MethodStep[], { rows }: Version): number {
+  const sweet = new Set(rows.flatMap(({ id, role }) => (role === "sweetener" ? [id] : [])));
+  return steps.findIndex(({ takes }) => takes.some(({ of }) => of.kind === "line" && sweet.has(of.id)));
+}
+
+/** Takes those that fit out of a list, and gives them. */
+function takeOut<T>(from: T[], fits: (each: T) => boolean): T[] {
+  const taken = from.filter(fits);
+  for (const each of taken) from.splice(from.indexOf(each), 1);
+  return taken;
+}
+
+/** A food as a sentence names it. */
+export const shortName = (food: Food): string => (food.name.toLowerCase().split(/,| ?\(/)[0] ?? "").trim();

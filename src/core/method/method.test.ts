@@ -1,0 +1,182 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { food, read, tableOf } from "../../../tests/support/kitchen";
+import { WRITTEN_RECIPES } from "../../../tests/golden/written-recipes";
+import { DEMO_RECIPES, HANDLING, REFERENCE } from "../../data";
+import { methodFor } from "../adaptation";
+import { readRecipeText, readStep, type ReadRecipe } from "../recipe";
+import { scaledFor, type Version, type VersionRow } from "../substitution";
+import { textOf, type Method, type StepWords } from ".";
+
+const kheer = (...steps: readonly string[]): ReadRecipe =>
+  read(`Kheer\nServes 4\n\nIngredients\n1000 g full-cream milk\n100 g sugar\n20 g cashews, broken\n\nMethod\n${steps.join("\n")}`);
+const asIs = (of: ReadRecipe): VersionRow[] =>
+  scaledFor(of, of.recipe.servings).lines.map((line) => ({
+    id: line.id,
+    line: line.id,
+    food: line.food,
+    grams: line.grams,
+    role: line.role,
+    change: "as is",
+    why: "",
+  }));
+/** The rows of a recipe with some changed, by the recipe's food, and some added. */
+const rowsOf = (
+  of: ReadRecipe,
+  changed: Readonly<Record<string, Partial<VersionRow>>>,
+  ...added: readonly (readonly [string, number, string])[]
+): VersionRow[] => [
+  ...asIs(of).map((row) => ({ ...row, ...changed[row.food?.id ?? ""] })),
+  ...added.map(([id, grams, why], i): VersionRow => ({ id: `added-${i + 1}`, line: null, food: food(id), grams, role: food(id).role, change: "added", why })),
+];
+const made = (
+  of: ReadRecipe,
+  rows: readonly VersionRow[],
+  evaporation = of.evaporation.grams.value,
+): { readonly method: Method; readonly words: readonly StepWords[] } =>
+  methodFor(of, { rows, evaporation }, tableOf({ servings: of.recipe.servings }), HANDLING);
+const told = (words: readonly StepWords[]) =>
+  words.map(({ segments }) => segments.map((segment) => (segment.kind === "removed" ? `-${segment.text}-` : segment.text)).join(""));
+const takes = ({ steps }: Method) => steps.map((step) => step.takes.map(({ of, share }) => `${of.id} ${share}`));
+
+describe("a version's method", () => {
+  it("is the recipe's own where nothing changed, step by step what each does and takes", () => {
+    const of = kheer("Boil the milk for 20 minutes until it thickens.", "Stir in the sugar.", "Fry the cashews and scatter them over.");
+    const { method, words } = made(of, asIs(of));
+    expect(told(words)).toEqual(of.recipe.steps.map(({ text }) => text));
+    expect(method.steps[0]).toMatchObject({
+      operation: "simmer",
+      minutes: { usual: 20 },
+      cue: "it thickens",
+      origin: { kind: "recipe", step: "s1" },
+      reasons: [],
+    });
+    expect(takes(method)).toEqual([["l1 1"], ["l2 1"], ["l3 1"]]);
+  });
+  it("writes a new food in, with its whole amount once, and its reason", () => {
+    const of = kheer("Warm the milk.", "Add more milk and the sugar.");
+    const { method, words } = made(of, rowsOf(of, { "cow-milk": { food: food("soy-milk"), grams: 900, change: "replaced", why: "no dairy" } }));
+    expect(told(words)).toEqual(["Warm the soya milk (3 2/3 cups, 900 g in all).", "Add more soya milk and the sugar."]);
+    expect(words.map(({ why }) => why)).toEqual(["no dairy", "no dairy"]);
+    expect(takes(method)[0]).toContain("l1 1");
+  });
+  it("strikes out what is left out, takes it no more, and does not touch other nuts", () => {
+    const of = kheer("Warm the milk and sugar.", "Fry the cashews until they smell of nuts.");
+    const { method, words } = made(of, rowsOf(of, { cashew: { food: null, grams: 0, change: "left out", why: "no cashew" } }));
+    expect(told(words)[1]).toBe("Fry the -cashews- until they smell of nuts.");
+    expect(takes(method)[1]).toEqual([]);
+  });
+  it("takes what is added beside the first food of its role, got ready beforehand", () => {
+    const of = kheer("Boil the milk.", "Stir in the sugar.", "Scatter the cashews over.");
+    const { method, words } = made(of, rowsOf(of, { sugar: { grams: 20, change: "amount" } }, ["erythritol", 60, "gives sweetness"]));
+    expect(told(words)[0]).toMatch(/^Grind 60 g erythritol/);
+    expect(told(words)[2]).toBe("Stir in the sugar (20 g in all) and erythritol (5 tbsp, 60 g).");
+    expect(words[2]?.why).toBe("gives sweetness");
+    expect(method.steps[0]).toMatchObject({ operation: "grind", origin: { kind: "prepares", line: "added-1" }, takes: [] });
+    expect(takes(method)[2]).toEqual(["l2 1", "added-1 1"]);
+  });
+  it("gives a thickener a step of its own before the sweetener goes in", () => {
+    const of = kheer("Boil the milk.", "Stir in the sugar.", "Scatter the cashews over.");
+    const { method, words } = made(of, rowsOf(of, {}, ["cornflour", 20, "gives body"]));
+    expect(words.map((step) => step.from)).toEqual(["s1", null, "s2", "s3"]);
+    expect(told(words)[1]).toMatch(/Slake 20 g cornflour/);
+    expect(method.steps[1]).toMatchObject({
+      operation: "simmer",
+      operations: ["simmer", "slake"],
+      heat: "simmer",
+      minutes: { usual: 2 },
+      reasons: ["gives body"],
+    });
+    expect(takes(method)[1]).toEqual(["added-1 1"]);
+  });
+  it("says when it is to be cooked down less", () => {
+    const of = kheer("Boil the milk and sugar for 60 minutes.", "Scatter the cashews over.");
+    const { method, words } = made(of, rowsOf(of, { "cow-milk": { food: food("soy-milk"), grams: 900, change: "replaced", why: "no dairy" } }), 90);
+    expect(told(words).join(" ")).toMatch(/about 90 g in all, instead of \d+ g/);
+    expect(method.steps.find(({ origin }) => origin.kind === "boils down")).toMatchObject({ operation: "reduce", timed: false });
+  });
+  it("takes at a later step what went in at one that fell away", () => {
+    const of = read(DEMO_RECIPES[14]?.text ?? "");
+    const pressed = of.readings[0]?.line.id ?? "";
+    const rows = asIs(of).map((row): VersionRow => (row.line === pressed ? { ...row, food: food("soy-milk"), change: "replaced", why: "no oats" } : row));
+    const { method } = made(of, rows);
+    expect(method.needless.map(({ step }) => step)).toEqual(of.ledger.pressedIn.get(pressed));
+    expect(method.steps.flatMap(({ takes: all }) => all).filter(({ of: { id } }) => id === pressed)).toEqual([{ of: { kind: "line", id: pressed }, share: 1 }]);
+  });
+  it("survives words that are patterns elsewhere", () => {
+    const of = read("X\nServes 4\n\nIngredients\n100 g milk (2% fat) [c+]\n10 g sugar\n\nMethod\nAdd (a+b)* [milk] $& $1.");
+    expect(told(made(of, rowsOf(of, { "cow-milk": { food: food("soy-milk"), grams: 10, change: "replaced", why: "x" } })).words)[0]).toMatch(/\$& \$1/);
+  });
+});
+
+describe("steps that foods bring with them", () => {
+  const steps = [...HANDLING].flatMap(([id, { prepare, add }]) => [prepare, add].flatMap((step) => (step ? [{ id, step }] : [])));
+  it.each(steps)("$id: the words say what the step is", ({ step }) => {
+    const words = readStep({ id: "s", text: step.words.replace(/\{[^}]*\}/g, "100"), choice: {} }, REFERENCE.constants.process.value);
+    expect(words.operations).toEqual(expect.arrayContaining([...(step.operations[0] === "mix" ? [] : step.operations)]));
+    if (words.timed) expect(words.minutes).toEqual(step.minutes);
+    for (const tool of step.tools ?? []) expect(words.equipment).toContain(tool);
+    expect(words.cue ?? "").toContain(step.cue ?? "");
+  });
+});
+
+describe("any version of any recipe", () => {
+  const recipes = [...DEMO_RECIPES.map(({ text }) => text), ...WRITTEN_RECIPES.map(({ text }) => text)].flatMap((text) =>
+    readRecipeText(text).ok ? [read(text)] : [],
+  );
+  const foods = [...REFERENCE.foods.values()];
+  const versions = fc.constantFrom(...recipes).chain((of) => {
+    const rows = asIs(of);
+    const changes = fc.tuple(
+      ...rows.map(() =>
+        fc.tuple(fc.constantFrom("as is", "as is", "amount", "replaced", "left out"), fc.constantFrom(...foods), fc.integer({ min: 1, max: 500 })),
+      ),
+    );
+    const added = fc.array(fc.tuple(fc.constantFrom(...foods), fc.integer({ min: 1, max: 200 })), { maxLength: 4 });
+    return fc
+      .record({ of: fc.constant(of), changes, added, evaporation: fc.integer({ min: 0, max: 800 }) })
+      .map(({ changes: each, added: more, evaporation }) => ({
+        of,
+        version: {
+          evaporation,
+          rows: [
+            ...rows.map((row, i): VersionRow => {
+              const [change = "as is", other, grams = 1] = each[i] ?? [];
+              if (change === "left out") return { ...row, food: null, grams: 0, change, why: "left out" };
+              if (change === "replaced" && other) return { ...row, food: other, grams, change, why: "instead" };
+              return change === "amount" ? { ...row, grams, change, why: "more" } : row;
+            }),
+            ...more.map(([each_, grams], i): VersionRow => ({
+              id: `added-${i + 1}`,
+              line: null,
+              food: each_,
+              grams,
+              role: each_.role,
+              change: "added",
+              why: "gives",
+            })),
+          ],
+        } satisfies Version,
+      }));
+  });
+
+  it("takes each row once in all, nothing that is no row, and says every step", () =>
+    fc.assert(
+      fc.property(versions, ({ of, version }) => {
+        const { method, words } = methodFor(of, version, tableOf({ servings: of.recipe.servings }), HANDLING);
+        const rows = new Map(version.rows.map((row) => [row.id, row] as const));
+        const shares = new Map<string, number>();
+        for (const { takes: all } of method.steps)
+          for (const { of: what, share } of all) {
+            if (what.kind === "part") continue;
+            expect(rows.get(what.id)?.food, what.id).toBeTruthy();
+            shares.set(what.id, (shares.get(what.id) ?? 0) + share);
+          }
+        if (of.steps.length > 0) for (const { id, food: holds } of version.rows) if (holds) expect(shares.get(id) ?? 0, id).toBeCloseTo(1, 5);
+        expect(new Set(method.steps.map(({ id }) => id)).size).toBe(method.steps.length);
+        expect(words.map(({ step }) => step).sort()).toEqual([...method.steps.map(({ id }) => id), ...method.needless.map(({ step }) => step)].sort());
+        for (const each of words) if (!method.needless.some(({ step }) => step === each.step)) expect(textOf(each).trim()).not.toBe("");
+      }),
+      { numRuns: 300 },
+    ));
+});

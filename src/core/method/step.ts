@@ -1,0 +1,64 @@
+import type { Heat } from "../process";
+import type { Attention, LineId, Operation, PartId, StepId, StepMinutes } from "../recipe";
+
+/** Something that goes in at a step: a row of the version, by its id, or a part of the recipe. */
+export interface MethodTake {
+  readonly of: { readonly kind: "line"; readonly id: LineId } | { readonly kind: "part"; readonly id: PartId };
+  /** Above 0, at most 1: of the whole row or part. */
+  readonly share: number;
+}
+
+/** Where a step comes from: the recipe; a food of the version that has to be got ready, or goes in by a step of its own; how far the pot is boiled down. */
+export type StepOrigin =
+  | { readonly kind: "recipe"; readonly step: StepId }
+  | { readonly kind: "prepares"; readonly line: LineId }
+  | { readonly kind: "adds"; readonly line: LineId }
+  | { readonly kind: "boils down"; readonly grams: number; readonly insteadOf: number };
+
+/** One step of a version's method. Its text is made from it, by `words`. */
+export interface MethodStep {
+  /** The recipe's own where it comes from there. */
+  readonly id: StepId;
+  /** The part that it makes; null for the sweet itself. */
+  readonly part: PartId | null;
+  /** All that is done in it, the main thing first. */
+  readonly operations: readonly Operation[];
+  readonly operation: Operation;
+  readonly takes: readonly MethodTake[];
+  /** Of wet heat; null where there is none. */
+  readonly heat: Heat | null;
+  readonly covered: boolean;
+  readonly minutes: StepMinutes;
+  /** Whether the minutes are told or set; otherwise they are usual for the operation. */
+  readonly timed: boolean;
+  readonly attention: Attention;
+  /** What to look, listen, smell or feel for. */
+  readonly cue: string | null;
+  readonly tools: readonly string[];
+  readonly origin: StepOrigin;
+  /** Why it is not as in the recipe; empty where it is. */
+  readonly reasons: readonly string[];
+}
+
+/** How a version is made: its steps in order, and the recipe's steps that fall away. */
+export interface Method {
+  readonly steps: readonly MethodStep[];
+  readonly needless: readonly { readonly step: StepId; readonly why: string }[];
+}
+
+/** A step that a food brings with it: a rule of practice. `{grams}` and `{grams*0.27}` in its words stand for amounts. */
+export interface HandlingStep {
+  readonly operations: readonly [Operation, ...Operation[]];
+  readonly minutes: StepMinutes;
+  readonly attention: Attention;
+  readonly heat?: Heat;
+  readonly cue?: string;
+  readonly tools?: readonly string[];
+  readonly words: string;
+}
+
+/** How a food is got ready beforehand, and how it goes in where the recipe has no food of its role. */
+export interface Handling {
+  readonly prepare?: HandlingStep;
+  readonly add?: HandlingStep;
+}
