@@ -1,5 +1,6 @@
 /** Verdicts: over the lines of strangers, and by trials that change a recipe. */
 import { existsSync, readFileSync } from "node:fs";
+import Papa from "papaparse";
 import { findings } from "../src/core/models/diet";
 import { readRecipe } from "../src/core/recipe";
 import { judgedLines, listedIn, stepFindings } from "../src/core/substitution";
@@ -25,10 +26,7 @@ function verdictOn(text: string, step: string, ruleId: string): string {
 
 export function verdicts(rows: [string, string, string][]): void {
   if (existsSync(LINES)) {
-    const asked = readFileSync(LINES, "utf8")
-      .split("\n")
-      .filter((row) => row && !row.startsWith("#"))
-      .map((row) => row.split("\t"));
+    const asked = Papa.parse<string[]>(readFileSync(LINES, "utf8"), { delimiter: "\t", comments: "#", skipEmptyLines: true, quoteChar: "\u0000" }).data;
     const judged = asked.map(([text = "", rule = "", least = "", step = ""]) => ({ text, rule, least, step, got: verdictOn(text, step, rule) }));
     const weaker = judged.filter(({ least, got }) => (RANK[got] ?? 0) < (RANK[least] ?? 0));
     const stricter = judged.filter(({ least, got }) => (RANK[got] ?? 0) > (RANK[least] ?? 0));

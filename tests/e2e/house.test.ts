@@ -365,7 +365,7 @@ describe("a food of one's own", () => {
     expect(await session.page.getByRole("row", { name: /Fibre together/ }).innerText()).toMatch(/not known/);
     await session.page.getByLabel("Measure").selectOption("tablespoon");
     await button("Read it from the scale").click();
-    await session.page.getByLabel("Load on the simulated scale, grams").fill("21");
+    await session.page.getByLabel("On it lies, g").fill("21");
     await button("Take it").click();
     await session.page.getByText("weighed once").waitFor();
     expect(await axe(session.page)).toEqual([]);

@@ -40,7 +40,7 @@ describe("the maker", () => {
     await field("Milk, grams").fill("0");
     // The pulp from the scale.
     await page.getByRole("button", { name: "from the scale" }).nth(1).tap();
-    await field("Load on the simulated scale, grams").fill("230");
+    await field("On it lies, g").fill("230");
     await page.getByText("stands still").waitFor();
     await session.button("Take it").tap();
     expect(Math.abs(Number(await field("Wet pulp, grams").inputValue()) - 230)).toBeLessThan(6);

@@ -1,1 +1,2 @@
-export { newSimulatedScale, putOn, readingOf, tareScale, tick, type Scale, type ScaleReading, type SimulatedScale } from "./scale";
+export type { Reading, Simulation } from "./device";
+export { DEVICES, type DeviceId } from "./devices";

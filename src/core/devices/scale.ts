@@ -1,74 +1,61 @@
+import { uniformFloat64 } from "pure-rand/distribution/uniformFloat64";
+import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
 import { GRAMS_PER_OUNCE } from "../units";
+import type { Device, Reading, Simulation } from "./device";
 
-/** What a kitchen scale tells. */
-export interface ScaleReading {
-  /** In `unit`, as its display shows it. */
-  readonly value: number;
-  readonly unit: ScaleUnit;
-  /** The display stands still. */
-  readonly stable: boolean;
-  /** Grams, whatever the unit. */
-  readonly grams: number;
-}
-export type ScaleUnit = "g" | "oz";
-
-/** A kitchen scale behind its adapter: a real one and the simulated one look the same from here. */
-export interface Scale {
-  readonly name: string;
-  /** Calls back with every reading until the returned function is called. */
-  readonly read: (onReading: (reading: ScaleReading) => void) => () => void;
-  readonly tare: () => void;
-  readonly setUnit: (unit: ScaleUnit) => void;
-}
+type ScaleUnit = "g" | "oz";
 
 /** A home scale: steps of 1 g, or 0.05 oz; noise and drift of the cell, g; how fast it settles, 1/s. */
 const STEP: Readonly<Record<ScaleUnit, number>> = { g: 1, oz: 0.05 };
+const DIGITS: Readonly<Record<ScaleUnit, number>> = { g: 0, oz: 2 };
 const NOISE_G = 0.25;
 const DRIFT_G_PER_MINUTE = 0.15;
 const SETTLING_PER_SECOND = 6;
 const STABLE_WITHIN_G = 0.8;
 const STABLE_FOR = 4;
+const MOST_G = 5000;
 
-/** The state of a simulated scale. */
-export interface SimulatedScale {
+interface ScaleState {
+  /** What lies on it, g. */
   readonly load: number;
   readonly cell: number;
   readonly drift: number;
   readonly zero: number;
   readonly unit: ScaleUnit;
-  /** The last cell readings, g. */
+  /** The last readings of the cell, g. */
   readonly recent: readonly number[];
   readonly seed: number;
 }
 
-export const newSimulatedScale = (seed: number): SimulatedScale => ({ load: 0, cell: 0, drift: 0, zero: 0, unit: "g", recent: [], seed: seed >>> 0 });
+/** A kitchen scale up to 5 kg, with tare, in grams or ounces. */
+export const SCALE: Device = {
+  name: "Simulated kitchen scale",
+  unit: "g",
+  surroundings: { label: "On it lies", most: MOST_G },
+  simulate: (seed) => simulation({ load: 0, cell: 0, drift: 0, zero: 0, unit: "g", recent: [], seed: seed | 0 }),
+};
 
-/** One random number of 0 to 1 and the seed after it (mulberry32). */
-function random(seed: number): readonly [value: number, next: number] {
-  const next = (seed + 0x6d2b79f5) >>> 0;
-  let t = next;
-  t = Math.imul(t ^ (t >>> 15), t | 1);
-  t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-  return [((t ^ (t >>> 14)) >>> 0) / 4294967296, next];
+const simulation = (state: ScaleState): Simulation => ({
+  reading: readingOf(state),
+  controls: [
+    { label: "Tare", press: () => simulation({ ...state, zero: mean(state.recent) }) },
+    { label: state.unit === "g" ? "Show ounces" : "Show grams", press: () => simulation({ ...state, unit: state.unit === "g" ? "oz" : "g" }) },
+  ],
+  after: (seconds) => simulation(later(state, seconds)),
+  around: (grams) => simulation({ ...state, load: Math.min(MOST_G, Math.max(0, grams)) }),
+});
+
+/** The cell settles on its load, drifts and trembles. */
+function later(state: ScaleState, seconds: number): ScaleState {
+  const random = xoroshiro128plus(state.seed);
+  const swing = () => 2 * uniformFloat64(random) - 1;
+  const drift = state.drift + swing() * DRIFT_G_PER_MINUTE * (seconds / 60);
+  const cell = state.cell + (state.load - state.cell) * (1 - Math.exp(-SETTLING_PER_SECOND * seconds));
+  const seen = cell + drift + swing() * NOISE_G;
+  return { ...state, cell, drift, seed: random.next(), recent: [...state.recent, seen].slice(-STABLE_FOR) };
 }
 
-/** The scale after `seconds`: the cell settles on its load, drifts and trembles. Pure: the same seed gives the same weighing. */
-export function tick(scale: SimulatedScale, seconds: number): SimulatedScale {
-  const [a, seedA] = random(scale.seed);
-  const [b, seed] = random(seedA);
-  const drift = scale.drift + (a - 0.5) * 2 * DRIFT_G_PER_MINUTE * (seconds / 60);
-  const settled = scale.cell + (scale.load - scale.cell) * (1 - Math.exp(-SETTLING_PER_SECOND * seconds));
-  const cell = settled;
-  const seen = cell + drift + (b - 0.5) * 2 * NOISE_G;
-  return { ...scale, cell, drift, seed, recent: [...scale.recent, seen].slice(-STABLE_FOR) };
-}
-
-export const putOn = (scale: SimulatedScale, grams: number): SimulatedScale => ({ ...scale, load: Math.max(0, grams) });
-
-/** Sets what lies on it now to zero. */
-export const tareScale = (scale: SimulatedScale): SimulatedScale => ({ ...scale, zero: mean(scale.recent) });
-
-export function readingOf({ recent, zero, unit }: SimulatedScale): ScaleReading {
+function readingOf({ recent, zero, unit }: ScaleState): Reading {
   const grams = mean(recent.slice(-2)) - zero;
   const step = STEP[unit];
   const shown = Math.round((unit === "g" ? grams : grams / GRAMS_PER_OUNCE) / step) * step;
@@ -76,7 +63,8 @@ export function readingOf({ recent, zero, unit }: SimulatedScale): ScaleReading 
   return {
     value,
     unit,
-    grams: unit === "g" ? value : value * GRAMS_PER_OUNCE,
+    digits: DIGITS[unit],
+    measured: unit === "g" ? value : value * GRAMS_PER_OUNCE,
     stable: recent.length >= STABLE_FOR && Math.max(...recent) - Math.min(...recent) < STABLE_WITHIN_G,
   };
 }

@@ -1,6 +1,6 @@
 import type { Food, Role } from "../food";
 import { fail, succeed, type Result } from "../numeric";
-import { formatGrams, type HouseholdMeasures } from "../units";
+import { formatGrams, weighable, type HouseholdMeasures } from "../units";
 import { balance } from "./balance";
 import { kitchenMeasure } from "./kitchen-measure";
 import type { ReadRecipe } from "./read-recipe";
@@ -121,13 +121,6 @@ function factorOf(written: readonly { readonly id: LineId; readonly before: numb
       return line && line.before > 0 ? goal.grams / line.before : null;
     }
   }
-}
-
-/** To what a kitchen can weigh, never to nothing; downwards where it must not be more. */
-function weighable(grams: number, down = false): number {
-  const step = grams < 0.5 ? 0.01 : grams < 3 ? 0.1 : grams < 20 ? 1 : grams < 200 ? 5 : 10;
-  const times = grams / step;
-  return Math.max(step, (down ? Math.floor(times + 1e-9) : Math.round(times)) * step);
 }
 
 /** Eggs and pods go in whole; of a can what is asked for, with what is left of it. */

@@ -24,6 +24,5 @@ export { partedPortions, partedWords, type PartedPortion } from "./parted-portio
 export { versionNotes, type Note } from "./notes";
 export { inOrder, limitFindings } from "./limit-findings";
 export { ratioSwap } from "./ratio-swap";
-export { increment } from "./round";
 export { beamReadings, insideCount, type BeamReading } from "./beams";
 export { ruleMeetings, type Meeting } from "./meetings";

@@ -1,3 +1,4 @@
+import { weighable, weighingStep } from "../units";
 import { build, type Built } from "./build";
 import { bodyPerGram } from "./coefficients";
 import { amountsOf, type Amount } from "./decode";
@@ -6,14 +7,6 @@ import type { Opening } from "./open-roles";
 import type { AdaptationProblem } from "./problem";
 import type { Run } from "./run";
 import type { Targets } from "./targets";
-
-/** What a kitchen can weigh or spoon: traces by 0.01 g, spices by 0.1, gel-like by 1, then 5 g, then 10 g. */
-export function increment(grams: number): number {
-  if (grams < 0.5) return 0.01;
-  if (grams < 3) return 0.1;
-  if (grams < 20) return 1;
-  return grams < 100 ? 5 : 10;
-}
 
 const LP = { timeLimitSeconds: 2, relativeGap: 0 };
 const RELINEARISATIONS = 2;
@@ -72,9 +65,8 @@ export async function roundAmounts(
       fixed.set(slot.key, 0);
       continue;
     }
-    const step = increment(grams);
-    const nearest = Math.max(step, Math.round(grams / step) * step);
-    const other = nearest > grams ? Math.max(step, Math.floor(grams / step) * step) : Math.ceil(grams / step) * step;
+    const nearest = weighable(grams);
+    const other = nearest > grams ? weighable(grams, true) : nearest < grams ? nearest + weighingStep(grams) : nearest;
     let done = false;
     for (const candidate of nearest === other ? [nearest] : [nearest, other]) {
       const tried = build(problem, opening, targets, { ...settled, fixed: new Map([...fixed, [slot.key, tidy(candidate)]]) });

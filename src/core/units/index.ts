@@ -11,3 +11,4 @@ export {
   type HouseholdMeasures,
   type HouseholdUnits,
 } from "./measures";
+export { weighable, weighingStep } from "./weighable";

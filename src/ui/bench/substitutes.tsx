@@ -6,18 +6,9 @@ import { findings, judge } from "../../core/models/diet";
 import { evaluatePoint, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
 import { groundOf, type BenchState } from "../../core/adaptation";
 import { kitchenMeasure, type ReadRecipe } from "../../core/recipe";
-import {
-  beamReadings,
-  increment,
-  limitFindings,
-  ratioSwap,
-  type AdaptationProblem,
-  type BeamReading,
-  type VersionRow,
-  versionInput,
-} from "../../core/substitution";
+import { beamReadings, limitFindings, ratioSwap, type AdaptationProblem, type BeamReading, type VersionRow, versionInput } from "../../core/substitution";
 import type { DiningTable } from "../../core/table";
-import { formatChange, formatGrams } from "../../core/units";
+import { formatChange, formatGrams, weighable } from "../../core/units";
 import { useKitchen } from "../parts/use-kitchen";
 import { Beam } from "../parts/beam";
 import { FoodPicker } from "../parts/food-picker";
@@ -77,8 +68,7 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
       const swap = ratioSwap(from.food, from.grams, food, row.role, table.serve, constants);
       if (!swap) continue;
       if (swap.grams > (candidate.most * recipeFigures.yield.value) / 100 || state.version.rows.some((each) => each.food?.id === food.id)) continue;
-      const step = increment(swap.grams);
-      const grams = Math.max(step, Math.round(swap.grams / step) * step);
+      const grams = weighable(swap.grams);
       const input: EvaluationInput = versionInput(setFood(state, index, food, grams, "").version, groundOf(read, table));
       const beams = beamReadings(recipeFigures, evaluatePoint(input, constants), problem.limits, table.serve, constants);
       const off = beams.reduce(

@@ -15,7 +15,7 @@ import { PriceField } from "./price-field";
 
 /** Two weighings of one pressing are one. */
 const SAME = 1e-6;
-const ScalePanel = lazy(() => import("../devices/scale-panel"));
+const DevicePanel = lazy(() => import("../devices/device-panel"));
 
 interface NotesProps {
   readonly making: Making;
@@ -98,7 +98,7 @@ export function MilkWeights({ making, made, tables, foods, onChange }: Omit<Note
       {field("weighedPulp", "Wet pulp")}
       {scale && (
         <Suspense fallback={null}>
-          <ScalePanel onTake={(grams) => onChange({ ...making, [scale]: Math.round(grams) }, scale)} />
+          <DevicePanel id="scale" onTake={(grams) => onChange({ ...making, [scale]: Math.round(grams) }, scale)} />
         </Suspense>
       )}
       {seen !== null && !wrong("weighedPulp")?.grave && !mine.some(({ holds }) => Math.abs(holds - seen) < SAME) && (

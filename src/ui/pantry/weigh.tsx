@@ -12,7 +12,7 @@ import { toast } from "../shell/messages";
 import { usePantryDocument } from "../shell/pantry";
 import { SaveNotice } from "../shell/save-notice";
 
-const ScalePanel = lazy(() => import("../devices/scale-panel"));
+const DevicePanel = lazy(() => import("../devices/device-panel"));
 
 /** Weigh it once: what the household's own cup, spoon or handful of a food weighs, so that all recipes follow. */
 export function Weigh({ food }: { readonly food: Food }) {
@@ -101,7 +101,7 @@ export function Weigh({ food }: { readonly food: Food }) {
       </div>
       {scale && (
         <Suspense fallback={null}>
-          <ScalePanel onTake={add} />
+          <DevicePanel id="scale" onTake={add} />
         </Suspense>
       )}
     </section>

@@ -1,6 +1,7 @@
 "use client";
 
 import { useCallback, useEffect, useState } from "react";
+import { tinykeys } from "tinykeys";
 
 interface Steps<T> {
   readonly past: readonly T[];
@@ -68,17 +69,14 @@ export function useHistory<T>(initial: T | (() => T)): History<T> {
 /** Ctrl+Z and Ctrl+Shift+Z (or Ctrl+Y) for the one thing that a page edits; in a text field they stay the field's own. */
 export function useUndoKeys({ undo, redo }: Pick<Undoable<unknown>, "undo" | "redo">): void {
   useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
-      const target = event.target as HTMLElement;
-      if (target.closest("input, textarea, [contenteditable]")) return;
-      const key = event.key.toLowerCase();
-      if (key !== "z" && key !== "y") return;
+    const key = (step: (() => void) | null) => (event: KeyboardEvent) => {
       event.preventDefault();
-      if (key === "y" || event.shiftKey) redo?.();
-      else undo?.();
+      step?.();
     };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
+    return tinykeys(
+      window,
+      { "$mod+z": key(undo), "$mod+Shift+z": key(redo), "$mod+y": key(redo) },
+      { ignore: ({ target }) => target instanceof Element && target.closest("input, textarea, [contenteditable]") !== null },
+    );
   }, [undo, redo]);
 }

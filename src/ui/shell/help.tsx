@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { lazy, useCallback, useState } from "react";
+import { lazy, useMemo, useState } from "react";
 import { Sheet } from "../parts/sheet";
 import { useKeys, useKeysOn } from "./keys";
 import { PLACES } from "./places";
@@ -29,21 +29,19 @@ export function HelpSheet({ keys = false, className }: { readonly keys?: boolean
 function Keys({ on, onHelp }: { readonly on: boolean; readonly onHelp: () => void }) {
   const router = useRouter();
   const { flush } = useSaving();
-  const onKey = useCallback(
-    (keys: string) => {
-      const place = PLACES.find(({ key }) => keys === `g ${key}`);
-      const to = place?.href ?? (keys === "n" ? "/recipes/new" : null);
-      if (to !== null) void flush().then(() => router.push(to));
-      else if (keys === "?") onHelp();
-      else if (keys === "/") {
+  const keys = useMemo(() => {
+    const go = (href: string) => () => void flush().then(() => router.push(href));
+    return {
+      ...Object.fromEntries(PLACES.map(({ key, href }) => [`g ${key}`, go(href)])),
+      n: go("/recipes/new"),
+      "[Shift]+?": onHelp,
+      "[Shift]+/": () => {
         const field = document.querySelector<HTMLElement>("[role=search] input, main input[role=combobox]");
         field?.focus();
         return field !== null;
-      } else return false;
-      return true;
-    },
-    [router, flush, onHelp],
-  );
-  useKeys(on, onKey);
+      },
+    };
+  }, [router, flush, onHelp]);
+  useKeys(on, keys);
   return null;
 }

@@ -1,6 +1,7 @@
 "use client";
 
 import { useEffect, useSyncExternalStore } from "react";
+import { tinykeys } from "tinykeys";
 
 const SETTING = "threpsis.keys-off";
 const listeners = new Set<() => void>();
@@ -26,20 +27,21 @@ export function useKeysOn(): readonly [on: boolean, set: (on: boolean) => void] 
 
 /** How long "g" waits for the letter of a place. */
 const WAIT_MS = 1500;
+const ELSEWHERE = "input, textarea, select, [contenteditable], [role=dialog], [role=menu]";
 
-/** Calls `onKey` with a key pressed alone ("n", "?") or after "g" ("g k"), outside of fields, menus and open sheets. True takes the key. */
-export function useKeys(on: boolean, onKey: (keys: string) => boolean): void {
+/** Calls what belongs to keys pressed alone ("n", "?") or one after another ("g k"), outside of fields, menus and open sheets. False leaves the key to the page. Should be stable. */
+export function useKeys(on: boolean, keys: Readonly<Record<string, () => boolean | void>>): void {
   useEffect(() => {
     if (!on) return;
-    let began = 0;
-    const listen = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-      if (!(event.target instanceof Element) || event.target.closest("input, textarea, select, [contenteditable], [role=dialog], [role=menu]")) return;
-      const after = performance.now() - began < WAIT_MS;
-      began = !after && event.key === "g" ? performance.now() : 0;
-      if (onKey(after ? `g ${event.key}` : event.key)) event.preventDefault();
-    };
-    window.addEventListener("keydown", listen);
-    return () => window.removeEventListener("keydown", listen);
-  }, [on, onKey]);
+    const handlers = Object.entries(keys).map(([press, act]) => {
+      const handler = (event: KeyboardEvent) => {
+        if (act() !== false) event.preventDefault();
+      };
+      return [press, handler] as const;
+    });
+    return tinykeys(window, Object.fromEntries(handlers), {
+      timeout: WAIT_MS,
+      ignore: ({ target, defaultPrevented }) => defaultPrevented || !(target instanceof Element) || target.closest(ELSEWHERE) !== null,
+    });
+  }, [on, keys]);
 }

@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useCallback } from "react";
+import { useMemo } from "react";
 import { Go, OnTheWay } from "./go";
 import { useKeys, useKeysOn } from "./keys";
 import { useSaving } from "./saving";
@@ -12,16 +12,17 @@ export function StationThread({ recipeId, here, of }: { readonly recipeId: strin
   const router = useRouter();
   const { flush } = useSaving();
   const [keysOn] = useKeysOn();
-  const onKey = useCallback(
-    (key: string) => {
-      const at = STATIONS.findIndex(({ id }) => id === here);
-      const to = key === "[" ? STATIONS[at - 1] : key === "]" ? STATIONS[at + 1] : undefined;
+  const keys = useMemo(() => {
+    const at = STATIONS.findIndex(({ id }) => id === here);
+    const go = (to: (typeof STATIONS)[number] | undefined) => () => {
       if (to) void flush().then(() => router.push(`/recipes/${recipeId}/${to.id}`));
       return to !== undefined;
-    },
-    [router, flush, recipeId, here],
-  );
-  useKeys(keysOn, onKey);
+    };
+    const [back, on] = [go(STATIONS[at - 1]), go(STATIONS[at + 1])];
+    // On many keyboards brackets are typed with AltGr.
+    return { "[": back, "AltGraph+[": back, "]": on, "AltGraph+]": on };
+  }, [router, flush, recipeId, here]);
+  useKeys(keysOn, keys);
   return (
     <nav aria-label="Stations" className="no-print w-full lg:w-auto">
       <ol className="flex">
