@@ -33,6 +33,14 @@ const roomsOf = {
   ui: ["ui", "core", "workers/client", "workers/protocol"],
   app: ["app", "server", "ui", "core"],
 };
+const layersOfUi = {
+  parts: [],
+  shell: ["parts"],
+  devices: ["parts", "shell"],
+  panels: ["parts", "shell", "devices"],
+  stations: ["parts", "shell", "devices", "panels"],
+  places: ["parts", "shell", "devices", "panels"],
+};
 const SOURCE = "^(?:tests/fixtures/layers/)?src/";
 const TEST = "\\.test\\.tsx?$";
 
@@ -76,6 +84,25 @@ module.exports = {
       from: { path: room(name), pathNot: TEST },
       to: { path: SOURCE, pathNot: allowed.map((each) => `${SOURCE}${each}(/|\\.ts$)`) },
     })),
+    // The interface in layers: parts, then the shell with its documents, then panels that several places show, then stations and places, each alone.
+    ...Object.entries(layersOfUi).map(([name, allowed]) => ({
+      name: `ui-${name}-looks-down-only`,
+      severity: "error",
+      from: { path: room(`ui/${name}`), pathNot: TEST },
+      to: { path: room("ui"), pathNot: [name, ...allowed].map((each) => room(`ui/${each}`)) },
+    })),
+    {
+      name: "stations-and-places-apart",
+      severity: "error",
+      from: { path: `${SOURCE}ui/(stations|places)/([^/]+)/`, pathNot: TEST },
+      to: { path: `${SOURCE}ui/(stations|places)/`, pathNot: `${SOURCE}ui/$1/$2/` },
+    },
+    {
+      name: "http-knows-no-use-case",
+      severity: "error",
+      from: { path: room("server/http"), pathNot: TEST },
+      to: { path: room("server"), pathNot: room("server/http") },
+    },
     {
       name: "driver-only-in-db",
       severity: "error",

@@ -9,9 +9,9 @@
 import { existsSync, readFileSync, readdirSync } from "node:fs";
 import { join, resolve } from "node:path";
 import * as db from "../src/db";
-import { backupName, putInPlace, readBackup } from "../src/server/backup";
-import { databaseUrl } from "../src/server/database";
-import { Refusal } from "../src/server/problem-details";
+import { backupName, putInPlace, readBackup } from "../src/server/data/backup";
+import { databaseUrl } from "../src/server/data/database";
+import { Refusal } from "../src/server/http/problems";
 
 const folder = resolve(process.env.THREPSIS_DATA ?? ".data/demo");
 const [task, file] = process.argv.slice(2);

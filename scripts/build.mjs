@@ -25,8 +25,8 @@ const forNode = (entry, outfile, external) =>
     logLevel: "warning",
   });
 await forNode("src/workers/solver.thread.ts", "solver.thread.mjs", ["highs"]);
-await forNode("src/server/serve.ts", "serve.mjs", ["next", "pino"]);
-await forNode("src/server/reading.thread.ts", "reading.thread.mjs", ["pino"]);
+await forNode("src/server/http/serve.ts", "serve.mjs", ["next", "pino"]);
+await forNode("src/server/recipes/reading.thread.ts", "reading.thread.mjs", ["pino"]);
 
 /** An empty database, packed: to begin one takes a tenth of the time of making one. */
 async function packEmptyDatabase(path) {

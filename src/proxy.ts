@@ -1,6 +1,6 @@
 import { NextResponse, type NextRequest } from "next/server";
-import { contentSecurityPolicy, FIXED_HEADERS, turnAway } from "./server/guard";
-import { log } from "./server/log";
+import { contentSecurityPolicy, FIXED_HEADERS, turnAway } from "./server/http/guard";
+import { log } from "./server/http/log";
 
 const FILES = /^\/(?:_next\/|solver\/|icon\.svg)/;
 

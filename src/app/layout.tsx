@@ -1,9 +1,9 @@
 import type { Metadata, Viewport } from "next";
 import { cookies } from "next/headers";
 import type { ReactNode } from "react";
-import { getHousehold, getHouseRules, getPantry } from "@/server/kitchen-sources";
-import { placeStates } from "@/server/on-the-go";
-import { unreadNotices } from "@/server/notices";
+import { getHousehold, getHouseRules, getPantry } from "@/server/kitchen/sources";
+import { placeStates } from "@/server/recipes/on-the-go";
+import { unreadNotices } from "@/server/data/notices";
 import { HouseholdProvider } from "@/ui/shell/household";
 import { HouseRulesProvider } from "@/ui/shell/house-rules";
 import { PantryProvider } from "@/ui/shell/pantry";

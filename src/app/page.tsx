@@ -1,6 +1,6 @@
-import { getOnTheGo } from "@/server/on-the-go";
-import { wishWords } from "@/server/versions";
-import { KitchenPage } from "@/ui/kitchen/kitchen-page";
+import { getOnTheGo } from "@/server/recipes/on-the-go";
+import { wishWords } from "@/server/versions/versions";
+import { KitchenPage } from "@/ui/places/kitchen/kitchen-page";
 import { dateWords, dayWords } from "./words";
 
 export default async function Page() {

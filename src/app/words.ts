@@ -1,4 +1,4 @@
-import type { VersionRowData } from "@/ui/version/version-list";
+import type { VersionRowData } from "@/ui/panels/version-list";
 
 const FORMAT = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", hour: "2-digit", minute: "2-digit" });
 const DAY = new Intl.DateTimeFormat("en-GB", { weekday: "long", day: "numeric", month: "long" });

@@ -17,4 +17,4 @@ export * from "./collections";
 export * from "./deleted";
 export * from "./kitchen";
 export * from "./uses";
-export * from "./facts";
+export * from "./search-index";

@@ -7,7 +7,7 @@ import { afterEach, describe, expect, it } from "vitest";
 import { plainSteps } from "../../src/core/recipe";
 import * as db from "../../src/db";
 import { openJournal, readJournal } from "../../src/db/journal";
-import { putInPlace } from "../../src/server/backup";
+import { putInPlace } from "../../src/server/data/backup";
 import { openPglite } from "../../src/db/backends/pglite";
 import { newFolder, removeFolder } from "../support/app";
 

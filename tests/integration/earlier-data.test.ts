@@ -3,14 +3,14 @@ import { resolve } from "node:path";
 import { afterAll, beforeAll, describe, expect, it, vi } from "vitest";
 import { openBench, openRecipe, USUAL_SOURCES } from "../../src/core/kitchen";
 import { DEMO_PANTRY, kitchenOf } from "../../src/data";
-import { getKitchen } from "../../src/server/kitchen";
-import { getEaters, getHouseRules, getPantry } from "../../src/server/kitchen-sources";
-import { savePantry } from "../../src/server/pantry";
-import { makeBackup, restoreBackup } from "../../src/server/backup";
-import { closeDatabase, getDatabase } from "../../src/server/database";
-import { getAdaptation, requireRecipe, saveBench } from "../../src/server/recipes";
-import { getVersion, keepVersion, versionsOf, workOnFrom } from "../../src/server/versions";
-import { lineageOf } from "../../src/server/lineage";
+import { getKitchen } from "../../src/server/kitchen/kitchen";
+import { getEaters, getHouseRules, getPantry } from "../../src/server/kitchen/sources";
+import { savePantry } from "../../src/server/kitchen/pantry";
+import { makeBackup, restoreBackup } from "../../src/server/data/backup";
+import { closeDatabase, getDatabase } from "../../src/server/data/database";
+import { getAdaptation, requireRecipe, saveBench } from "../../src/server/recipes/recipes";
+import { getVersion, keepVersion, versionsOf, workOnFrom } from "../../src/server/versions/versions";
+import { lineageOf } from "../../src/server/versions/lineage";
 import { newFolder, removeFolder } from "../support/app";
 
 /** Written by the app when its schema was 4: fifteen demo recipes and one that presses its own milk, two benches by hand, a version. */

@@ -1,6 +1,6 @@
 import { request } from "node:http";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { turnAway } from "../../src/server/guard";
+import { turnAway } from "../../src/server/http/guard";
 import { newFolder, removeFolder, startApp, type RunningApp } from "../support/app";
 
 const head = (parts: Partial<Parameters<typeof turnAway>[0]>) =>

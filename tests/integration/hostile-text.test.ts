@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { readRecipe, readRecipeText, RECIPE_LIMITS, type Recipe } from "../../src/core/recipe";
 import { REFERENCE } from "../../src/data";
-import { readFileText } from "../../src/server/read-file";
+import { readFileText } from "../../src/server/recipes/read-file";
 import { context } from "../support/kitchen";
 
 /** What may be read for each kB of text, ms; and what a reading may cost whatever its length (the food that is asked about is looked for). */

@@ -5,14 +5,14 @@ import { afterAll, beforeAll, describe, expect, it, vi } from "vitest";
 import { benchOf } from "../support/bench";
 import { RECIPE_LIMITS, type Recipe } from "../../src/core/recipe";
 import * as db from "../../src/db";
-import { canUndoRestore, makeBackup, readBackup, restoreBackup, undoRestore } from "../../src/server/backup";
-import { closeDatabase, getDatabase } from "../../src/server/database";
-import { getOnTheGo } from "../../src/server/on-the-go";
-import { lineageOf } from "../../src/server/lineage";
-import { Refusal } from "../../src/server/problem-details";
-import { readFileText, readPastedText } from "../../src/server/read-file";
-import { addRecipes, saveBench, saveRecipe, saveTable } from "../../src/server/recipes";
-import { describeVersion, keepVersion, workOnFrom } from "../../src/server/versions";
+import { canUndoRestore, makeBackup, readBackup, restoreBackup, undoRestore } from "../../src/server/data/backup";
+import { closeDatabase, getDatabase } from "../../src/server/data/database";
+import { getOnTheGo } from "../../src/server/recipes/on-the-go";
+import { lineageOf } from "../../src/server/versions/lineage";
+import { Refusal } from "../../src/server/http/problems";
+import { readFileText, readPastedText } from "../../src/server/recipes/read-file";
+import { addRecipes, saveBench, saveRecipe, saveTable } from "../../src/server/recipes/recipes";
+import { describeVersion, keepVersion, workOnFrom } from "../../src/server/versions/versions";
 import { newFolder, removeFolder } from "../support/app";
 import { tableOf } from "../support/kitchen";
 
@@ -306,7 +306,7 @@ describe("a folder with somebody's own data", () => {
 
 describe("the files of a data folder", () => {
   it("hold no recipe in what a failed write logs", async () => {
-    const { describeError } = await import("../../src/server/log");
+    const { describeError } = await import("../../src/server/http/log");
     const database = await getDatabase();
     const secret = "the aunt's own cardamom secret";
     const error: unknown = await database

@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
 import { cookies } from "next/headers";
-import { canUndoRestore } from "@/server/backup";
-import { getEaters } from "@/server/kitchen-sources";
-import { shippedConstants, shownFoods } from "@/server/pantry";
-import { HouseholdPage } from "@/ui/household/household-page";
+import { canUndoRestore } from "@/server/data/backup";
+import { getEaters } from "@/server/kitchen/sources";
+import { shippedConstants, shownFoods } from "@/server/kitchen/pantry";
+import { HouseholdPage } from "@/ui/places/household/household-page";
 import { THEME_COOKIE, themeOf } from "@/ui/shell/theme";
 
 export const metadata: Metadata = { title: "Household" };

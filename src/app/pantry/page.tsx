@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
-import { isFamily } from "@/server/pantry";
-import { PantryPage } from "@/ui/pantry/pantry-page";
+import { isFamily } from "@/server/kitchen/pantry";
+import { PantryPage } from "@/ui/places/pantry/pantry-page";
 
 export const metadata: Metadata = { title: "Pantry" };
 

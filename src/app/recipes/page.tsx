@@ -1,9 +1,9 @@
 import type { Metadata } from "next";
-import { findingChoices } from "@/server/facts";
-import { findFood } from "@/server/pantry";
-import { pageNumber, recipesPage, readSearch } from "@/server/recipes";
-import { versionsOf, wishWords } from "@/server/versions";
-import { RecipesPage } from "@/ui/recipes/recipes-page";
+import { findingChoices } from "@/server/recipes/search-index";
+import { findFood } from "@/server/kitchen/pantry";
+import { pageNumber, recipesPage, readSearch } from "@/server/recipes/recipes";
+import { versionsOf, wishWords } from "@/server/versions/versions";
+import { RecipesPage } from "@/ui/places/recipes/recipes-page";
 import { dateWords, versionRow } from "../words";
 
 interface Props {

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { BeamSheet } from "@/ui/sheet/beam-sheet";
+import { BeamSheet } from "@/ui/places/sheet/beam-sheet";
 
 export const metadata: Metadata = { title: "Beams", robots: { index: false } };
 

@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
-import { getEaters } from "@/server/kitchen-sources";
-import { FirstSteps } from "@/ui/household/first-steps";
+import { getEaters } from "@/server/kitchen/sources";
+import { FirstSteps } from "@/ui/places/household/first-steps";
 
 interface Props {
   readonly searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>>;

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
-import { versionsOf } from "@/server/versions";
+import { versionsOf } from "@/server/versions/versions";
 import { PageHead } from "@/ui/shell/shell";
-import { VersionList } from "@/ui/version/version-list";
+import { VersionList } from "@/ui/panels/version-list";
 import { versionRow } from "../words";
 
 export const metadata: Metadata = { title: "Kept versions" };

@@ -1,5 +1,5 @@
 import equal from "fast-deep-equal";
-import { forget, forgetAll, keep, takeLeft } from "../parts/kept";
+import { forget, forgetAll, keep, takeLeft } from "./kept";
 import { Refused, send } from "../parts/send";
 
 /** Something that is edited, and the revision it stands at on the server; 0 where it was never saved. */

@@ -1,5 +1,5 @@
-import { makeBackup, MOST_BACKUP_BYTES, restoreBackup } from "@/server/backup";
-import { answer, readText } from "@/server/door";
+import { makeBackup, MOST_BACKUP_BYTES, restoreBackup } from "@/server/data/backup";
+import { answer, readText } from "@/server/http/door";
 
 export const dynamic = "force-dynamic";
 

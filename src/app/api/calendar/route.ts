@@ -1,5 +1,5 @@
-import { dayAtPlace } from "@/server/calendar";
-import { answer } from "@/server/door";
+import { dayAtPlace } from "@/server/kitchen/calendar";
+import { answer } from "@/server/http/door";
 
 export const GET = (request: Request) =>
   answer(request, async () =>

@@ -1,5 +1,5 @@
-import { answer, readJson } from "@/server/door";
-import { keepersOf, saveHouseRules } from "@/server/house-rules";
+import { answer, readJson } from "@/server/http/door";
+import { keepersOf, saveHouseRules } from "@/server/kitchen/house-rules";
 
 export const PUT = (request: Request) => answer(request, async () => Response.json({ revision: await saveHouseRules(await readJson(request)) }));
 

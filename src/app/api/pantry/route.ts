@@ -1,4 +1,4 @@
-import { answer, readJson } from "@/server/door";
-import { savePantry } from "@/server/pantry";
+import { answer, readJson } from "@/server/http/door";
+import { savePantry } from "@/server/kitchen/pantry";
 
 export const PUT = (request: Request) => answer(request, async () => Response.json({ revision: await savePantry(await readJson(request)) }));

@@ -1,6 +1,6 @@
-import { answer, checked, readJson } from "@/server/door";
-import { createRecipe, recipeTitles } from "@/server/recipes";
-import { validatePaste } from "@/server/schemas";
+import { answer, checked, readJson } from "@/server/http/door";
+import { createRecipe, recipeTitles } from "@/server/recipes/recipes";
+import { validatePaste } from "@/server/http/schemas/documents";
 
 export const POST = (request: Request) =>
   answer(request, async () => Response.json({ id: await createRecipe(checked(validatePaste, await readJson(request)).text, request.signal) }, { status: 201 }));

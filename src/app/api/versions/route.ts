@@ -1,6 +1,6 @@
-import { answer, checked, readJson } from "@/server/door";
-import { validateKeep } from "@/server/schemas";
-import { keepVersion } from "@/server/versions";
+import { answer, checked, readJson } from "@/server/http/door";
+import { validateKeep } from "@/server/http/schemas/documents";
+import { keepVersion } from "@/server/versions/versions";
 
 export const POST = (request: Request) =>
   answer(request, async () => {

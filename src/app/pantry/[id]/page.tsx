@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
-import { findFood, kinOf, lookAlikesOf, shippedConstants } from "@/server/pantry";
-import { FoodPage } from "@/ui/pantry/food-page";
+import { findFood, kinOf, lookAlikesOf, shippedConstants } from "@/server/kitchen/pantry";
+import { FoodPage } from "@/ui/places/pantry/food-page";
 
 interface Props {
   readonly params: Promise<{ readonly id: string }>;

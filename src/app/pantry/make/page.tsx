@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { isMakingKind } from "@/core/making";
-import { MakerPage } from "@/ui/pantry/maker-page";
+import { MakerPage } from "@/ui/places/pantry/maker-page";
 
 export const metadata: Metadata = { title: "Make it at home" };
 

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { OwnFoodPage } from "@/ui/pantry/own-food-page";
+import { OwnFoodPage } from "@/ui/places/pantry/own-food-page";
 
 export const metadata: Metadata = { title: "A food of your own" };
 

@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
 import { cache } from "react";
-import { getAdaptation, getRecipe } from "@/server/recipes";
+import { getAdaptation, getRecipe } from "@/server/recipes/recipes";
 
 export interface StationParams {
   readonly params: Promise<{ readonly id: string }>;

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
-import { DAYS_DELETED } from "@/server/database";
-import { deletedItems } from "@/server/deleted";
-import { DeletedPage } from "@/ui/recipes/deleted-page";
+import { DAYS_DELETED } from "@/server/data/database";
+import { deletedItems } from "@/server/data/deleted";
+import { DeletedPage } from "@/ui/places/recipes/deleted-page";
 import { dateWords } from "../../words";
 
 export const metadata: Metadata = { title: "Deleted lately" };

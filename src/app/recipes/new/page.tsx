@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { PastePage } from "@/ui/recipes/paste-page";
+import { PastePage } from "@/ui/places/recipes/paste-page";
 
 export const metadata: Metadata = { title: "Paste a recipe" };
 

@@ -1,7 +1,7 @@
 import { notFound } from "next/navigation";
-import { getVersion, versionConstants, wishWords } from "@/server/versions";
-import { UnreadableVersion } from "@/ui/version/unreadable-version";
-import { VersionPage } from "@/ui/version/version-page";
+import { getVersion, versionConstants, wishWords } from "@/server/versions/versions";
+import { UnreadableVersion } from "@/ui/places/version/unreadable-version";
+import { VersionPage } from "@/ui/places/version/version-page";
 import { dateWords } from "../../words";
 
 interface Props {

@@ -1,5 +1,5 @@
-import { restoreProgress } from "@/server/backup";
-import { answer } from "@/server/door";
+import { restoreProgress } from "@/server/data/backup";
+import { answer } from "@/server/http/door";
 
 export const dynamic = "force-dynamic";
 

@@ -1,6 +1,6 @@
-import { remove } from "@/server/deleted";
-import { answer, readJson } from "@/server/door";
-import { requireRecipe, saveRecipe } from "@/server/recipes";
+import { remove } from "@/server/data/deleted";
+import { answer, readJson } from "@/server/http/door";
+import { requireRecipe, saveRecipe } from "@/server/recipes/recipes";
 
 interface Context {
   readonly params: Promise<{ readonly id: string }>;

@@ -1,5 +1,5 @@
-import { answer, readJson } from "@/server/door";
-import { importRecipes, MOST_IMPORT_BYTES } from "@/server/exchange";
+import { answer, readJson } from "@/server/http/door";
+import { importRecipes, MOST_IMPORT_BYTES } from "@/server/recipes/exchange";
 
 export const POST = (request: Request) =>
   answer(request, async () => Response.json({ ids: await importRecipes(await readJson(request, MOST_IMPORT_BYTES)) }, { status: 201 }));

@@ -1,5 +1,5 @@
-import { adapt, MOST_ADAPT_BYTES } from "@/server/adapt";
-import { answer, readJson } from "@/server/door";
+import { adapt, MOST_ADAPT_BYTES } from "@/server/adapt/adapt";
+import { answer, readJson } from "@/server/http/door";
 
 export const dynamic = "force-dynamic";
 

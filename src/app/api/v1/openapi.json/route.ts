@@ -1,4 +1,4 @@
-import { openApi } from "@/server/adapt-schema";
+import { openApi } from "@/server/http/schemas/adapt";
 
 export const dynamic = "force-dynamic";
 

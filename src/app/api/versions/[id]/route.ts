@@ -1,7 +1,7 @@
-import { remove } from "@/server/deleted";
-import { answer, checked, readJson } from "@/server/door";
-import { validateDescription } from "@/server/schemas";
-import { describeVersion } from "@/server/versions";
+import { remove } from "@/server/data/deleted";
+import { answer, checked, readJson } from "@/server/http/door";
+import { validateDescription } from "@/server/http/schemas/documents";
+import { describeVersion } from "@/server/versions/versions";
 
 interface Context {
   readonly params: Promise<{ readonly id: string }>;

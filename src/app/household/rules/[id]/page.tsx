@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { ownRule } from "@/server/house-rules";
-import { RulePage } from "@/ui/household/rule-page";
+import { ownRule } from "@/server/kitchen/house-rules";
+import { RulePage } from "@/ui/places/household/rule-page";
 
 interface Props {
   readonly params: Promise<{ readonly id: string }>;

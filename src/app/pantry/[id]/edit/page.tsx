@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
-import { getPantry } from "@/server/kitchen-sources";
-import { OwnFoodPage } from "@/ui/pantry/own-food-page";
+import { getPantry } from "@/server/kitchen/sources";
+import { OwnFoodPage } from "@/ui/places/pantry/own-food-page";
 
 interface Props {
   readonly params: Promise<{ readonly id: string }>;

@@ -1,7 +1,7 @@
-import { comparedOf } from "@/server/lineage";
-import { Refusal } from "@/server/problem-details";
-import { versionConstants } from "@/server/versions";
-import { ComparePage } from "@/ui/lineage/compare-page";
+import { comparedOf } from "@/server/versions/lineage";
+import { Refusal } from "@/server/http/problems";
+import { versionConstants } from "@/server/versions/versions";
+import { ComparePage } from "@/ui/places/lineage/compare-page";
 import { loadStation, type StationParams } from "../station";
 
 type Props = StationParams & { readonly searchParams: Promise<{ readonly with?: string | string[] }> };

@@ -1,5 +1,5 @@
-import { lineageOf } from "@/server/lineage";
-import { LineagePage } from "@/ui/lineage/lineage-page";
+import { lineageOf } from "@/server/versions/lineage";
+import { LineagePage } from "@/ui/places/lineage/lineage-page";
 import { dateWords } from "../../../words";
 import { loadStation, type StationParams } from "../station";
 

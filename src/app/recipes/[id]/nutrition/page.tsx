@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
-import { recipeNutrition } from "@/server/nutrition";
-import { NutritionPage } from "@/ui/nutrition/nutrition-page";
+import { recipeNutrition } from "@/server/recipes/nutrition";
+import { NutritionPage } from "@/ui/places/nutrition/nutrition-page";
 
 interface Props {
   readonly params: Promise<{ readonly id: string }>;

@@ -1,4 +1,4 @@
-import { RecipeStation } from "@/ui/recipe/recipe-station";
+import { RecipeStation } from "@/ui/stations/recipe/recipe-station";
 import { loadStation, type StationParams } from "../station";
 
 export const generateMetadata = async (parameters: StationParams) => ({ title: `${(await loadStation(parameters)).recipe.document.title}, recipe` });

@@ -1,4 +1,4 @@
-import { ScalePage } from "@/ui/recipe/scale-page";
+import { ScalePage } from "@/ui/stations/recipe/scale-page";
 import { loadStation, type StationParams } from "../station";
 
 export const generateMetadata = async (parameters: StationParams) => ({

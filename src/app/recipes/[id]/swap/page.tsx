@@ -1,4 +1,4 @@
-import { BenchStation } from "@/ui/bench/bench-station";
+import { BenchStation } from "@/ui/stations/swap/bench-station";
 import { loadStation, type StationParams } from "../station";
 
 export const generateMetadata = async (parameters: StationParams) => ({ title: `${(await loadStation(parameters)).recipe.document.title}, swap` });

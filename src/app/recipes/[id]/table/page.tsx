@@ -1,7 +1,7 @@
-import { fastsAhead } from "@/server/calendar";
-import { getEaters } from "@/server/kitchen-sources";
-import { besidesOf } from "@/server/recipes";
-import { TableStation } from "@/ui/table/table-station";
+import { fastsAhead } from "@/server/kitchen/calendar";
+import { getEaters } from "@/server/kitchen/sources";
+import { besidesOf } from "@/server/recipes/recipes";
+import { TableStation } from "@/ui/stations/table/table-station";
 import { loadStation, type StationParams } from "../station";
 
 export const generateMetadata = async (parameters: StationParams) => ({ title: `${(await loadStation(parameters)).recipe.document.title}, table` });

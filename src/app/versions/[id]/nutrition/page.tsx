@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
-import { versionNutrition } from "@/server/nutrition";
-import { NutritionPage } from "@/ui/nutrition/nutrition-page";
+import { versionNutrition } from "@/server/recipes/nutrition";
+import { NutritionPage } from "@/ui/places/nutrition/nutrition-page";
 
 interface Props {
   readonly params: Promise<{ readonly id: string }>;

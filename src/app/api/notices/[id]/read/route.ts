@@ -1,5 +1,5 @@
-import { answer } from "@/server/door";
-import { markNoticeRead } from "@/server/notices";
+import { answer } from "@/server/http/door";
+import { markNoticeRead } from "@/server/data/notices";
 
 interface Context {
   readonly params: Promise<{ readonly id: string }>;

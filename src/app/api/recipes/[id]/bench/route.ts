@@ -1,5 +1,5 @@
-import { answer, readJson } from "@/server/door";
-import { benchStates, saveBench } from "@/server/recipes";
+import { answer, readJson } from "@/server/http/door";
+import { benchStates, saveBench } from "@/server/recipes/recipes";
 
 interface Props {
   readonly params: Promise<{ readonly id: string }>;

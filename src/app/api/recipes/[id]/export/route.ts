@@ -1,5 +1,5 @@
-import { answer } from "@/server/door";
-import { exportRecipe } from "@/server/exchange";
+import { answer } from "@/server/http/door";
+import { exportRecipe } from "@/server/recipes/exchange";
 
 interface Context {
   readonly params: Promise<{ readonly id: string }>;

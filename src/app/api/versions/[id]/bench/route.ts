@@ -1,5 +1,5 @@
-import { answer } from "@/server/door";
-import { workOnFrom } from "@/server/versions";
+import { answer } from "@/server/http/door";
+import { workOnFrom } from "@/server/versions/versions";
 
 export const POST = (request: Request, { params }: { readonly params: Promise<{ readonly id: string }> }) =>
   answer(request, async () => Response.json(await workOnFrom((await params).id)));

@@ -1,5 +1,5 @@
-import { restore } from "@/server/deleted";
-import { answer } from "@/server/door";
+import { restore } from "@/server/data/deleted";
+import { answer } from "@/server/http/door";
 
 export const POST = (request: Request, { params }: { readonly params: Promise<{ readonly id: string }> }) =>
   answer(request, async () => {

@@ -1,0 +1,231 @@
+import { interval, type Figure } from "../../core/numeric";
+import { SERVING_TEMPERATURES, type Food } from "../../core/food";
+import { findings } from "../../core/models/diet";
+import { KILOJOULES_PER_KILOCALORIE } from "../../core/units";
+import { openRecipe, openTable, USUAL_SOURCES } from "../../core/kitchen";
+import { evaluate, type Amount, type Figures } from "../../core/evaluate";
+import { methodFor } from "../../core/adaptation";
+import { textOf } from "../../core/method";
+import { readJsonLd, type LineId, type LineReading, type ReadRecipe, type StepId } from "../../core/recipe";
+import {
+  inOrder,
+  limitFindings,
+  standingOf,
+  versionLines,
+  judgedLines,
+  listedIn,
+  stepFindings,
+  type AdaptationProblem,
+  type Ending,
+  type Proposal,
+} from "../../core/substitution";
+import type { DiningTable, Limit } from "../../core/table";
+import { kitchenOf, MODEL_VERSION } from "../../data";
+import { amountKey, LIMIT_DIETS, schoolsOf, TOLD_AMOUNTS, validateAdapt, type AdaptRequest } from "../http/schemas/adapt";
+import { checked } from "../http/door";
+import { Refusal } from "../http/problems";
+import { proposeOnServer } from "./solver-queue";
+
+/** The open interface knows no household: it computes from what ships. */
+const USUAL_KITCHEN = kitchenOf(USUAL_SOURCES);
+
+const DEFAULT_PROPOSALS = 3;
+/** The longest recipe fits, in any script. */
+export const MOST_ADAPT_BYTES = 2 * 1024 ** 2;
+
+/** Answers one request of the open interface: read, judge, work out versions, all from what was sent. */
+export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
+  const request = checked(validateAdapt, body);
+  const parsed = readJsonLd(request.recipe);
+  if (!parsed.ok)
+    throw new Refusal(
+      422,
+      "The recipe cannot be read.",
+      parsed.error.map(({ pointer, detail }) => ({ pointer: `/recipe${pointer}`, detail })),
+    );
+  const read = openRecipe(parsed.value, USUAL_KITCHEN);
+  if (read.lines.length === 0)
+    throw new Refusal(
+      422,
+      "Nothing could be read: no line names a food of the tables with an amount.",
+      read.readings.map((each, i) => ({ pointer: `/recipe/recipeIngredient/${i}`, detail: unresolvedWords(each) })),
+    );
+  const table = tableOf(request, read);
+  const problem = openTable(read, table, USUAL_KITCHEN, request.maxProposals ?? DEFAULT_PROPOSALS);
+  const ending = await proposeOnServer(problem, left);
+
+  const { questions } = standingOf(problem, null);
+  const { lines, steps } = problem.order;
+  const lineAt = (line: LineId | null) => (line === null ? null : lines.indexOf(line));
+  const stepAt = (step: StepId | null) => (step === null ? null : steps.indexOf(step));
+  const found = inOrder([...findings(judgedLines(read), problem.rules), ...limitFindings(problem)], problem.order);
+  return {
+    model: { version: MODEL_VERSION },
+    scale: { factor: table.servings / read.recipe.servings },
+    recipe: {
+      lines: problem.lines.map((line) => ({
+        text: read.byLine.get(line.id)?.line.text ?? "",
+        food: foodJson(line.food),
+        grams: interval({ value: line.grams, sd: line.sd }),
+        role: line.role,
+      })),
+      unresolved: read.unresolved.map((line) => unresolvedJson(read, line)),
+      properties: propertiesJson(evaluate(problem, USUAL_KITCHEN.reference.constants).figures, table.servings),
+    },
+    findings: [
+      ...found.map(({ line, rule, school, verdict, reason }) => ({ line: lineAt(line), rule, school, verdict, reason })),
+      ...stepFindings(read, listedIn(read), problem.rules).map(({ step, rule, school, verdict, reason }) => ({
+        line: null,
+        step: stepAt(step),
+        rule,
+        school,
+        verdict,
+        reason,
+      })),
+    ],
+    proposals: ending.kind === "proposals" ? ending.proposals.map((proposal) => proposalJson(proposal, problem, read, table, ending.recipeFigures)) : [],
+    ending: {
+      ...endingJson(ending),
+      answers: questions.map(({ line, step, limit, text }) => ({ line: lineAt(line), step: stepAt(step), limit, question: text })),
+    },
+  };
+}
+
+function tableOf(request: AdaptRequest, read: ReadRecipe): DiningTable {
+  const rules = new Set<string>();
+  const limits: Limit[] = [];
+  for (const [i, { id, school }] of (request.diets ?? []).entries()) {
+    const schools = schoolsOf(id);
+    if (school !== undefined && !schools.includes(school))
+      throw new Refusal(422, "A diet names a school that it does not have.", [
+        { pointer: `/diets/${i}/school`, detail: `Schools of ${id}: ${schools.join(", ")}.` },
+      ]);
+    if (id === "low-free-sugars") {
+      if (!request.limits?.freeSugars) limits.push({ id: "freeSugars", most: LIMIT_DIETS[id], school: school === "who" ? "who" : "uk" });
+    } else if (id === "blood-sugar-aware") {
+      if (!request.limits?.glycaemicLoad) limits.push({ id: "glycaemicLoad", most: LIMIT_DIETS[id], school: "uk" });
+    } else if (id === "low-saturated-fat") {
+      if (!request.limits?.saturatedFat) limits.push({ id: "saturatedFat", most: LIMIT_DIETS[id], school: "uk" });
+    } else rules.add(school === undefined || school === "usual" ? id : `${id}/${school}`);
+  }
+  for (const allergen of request.avoidAllergens ?? []) rules.add(`no-${allergen}`);
+  const given = request.limits ?? {};
+  if (given.freeSugars) limits.push({ id: "freeSugars", most: given.freeSugars.max_g, school: given.freeSugars.school ?? "uk" });
+  if (given.energy) limits.push({ id: "energy", most: given.energy.max_kJ, school: "uk" });
+  if (given.saturatedFat) limits.push({ id: "saturatedFat", most: given.saturatedFat.max_g, school: "uk" });
+  if (given.glycaemicLoad) limits.push({ id: "glycaemicLoad", most: given.glycaemicLoad.max, school: "uk" });
+  if (given.sodium) limits.push({ id: "sodium", most: given.sodium.max_mg, school: "uk" });
+  return {
+    rules: [...rules],
+    limits: limits.filter((limit, i) => limits.findIndex((each) => each.id === limit.id) === i),
+    servings: request.servings ?? read.recipe.servings,
+    serve: request.serve ?? "hot",
+  };
+}
+
+const foodJson = ({ id, name, provenance }: Food) => ({ id, name, provenance });
+
+const scale = (figure: Figure, factor: number): Figure => ({ value: figure.value * factor, low: figure.low * factor, high: figure.high * factor });
+
+function propertiesJson(figures: Figures, servings: number): object {
+  const byTemperature = (group: "sweetness" | "body") => Object.fromEntries(SERVING_TEMPERATURES.map((serve) => [serve, figures[`${group}.${serve}`]]));
+  const amounts = (group: "per100g" | "serving") => {
+    const named = (wanted: readonly Amount[]) => wanted.map((amount) => [amountKey(amount), figures[`${group}.${amount}`]] as const);
+    return {
+      ...Object.fromEntries(named(TOLD_AMOUNTS)),
+      energy_kcal: scale(figures[`${group}.energy`], 1 / KILOJOULES_PER_KILOCALORIE),
+      freeSugars_g: { who: figures[`${group}.freeSugarsWho`], uk: figures[`${group}.freeSugarsUk`] },
+    };
+  };
+  return {
+    yield_g: figures.yield,
+    servings,
+    sweetness: byTemperature("sweetness"),
+    body: byTemperature("body"),
+    per100g: amounts("per100g"),
+    perServing: amounts("serving"),
+  };
+}
+
+function unresolvedWords(each: LineReading | undefined): string {
+  return each && "why" in each ? `${each.why}.` : "It could not be read.";
+}
+
+function unresolvedJson(read: ReadRecipe, id: LineId): object {
+  const each = read.byLine.get(id);
+  const guesses =
+    each?.kind === "food unknown"
+      ? each.guesses.map(({ id, name }) => ({ id, name }))
+      : each?.kind === "amount unknown"
+        ? each.guesses.map(({ grams, label }) => ({ id: each.food.id, name: `${label} of ${each.food.name.toLowerCase()}`, grams }))
+        : [];
+  return { line: read.readings.findIndex(({ line }) => line.id === id), text: each?.line.text ?? "", why: unresolvedWords(each), guesses };
+}
+
+function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: ReadRecipe, table: DiningTable, recipeFigures: Figures): object {
+  const { version, figures } = proposal;
+  const lines = versionLines(version, problem.lines);
+  const held = version.rows.filter((row) => row.food && row.grams > 0);
+  const unread = read.unresolved.map((line) => ({
+    kind: "ask" as const,
+    text: `"${read.byLine.get(line)?.line.text ?? ""}" could not be read and is not in this version; whether it fits this table is not known.`,
+  }));
+  return {
+    label: proposal.label,
+    reason: proposal.reason,
+    lines: held.map((row, i) => ({
+      text: row.line === null ? "" : (read.byLine.get(row.line)?.line.text ?? ""),
+      food: row.food ? foodJson(row.food) : null,
+      grams: interval({ value: row.grams, sd: lines[i]?.sd ?? 0 }),
+      role: row.role,
+      ...(row.change === "as is" ? {} : { change: row.why ? `${row.change}: ${row.why}` : row.change }),
+    })),
+    steps: methodFor(read, version, table, USUAL_KITCHEN.handling).words.map((step) => ({
+      text: textOf(step),
+      from: step.from === null ? null : problem.order.steps.indexOf(step.from),
+      why: step.why,
+    })),
+    properties: propertiesJson(figures, problem.servings),
+    deviations: proposal.beams.map((beam) => {
+      const base = beam.limit ?? Math.max(1e-9, recipeFigures[beam.id].value);
+      return {
+        property: beam.id,
+        kind: beam.deviation.kind,
+        state: beam.deviation.state,
+        relative: { value: beam.deviation.relative, low: figures[beam.id].low / base - 1, high: figures[beam.id].high / base - 1 },
+        limit: beam.limit,
+      };
+    }),
+    notes: [...unread, ...proposal.notes],
+    solver: proposal.solver,
+  };
+}
+
+function endingJson(ending: Ending): object {
+  const empty = { clashes: [] };
+  switch (ending.kind) {
+    case "proposals":
+      return { kind: ending.kind, reason: `${ending.proposals.length} found`, ...empty };
+    case "nothing-to-change":
+      return { kind: ending.kind, reason: "The recipe as it stands breaks no rule and no limit of this table.", ...empty };
+    case "cannot-tell":
+      return { kind: ending.kind, reason: "It cannot be said whether the recipe fits this table before what is asked is answered.", ...empty };
+    case "change-by-hand":
+      return {
+        kind: ending.kind,
+        reason: `What breaks a rule stands beside a line or in a step; change it there: ${ending.breaches.map(({ reason }) => reason).join("; ")}.`,
+        ...empty,
+      };
+    case "no-version-fits":
+      return {
+        kind: ending.kind,
+        reason: ending.relation === "any" ? "Easing any one of these is enough." : "Each of these has to be eased.",
+        relation: ending.relation,
+        clashes: ending.clashes.map(({ limit, given, needed }) => ({ limit, given, needed })),
+      };
+    case "time-ran-out":
+      return { kind: ending.kind, reason: "The time was up before a version was found.", ...empty };
+    case "failed":
+      return { kind: ending.kind, reason: ending.why, ...empty };
+  }
+}

@@ -1,0 +1,196 @@
+import { AMOUNTS, describeAmount, type Amount } from "../../../core/evaluate";
+import { baseOf } from "../../../core/models/diet";
+import { ALLERGENS, SERVING_TEMPERATURES } from "../../../core/food";
+import { RULES } from "../../../data";
+import { ajv } from "../door";
+
+/** Diets that are limits: their ids, and the limit that they set unless another is given, a serving. */
+export const LIMIT_DIETS = { "low-free-sugars": 5, "blood-sugar-aware": 10, "low-saturated-fat": 5 } as const;
+
+/** Diets and fasts by id; the single allergens among the rules are asked for by `avoidAllergens`, or here as "no-cashew". */
+const DIET_IDS: readonly string[] = [...new Set([...RULES.keys()].map(baseOf)), ...Object.keys(LIMIT_DIETS)];
+
+/** The schools of a diet by the words that ask for them: "usual" for the one taken without. */
+export const schoolsOf = (id: string): readonly string[] =>
+  id === "low-free-sugars"
+    ? ["uk", "who"]
+    : ["usual", ...[...RULES.keys()].filter((each) => each.startsWith(`${id}/`)).map((each) => each.slice(id.length + 1))];
+
+const SCHOOLS = `One of the schools of the diet: ${DIET_IDS.filter((id) => schoolsOf(id).length > 1)
+  .map((id) => `${id} (${schoolsOf(id).join(", ")})`)
+  .join("; ")}. All others have one: usual.`;
+
+export interface AdaptRequest {
+  readonly recipe: unknown;
+  readonly diets?: readonly { readonly id: string; readonly school?: string }[];
+  readonly limits?: {
+    readonly freeSugars?: { readonly max_g: number; readonly school?: "uk" | "who" };
+    readonly energy?: { readonly max_kJ: number };
+    readonly saturatedFat?: { readonly max_g: number };
+    readonly glycaemicLoad?: { readonly max: number };
+    readonly sodium?: { readonly max_mg: number };
+  };
+  readonly avoidAllergens?: readonly string[];
+  readonly servings?: number;
+  readonly serve?: (typeof SERVING_TEMPERATURES)[number];
+  readonly maxProposals?: number;
+}
+
+const bound = (key: string, more: object = {}) => ({
+  type: "object",
+  additionalProperties: false,
+  required: [key],
+  properties: { [key]: { type: "number", minimum: 0, maximum: 100_000 }, ...more },
+});
+
+export const adaptRequestSchema = {
+  type: "object",
+  additionalProperties: false,
+  required: ["recipe"],
+  properties: {
+    recipe: { type: ["object", "array"], description: "A schema.org Recipe as JSON-LD, alone, in a list, or inside @graph." },
+    diets: {
+      type: "array",
+      maxItems: 40,
+      items: {
+        type: "object",
+        additionalProperties: false,
+        required: ["id"],
+        properties: { id: { type: "string", enum: DIET_IDS }, school: { type: "string", maxLength: 40, description: SCHOOLS } },
+      },
+    },
+    limits: {
+      type: "object",
+      additionalProperties: false,
+      properties: {
+        freeSugars: bound("max_g", { school: { type: "string", enum: ["uk", "who"] } }),
+        energy: bound("max_kJ"),
+        saturatedFat: bound("max_g"),
+        glycaemicLoad: bound("max"),
+        sodium: bound("max_mg"),
+      },
+    },
+    avoidAllergens: { type: "array", maxItems: 40, items: { type: "string", enum: [...ALLERGENS] } },
+    servings: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
+    serve: { type: "string", enum: [...SERVING_TEMPERATURES] },
+    maxProposals: { type: "integer", minimum: 1, maximum: 5 },
+  },
+} as const;
+
+export const validateAdapt = ajv.compile<AdaptRequest>(adaptRequestSchema);
+
+const figure = { $ref: "#/components/schemas/Figure" };
+const text = { type: "string" };
+const number = { type: "number" };
+const list = (items: object) => ({ type: "array", items });
+const object = (properties: Record<string, object>, optional: readonly string[] = []) => ({
+  type: "object",
+  required: Object.keys(properties).filter((key) => !optional.includes(key)),
+  properties,
+});
+const byTemperature = object(Object.fromEntries(SERVING_TEMPERATURES.map((serve) => [serve, figure])));
+/** Amounts that stand by themselves; free sugars stand together, by their schools. */
+export const TOLD_AMOUNTS = AMOUNTS.filter((amount) => !amount.startsWith("freeSugars"));
+/** An amount's name with its unit: "fat_g". */
+export const amountKey = (amount: Amount): string => [amount, describeAmount(amount).unit].filter(Boolean).join("_");
+const amounts = object({
+  ...Object.fromEntries(TOLD_AMOUNTS.map((amount) => [amountKey(amount), figure])),
+  energy_kcal: figure,
+  freeSugars_g: object({ who: figure, uk: figure }),
+});
+const properties = object({ yield_g: figure, servings: number, sweetness: byTemperature, body: byTemperature, per100g: amounts, perServing: amounts });
+const line = object(
+  {
+    text,
+    food: object({ id: text, name: text, provenance: { enum: ["measured", "reference", "label", "computed"] } }),
+    grams: figure,
+    role: text,
+    change: text,
+  },
+  ["change"],
+);
+
+export const adaptResponseSchema = object({
+  model: object({ version: text }),
+  scale: object({ factor: number }),
+  recipe: object({
+    lines: list(line),
+    unresolved: list(object({ line: { type: "integer" }, text, why: text, guesses: list(object({ id: text, name: text, grams: number }, ["grams"])) })),
+    properties: { $ref: "#/components/schemas/Properties" },
+  }),
+  findings: list(
+    object({ line: { type: ["integer", "null"] }, step: { type: "integer" }, rule: text, school: text, verdict: { enum: ["ask", "avoid"] }, reason: text }, [
+      "step",
+    ]),
+  ),
+  proposals: list(
+    object({
+      label: text,
+      reason: text,
+      lines: list(line),
+      steps: list(object({ text, from: { type: ["integer", "null"] }, why: text })),
+      properties: { $ref: "#/components/schemas/Properties" },
+      deviations: list(
+        object({
+          property: text,
+          kind: { enum: ["likeness", "limit"] },
+          state: { enum: ["inside", "just inside", "outside", "free"] },
+          relative: figure,
+          limit: { type: ["number", "null"] },
+        }),
+      ),
+      notes: list(object({ kind: { enum: ["breaks", "ask", "watch", "know"] }, text })),
+      solver: object({ status: text, gap: number, milliseconds: number }),
+    }),
+  ),
+  ending: object(
+    {
+      kind: { enum: ["proposals", "nothing-to-change", "cannot-tell", "change-by-hand", "no-version-fits", "time-ran-out", "failed"] },
+      reason: text,
+      relation: { enum: ["any", "all"] },
+      answers: list(object({ line: { type: ["integer", "null"] }, step: { type: ["integer", "null"] }, limit: { type: ["string", "null"] }, question: text })),
+      clashes: list(object({ limit: text, given: { type: ["number", "string"] }, needed: { type: ["number", "string"] } })),
+    },
+    ["relation"],
+  ),
+});
+
+const problem = (description: string) => ({ description, content: { "application/problem+json": { schema: { $ref: "#/components/schemas/Problem" } } } });
+
+/** The description of the open interface, OpenAPI 3.1. */
+export const openApi = {
+  openapi: "3.1.0",
+  info: {
+    title: "Threpsis",
+    version: "1",
+    description: "Works out versions of a sweet for a table. Stateless. Every figure is {value, low, high}: the central estimate and its 80 % interval.",
+  },
+  paths: {
+    "/api/v1/adapt": {
+      post: {
+        summary: "Adapt a recipe to diets, limits and allergies",
+        requestBody: { required: true, content: { "application/json": { schema: { $ref: "#/components/schemas/AdaptRequest" } } } },
+        responses: {
+          200: {
+            description: "What was read, what conflicts, and the versions.",
+            content: { "application/json": { schema: { $ref: "#/components/schemas/AdaptResponse" } } },
+          },
+          400: problem("Not JSON."),
+          413: problem("Over 2 MB."),
+          415: problem("Not sent as JSON."),
+          422: problem("Does not fit, or nothing could be read."),
+          503: problem("The solver's queue is full."),
+        },
+      },
+    },
+  },
+  components: {
+    schemas: {
+      Figure: object({ value: number, low: number, high: number }),
+      Properties: properties,
+      AdaptRequest: adaptRequestSchema,
+      AdaptResponse: adaptResponseSchema,
+      Problem: object({ type: text, title: text, status: number, errors: list(object({ pointer: text, detail: text })) }, ["errors"]),
+    },
+  },
+} as const;

@@ -1,0 +1,57 @@
+import { writeCsv, writeJsonLd, writeOwnFile } from "../../core/exchange";
+import { openRecipe } from "../../core/kitchen";
+import { checked, readText } from "../http/door";
+import { getKitchen } from "../kitchen/kitchen";
+import { Refusal } from "../http/problems";
+import type { FileReading } from "./read-file";
+import { readBeside } from "./reading-thread";
+import { addRecipes, requireRecipe } from "./recipes";
+import { validateImport } from "../http/schemas/documents";
+
+/** A file may be larger than any other request: a saved web page often is. */
+const MOST_FILE_BYTES = 5 * 1024 ** 2;
+/** What was read of it comes back to be kept. */
+export const MOST_IMPORT_BYTES = 2 * MOST_FILE_BYTES;
+
+/** Reads the body of a request as a recipe file of any format that is known; refused whole with what is wrong, and where. */
+export async function readFile(request: Request): Promise<FileReading> {
+  const text = await readText(request, MOST_FILE_BYTES);
+  const name = new URL(request.url).searchParams.get("name") ?? "";
+  return readBeside({ kind: "file", text, name: name.toLowerCase() }, request.signal);
+}
+
+/** Keeps recipes that were read and looked at: all of them or none. */
+export async function importRecipes(body: unknown): Promise<readonly string[]> {
+  const { recipes } = checked(validateImport, body);
+  return addRecipes(recipes);
+}
+
+const EXPORTS = {
+  jsonld: { type: "application/ld+json", ending: "jsonld" },
+  csv: { type: "text/csv", ending: "csv" },
+  threpsis: { type: "application/json", ending: "threpsis.json" },
+} as const;
+const isExportFormat = (word: string): word is keyof typeof EXPORTS => Object.hasOwn(EXPORTS, word);
+
+/** A recipe as a file to keep or send. */
+export async function exportRecipe(id: string, format: string): Promise<Response> {
+  if (!isExportFormat(format)) throw new Refusal(404, `There is no such format: ${Object.keys(EXPORTS).join(", ")}.`);
+  const { recipe } = await requireRecipe(id);
+  const { type, ending } = EXPORTS[format];
+  const body =
+    format === "csv"
+      ? writeCsv([{ recipe, readings: openRecipe(recipe, await getKitchen()).readings }])
+      : `${JSON.stringify(format === "jsonld" ? writeJsonLd(recipe) : writeOwnFile([recipe]), null, 2)}\n`;
+  const name =
+    recipe.title
+      .replace(/[^\p{L}\p{N}]+/gu, "-")
+      .replace(/^-|-$/g, "")
+      .slice(0, 80) || "recipe";
+  return new Response(body, {
+    headers: {
+      "content-type": `${type}; charset=utf-8`,
+      "content-disposition": `attachment; filename="recipe.${ending}"; filename*=UTF-8''${encodeURIComponent(name)}.${ending}`,
+      "cache-control": "no-store",
+    },
+  });
+}

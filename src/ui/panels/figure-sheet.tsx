@@ -1,0 +1,98 @@
+"use client";
+
+import { bodyHolds, PROPERTIES, propertyOf, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
+import { AmountField } from "../parts/amount-field";
+import { isBody, rangeText } from "../parts/figure-words";
+import { FigureButton, useWorking } from "./working";
+import { Go } from "../shell/go";
+import { CostSection } from "./cost-lines";
+
+interface FigureSheetProps {
+  readonly figures: Figures;
+  readonly input: EvaluationInput;
+  /** Lines that are not in the figures because they could not be read. */
+  readonly unread: number;
+  readonly of: string;
+  /** Where the nutrition is told in full. */
+  readonly more: string | null;
+  readonly evaporation?: { readonly value: number; readonly byHand: boolean; readonly onChange: (grams: number) => void; readonly onReset: () => void };
+}
+
+/** What a part of the sheet shows, in the order of the properties. */
+const shownIn = (part: "yield" | "tongue" | "serving", figures: Figures): readonly PropertyId[] =>
+  PROPERTIES.filter(({ id, shown }) => shown === part || (part === "serving" && shown === "serving, above 0" && figures[id].value > 0)).map(({ id }) => id);
+
+/** All figures of one sweet in a column, each with its interval and its why. */
+export function FigureSheet({ figures, input, unread, of, more, evaporation }: FigureSheetProps) {
+  return (
+    <>
+      {unread > 0 && (
+        <p className="bg-saffron-wash text-ink px-3 py-2 t-ledger mb-4">
+          {unread} {unread === 1 ? "line is" : "lines are"} not in these figures until {unread === 1 ? "it is" : "they are"} answered.
+        </p>
+      )}
+      <h2 className="t-h2">Yield</h2>
+      <dl className="mt-1 rule-t">
+        {shownIn("yield", figures).map((id) => (
+          <Row key={id} id={id} figures={figures} input={input} of={of} />
+        ))}
+        {evaporation && (
+          <div className="flex justify-between items-baseline border-b border-line py-1.5">
+            <dt className="t-ledger">
+              Driven off in cooking
+              {evaporation.byHand && (
+                <button type="button" className="underline t-small ml-2" onClick={evaporation.onReset}>
+                  estimate it
+                </button>
+              )}
+            </dt>
+            <dd>
+              <AmountField label="Water driven off, grams" value={evaporation.value} onChange={evaporation.onChange} />
+            </dd>
+          </div>
+        )}
+      </dl>
+      <h2 className="t-h2 mt-5">On the tongue</h2>
+      <dl className="mt-1 rule-t">
+        {shownIn("tongue", figures).map((id) => (
+          <Row key={id} id={id} figures={figures} input={input} of={of} />
+        ))}
+      </dl>
+      <h2 className="t-h2 mt-5">In a serving</h2>
+      <dl className="mt-1 rule-t">
+        {shownIn("serving", figures).map((id) => (
+          <Row key={id} id={id} figures={figures} input={input} of={of} />
+        ))}
+      </dl>
+      <CostSection input={input} />
+      {more && (
+        <p className="mt-2 no-print">
+          <Go className="underline t-ledger inline-flex items-center min-h-8" href={more}>
+            Nutrition in full, with claims
+          </Go>
+        </p>
+      )}
+    </>
+  );
+}
+
+function Row({ id, figures, input, of }: { readonly id: PropertyId; readonly figures: Figures; readonly input: EvaluationInput; readonly of: string }) {
+  const { manner } = useWorking();
+  const { name } = propertyOf(id);
+  const told = !isBody(id) || bodyHolds(figures);
+  return (
+    <div className="grid grid-cols-[1fr_auto] gap-x-3 items-baseline border-b border-line py-1">
+      <dt className="t-ledger">
+        {name}
+        <span className="block t-small text-ink2">{told ? rangeText(figures[id], id, manner) : "bound, not thickened: under a fifth is water"}</span>
+      </dt>
+      <dd>
+        {told ? (
+          <FigureButton figure={figures[id]} id={id} input={input} of={of} className="font-[560]!" />
+        ) : (
+          <span className="t-small text-ink2">not on this scale</span>
+        )}
+      </dd>
+    </div>
+  );
+}

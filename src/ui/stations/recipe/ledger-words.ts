@@ -1,0 +1,31 @@
+import type { LedgerProblem } from "../../../core/recipe";
+import { formatGrams } from "../../../core/units";
+
+const stepName = (step: number) => (step < 0 ? "In all, it" : `Step ${step + 1}`);
+
+/** What does not add up, where, and how to mend it. */
+export function ledgerWords(problem: LedgerProblem): string {
+  switch (problem.kind) {
+    case "goes round":
+      return problem.components.length === 1
+        ? `${problem.components[0] ?? ""} goes into itself. Choose what it goes into.`
+        : `${problem.components.join(", ")} go into each other in a circle. Let one of them go into the sweet itself.`;
+    case "no such component":
+      return `“${problem.of}” belongs to a part that is not there; it is taken into the sweet itself.`;
+    case "not yet made":
+      return `${stepName(problem.step)} uses ${problem.component}, which is not made yet. Move its steps before it.`;
+    case "used twice":
+      return `By step ${problem.step + 1}, ${Math.round(100 * problem.share)} % of ${problem.name} has gone in. Give shares that come to 100.`;
+    case "more water than there is":
+      return `${stepName(problem.step)} would drive off ${formatGrams(problem.asked)} g of water; there ${Math.round(problem.there) === 1 ? "is" : "are"} ${formatGrams(Math.max(0, problem.there))} g. A shorter time, a lower flame, or a lid?`;
+    case "weighs more":
+      return `${stepName(problem.step)}: the pot cannot weigh ${formatGrams(problem.weighed)} g, only ${formatGrams(problem.there)} g are in it. Is the pan's own weight in it?`;
+    case "weighs less than dry":
+      return `${stepName(problem.step)}: without any water it would still weigh ${formatGrams(problem.dry)} g, not ${formatGrams(problem.weighed)} g. Is something left elsewhere?`;
+    case "cannot be pressed":
+      return `${stepName(problem.step)}: ${problem.why}`;
+  }
+}
+
+/** The step that a problem is about, by its place; null where it is about the whole. */
+export const stepOf = (problem: LedgerProblem): number | null => ("step" in problem && problem.step >= 0 ? problem.step : null);

@@ -1,0 +1,292 @@
+"use client";
+
+import { useState } from "react";
+import { ROLES, type Food, type Role } from "../../../core/food";
+import type { LineChoice, LineReading, ReadingContext, RecipeComponent, RecipeLine } from "../../../core/recipe";
+import { formatGrams } from "../../../core/units";
+import { AmountField } from "../../parts/amount-field";
+import { FoodPicker } from "../../parts/food-picker";
+import { WhyMark } from "../../parts/marks";
+import type { AmountProposal } from "./use-amount-proposal";
+
+/** A ratio that the line can be kept at; other lines by their ids. */
+interface OfferedRatio {
+  readonly times: number;
+  readonly of: readonly string[];
+  readonly words: string;
+}
+
+interface LineRowProps {
+  readonly reading: LineReading;
+  readonly context: ReadingContext;
+  readonly components: readonly RecipeComponent[];
+  readonly ratios: readonly OfferedRatio[];
+  readonly proposal: AmountProposal | null;
+  readonly onPart: (component: string | undefined) => void;
+  readonly onText: (text: string) => void;
+  readonly onChoice: (choice: LineChoice) => void;
+  readonly onRemove: () => void;
+}
+
+/** One ingredient line: as written, and what it was read as. What could not be read is asked about, below it. */
+export function LineRow({ reading, context, components, ratios, proposal, onText, onChoice, onPart, onRemove }: LineRowProps) {
+  const { line } = reading;
+  const [changing, setChanging] = useState(false);
+  const choose = (part: LineChoice) => {
+    setChanging(false);
+    onChoice({ ...line.choice, ...part });
+  };
+  const asks = reading.kind === "food unknown" || reading.kind === "amount unknown";
+  const food = reading.kind === "read" || reading.kind === "amount unknown" ? reading.food : null;
+  return (
+    <li className={`border-b border-line ${asks ? "border-l-4 border-l-saffron-fill" : ""}`} data-line={line.id} data-kind={reading.kind}>
+      <div className="grid gap-x-4 gap-y-0.5 px-3 py-1 grid-cols-[minmax(0,1fr)_96px_28px] md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)_92px_112px_28px] items-start md:items-center min-h-[46px]">
+        <input
+          aria-label="Ingredient line, as written"
+          value={line.text}
+          maxLength={2000}
+          onChange={(event) => onText(event.target.value)}
+          className={`max-md:col-span-2 t-ledger bg-transparent border-b border-transparent hover:border-edge focus:border-edge min-h-8 w-full ${reading.kind === "left out" ? "line-through text-ink3" : ""}`}
+        />
+        <div className={`min-w-0 max-md:row-start-2 max-md:row-span-2 max-md:col-start-1 ${asks ? "max-md:col-span-3" : ""}`}>
+          {reading.kind === "read" && (
+            <button
+              type="button"
+              className="text-left w-full min-h-8"
+              aria-expanded={changing}
+              onClick={() => setChanging(!changing)}
+              title="Take another food"
+            >
+              <span className="t-new">{reading.food.name}</span>
+              <span className="block t-small text-ink2">{reading.how.replace(/ ± (\d+) %/, "\u00a0±\u00a0$1\u00a0%")}</span>
+            </button>
+          )}
+          {asks && (
+            <span className="t-ledger text-saffron flex items-baseline gap-1.5">
+              <WhyMark kind="ask" />
+              {reading.why}
+            </span>
+          )}
+          {reading.kind === "left out" && <span className="t-small text-ink2">Left out of all figures</span>}
+        </div>
+        <div className="max-md:row-start-2 max-md:col-start-2 max-md:col-span-2 justify-self-end">
+          {reading.kind === "read" && (
+            <AmountField
+              label={`Grams of ${reading.food.name}`}
+              value={reading.grams.value}
+              shownAs={line.choice.grams === undefined ? formatGrams(reading.grams.value).replace(",", "") : undefined}
+              least={0.001}
+              onChange={(grams) => onChoice({ ...line.choice, grams })}
+            />
+          )}
+        </div>
+        <div className={`max-md:col-start-2 max-md:col-span-2 ${asks ? "max-md:row-start-4" : "max-md:row-start-3"}`}>
+          {food && "role" in reading && <RoleSelect food={food} role={reading.role} onRole={(role) => choose({ role })} />}
+        </div>
+        <button
+          type="button"
+          aria-label={`Remove the line "${line.text}"`}
+          title="Remove the line"
+          onClick={onRemove}
+          className="max-md:row-start-1 max-md:col-start-3 justify-self-end w-7 h-7 grid place-items-center text-ink2 hover:bg-pressed"
+        >
+          <svg width="12" height="12" viewBox="0 0 12 12" fill="none" stroke="currentColor" strokeWidth="1.7" aria-hidden="true">
+            <path d="m2 2 8 8M10 2l-8 8" />
+          </svg>
+        </button>
+      </div>
+      {line.choice.grams !== undefined && reading.kind === "read" && (
+        <p className="px-3 pb-1 t-small">
+          <button
+            type="button"
+            className="underline"
+            onClick={() => {
+              const { grams: _, ...rest } = line.choice;
+              onChoice(rest);
+            }}
+          >
+            Back to the amount as written
+          </button>
+        </p>
+      )}
+      {(asks || changing || reading.kind === "left out") && (
+        <Question reading={reading} line={line} context={context} proposal={proposal} onChoose={choose} onBack={() => onChoice({})} />
+      )}
+      {changing && reading.kind === "read" && (
+        <div className="px-3 pb-3 flex flex-wrap gap-x-5 gap-y-1 items-center">
+          <Kept choice={line.choice} ratios={ratios} onChoice={onChoice} />
+          {components.length > 0 && (
+            <label className="t-small text-ink2">
+              Belongs to{" "}
+              <select
+                value={line.component ?? ""}
+                onChange={(event) => onPart(event.target.value || undefined)}
+                className="t-ledger text-ink bg-transparent border-b border-edge min-h-8"
+              >
+                <option value="">the sweet itself</option>
+                {components.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+        </div>
+      )}
+    </li>
+  );
+}
+
+/** A line can be kept in proportion to others, in the recipe and whenever it is scaled. */
+function Kept({
+  choice,
+  ratios,
+  onChoice,
+}: {
+  readonly choice: LineChoice;
+  readonly ratios: readonly OfferedRatio[];
+  readonly onChoice: (choice: LineChoice) => void;
+}) {
+  const { ratio, ...rest } = choice;
+  if (ratio)
+    return (
+      <span className="inline-flex flex-wrap items-baseline gap-2 t-ledger">
+        kept at
+        <AmountField
+          label="Times the others"
+          unit="×"
+          value={ratio.times}
+          least={0.01}
+          most={100}
+          onChange={(times) => onChoice({ ...choice, ratio: { ...ratio, times } })}
+        />
+        <button type="button" className="underline t-small min-h-8 ml-3" onClick={() => onChoice(rest)}>
+          no longer
+        </button>
+      </span>
+    );
+  return (
+    <span className="flex flex-wrap gap-2 items-center">
+      {ratios.length > 0 && <span className="t-small text-ink2">Keep it at</span>}
+      {ratios.map(({ times, of, words }) => (
+        <button
+          key={words}
+          type="button"
+          className="border border-edge px-3 min-h-11 md:min-h-8 t-ledger hover:bg-pressed text-left"
+          onClick={() => onChoice({ ...rest, ratio: { times: Math.round(times * 1000) / 1000, of } })}
+        >
+          {Math.round(times * 100) / 100} × {words}
+        </button>
+      ))}
+    </span>
+  );
+}
+
+function Question({
+  reading,
+  line,
+  context,
+  proposal,
+  onChoose,
+  onBack,
+}: {
+  readonly reading: LineReading;
+  readonly line: RecipeLine;
+  readonly context: ReadingContext;
+  readonly proposal: AmountProposal | null;
+  readonly onChoose: (part: LineChoice) => void;
+  readonly onBack: () => void;
+}) {
+  const chip = "border border-edge px-3 min-h-11 md:min-h-8 t-ledger hover:bg-pressed text-left";
+  if (reading.kind === "left out")
+    return (
+      <p className="px-3 pb-2">
+        <button type="button" className="underline t-small" onClick={onBack}>
+          Count it after all
+        </button>
+      </p>
+    );
+  return (
+    <div className="px-3 pb-3 grid gap-2">
+      {reading.kind === "food unknown" && (
+        <div className="flex flex-wrap gap-2 items-center">
+          <span className="t-small text-ink2">{reading.guesses.length > 0 ? "Is it" : "Nothing like it is in the tables."}</span>
+          {reading.guesses.map((food) => (
+            <button key={food.id} type="button" className={chip} onClick={() => onChoose({ foodId: food.id })}>
+              {food.name}
+            </button>
+          ))}
+        </div>
+      )}
+      {reading.kind === "amount unknown" && (
+        <div className="flex flex-wrap gap-2 items-center">
+          <span className="t-small text-ink2">{reading.food.name}: how much is it?</span>
+          {proposal && (
+            <button type="button" className={chip} onClick={() => onChoose({ grams: Math.max(0.1, Math.round(proposal.grams * 10) / 10) })}>
+              {formatGrams(proposal.grams)} g{" "}
+              <span className="t-small text-ink2">
+                for the {proposal.by}: {formatGrams(proposal.low)} to {formatGrams(proposal.high)} (inferred, rule of thumb)
+              </span>
+            </button>
+          )}
+          {reading.guesses.map((guess) => (
+            <button key={guess.label} type="button" className={chip} onClick={() => onChoose({ grams: guess.grams })}>
+              <span className="t-frac">{guess.label}</span>, {formatGrams(guess.grams)} g
+            </button>
+          ))}
+          <OpenAmount food={reading.food} onGrams={(grams) => onChoose({ grams })} />
+        </div>
+      )}
+      <div className="flex flex-wrap gap-2 items-center">
+        <div className="w-72 max-w-full">
+          <FoodPicker label="Another food" context={context} onPick={(food) => onChoose({ foodId: food.id })} />
+        </div>
+        <button type="button" className="underline t-small min-h-8" onClick={() => onChoose({ leftOut: true })}>
+          Leave this line out
+        </button>
+        {line.choice.foodId !== undefined && (
+          <button type="button" className="underline t-small min-h-8" onClick={onBack}>
+            Back to the line as written
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function OpenAmount({ food, onGrams }: { readonly food: Food; readonly onGrams: (grams: number) => void }) {
+  const [grams, setGrams] = useState<number | null>(null);
+  return (
+    <span className="inline-flex items-center gap-2">
+      <AmountField label={`Another amount of ${food.name}, grams`} value={grams ?? 0} least={0.001} onChange={setGrams} />
+      <button
+        type="button"
+        className="underline t-small min-h-8 disabled:text-ink3 disabled:no-underline"
+        disabled={grams === null}
+        onClick={() => {
+          if (grams !== null) onGrams(grams);
+        }}
+      >
+        Take it
+      </button>
+    </span>
+  );
+}
+
+function RoleSelect({ food, role, onRole }: { readonly food: Food; readonly role: Role; readonly onRole: (role: Role) => void }) {
+  return (
+    <select
+      aria-label={`What ${food.name} does in the sweet`}
+      value={role}
+      onChange={(event) => onRole(event.target.value as Role)}
+      className="t-ledger bg-transparent border-b border-edge min-h-8 w-full"
+    >
+      {ROLES.map((each) => (
+        <option key={each} value={each} className="bg-sheet">
+          {each}
+        </option>
+      ))}
+    </select>
+  );
+}

@@ -1,0 +1,62 @@
+import { stepTexts, type ReadRecipe } from "../../../core/recipe";
+import { formatGrams } from "../../../core/units";
+import { minutesWords } from "./step-words";
+
+/** The recipe on paper: its parts with measures and grams, its steps with their times, what it comes to. */
+export function RecipePrint({ read }: { readonly read: ReadRecipe }) {
+  const { recipe, readings, structure, ledger, steps } = read;
+  const parts = [...structure.components.values(), null];
+  const nameOf = (id: string | undefined) => (id === undefined ? null : (structure.components.get(id)?.name ?? null));
+  return (
+    <section className="print-only" aria-label="On paper">
+      <p>
+        For {recipe.servings} servings; finished about {formatGrams(ledger.finished.value)} g
+        {ledger.apart.map(({ name, grams }) => `, with ${formatGrams(grams)} g of ${name.toLowerCase()} beside it`)}.
+      </p>
+      {parts.map((part) => {
+        const lines = readings.flatMap((reading, i) => {
+          const own = nameOf(recipe.lines[i]?.component) === null ? undefined : recipe.lines[i]?.component;
+          return own === part?.id && reading.kind !== "left out" ? [reading] : [];
+        });
+        if (lines.length === 0) return null;
+        return (
+          <div key={part?.id ?? "sweet"} className="mt-3 break-inside-avoid">
+            <h2 className="t-h2">{part ? part.name : parts.length > 1 ? "The sweet itself" : "Ingredients"}</h2>
+            <table className="w-full rule-t">
+              <tbody>
+                {lines.map((reading) => (
+                  <tr key={reading.line.id} className="border-b border-line">
+                    <td className="py-1">{reading.line.text}</td>
+                    <td className="text-right t-figure whitespace-nowrap pl-4">
+                      {reading.kind === "read" ? `${formatGrams(reading.grams.value)} g` : "not read"}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        );
+      })}
+      {stepTexts(recipe).length > 0 && (
+        <>
+          <h2 className="t-h2 mt-4">Steps</h2>
+          <ol className="rule-t">
+            {steps.map((reading, i) => {
+              const name = nameOf(reading.step.component);
+              return (
+                <li key={reading.step.id} className="grid grid-cols-[28px_minmax(0,1fr)_auto] gap-x-3 border-b border-line py-1.5 break-inside-avoid">
+                  <span className="t-figure">{i + 1}</span>
+                  <span>
+                    {name !== null && name !== nameOf(steps[i - 1]?.step.component) && <strong className="block">{name}</strong>}
+                    {reading.step.text}
+                  </span>
+                  <span className="t-small whitespace-nowrap">{reading.timed ? minutesWords(reading.minutes) : ""}</span>
+                </li>
+              );
+            })}
+          </ol>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,220 @@
+"use client";
+
+import { evaluateRecipe, openRecipe } from "../../../core/kitchen";
+import { useDeferredValue, useMemo } from "react";
+import { upgraded } from "../../../core/exchange";
+import { ARCHETYPES, writersCup, type Archetype, type ReadRecipe, type Recipe } from "../../../core/recipe";
+import type { DiningTable } from "../../../core/table";
+import { AmountField } from "../../parts/amount-field";
+import { useKitchen } from "../../shell/use-kitchen";
+import { useFoodPickerSoon } from "../../parts/food-picker";
+import { UndoButtons } from "../../parts/undo-buttons";
+import { useUndoKeys } from "../../parts/use-history";
+import { WorkingProvider } from "../../panels/working";
+import { latest, type Revised } from "../../shell/documents";
+import { useHousehold } from "../../shell/household";
+import { toast } from "../../shell/messages";
+import { usePantryDocument } from "../../shell/pantry";
+import { SaveNotice } from "../../shell/save-notice";
+import { PageHead } from "../../shell/shell";
+import { StationThread } from "../../shell/thread";
+import { useDocument } from "../../shell/use-document";
+import { FigureSheet } from "../../panels/figure-sheet";
+import { LinesEditor, WritersCup } from "./lines-editor";
+import { MassLedger } from "./mass-ledger";
+import { RecipePrint } from "./recipe-print";
+import { StepsEditor } from "./steps-editor";
+import { Tags } from "./tags";
+import { TakeAlong } from "./take-along";
+
+export interface RecipeStationProps {
+  readonly id: string;
+  readonly recipe: Revised<Recipe>;
+  readonly table: Revised<DiningTable>;
+  /** What is known of what lies on the bench, in few words; null where nothing does. */
+  readonly bench: string | null;
+}
+
+/** As it is written today: what an older window left unsaved may have steps as plain sentences. */
+const opened = (recipe: Recipe): Recipe => upgraded(recipe) as Recipe;
+/** Longer than this it is a sentence, not a name. */
+const MOST_NAME = 60;
+/** A recipe is saved once it has a name. */
+const named = (recipe: Recipe): Recipe | null => (recipe.title.trim() === "" ? null : recipe);
+
+/** The Recipe station: the sweet as handed down, each line read into a food and grams, its figures beside it. */
+export function RecipeStation({ id, recipe: given, table: givenTable, bench }: RecipeStationProps) {
+  const edited = useDocument(`/api/recipes/${id}`, given, opened, named);
+  useUndoKeys(edited);
+  useFoodPickerSoon();
+  const { present: recipe, set, undo, redo } = edited;
+  const table = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
+  const { measures } = useHousehold();
+  const pantry = usePantryDocument();
+  const kitchen = useKitchen();
+  const {
+    reading: context,
+    reference: { constants },
+  } = kitchen;
+  const read = useMemo(() => openRecipe(recipe, kitchen), [recipe, kitchen]);
+
+  const change = (part: Partial<Recipe>, key?: string) => set({ ...recipe, ...part }, key);
+  // What only sums up may follow a moment after what is typed.
+  const later = useDeferredValue(read);
+  const cup = useMemo(() => writersCup(recipe.lines), [recipe.lines]);
+
+  /** What a line is answered with is what the household calls it: read so in every recipe, unless that is taken back. */
+  const teach = (description: string, foodId: string) => {
+    const words = description.trim().toLowerCase();
+    const food = context.foods.get(foodId);
+    if (!food || words === "" || words.length > MOST_NAME) return;
+    pantry.set((now) => ({
+      ...now,
+      names: [...now.names.filter((name) => name.words !== words), { words, foodId, at: new Date().toISOString().slice(0, 10) }],
+    }));
+    toast(`“${words}” is read as ${food.name} from now on.`, {
+      label: "Only here",
+      run: () => pantry.set((now) => ({ ...now, names: now.names.filter((name) => name.words !== words) })),
+    });
+  };
+
+  return (
+    <WorkingProvider constants={constants}>
+      <PageHead title={recipe.title || "Untitled"} line={`As handed down, ${recipe.servings} servings`}>
+        <StationThread recipeId={id} here="recipe" of={{ read, table, bench }} />
+      </PageHead>
+      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
+        <div className="p-4 md:p-5 min-w-0">
+          <RecipePrint read={later} />
+          <div className="no-print flex flex-wrap gap-x-6 gap-y-3 items-end">
+            <label className="flex-1 min-w-56">
+              <span className="t-small text-ink2 block">Title</span>
+              <input
+                value={recipe.title}
+                maxLength={200}
+                onChange={(event) => change({ title: event.target.value }, "title")}
+                aria-invalid={recipe.title.trim() === ""}
+                className="w-full bg-sheet border border-edge px-3 min-h-11"
+              />
+              {recipe.title.trim() === "" && (
+                <span role="alert" className="t-small text-rose">
+                  Give it a name; the last one is kept until then.
+                </span>
+              )}
+            </label>
+            <div>
+              <span className="t-small text-ink2 block">Servings it makes</span>
+              <AmountField
+                label="Servings it makes"
+                value={recipe.servings}
+                unit=""
+                least={1}
+                most={1000}
+                onChange={(servings) => change({ servings }, "servings")}
+                className="min-h-11 justify-center"
+              />
+            </div>
+            <label>
+              <span className="t-small text-ink2 block">Kind of sweet</span>
+              <select
+                value={recipe.archetype ?? ""}
+                onChange={(event) => change({ archetype: (event.target.value || null) as Archetype | null })}
+                className="bg-sheet border border-edge px-3 min-h-11 max-w-full"
+              >
+                <option value="">{read.archetypeGuess.archetype} (told from the lines)</option>
+                {ARCHETYPES.map((each) => (
+                  <option key={each} value={each}>
+                    {each}
+                  </option>
+                ))}
+              </select>
+            </label>
+          </div>
+
+          <section className="mt-4 no-print" aria-label="Ingredient lines">
+            <div className="flex items-center justify-between gap-3 mb-2">
+              <h2 className="t-h2">Ingredients</h2>
+              <span className="flex items-center gap-3">
+                <SaveNotice document={edited} />
+                <UndoButtons undo={undo} redo={redo} />
+              </span>
+            </div>
+            {cup && Math.abs(cup.millilitres / measures.cup - 1) > 0.03 && (
+              <WritersCup
+                cup={cup.millilitres}
+                told={cup.told}
+                ours={measures.cup}
+                inUse={typeof recipe.cup === "number"}
+                onUse={(millilitres) => change({ cup: millilitres })}
+              />
+            )}
+            <LinesEditor read={read} context={context} onChange={change} onTaught={teach} />
+          </section>
+
+          <section className="mt-6 no-print" aria-label="Steps">
+            <h2 className="t-h2">Steps</h2>
+            <p className="t-small text-ink2">What each does, how long, and what goes in is read from its words; open it to set it by hand.</p>
+            <StepsEditor read={read} onChange={change} />
+          </section>
+          <MassLedger read={later} />
+          <section className="mt-6 no-print" aria-label="To find it by">
+            <label>
+              <span className="t-h2 block">To find it by</span>
+              <span className="t-small text-ink2 block">Season, occasion, anything: words with commas between them.</span>
+              <Tags tags={recipe.tags ?? []} onChange={(tags) => change({ tags }, "tags")} />
+            </label>
+          </section>
+          <section className="mt-6 no-print" aria-label="Notes">
+            <label>
+              <span className="t-h2 block">Notes</span>
+              <span className="t-small text-ink2 block">For you alone: on no label, in no file that is sent.</span>
+              <textarea
+                value={recipe.notes ?? ""}
+                maxLength={20_000}
+                rows={2}
+                onChange={(event) => change({ notes: event.target.value }, "notes")}
+                className="mt-2 w-full bg-sheet border border-edge p-3 leading-relaxed"
+              />
+            </label>
+          </section>
+          <TakeAlong id={id} />
+        </div>
+        <aside className="lg:crease-l p-4 md:p-5" aria-label="Figures as handed down">
+          <Figures id={id} read={read} table={table} onChange={change} />
+        </aside>
+      </main>
+    </WorkingProvider>
+  );
+}
+
+/** The figures as handed down: a part of its own, so that the page comes to life piece by piece. */
+function Figures({
+  id,
+  read,
+  table,
+  onChange: change,
+}: {
+  readonly id: string;
+  readonly read: ReadRecipe;
+  readonly table: DiningTable;
+  readonly onChange: (part: Partial<Recipe>, key?: string) => void;
+}) {
+  const kitchen = useKitchen();
+  const { recipe } = read;
+  const { input, figures } = useMemo(() => evaluateRecipe(read, { ...table, servings: recipe.servings }, kitchen), [read, recipe.servings, table, kitchen]);
+  return (
+    <FigureSheet
+      figures={figures}
+      input={input}
+      unread={read.unresolved.length}
+      of="as handed down"
+      more={`/recipes/${id}/nutrition`}
+      evaporation={{
+        value: recipe.evaporation ?? read.evaporation.grams.value,
+        byHand: recipe.evaporation !== null,
+        onChange: (evaporation) => change({ evaporation }, "evaporation"),
+        onReset: () => change({ evaporation: null }),
+      }}
+    />
+  );
+}

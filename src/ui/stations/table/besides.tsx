@@ -1,0 +1,194 @@
+"use client";
+
+import { openRecipe } from "../../../core/kitchen";
+import { useEffect, useMemo, useState } from "react";
+import { recipeInput } from "../../../core/adaptation";
+import { evaluatePoint } from "../../../core/evaluate";
+import { findings, type Rule } from "../../../core/models/diet";
+import { type Recipe } from "../../../core/recipe";
+import { judgedLines, limitProperty } from "../../../core/substitution";
+import { LIMIT_NAMES, type DiningTable, type Limit } from "../../../core/table";
+import { formatNumber } from "../../../core/units";
+import { AmountField } from "../../parts/amount-field";
+import { send, why as whyOf } from "../../parts/send";
+import { useKitchen } from "../../shell/use-kitchen";
+import { Go } from "../../shell/go";
+import { failed } from "../../shell/messages";
+
+interface Beside {
+  readonly id: string;
+  readonly recipe: Recipe;
+}
+
+interface BesidesProps {
+  readonly here: string;
+  readonly table: DiningTable;
+  readonly given: readonly Beside[];
+  readonly rules: readonly Rule[];
+  /** What a serving of this sweet comes to, by limit, as handed down. */
+  readonly serving: Readonly<Record<string, number>>;
+  readonly onTable: (part: Partial<DiningTable>, key?: string) => void;
+}
+
+/** Other sweets of the occasion: what each breaks at this table, and what all come to for somebody who eats of every one. */
+export function Besides({ here, table, given, rules, serving, onTable }: BesidesProps) {
+  const [known, setKnown] = useState(given);
+  const kitchen = useKitchen();
+  const besides = useMemo(() => table.besides ?? [], [table.besides]);
+  const counted: readonly Limit[] = useMemo(
+    () => (table.limits.length > 0 ? table.limits : [{ id: "freeSugars", most: Infinity, school: "uk" }]),
+    [table.limits],
+  );
+  const rows = useMemo(
+    () =>
+      besides.map(({ recipe: id, servings }) => {
+        const found = known.find((each) => each.id === id);
+        if (!found) return { id, servings, title: null, breaks: [], figures: null };
+        const read = openRecipe(found.recipe, kitchen);
+        const figures = evaluatePoint(recipeInput(read, { ...table, servings: found.recipe.servings }), kitchen.reference.constants);
+        const broken = findings(judgedLines(read), rules).filter(({ verdict }) => verdict === "avoid");
+        return {
+          id,
+          servings,
+          title: found.recipe.title,
+          breaks: [...new Set(broken.map(({ short }) => short))],
+          figures: read.unresolved.length > 0 ? null : figures,
+        };
+      }),
+    [besides, known, kitchen, table, rules],
+  );
+  const add = async (id: string) => {
+    try {
+      if (!known.some((each) => each.id === id)) {
+        const found = (await send("GET", `/api/recipes/${id}`)) as Beside;
+        setKnown((now) => [...now, found]);
+      }
+      onTable({ besides: [...besides, { recipe: id, servings: 1 }] });
+    } catch (error) {
+      failed(whyOf(error, "The recipe could not be opened."));
+    }
+  };
+  return (
+    <section aria-labelledby="besides-title">
+      <h3 id="besides-title" className="t-h2 text-[15px]">
+        Other sweets of the occasion
+      </h3>
+      <p className="t-small text-ink2">As handed down. A limit is a serving’s; here stands what somebody comes to who eats of all.</p>
+      <ul className="border-t border-ink mt-1">
+        {rows.map(({ id, title, servings, breaks }) => (
+          <li key={id} className="border-b border-line flex flex-wrap gap-x-4 items-center min-h-11 py-1">
+            <span className="t-ledger flex-1 min-w-40">
+              {title === null ? (
+                "A recipe that is gone"
+              ) : (
+                <Go href={`/recipes/${id}/table`} className="underline">
+                  {title}
+                </Go>
+              )}
+              {breaks.length > 0 && <span className="block t-small text-rose">not for this table as it is: {breaks.join(", ")}</span>}
+            </span>
+            <span className="flex gap-4 items-center ml-auto">
+              <AmountField
+                label={`Servings of ${title ?? "it"} somebody eats`}
+                unit="serving"
+                value={servings}
+                least={0.25}
+                most={20}
+                onChange={(next) => onTable({ besides: besides.map((each) => (each.recipe === id ? { ...each, servings: next } : each)) }, `beside ${id}`)}
+              />
+              <button
+                type="button"
+                className="underline t-small min-h-11 md:min-h-8"
+                onClick={() => onTable({ besides: besides.filter((each) => each.recipe !== id) })}
+              >
+                Take it out<span className="sr-only">: {title}</span>
+              </button>
+            </span>
+          </li>
+        ))}
+        <li>
+          <FindRecipe leave={[here, ...besides.map(({ recipe }) => recipe)]} onPick={(id) => void add(id)} />
+        </li>
+      </ul>
+      {rows.length > 0 && (
+        <dl className="t-ledger mt-2">
+          {counted.map((limit) => {
+            const parts = rows.map(({ figures, servings: each }) => (figures ? figures[limitProperty(limit)].value * each : null));
+            const sum = (serving[limit.id] ?? 0) + parts.reduce((all: number, each) => all + (each ?? 0), 0);
+            const { name, unit } = LIMIT_NAMES[limit.id];
+            const unread = parts.includes(null);
+            return (
+              <div key={limit.id} className={`flex flex-wrap justify-between gap-x-4 border-b border-line py-1.5 ${sum > limit.most ? "text-rose" : ""}`}>
+                <dt>
+                  {name.charAt(0).toUpperCase() + name.slice(1)} of all together
+                  {Number.isFinite(limit.most) && sum > limit.most && `: over the ${formatNumber(limit.most)} ${unit} of one serving`}
+                </dt>
+                <dd className="t-figure">
+                  {unread ? "at least " : ""}
+                  {sum < 10 ? sum.toFixed(1) : Math.round(sum)} {unit}
+                </dd>
+              </div>
+            );
+          })}
+        </dl>
+      )}
+    </section>
+  );
+}
+
+const PAUSE_MS = 250;
+
+/** Finds a recipe of the library by its name. */
+function FindRecipe({ leave, onPick }: { readonly leave: readonly string[]; readonly onPick: (id: string) => void }) {
+  const [words, setWords] = useState("");
+  const [found, setFound] = useState<readonly { readonly id: string; readonly title: string }[]>([]);
+  useEffect(() => {
+    if (words.trim() === "") return;
+    let left = false;
+    const timer = setTimeout(() => {
+      send("GET", `/api/recipes?search=${encodeURIComponent(words)}`)
+        .then((titles) => (left ? undefined : setFound(titles as typeof found)))
+        .catch((error: unknown) => (left ? undefined : failed(whyOf(error, "The recipes could not be looked through."))));
+    }, PAUSE_MS);
+    return () => {
+      left = true;
+      clearTimeout(timer);
+    };
+  }, [words]);
+  const shown = words.trim() === "" ? [] : found.filter(({ id }) => !leave.includes(id));
+  return (
+    <div>
+      <input
+        value={words}
+        maxLength={100}
+        aria-label="Find another sweet of the occasion"
+        placeholder="+ another sweet, by its name"
+        onChange={(event) => setWords(event.target.value)}
+        className="w-full bg-transparent min-h-11 t-ledger px-1 placeholder:text-ink2"
+      />
+      {words.trim() !== "" && (
+        <ul aria-label="Recipes found" className="border-l-2 border-ink pl-3">
+          {shown.map(({ id, title }) => (
+            <li key={id}>
+              <button
+                type="button"
+                className="underline t-ledger min-h-11 md:min-h-8 text-left"
+                onClick={() => {
+                  setWords("");
+                  onPick(id);
+                }}
+              >
+                {title}
+              </button>
+            </li>
+          ))}
+          {shown.length === 0 && (
+            <li className="t-small text-ink2" role="status">
+              No other recipe of that name.
+            </li>
+          )}
+        </ul>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,183 @@
+"use client";
+
+import { openRecipe, openTable } from "../../../core/kitchen";
+import { Suspense, useMemo } from "react";
+import { TREE_NUTS } from "../../../core/food";
+import { type Recipe } from "../../../core/recipe";
+import { evaluatePoint } from "../../../core/evaluate";
+import { findings, baseOf } from "../../../core/models/diet";
+import type { FastAhead } from "../../../core/calendar";
+import { inOrder, limitFindings, limitProperty, judgedLines, listedIn, stepFindings } from "../../../core/substitution";
+import { LIMIT_IDS, onDay, whoseRules, type DiningTable, type Eater } from "../../../core/table";
+import { formatNumber, temperatureText } from "../../../core/units";
+import { AmountField } from "../../parts/amount-field";
+import { Choice } from "../../parts/choice";
+import { useKitchen } from "../../shell/use-kitchen";
+import { UndoButtons } from "../../parts/undo-buttons";
+import { useUndoKeys } from "../../parts/use-history";
+import { latest, type Revised } from "../../shell/documents";
+import { useHousehold } from "../../shell/household";
+import { SaveNotice } from "../../shell/save-notice";
+import { PageHead } from "../../shell/shell";
+import { StationThread } from "../../shell/thread";
+import { useDocument } from "../../shell/use-document";
+import { Besides } from "./besides";
+import { ServingDay } from "./fasting-days";
+import { LimitWishes, Wish } from "../../panels/limit-wishes";
+import { MeansPanel } from "./means-panel";
+import { groupsOf, RuleWishes, usualRule } from "../../panels/rule-wishes";
+import { Seats } from "./seats";
+
+interface TableStationProps {
+  readonly id: string;
+  readonly recipe: Revised<Recipe>;
+  readonly table: Revised<DiningTable>;
+  /** What is known of what lies on the bench, in few words; null where nothing does. */
+  readonly bench: string | null;
+  /** Who is named in the household. */
+  readonly eaters: readonly Eater[];
+  /** Fasting days of the next weeks; null while the household has named no place. */
+  readonly ahead: { readonly today: string; readonly days: readonly FastAhead[] } | null;
+  /** Other sweets of the occasion, as they stand. */
+  readonly besides: readonly { readonly id: string; readonly recipe: Recipe }[];
+  /** The day it is where the server is, for answers that are remembered. */
+  readonly today: string;
+}
+
+const same = (table: DiningTable): DiningTable => table;
+
+/** The Table station: who eats, on what day, how much of it; the one set of rules that comes to, and what that means for this sweet. */
+export function TableStation({ id, recipe: givenRecipe, table: given, bench, eaters, ahead, besides, today }: TableStationProps) {
+  const recipe = useMemo(() => latest(`/api/recipes/${id}`, givenRecipe).document, [id, givenRecipe]);
+  const edited = useDocument(`/api/recipes/${id}/table`, given, same, same);
+  useUndoKeys(edited);
+  const { present: table, set, undo, redo } = edited;
+  const { units, schools = {} } = useHousehold();
+  const kitchen = useKitchen();
+  const { reference, rules, diets } = kitchen;
+  const read = useMemo(() => openRecipe(recipe, kitchen), [recipe, kitchen]);
+
+  const wishes = useMemo(() => {
+    const groups = groupsOf(diets.filter(({ id }) => !id.startsWith("nut-free")));
+    const of = (kind: string) => groups.filter((group) => group.schools[0]?.kind === kind);
+    return { diets: of("diet"), fasts: of("fast"), own: of("own") };
+  }, [diets]);
+  const everyRule = useMemo(() => [...rules.values()], [rules]);
+  const whose = useMemo(() => whoseRules(table), [table]);
+  const toggle = (rule: string) => set({ ...table, rules: table.rules.includes(rule) ? table.rules.filter((each) => each !== rule) : [...table.rules, rule] });
+  /** A rule in whatever school; ticked in the household's usual one. */
+  const keeps = (base: string) => table.rules.some((rule) => baseOf(rule) === base);
+  const toggleAll = (base: string) =>
+    keeps(base) ? set({ ...table, rules: table.rules.filter((rule) => baseOf(rule) !== base) }) : toggle(usualRule(base, schools, rules));
+  const problem = useMemo(() => openTable(read, table, kitchen), [read, table, kitchen]);
+  const found = useMemo(() => inOrder([...findings(judgedLines(read), problem.rules), ...limitFindings(problem)], problem.order), [read, problem]);
+  const inSteps = useMemo(() => stepFindings(read, listedIn(read), problem.rules), [read, problem]);
+  const figures = useMemo(() => evaluatePoint(problem, reference.constants), [problem, reference]);
+  const serving = Object.fromEntries(
+    LIMIT_IDS.map((limit) => [limit, figures[limitProperty(table.limits.find((each) => each.id === limit) ?? { id: limit, most: 0, school: "uk" })].value]),
+  );
+
+  return (
+    <>
+      <PageHead title={recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
+        <StationThread recipeId={id} here="table" of={{ read, table, bench }} />
+      </PageHead>
+      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
+        <div className="p-4 md:p-5 grid gap-7 content-start">
+          <div className="flex justify-between items-center">
+            <div>
+              <h2 className="t-h2">Who eats, and what they leave</h2>
+              {found.length + inSteps.length > 0 && (
+                <a href="#means-title" className="underline t-small min-h-11 inline-flex items-center lg:hidden">
+                  What that means for this sweet: {found.length + inSteps.length}
+                </a>
+              )}
+            </div>
+            <span className="flex gap-3 items-center">
+              <UndoButtons undo={undo} redo={redo} />
+              <SaveNotice document={edited} />
+            </span>
+          </div>
+          <Seats table={table} eaters={eaters} rules={everyRule} figures={figures} today={today} onTable={set} />
+          <ServingDay
+            table={table}
+            ahead={ahead}
+            onTable={(part, key) => set({ ...table, ...part }, key)}
+            onServingDay={(day, falls) => set(onDay(table, day, falls), "day")}
+          />
+          <fieldset>
+            <legend className="t-h2 text-[15px]">Diets</legend>
+            <RuleWishes groups={wishes.diets} chosen={table.rules} onChoose={(rules) => set({ ...table, rules })} />
+            <p className="t-small text-ink2 mt-2">
+              Not judged here: PKU, galactosaemia, fructose intolerance, diets for the kidneys, insulin with fasting, low FODMAP. Ask your clinician, and use
+              the figures as figures only.
+            </p>
+          </fieldset>
+          <fieldset>
+            <legend className="t-h2 text-[15px]">Fasts</legend>
+            <p className="t-small text-ink2">Traditions differ: your elders’ or temple’s list wins.</p>
+            <RuleWishes groups={wishes.fasts} chosen={table.rules} onChoose={(rules) => set({ ...table, rules })} />
+          </fieldset>
+          {wishes.own.length > 0 && (
+            <fieldset>
+              <legend className="t-h2 text-[15px]">Rules of the house</legend>
+              <RuleWishes groups={wishes.own} chosen={table.rules} onChoose={(rules) => set({ ...table, rules })} />
+            </fieldset>
+          )}
+          <fieldset>
+            <legend className="t-h2 text-[15px]">Tree nuts</legend>
+            <p className="t-small text-ink2">Cashew and pistachio, walnut and pecan often cross-react: leaving one out leaves out the other.</p>
+            <div className="grid grid-cols-2 sm:grid-cols-3 border-t border-ink mt-1">
+              <Wish name="All tree nuts" what="coconut is asked about" checked={keeps("nut-free")} onChange={() => toggleAll("nut-free")} />
+              {TREE_NUTS.map((nut) => (
+                <Wish key={nut} name={`No ${nut.replace("-", " ")}`} checked={keeps(`no-${nut}`)} onChange={() => toggleAll(`no-${nut}`)} />
+              ))}
+            </div>
+          </fieldset>
+          <LimitWishes limits={table.limits} onLimits={(limits, key) => set({ ...table, limits }, key)} />
+          <div className="flex flex-wrap gap-x-10 gap-y-5">
+            <div>
+              <h3 className="t-h2 text-[15px]">Servings</h3>
+              <AmountField
+                label="Servings for this table"
+                value={table.servings}
+                unit=""
+                least={1}
+                most={1000}
+                onChange={(servings) => set({ ...table, servings }, "servings")}
+                className="min-h-11 justify-center"
+              />
+              <p className="t-small text-ink2">
+                the recipe makes {recipe.servings}
+                {(table.seats ?? []).length > 0 && (
+                  <>; who sits here eats {formatNumber((table.seats ?? []).reduce((sum, { servings }) => sum + servings, 0))}</>
+                )}
+              </p>
+            </div>
+            <fieldset>
+              <legend className="t-h2 text-[15px]">Served</legend>
+              <div className="flex gap-6 min-h-11 items-center">
+                <Choice
+                  name="serve"
+                  label={`hot, ${temperatureText(reference.constants.temperatures.hot, units.temperature)}`}
+                  checked={table.serve === "hot"}
+                  onChange={() => set({ ...table, serve: "hot" })}
+                />
+                <Choice
+                  name="serve"
+                  label={`chilled, ${temperatureText(reference.constants.temperatures.chilled, units.temperature)}`}
+                  checked={table.serve === "chilled"}
+                  onChange={() => set({ ...table, serve: "chilled" })}
+                />
+              </div>
+            </fieldset>
+          </div>
+          <Besides here={id} table={table} given={besides} rules={problem.rules} serving={serving} onTable={(part, key) => set({ ...table, ...part }, key)} />
+        </div>
+        <Suspense>
+          <MeansPanel read={read} problem={problem} table={table} found={found} inSteps={inSteps} whose={whose} today={today} onRemove={toggle} />
+        </Suspense>
+      </main>
+    </>
+  );
+}

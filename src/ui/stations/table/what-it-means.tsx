@@ -1,0 +1,289 @@
+"use client";
+
+import { capital } from "../../../core/units";
+import { useState, type ReactNode } from "react";
+import type { Finding, Rule } from "../../../core/models/diet";
+import type { ReadRecipe, StepId } from "../../../core/recipe";
+import { concernsAllergy, type Meeting, type PartedPortion, type StepFinding } from "../../../core/substitution";
+import { LIMIT_NAMES, type DiningTable } from "../../../core/table";
+import { Button } from "../../parts/button";
+import { StateMark, WhyMark } from "../../parts/marks";
+import { useKitchen } from "../../shell/use-kitchen";
+import { useHouseRulesDocument } from "../../shell/house-rules";
+import { toast } from "../../shell/messages";
+
+/** Whose rules these are, in brackets. */
+export const ofWhom = (names: readonly string[]): string => (names.length > 0 ? ` (${names.join(", ")})` : "");
+const schoolWords = (school: string) => (school === "uk" ? "UK, stricter" : school === "who" ? "WHO" : school);
+
+/** The one set of rules that the table comes to: each with its school, and whose it is. */
+export function KeptHere({
+  table,
+  rules,
+  whose,
+  onRemove,
+}: {
+  readonly table: DiningTable;
+  readonly rules: readonly Rule[];
+  readonly whose: ReadonlyMap<string, readonly string[]>;
+  readonly onRemove: (rule: string) => void;
+}) {
+  if (rules.length + table.limits.length === 0) return null;
+  return (
+    <section aria-labelledby="kept-title">
+      <h2 id="kept-title" className="t-h2">
+        Kept at this table
+      </h2>
+      <ul className="rule-t mt-1 t-ledger">
+        {rules.map(({ id, name, school, traces }) => {
+          const names = whose.get(id) ?? [];
+          return (
+            <li key={id} className="border-b border-line py-1.5 flex gap-3 justify-between items-baseline">
+              <span>
+                <span className="font-[550]">{name}</span>
+                <span className="text-ink2">{names.length > 0 ? `: ${names.join(", ")}` : ": the table’s own"}</span>
+                {(school !== "usual" || traces) && (
+                  <span className="block t-small text-ink2">
+                    {[school === "usual" ? "" : school, traces === "avoided" ? "traces count" : traces === "as an ingredient" ? "traces do not matter" : ""]
+                      .filter(Boolean)
+                      .join("; ")}
+                  </span>
+                )}
+              </span>
+              {names.length === 0 && (
+                <button type="button" className="underline t-small min-h-11 md:min-h-8" onClick={() => onRemove(id)}>
+                  Take off<span className="sr-only"> {name}</span>
+                </button>
+              )}
+            </li>
+          );
+        })}
+        {table.limits.map((limit) => {
+          const { name, unit } = LIMIT_NAMES[limit.id];
+          const names = (table.seats ?? []).filter(({ limits }) => limits.some((each) => each.id === limit.id)).map((seat) => seat.name);
+          return (
+            <li key={limit.id} className="border-b border-line py-1.5">
+              <span className="font-[550]">
+                {name.charAt(0).toUpperCase() + name.slice(1)} at most {limit.most} {unit}
+              </span>
+              <span className="text-ink2"> a serving{names.length > 0 ? `: ${names.join(", ")}` : ""}</span>
+              {limit.id === "freeSugars" && <span className="block t-small text-ink2">{schoolWords(limit.school)}</span>}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+/** Rules of this table that get into each other's way. */
+export function Meetings({ meetings, whose }: { readonly meetings: readonly Meeting[]; readonly whose: ReadonlyMap<string, readonly string[]> }) {
+  if (meetings.length === 0) return null;
+  const called = ({ id, name }: Rule) => `${name}${ofWhom(whose.get(id) ?? [])}`;
+  return (
+    <section aria-labelledby="meet-title">
+      <h2 id="meet-title" className="t-h2">
+        Where wishes meet
+      </h2>
+      <ul className="rule-t mt-1 t-ledger">
+        {meetings.map((meeting, i) => (
+          <li key={i} className="border-b border-line py-2">
+            {meeting.kind === "schools" ? (
+              <>
+                <span className="font-[550]">{called(meeting.rule)}</span> is kept in two schools, {meeting.rule.school} and {meeting.other.school}
+                {ofWhom(whose.get(meeting.other.id) ?? [])}. Both hold: the stricter decides.
+              </>
+            ) : (
+              <>
+                <span className="font-[550]">
+                  {called(meeting.rule)} and {called(meeting.other)}
+                </span>
+                : of what could stand in for the {meeting.role}, {foodNames(meeting.taken)} {meeting.taken.length === 1 ? "is" : "are"} left out or asked about
+                too.{" "}
+                {meeting.left.length === 0 ? (
+                  <span className="text-rose">By all rules together nothing is left.</span>
+                ) : (
+                  <span className="text-ink2">Left: {foodNames(meeting.left)}.</span>
+                )}
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const FEW = 5;
+const foodNames = (foods: readonly { readonly name: string }[]): string => {
+  const names = foods.slice(0, FEW).map(({ name }) => name.toLowerCase());
+  return foods.length > FEW ? `${names.join(", ")} and ${foods.length - FEW} more` : names.join(", ");
+};
+
+/** Findings on the lines, and on what steps use beside them; a question can be answered once, for the household. */
+export function Findings({
+  found,
+  inSteps,
+  read,
+  whose,
+  today,
+}: {
+  readonly found: readonly Finding[];
+  readonly inSteps: readonly StepFinding[];
+  readonly read: ReadRecipe;
+  readonly whose: ReadonlyMap<string, readonly string[]>;
+  readonly today: string;
+}) {
+  const { byLine, structure } = read;
+  const stepOf = (id: StepId) => read.steps.findIndex(({ step }) => step.id === id);
+  const told = [
+    ...found.map((finding) => {
+      const line = byLine.get(finding.line)?.line;
+      const part = line?.component === undefined ? undefined : structure.components.get(line.component)?.name;
+      return { ...finding, key: `line ${finding.line}`, text: line?.text ?? "", where: part ? `, for the ${part.toLowerCase()}` : "" };
+    }),
+    ...inSteps.map((finding) => ({
+      ...finding,
+      key: `step ${finding.step}`,
+      text: (read.steps[stepOf(finding.step)]?.step.text ?? "").replace(/\.$/, ""),
+      where: `, in step ${stepOf(finding.step) + 1}`,
+    })),
+  ];
+  const byPlace = [...new Set(told.map(({ key }) => key))].map((key) => told.filter((each) => each.key === key));
+  return (
+    <ul className="rule-t mt-2">
+      {byPlace.map((all) => {
+        const [first] = all;
+        // What could not be read, and words that were not understood, are asked by every rule: said once.
+        const unread = all.filter(({ food, rule }) => food === undefined && !rule.startsWith("limit-"));
+        const whys = [...new Set(unread.map(({ reason }) => reason))];
+        return (
+          <li key={first?.key} className="border-b border-line py-2 t-ledger">
+            <span className="font-[550]">{first?.text}</span>
+            <span className="t-small text-ink2">{first?.where}</span>
+            {whys.map((why) => (
+              <Told key={why} verdict="ask">
+                {capital(why)}:{" "}
+                {unread
+                  .filter(({ reason }) => reason === why)
+                  .map(({ ruleName, rule }) => `${ruleName}${ofWhom(whose.get(rule) ?? [])}`)
+                  .join(", ")}
+                .
+              </Told>
+            ))}
+            {all
+              .filter((each) => !unread.includes(each))
+              .map(({ rule, ruleName, verdict, reason, school, food }) => (
+                <Told key={`${rule} ${reason}`} verdict={verdict}>
+                  {ruleName}
+                  {ofWhom(whose.get(rule) ?? [])}: {reason}.{school !== "usual" && ` School: ${schoolWords(school)}.`}
+                  {verdict === "ask" && food !== undefined && !OF_THE_LINE.test(reason) && <Answer rule={rule} reason={reason} food={food} today={today} />}
+                </Told>
+              ))}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+/** Portions that steps part from the pot: for whom they are fit though the whole is not, and what carries over into them. */
+export function Parted({
+  portions,
+  read,
+  whose,
+}: {
+  readonly portions: readonly PartedPortion[];
+  readonly read: ReadRecipe;
+  readonly whose: ReadonlyMap<string, readonly string[]>;
+}) {
+  if (portions.length === 0) return null;
+  const steps = [...new Map(portions.map(({ step, number }) => [step, number] as const))];
+  return (
+    <section aria-labelledby="parted-title">
+      <h2 id="parted-title" className="t-h2">
+        Parted from the pot
+      </h2>
+      <ul className="rule-t mt-1 t-ledger">
+        {steps.map(([step, number]) => (
+          <li key={step} className="border-b border-line py-2">
+            <span className="font-[550]">{(read.steps[number - 1]?.step.text ?? "").replace(/\.$/, "")}</span>
+            <span className="t-small text-ink2">, step {number}</span>
+            {portions
+              .filter((each) => each.step === step)
+              .map(({ rule, short, verdict, reason }) => (
+                <Told key={rule} verdict={verdict}>
+                  {capital(short)}
+                  {ofWhom(whose.get(rule) ?? [])}: {reason}.
+                </Told>
+              ))}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Told({ verdict, children }: { readonly verdict: Finding["verdict"]; readonly children: ReactNode }) {
+  return (
+    <span className="flex gap-2 text-ink2">
+      <span className="pt-0.5">{verdict === "allowed" ? <StateMark state="inside" /> : <WhyMark kind={verdict === "ask" ? "ask" : "conflict"} />}</span>
+      <span className="min-w-0 flex-1">{children}</span>
+    </span>
+  );
+}
+
+/** What only the line or the step itself can answer: which of two it is, or what is meant. */
+const OF_THE_LINE = /: a choice is left$|, unless it is what is made here$/;
+
+/**
+ * What the household knows where a rule asks: answered once, with the day and how it is known. For an allergy only what
+ * the packet or its maker says counts, and it has to be said.
+ */
+function Answer({ rule, reason, food, today }: { readonly rule: string; readonly reason: string; readonly food: string; readonly today: string }) {
+  const { present, set, undo } = useHouseRulesDocument();
+  const [open, setOpen] = useState(false);
+  const [note, setNote] = useState("");
+  const question = reason.replace(/, and the line names it$/, "");
+  const { rules } = useKitchen();
+  const isAllergy = concernsAllergy(rules.get(rule));
+  const others = present.answers.filter((each) => !(each.rule === rule && each.food === food && each.question === question));
+  const take = (verdict: "allowed" | "avoid") => {
+    set({ ...present, answers: [...others, { rule, food, question, verdict, day: today, note: note.trim() }] });
+    setOpen(false);
+    toast(verdict === "allowed" ? "Remembered: it may be eaten. It is in the Household, under Rules of the house." : "Remembered: it is left out.", {
+      label: "Take it back",
+      run: () => undo?.(),
+    });
+  };
+  if (!open)
+    return (
+      <button type="button" className="underline t-small min-h-11 md:min-h-8" onClick={() => setOpen(true)}>
+        {isAllergy ? "The packet says" : "We know"}
+        <span className="sr-only">: {question}</span>
+      </button>
+    );
+  return (
+    <span className="block mt-1 p-2 bg-pressed">
+      <label className="t-small text-ink2 block">
+        {isAllergy ? "What the packet or its maker says, and of which packet" : "How you know"}
+        <input
+          value={note}
+          maxLength={300}
+          placeholder={isAllergy ? "“free of nuts”, the blue packet of this month" : "read on the packet; asked the maker; our elders’ list"}
+          onChange={(event) => setNote(event.target.value)}
+          className="block w-full border border-edge bg-sheet px-2 min-h-11 md:min-h-9 text-ink text-[16px]"
+        />
+      </label>
+      <span className="flex flex-wrap gap-2 mt-2">
+        <Button disabled={isAllergy && note.trim() === ""} onClick={() => take("allowed")}>
+          {isAllergy ? "The packet says it is free of it" : "It may be eaten"}
+        </Button>
+        <Button onClick={() => take("avoid")}>It is left out</Button>
+        <button type="button" className="underline t-small min-h-11 px-2" onClick={() => setOpen(false)}>
+          Not now
+        </button>
+      </span>
+    </span>
+  );
+}
