@@ -2,6 +2,7 @@ import next from "eslint-config-next/core-web-vitals";
 import prettier from "eslint-config-prettier";
 import * as regexp from "eslint-plugin-regexp";
 import tseslint from "typescript-eslint";
+import { toldNumbers } from "./scripts/lint/told-numbers.mjs";
 
 const PLATFORM = [
   "window",
@@ -48,6 +49,13 @@ export default tseslint.config(
       "no-restricted-globals": ["error", ...PLATFORM],
       "no-restricted-properties": ["error", { object: "Math", property: "random", message: "Chance comes in as a seed." }],
     },
+  },
+  {
+    // What a figure of the core is can be read beside it.
+    files: ["src/core/**/*.ts"],
+    ignores: ["**/*.test.ts"],
+    plugins: { core: { rules: { "told-numbers": toldNumbers } } },
+    rules: { "core/told-numbers": "error" },
   },
   {
     // The calendar reckons with dates, but never with the clock's.

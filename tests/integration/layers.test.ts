@@ -25,13 +25,13 @@ describe("the layers", () => {
     const { fired } = cruise("tests/fixtures/layers/src");
     expect(rules.filter((rule) => !fired.has(rule))).toEqual([]);
   });
-  it("keep clock, chance, platform, any and ! out of core", async () => {
+  it("keep clock, chance, platform, any, ! and numbers of unknown unit out of core", async () => {
     const [result] = await new ESLint().lintText(
-      "export const a = () => Date.now() + Math.random();\nexport const b = (x: any): string => x!.name;\nexport const c = () => window.location.href;\n",
+      "export const a = () => Date.now() + Math.random();\nexport const b = (x: any): string => x!.name;\nexport const c = () => window.location.href;\n/** Half of it.\n * @unit g */\nexport const d = (grams: number) => grams / 2;\n",
       { filePath: "src/core/food/energy.ts" },
     );
     const found = new Set(result?.messages.map((message) => message.ruleId));
-    for (const rule of ["no-restricted-globals", "no-restricted-properties", "@typescript-eslint/no-explicit-any", "@typescript-eslint/no-non-null-assertion"])
+    for (const rule of ["no-restricted-globals", "no-restricted-properties", "@typescript-eslint/no-explicit-any", "@typescript-eslint/no-non-null-assertion", "core/told-numbers"])
       expect(found, rule).toContain(rule);
   });
 });

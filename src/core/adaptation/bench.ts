@@ -63,7 +63,12 @@ export function foodsWith(read: Pick<ReadRecipe, "lines">, foods: ReadonlyMap<st
   return own.length === 0 ? foods : new Map([...foods, ...own.map(({ food }) => [food.id, food] as const)]);
 }
 
-/** How many rows of a stored bench name a food that is not (any more) in the pantry: then it cannot be opened again. */
+/**
+ * How many rows of a stored bench name a food that is not (any more) in the pantry: then it cannot be opened again.
+ * @unit rows
+ * @range 0 or more
+ * @source counted
+ */
 export function rowsWithoutFood(bench: StoredBench | null, read: Pick<ReadRecipe, "lines">, pantry: ReadonlyMap<string, Food>): number {
   const foods = foodsWith(read, pantry);
   return bench?.rows.filter(({ foodId, change }) => foodId !== null && change !== "as is" && !foods.has(foodId)).length ?? 0;

@@ -61,7 +61,12 @@ export const clockTime = (time: number, { timeZone }: Pick<Place, "timeZone">): 
 /** The day so many days later. */
 export const addDays = (day: Day, days: number): Day => new Date(Date.parse(`${day}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 
-/** The first moment of a day at a place, ms; where clocks are put on at midnight, the first one that there is. */
+/**
+ * The first moment of a day at a place, ms; where clocks are put on at midnight, the first one that there is.
+ * @unit ms since 1970
+ * @range any day, any zone of the platform's tables
+ * @source the platform's time zones
+ */
 export function startOfDay(day: Day, { timeZone }: Pick<Place, "timeZone">): number {
   const wanted = Date.parse(`${day}T00:00:00Z`);
   let time = wanted;

@@ -11,6 +11,9 @@ export type RiseOrSet = "sunrise" | "sunset" | "moonrise" | "moonset" | "dawn";
 /**
  * When sun or moon rise or set on a day at a place, ms; null where they do not on that day (the moon skips a day a month,
  * the sun in polar summer and winter). Upper limb, usual refraction, sea level; `astronomy-engine`.
+ * @unit ms since 1970
+ * @range latitudes −90 to 90
+ * @source astronomy-engine
  */
 export function riseOrSet(which: RiseOrSet, day: Day, place: Place): number | null {
   const [from, to] = [startOfDay(day, place), startOfDay(addDays(day, 1), place)];
@@ -24,7 +27,12 @@ export function riseOrSet(which: RiseOrSet, day: Day, place: Place): number | nu
   return time === undefined || time < from || time >= to ? null : time;
 }
 
-/** The moonrise of the night that a day leads into, from its noon to the next, ms; null where there is none. */
+/**
+ * The moonrise of the night that a day leads into, from its noon to the next, ms; null where there is none.
+ * @unit ms since 1970
+ * @range latitudes −90 to 90
+ * @source astronomy-engine
+ */
 export function moonriseOfNight(day: Day, place: Place): number | null {
   const noon = (of: Day) => (startOfDay(of, place) + startOfDay(addDays(of, 1), place)) / 2;
   const today = riseOrSet("moonrise", day, place);

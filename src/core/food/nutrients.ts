@@ -38,7 +38,12 @@ export const INDEX = Object.fromEntries(NUTRIENTS.map((name, i) => [name, i])) a
 
 export const SUGAR_INDICES: readonly number[] = SUGARS.map((sugar) => INDEX[sugar]);
 
-/** Sum of the listed nutrients of a composition array, in its unit. */
+/**
+ * Sum of the listed nutrients of a composition array, in its unit.
+ * @unit g, of what the array is for
+ * @range 0 or more
+ * @source a sum
+ */
 export function sumOf(composition: ArrayLike<number>, indices: readonly number[]): number {
   let sum = 0;
   for (const index of indices) sum += composition[index] ?? 0;

@@ -40,5 +40,10 @@ export interface Equipment {
 
 export const NO_EQUIPMENT: Equipment = { pans: [], burners: [], mixer: null, pressureCooker: null, fridge: null };
 
-/** What a round pan holds to the brim, ml; centimetres. */
+/**
+ * What a round pan holds to the brim, ml; centimetres.
+ * @unit ml
+ * @range 0 or more
+ * @source volume of a cylinder
+ */
 export const panVolume = ({ diameter, depth }: Pick<Pan, "diameter" | "depth">): number => (Math.PI * diameter * diameter * depth) / 4;

@@ -25,8 +25,19 @@ export function contentsOf(portions: readonly Portion[], finished: number): Cont
   };
 }
 
-/** Grams of water in portions. */
+/**
+ * Grams of water in portions.
+ * @unit g
+ * @range 0 or more
+ * @source a sum over the composition tables
+ */
 export const waterIn = (portions: readonly Portion[]): number =>
   portions.reduce((sum, { food, grams }) => sum + (grams * (food.per100g[INDEX.water] ?? 0)) / 100, 0);
 
+/**
+ * What portions weigh together.
+ * @unit g
+ * @range 0 or more
+ * @source a sum
+ */
 export const massOf = (portions: readonly Portion[]): number => portions.reduce((sum, { grams }) => sum + grams, 0);

@@ -57,13 +57,23 @@ function groundFrom(food: Food, making: MilkMaking, material: MilkMaterial, tabl
   return { grams: making.grams + soakWater, soakWater, amounts, leaving, staying };
 }
 
-/** What so many grams weigh after so many hours in water, drained: swells towards its most, two thirds of it within a third of the usual time. */
+/**
+ * What so many grams weigh after so many hours in water, drained: swells towards its most, two thirds of it within a third of the usual time.
+ * @unit g
+ * @range at least what went in, at most its fullest
+ * @source rule of thumb, by the uptakes of the making tables
+ */
 export function soakedGrams({ soak }: MilkMaterial, grams: number, hours: number): number {
   if (!soak || hours <= 0) return grams;
   return grams * (1 + soak.swells * (1 - Math.exp((-3 * hours) / soak.usual)));
 }
 
-/** g of liquid that a gram of the pressed-out solids holds. */
+/**
+ * g of liquid that a gram of the pressed-out solids holds.
+ * @unit g per g
+ * @range above 0
+ * @source what is weighed, learned, or else the making tables
+ */
 export const holdsOf = (making: MilkMaking, material: MilkMaterial, tables: MakingTables): number =>
   making.holds ?? material.holds * (making.squeeze === "loose" ? tables.looselyHolds : 1);
 
@@ -193,6 +203,9 @@ export function strengthOf(contents: Contents, { strengths }: MakingTables): "dr
 /**
  * What this household's pulp holds, from weighed pulps of one material and squeeze: ln h, prior sd 0.20 about the usual
  * value, each weighing sd 0.10 (rule of thumb). Null while none is weighed.
+ * @unit g per g
+ * @range above 0
+ * @source a normal mean with known spreads (conjugate); the spreads are rules of thumb
  */
 export function learnedHolds(seen: readonly number[], usual: number): number | null {
   if (seen.length === 0 || usual <= 0) return null;
@@ -201,7 +214,12 @@ export function learnedHolds(seen: readonly number[], usual: number): number | n
   return Math.exp(sum / (prior + each * seen.length));
 }
 
-/** What the pulp of one making held, from its weight; null where it is not weighed. */
+/**
+ * What the pulp of one making held, from its weight; null where it is not weighed.
+ * @unit g per g
+ * @range above 0
+ * @source mass balance of the weighed pulp
+ */
 export function seenHolds(making: MilkMaking, food: Food, material: MilkMaterial, tables: MakingTables): number | null {
   if (making.weighedPulp === null) return null;
   const { staying } = groundFrom(food, making, material, tables);

@@ -112,7 +112,7 @@ describe("a version's method", () => {
 describe("steps that foods bring with them", () => {
   const steps = [...HANDLING].flatMap(([id, { prepare, add }]) => [prepare, add].flatMap((step) => (step ? [{ id, step }] : [])));
   it.each(steps)("$id: the words say what the step is", ({ step }) => {
-    const words = readStep({ id: "s", text: step.words.replace(/\{[^}]*\}/g, "100"), choice: {} }, REFERENCE.constants.process.value);
+    const words = readStep({ id: "s", text: step.words.replace(/\{grams[*\d.]{0,6}\}/g, "100"), choice: {} }, REFERENCE.constants.process.value);
     expect(words.operations).toEqual(expect.arrayContaining([...(step.operations[0] === "mix" ? [] : step.operations)]));
     if (words.timed) expect(words.minutes).toEqual(step.minutes);
     for (const tool of step.tools ?? []) expect(words.equipment).toContain(tool);

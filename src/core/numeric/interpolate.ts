@@ -1,4 +1,9 @@
-/** Piecewise linear interpolation through points of rising x; held constant outside them. Empty input gives 0. */
+/**
+ * Piecewise linear interpolation through points of rising x; held constant outside them. Empty input gives 0.
+ * @unit of y
+ * @range between the points' y
+ * @source linear interpolation
+ */
 export function interpolate(points: readonly (readonly [x: number, y: number])[], x: number): number {
   let before = points[0];
   if (!before) return 0;

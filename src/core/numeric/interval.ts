@@ -14,7 +14,12 @@ export interface Estimate {
   readonly sd: number;
 }
 
-/** The estimate whose 80 % interval is value ± share·value ("a handful is ± 25 %"). */
+/**
+ * The estimate whose 80 % interval is value ± share·value ("a handful is ± 25 %").
+ * @unit of the value
+ * @range share 0 or more
+ * @source normal: half width by Z80
+ */
 export function withShare(value: number, share: number): Estimate {
   return { value, sd: (Math.abs(value) * share) / Z80 };
 }
@@ -25,7 +30,12 @@ export function interval({ value, sd }: Estimate, floor = 0, ceiling = Infinity)
   return { value, low: bound(value - Z80 * sd), high: bound(value + Z80 * sd) };
 }
 
-/** Half the width of the 80 % interval, as a share of the value; 0 where the value is 0. */
+/**
+ * Half the width of the 80 % interval, as a share of the value; 0 where the value is 0.
+ * @unit share
+ * @range 0 or more
+ * @source definition
+ */
 export function relativeHalfWidth(figure: Figure): number {
   return figure.value === 0 ? 0 : (figure.high - figure.low) / 2 / Math.abs(figure.value);
 }

@@ -13,7 +13,12 @@ export interface Price {
   readonly at: string;
 }
 
-/** Price of a gram; null where the amount cannot be weighed: a volume without density, pieces of unknown weight. */
+/**
+ * Price of a gram; null where the amount cannot be weighed: a volume without density, pieces of unknown weight.
+ * @unit currency per g
+ * @range 0 or more
+ * @source price by amount
+ */
 export function pricePerGram({ price, amount, unit }: Price, food: Food): number | null {
   const grams = gramsOf(unit, food);
   return grams === null || amount <= 0 ? null : price / (amount * grams);

@@ -3,10 +3,20 @@ import { interpolate } from "../numeric";
 /** Boiling points of sugar solutions: per cent of dissolved solids, °C at sea level. */
 export type BoilingPoints = readonly (readonly [percent: number, celsius: number])[];
 
-/** °C at which a syrup of so many per cent solids boils at sea level; straight lines between the table's points. */
+/**
+ * °C at which a syrup of so many per cent solids boils at sea level; straight lines between the table's points.
+ * @unit °C
+ * @range 0 to 100 % solids, at sea level
+ * @source the table's source
+ */
 export const boilingPoint = (percent: number, table: BoilingPoints): number => interpolate(table, percent);
 
-/** Per cent of solids of a syrup that boils at so many °C: the inverse of `boilingPoint`. */
+/**
+ * Per cent of solids of a syrup that boils at so many °C: the inverse of `boilingPoint`.
+ * @unit % of solids
+ * @range 100 °C to the table's last, at sea level
+ * @source inverse of boilingPoint
+ */
 export const percentAtBoiling = (celsius: number, table: BoilingPoints): number =>
   interpolate(
     table.map(([percent, at]) => [at, percent] as const),

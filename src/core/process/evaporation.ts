@@ -8,13 +8,21 @@ const GRAMS_PER_KILOWATT = 26.6;
 /** Share of a burner's power that reaches the pot: a rule of thumb; gas loses half beside it. */
 const REACHES: Readonly<Record<Burner["kind"], number>> = { gas: 0.5, induction: 0.8, electric: 0.7 };
 
-/** The most water that a burner can drive off, g per minute. */
+/**
+ * The most water that a burner can drive off, g per minute.
+ * @unit g per minute
+ * @range 0 or more
+ * @source latent heat of water; share that reaches the pot is a rule of thumb
+ */
 export const burnerCap = ({ kind, power }: Pick<Burner, "kind" | "power">): number => GRAMS_PER_KILOWATT * power * REACHES[kind];
 
 /**
  * Water driven off an open pan, g per minute: flux × area, at most what the burner can (`cap`), × (1 − (solids/0.75)³), with solids the share of the pot that
  * is dissolved or suspended, fat aside (0 to 0.65; beyond that the rate is not known and 0 is returned).
  * Diameter in cm. Rule of thumb fitted on kitchen weighings.
+ * @unit g per minute
+ * @range solids 0 to 0.65
+ * @source rule of thumb fitted on kitchen weighings
  */
 export function evaporationRate(heat: Heat, diameter: number, solids: number, flux: Constants["evaporationFlux"]["value"], cap: number | null = null): number {
   if (solids > 0.65) return 0;

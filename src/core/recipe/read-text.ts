@@ -32,7 +32,12 @@ const ANY_NUMBER = /\d/;
 const WORD_OR_FIGURE = /[\p{L}\p{N}]/u;
 const LISTED = /[,;] ?(?=[\d¼½¾⅓⅔⅛]|an? |half )/i;
 
-/** The servings a yield states ("Serves 6", "6 servings", 6), or null. */
+/**
+ * The servings a yield states ("Serves 6", "6 servings", 6), or null.
+ * @unit servings
+ * @range above 0
+ * @source read from text
+ */
 export function readServings(text: string): number | null {
   const trimmed = plainLine(text.slice(0, RECIPE_LIMITS.lineCharacters));
   if (/^\d{1,6}(?:\.\d{1,6})?$/.test(trimmed)) return Number(trimmed);

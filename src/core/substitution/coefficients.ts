@@ -10,7 +10,12 @@ import type { SolverProperty } from "./tables";
 /** Hot sweets are judged hot, all others as they have set. */
 export const cooledState = (problem: AdaptationProblem): Cooled => (problem.serve === "hot" || problem.serve === "warm" ? "hot" : "chilled");
 
-/** What one gram of a slot adds to a property's sum over the sweet (before dividing by the mass), for those that are plain sums. */
+/**
+ * What one gram of a slot adds to a property's sum over the sweet (before dividing by the mass), for those that are plain sums.
+ * @unit of the property, times g of sweet, per g
+ * @range any
+ * @source the models of each property, per gram
+ */
 export function propertyPerGram(slot: Slot, property: SolverProperty, problem: AdaptationProblem): number {
   const { constants } = problem.reference;
   const composition = slot.food.per100g;
@@ -55,7 +60,12 @@ export function bodyPerGram(slot: Slot, problem: AdaptationProblem): { readonly 
   };
 }
 
-/** What one gram of a slot adds to what a limit bounds, in the limit's unit over the whole sweet. */
+/**
+ * What one gram of a slot adds to what a limit bounds, in the limit's unit over the whole sweet.
+ * @unit of the limit, per g
+ * @range 0 or more
+ * @source the models of each limit, per gram
+ */
 export function limitPerGram(slot: Pick<Slot, "food">, limit: Limit, problem: AdaptationProblem): number {
   const { constants } = problem.reference;
   const composition = slot.food.per100g;
@@ -73,5 +83,17 @@ export function limitPerGram(slot: Pick<Slot, "food">, limit: Limit, problem: Ad
   }
 }
 
+/**
+ * Sugars of a gram of a slot's food.
+ * @unit g per g
+ * @range 0 to 1
+ * @source composition tables
+ */
 export const sugarsPerGram = (slot: Slot): number => sumOf(slot.food.per100g, SUGAR_INDICES) / 100;
+/**
+ * Polyols of a gram of a slot's food.
+ * @unit g per g
+ * @range 0 to 1
+ * @source composition tables
+ */
 export const polyolsPerGram = (slot: Slot): number => ((slot.food.per100g[INDEX.erythritol] ?? 0) + (slot.food.per100g[INDEX.xylitol] ?? 0)) / 100;

@@ -23,7 +23,12 @@ export interface HouseholdUnits {
 /** Kilojoules of a kilocalorie (the thermochemical calorie, by definition). */
 export const KILOJOULES_PER_KILOCALORIE = 4.184;
 
-/** Energy given in kJ, in the household's unit. */
+/**
+ * Energy given in kJ, in the household's unit.
+ * @unit kJ or kcal
+ * @range 0 or more
+ * @source 1 kcal = 4.184 kJ
+ */
 export const inEnergyUnit = (kilojoules: number, unit: HouseholdUnits["energy"]): number =>
   unit === "kJ" ? kilojoules : kilojoules / KILOJOULES_PER_KILOCALORIE;
 

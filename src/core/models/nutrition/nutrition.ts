@@ -33,17 +33,30 @@ function countableSugars(food: Food, composition: ArrayLike<number>): number {
 /**
  * Free sugars per gram of a food by one of two schools: WHO 2015 (added, and of honey, syrups and juices) or UK
  * (Swan et al. 2018: those, and of puréed fruit and plant drinks). Milk's lactose and whole fruit stay out of both.
+ * @unit g per g
+ * @range 0 to 1
+ * @source WHO 2015; Swan et al. 2018
  */
 export function freeSugarsPerGram(food: Food, composition: ArrayLike<number>, school: FreeSugarSchool, constants: NutritionConstants): number {
   return (countableSugars(food, composition) * constants.freeSugarShares.value[food.sugarClass][school]) / 100;
 }
 
-/** Added sugars per gram, for a label: sugars added as such, with syrups, honey and juice; not puréed fruit. */
+/**
+ * Added sugars per gram, for a label: sugars added as such, with syrups, honey and juice; not puréed fruit.
+ * @unit g per g
+ * @range 0 to 1
+ * @source the labels' definition: added as such, with syrups, honey and juice
+ */
 export function addedSugarsPerGram(food: Food, composition: ArrayLike<number>): number {
   return food.sugarClass === "added" || food.sugarClass === "sweetened milk" ? countableSugars(food, composition) / 100 : 0;
 }
 
-/** Glycaemic load per gram: GI·available carbohydrate/100 (Wolever & Jenkins 1986). */
+/**
+ * Glycaemic load per gram: GI·available carbohydrate/100 (Wolever & Jenkins 1986).
+ * @unit per g
+ * @range 0 or more
+ * @source Wolever & Jenkins 1986
+ */
 export function glycaemicLoadPerGram(food: Food, composition: ArrayLike<number>, constants: NutritionConstants): number {
   const gi = (food.glycaemicIndex ?? constants.glycaemicClassRange.value).value;
   return (gi * (composition[INDEX.availableCarbohydrate] ?? 0)) / 10_000;
@@ -75,7 +88,12 @@ export const amountNutrients = (amount: keyof NutritionTotals): readonly Nutrien
       ? ["availableCarbohydrate"]
       : (amount in SUMS ? SUMS[amount as keyof typeof SUMS] : SUGAR_INDICES).flatMap((index) => NUTRIENTS[index] ?? []);
 
-/** What a gram of a food brings of one amount of nutrition: g, minerals mg, energy kJ, glycaemic load. */
+/**
+ * What a gram of a food brings of one amount of nutrition: g, minerals mg, energy kJ, glycaemic load.
+ * @unit of the amount, per g
+ * @range 0 or more; glycaemic load and free sugars by their own models
+ * @source composition tables
+ */
 export function amountPerGram(amount: keyof NutritionTotals, food: Food, composition: ArrayLike<number>, constants: NutritionConstants): number {
   switch (amount) {
     case "energy":
@@ -126,7 +144,12 @@ export function nutritionTotals(sweet: Balance, constants: NutritionConstants): 
   };
 }
 
-/** Standard deviation of a glycaemic load from the GI values alone: a quarter of each food's low-to-high range. */
+/**
+ * Standard deviation of a glycaemic load from the GI values alone: a quarter of each food's low-to-high range.
+ * @unit glycaemic load
+ * @range 0 or more
+ * @source rule of thumb: a quarter of the table's range
+ */
 export function glycaemicLoadSd(sweet: Balance, constants: NutritionConstants): number {
   let variance = 0;
   for (const [i, { food, grams }] of sweet.lines.entries()) {

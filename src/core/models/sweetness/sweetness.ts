@@ -30,14 +30,24 @@ function relativeSweetnessAt(celsius: number, constants: SweetnessConstants): Re
   ];
 }
 
-/** Grams of sucrose as sweet as 1 g of a food at a temperature, high-potency sweeteners apart. */
+/**
+ * Grams of sucrose as sweet as 1 g of a food at a temperature, high-potency sweeteners apart.
+ * @unit g sucrose per g
+ * @range 0 or more, 5 to 60 °C
+ * @source relative sweetness of the constants, each with its source
+ */
 export function sucroseEquivalentPerGram(composition: ArrayLike<number>, celsius: number, constants: SweetnessConstants): number {
   let sum = 0;
   for (const [index, r] of relativeSweetness(celsius, constants)) sum += (composition[index] ?? 0) * r;
   return sum / 100;
 }
 
-/** Sucrose equivalent of rebaudioside A, g per 100 g of sweet, from its concentration in mg per kg (taken as mg/L). DuBois 1991. */
+/**
+ * Sucrose equivalent of rebaudioside A, g per 100 g of sweet, from its concentration in mg per kg (taken as mg/L). DuBois 1991.
+ * @unit g sucrose per 100 g
+ * @range 0 to 10
+ * @source DuBois 1991
+ */
 export function rebaudiosideSweetness(milligramsPerKilogram: number, { maximum, half }: Constants["rebaudioside"]["value"]): number {
   return (maximum * milligramsPerKilogram) / (half + milligramsPerKilogram);
 }
@@ -45,6 +55,9 @@ export function rebaudiosideSweetness(milligramsPerKilogram: number, { maximum, 
 /**
  * Sucrose equivalent of a finished sweet at a serving temperature in °C, g per 100 g: Σ sugarᵢ·rᵢ(T) per 100 g plus
  * rebaudioside A by its saturating curve. Suppression by acid, fat and thickness is not counted here.
+ * @unit g sucrose per 100 g
+ * @range 0 or more, 5 to 60 °C
+ * @source a sum of relative sweetnesses; DuBois 1991 for rebaudioside A
  */
 export function sweetness(sweet: Balance, celsius: number, constants: SweetnessConstants): number {
   if (sweet.finishedMass <= 0) return 0;

@@ -6,12 +6,22 @@ import type { Balance } from "../../recipe";
 type BodyConstants = Pick<Constants, "body" | "starches" | "grainForms" | "gelatinisationMinutes" | "agarGel" | "temperatures" | "bodyAnchors">;
 export type Cooled = "hot" | "chilled";
 
-/** Serum per gram of a food: water + 0.62·(all sugars). Fat counts in neither. */
+/**
+ * Serum per gram of a food: water + 0.62·(all sugars). Fat counts in neither.
+ * @unit g per g
+ * @range 0 to 1
+ * @source volume of dissolved sugar, 0.62 ml per g
+ */
 export function serumPerGram(composition: ArrayLike<number>, constants: BodyConstants): number {
   return ((composition[INDEX.water] ?? 0) + constants.body.value.sugarInSerum * sumOf(composition, SUGAR_INDICES)) / 100;
 }
 
-/** Share of a food's starch that has gelatinised; all of it where no cooking time is stated. */
+/**
+ * Share of a food's starch that has gelatinised; all of it where no cooking time is stated.
+ * @unit share
+ * @range 0 to 1
+ * @source first-order kinetics, time constant of the constants
+ */
 export function gelatinised(food: Food, cookMinutes: number | null, constants: BodyConstants): number {
   const starch = food.thickening.starch;
   if (!starch || cookMinutes === null) return 1;
@@ -81,27 +91,52 @@ export function bodyIndex(sweet: Balance, cooled: Cooled, constants: BodyConstan
   return { x, serum, starch, fibre, other, protein, fromProtein, agarPercent: sweet.finishedMass > 0 ? (100 * agar) / sweet.finishedMass : 0 };
 }
 
-/** Body step (0 to 10) of an index X: 10·(1 − exp(−X/9.5)). */
+/**
+ * Body step (0 to 10) of an index X: 10·(1 − exp(−X/9.5)).
+ * @unit step of body
+ * @range 0 to 10
+ * @source the scale's definition
+ */
 export const bodyOfIndex = (x: number, constants: Pick<Constants, "body">): number => 10 * (1 - Math.exp(-Math.max(0, x) / constants.body.value.scale));
 
-/** Index X of a body step; steps are cut to 0 … 9.99. */
+/**
+ * Index X of a body step; steps are cut to 0 … 9.99.
+ * @unit index of thickening
+ * @range 0 or more
+ * @source inverse of bodyOfIndex
+ */
 export const indexOfBody = (step: number, constants: Pick<Constants, "body">): number =>
   -constants.body.value.scale * Math.log(1 - Math.min(9.99, Math.max(0, step)) / 10);
 
-/** Body (consistency, 0 to 10) hot or chilled; an agar-set sweet reads the larger of the starch body and the gel's. */
+/**
+ * Body (consistency, 0 to 10) hot or chilled; an agar-set sweet reads the larger of the starch body and the gel's.
+ * @unit step of body
+ * @range 0 to 10
+ * @source index of thickening, fitted on the scale's anchors (rule of thumb)
+ */
 export function body(sweet: Balance, cooled: Cooled, constants: BodyConstants): number {
   const index = bodyIndex(sweet, cooled, constants);
   const step = bodyOfIndex(index.x, constants);
   return cooled === "chilled" && index.agarPercent > 0 ? Math.max(step, interpolate(constants.agarGel.value, index.agarPercent)) : step;
 }
 
-/** Body at a serving temperature: between hot (60 °C) and chilled (8 °C) it is taken linear in temperature (rule of thumb). */
+/**
+ * Body at a serving temperature: between hot (60 °C) and chilled (8 °C) it is taken linear in temperature (rule of thumb).
+ * @unit step of body
+ * @range 0 to 10, 5 to 60 °C
+ * @source linear between hot and chilled (rule of thumb)
+ */
 export function bodyAt(hot: number, chilled: number, serve: ServingTemperature, constants: Pick<Constants, "temperatures">): number {
   const t = constants.temperatures;
   return chilled + ((hot - chilled) * (t[serve] - t.chilled)) / (t.hot - t.chilled);
 }
 
-/** Standard deviation of a body step from the model alone: sd of ln X and ± in S, in quadrature. */
+/**
+ * Standard deviation of a body step from the model alone: sd of ln X and ± in S, in quadrature.
+ * @unit step of body
+ * @range 0 or more
+ * @source the model's own spread, of the constants
+ */
 export function bodyModelSd(step: number, constants: Pick<Constants, "body">): number {
   const { scale, sdLogX, sdSteps } = constants.body.value;
   const x = indexOfBody(step, constants);
