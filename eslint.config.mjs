@@ -70,7 +70,36 @@ export default tseslint.config(
       "no-restricted-syntax": ["error", { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: "The moment comes in as an argument." }],
     },
   },
-  // The framework's code lies in the page's first scripts: an import() of it would fetch a second copy.
+  {
+    // Schemas are plain JSON Schema; Ajv alone validates. The builder's own compiler, values and transforms stay out, and its types that JSON does not know.
+    files: ["src/**/*.{ts,tsx}"],
+    rules: {
+      "no-restricted-imports": ["error", { patterns: [{ group: ["typebox/*"], message: "Ajv alone validates." }] }],
+    },
+  },
+  {
+    files: ["src/server/http/schemas/*.ts"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector:
+            "MemberExpression[object.name='Type'][property.name=/^(?:BigInt|Codec|Constructor|Decode|Encode|Function|Iterator|AsyncIterator|Promise|Refine|Symbol|Undefined|Void)$/]",
+          message: "JSON does not know that.",
+        },
+      ],
+    },
+  },
+  {
+    files: ["src/**/*.{ts,tsx}"],
+    ignores: ["src/server/http/schemas/*.ts"],
+    rules: {
+      "no-restricted-imports": [
+        "error",
+        { patterns: [{ group: ["typebox", "typebox/*"], message: "What comes from outside is described in server/http/schemas." }] },
+      ],
+    },
+  },
   {
     files: ["**/*.mjs", "**/*.cjs", "scripts/**"],
     ...tseslint.configs.disableTypeChecked,

@@ -1,4 +1,5 @@
 import type { Connection } from "./database";
+import { json, many, maybeOne, number, time } from "./rows";
 
 /** Table and bench of a recipe as stored; their shapes are the server's, checked at its door. Revision 0: never saved. */
 export interface StoredAdaptation {
@@ -9,7 +10,9 @@ export interface StoredAdaptation {
 }
 
 export async function findAdaptation(db: Connection, recipeId: string): Promise<StoredAdaptation> {
-  const [row] = await db.query<{ dining_table: unknown; table_revision: number; bench: unknown; bench_revision: number }>(
+  const row = await maybeOne(
+    db,
+    { dining_table: json, table_revision: number, bench: json, bench_revision: number },
     "SELECT dining_table, table_revision, bench, bench_revision FROM adaptation WHERE recipe_id = $1",
     [recipeId],
   );
@@ -46,11 +49,13 @@ export interface BenchStateRow {
 
 /** What lay on a bench before, the latest first. */
 export async function benchStates(db: Connection, recipeId: string): Promise<readonly BenchStateRow[]> {
-  const rows = await db.query<{ revision: number; bench: unknown; replaced_at: Date | string }>(
+  const rows = await many(
+    db,
+    { revision: number, bench: json, replaced_at: time },
     `SELECT revision, bench, replaced_at FROM bench_state WHERE recipe_id = $1 ORDER BY revision DESC LIMIT ${STATES_KEPT}`,
     [recipeId],
   );
-  return rows.map(({ revision, bench, replaced_at }) => ({ revision, bench, replacedAt: new Date(replaced_at).toISOString() }));
+  return rows.map(({ revision, bench, replaced_at }) => ({ revision, bench, replacedAt: replaced_at }));
 }
 
 /**
@@ -66,7 +71,9 @@ export async function saveAdaptation(
   at: string,
 ): Promise<number | null> {
   const [column, counter] = PARTS[part];
-  const [row] = await db.query<{ revision: number }>(
+  const row = await maybeOne(
+    db,
+    { revision: number },
     `INSERT INTO adaptation (recipe_id, ${column}, ${counter}, updated_at) VALUES ($1, $2::jsonb, 1, $4)
      ON CONFLICT (recipe_id) DO UPDATE SET ${column} = excluded.${column}, ${counter} = adaptation.${counter} + 1, updated_at = excluded.updated_at
      WHERE adaptation.${counter} = $3::int

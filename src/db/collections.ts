@@ -1,4 +1,5 @@
 import type { Connection } from "./database";
+import { json, many, maybeOne, number, text } from "./rows";
 
 /** Lists that are edited together, and the table of each; whatever stands before another may be pointed to by it. */
 export const COLLECTIONS = {
@@ -30,8 +31,8 @@ const ALL_ROWS = TABLES_OF_LISTS.map(({ name, list, table }) => `SELECT '${name}
 /** All collections, each list in its order. */
 export async function readCollections(db: Connection): Promise<ReadonlyMap<CollectionName, StoredCollection>> {
   // The counts first: rows that are newer than their count are asked about, older ones would be overwritten.
-  const revisions = await db.query<{ name: string; revision: number }>("SELECT name, revision FROM collection");
-  const rows = await db.query<{ name: string; list: string; document: unknown }>(`${ALL_ROWS} ORDER BY place, id`);
+  const revisions = await many(db, { name: text, revision: number }, "SELECT name, revision FROM collection");
+  const rows = await many(db, { name: text, list: text, document: json }, `${ALL_ROWS} ORDER BY place, id`);
   return new Map(
     (Object.keys(COLLECTIONS) as CollectionName[]).map((name) => {
       const mine = rows.filter((row) => row.name === name);
@@ -53,7 +54,9 @@ export async function writeCollection(
   at: string,
   person: string | null = null,
 ): Promise<number | null> {
-  const [saved] = await connection.query<{ revision: number }>(
+  const saved = await maybeOne(
+    connection,
+    { revision: number },
     `INSERT INTO collection (name, revision) VALUES ($1, 1)
      ON CONFLICT (name) DO UPDATE SET revision = collection.revision + 1 WHERE collection.revision = $2::int
      RETURNING revision`,

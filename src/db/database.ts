@@ -14,9 +14,12 @@ export class DatabaseError extends Error {
   }
 }
 
+/** A row as the driver gives it: read by `rows.ts`. */
+export type Row = Readonly<Record<string, unknown>>;
+
 /** The little of a PostgreSQL connection that queries need: PGlite or a server stands behind it (`backends`). */
 export interface Connection {
-  query<Row>(sql: string, parameters?: readonly Parameter[]): Promise<readonly Row[]>;
+  query(sql: string, parameters?: readonly Parameter[]): Promise<readonly Row[]>;
 }
 
 /**

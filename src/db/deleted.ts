@@ -1,4 +1,5 @@
 import type { Connection } from "./database";
+import { many, text, time, word } from "./rows";
 
 /** What can be deleted, and put back until it is forgotten. */
 export type DeletableTable = "recipe" | "version";
@@ -22,12 +23,14 @@ export async function putBack(db: Connection, kind: DeletableTable, id: string):
 
 /** All that is deleted and can still be put back, the latest first. */
 export async function listDeleted(db: Connection): Promise<readonly DeletedItem[]> {
-  const rows = await db.query<{ kind: DeletableTable; id: string; title: string; deleted_at: Date | string }>(
+  const rows = await many(
+    db,
+    { kind: word(["recipe", "version"]), id: text, title: text, deleted_at: time },
     `SELECT 'recipe' AS kind, id, title, deleted_at FROM recipe WHERE deleted_at IS NOT NULL
      UNION ALL SELECT 'version', id, title || ', ' || label, deleted_at FROM version WHERE deleted_at IS NOT NULL
      ORDER BY deleted_at DESC, id LIMIT 500`,
   );
-  return rows.map(({ deleted_at, ...row }) => ({ ...row, deletedAt: new Date(deleted_at).toISOString() }));
+  return rows.map(({ deleted_at, ...row }) => ({ ...row, deletedAt: deleted_at }));
 }
 
 /** Forgets for good what was deleted before `before`. A recipe's versions stay, without it. */

@@ -2,13 +2,14 @@ import { createHash } from "node:crypto";
 import { fail, succeed, type Result } from "../core/numeric";
 import type { Connection } from "./database";
 import { TABLES, type Dump, type DumpedRow, type TableName } from "./tables";
+import { many, maybe, number, one, text } from "./rows";
 
 export async function dumpRows(connection: Connection, made: string): Promise<Dump> {
   const rows: DumpedRow[] = [];
   for (const [table, key] of TABLES)
-    for (const { row } of await connection.query<{ row: string }>(`SELECT to_jsonb(t)::text AS row FROM ${table} t ORDER BY ${key}`)) rows.push({ table, row });
-  const [schema] = await connection.query<{ number: number }>("SELECT max(number) AS number FROM migration");
-  return { schema: schema?.number ?? 0, made, rows };
+    for (const { row } of await many(connection, { row: text }, `SELECT to_jsonb(t)::text AS row FROM ${table} t ORDER BY ${key}`)) rows.push({ table, row });
+  const schema = await one(connection, { number: maybe(number) }, "SELECT max(number) AS number FROM migration");
+  return { schema: schema.number ?? 0, made, rows };
 }
 
 /** Rows that go in with one statement. */
@@ -25,9 +26,7 @@ export async function loadRows(connection: Connection, dump: Dump): Promise<void
 async function deleteAll(connection: Connection): Promise<void> {
   // A dump of an earlier schema lacks tables that came later.
   const there = new Set(
-    (await connection.query<{ name: string }>("SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public'")).map(
-      ({ name }) => name,
-    ),
+    (await many(connection, { name: text }, "SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public'")).map(({ name }) => name),
   );
   for (const [table] of [...TABLES].reverse()) if (there.has(table)) await connection.query(`DELETE FROM ${table}`);
 }
@@ -105,8 +104,8 @@ async function highestRevision(connection: Connection): Promise<number> {
   const all = [...REVISION_COLUMNS, ["recipe_revision", "revision"] as const, ["bench_state", "revision"] as const]
     .map(([table, column]) => `SELECT max(${column}) AS revision FROM ${table}`)
     .join(" UNION ALL ");
-  const [row] = await connection.query<{ highest: number | null }>(`SELECT max(revision) AS highest FROM (${all}) AS revisions`);
-  return row?.highest ?? 0;
+  const row = await one(connection, { highest: maybe(number) }, `SELECT max(revision) AS highest FROM (${all}) AS revisions`);
+  return row.highest ?? 0;
 }
 
 const FORMAT = "threpsis-backup";

@@ -9,6 +9,7 @@ import { openJournal, type Statement } from "./journal";
 import { fullDisk, takeFolder } from "./lock";
 import { addNotices } from "./notices";
 import { recover, setPosition, writeCheckpoint } from "./recovery";
+import { one, truth } from "./rows";
 
 const MOST_JOURNAL_BYTES = 16 * 1024 * 1024;
 /** To do a change again takes about a millisecond: a rebuild is not to take longer than some seconds. */
@@ -154,6 +155,5 @@ export async function openDatabase(
 
 /** Whether the transaction has changed anything so far: a statement may look like a write and only read (WITH … SELECT). */
 async function hasWritten(connection: Connection): Promise<boolean> {
-  const [row] = await connection.query<{ wrote: boolean }>("SELECT pg_current_xact_id_if_assigned() IS NOT NULL AS wrote");
-  return row?.wrote !== false;
+  return (await one(connection, { wrote: truth }, "SELECT pg_current_xact_id_if_assigned() IS NOT NULL AS wrote")).wrote;
 }

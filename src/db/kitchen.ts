@@ -1,5 +1,6 @@
 import type { Recipe } from "../core/recipe";
 import type { Connection } from "./database";
+import { documentOf, json, many, number, one, text, time } from "./rows";
 
 /** A recipe that is worked on: what is stored of it, and how many versions were kept. */
 export interface OnTheGo {
@@ -25,21 +26,15 @@ const TOUCHED = `(
 const STILL_GOING = "(kept_at IS NULL OR kept_at < touched_at)";
 
 export async function countOnTheGo(db: Connection, since: string): Promise<number> {
-  const [row] = await db.query<{ total: number }>(`SELECT count(*)::int AS total FROM ${TOUCHED} WHERE touched_at >= $1 AND ${STILL_GOING}`, [since]);
-  return row?.total ?? 0;
+  const { total } = await one(db, { total: number }, `SELECT count(*)::int AS total FROM ${TOUCHED} WHERE touched_at >= $1 AND ${STILL_GOING}`, [since]);
+  return total;
 }
 
 /** Recipes that were worked on since a moment, and of which nothing was kept since then; the latest first, and how many there are of them. */
 export async function listOnTheGo(db: Connection, since: string, limit: number): Promise<{ readonly items: readonly OnTheGo[]; readonly total: number }> {
-  const rows = await db.query<{
-    id: string;
-    document: Recipe;
-    dining_table: unknown;
-    bench: unknown;
-    version_count: number;
-    touched_at: Date | string;
-    total: number;
-  }>(
+  const rows = await many(
+    db,
+    { id: text, document: documentOf<Recipe>(), dining_table: json, bench: json, version_count: number, touched_at: time, total: number },
     `SELECT going.id, document, dining_table, bench, version_count, touched_at, total
      FROM (
        SELECT id, touched_at, version_count, (count(*) OVER ())::int AS total FROM ${TOUCHED}
@@ -56,7 +51,7 @@ export async function listOnTheGo(db: Connection, since: string, limit: number):
       table: dining_table,
       bench,
       versionCount: version_count,
-      touchedAt: new Date(touched_at).toISOString(),
+      touchedAt: touched_at,
     })),
     total: rows[0]?.total ?? 0,
   };

@@ -1,6 +1,7 @@
 import { readFileSync, readdirSync } from "node:fs";
 import { join } from "node:path";
 import type { Database } from "./database";
+import { many, number } from "./rows";
 
 const FOLDER = join(process.cwd(), "src", "db", "migrations");
 
@@ -19,7 +20,7 @@ export const latestSchema = (): number => Math.max(...files().map(({ number }) =
  */
 export async function migrate(database: Omit<Database, "close">, upTo = latestSchema()): Promise<number> {
   await database.query("CREATE TABLE IF NOT EXISTS migration (number integer PRIMARY KEY, name text NOT NULL, applied_at timestamptz NOT NULL DEFAULT now())");
-  const applied = new Set((await database.query<{ number: number }>("SELECT number FROM migration")).map((row) => row.number));
+  const applied = new Set((await many(database, { number }, "SELECT number FROM migration")).map((row) => row.number));
   const newer = [...applied].filter((number) => number > latestSchema());
   if (newer.length > 0)
     throw new Error(`The data were written by a newer version (schema ${Math.max(...newer)}). Update Threpsis, or use another data folder.`);

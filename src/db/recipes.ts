@@ -1,6 +1,7 @@
 import type { Recipe, RecipeSearch } from "../core/recipe";
 import type { Limit } from "../core/table";
 import type { Connection } from "./database";
+import { documentOf, many, maybe, maybeOne, number, one, text, texts, time } from "./rows";
 
 export interface StoredRecipe {
   readonly id: string;
@@ -26,14 +27,7 @@ export interface RecipeSummary {
   readonly updatedAt: string;
 }
 
-interface Row {
-  readonly id: string;
-  readonly document: Recipe;
-  readonly revision: number;
-  readonly updated_at: Date | string;
-}
-
-const read = (row: Row): StoredRecipe => ({ id: row.id, recipe: row.document, revision: row.revision, updatedAt: new Date(row.updated_at).toISOString() });
+const RECIPE = documentOf<Recipe>();
 
 export async function insertRecipe(db: Connection, id: string, recipe: Recipe, at: string): Promise<void> {
   await db.query("INSERT INTO recipe (id, title, document, created_at, updated_at) VALUES ($1, $2, $3::jsonb, $4, $4)", [
@@ -45,8 +39,13 @@ export async function insertRecipe(db: Connection, id: string, recipe: Recipe, a
 }
 
 export async function findRecipe(db: Connection, id: string): Promise<StoredRecipe | null> {
-  const [row] = await db.query<Row>("SELECT id, document, revision, updated_at FROM recipe WHERE id = $1 AND deleted_at IS NULL", [id]);
-  return row ? read(row) : null;
+  const row = await maybeOne(
+    db,
+    { id: text, document: RECIPE, revision: number, updated_at: time },
+    "SELECT id, document, revision, updated_at FROM recipe WHERE id = $1 AND deleted_at IS NULL",
+    [id],
+  );
+  return row && { id: row.id, recipe: row.document, revision: row.revision, updatedAt: row.updated_at };
 }
 
 /** What is looked for, and the foods that its words mean: a recipe with one of them is found by them too. */
@@ -55,7 +54,7 @@ export interface RecipeQuery extends RecipeSearch {
 }
 export const ALL_RECIPES: RecipeQuery = { words: "", meant: [], foodId: null, diets: [], tag: null, minutes: null };
 
-const FOUND = `FROM recipe LEFT JOIN recipe_facts ON recipe_facts.recipe_id = recipe.id
+const FOUND = `FROM recipe LEFT JOIN search_index ON search_index.recipe_id = recipe.id
   WHERE deleted_at IS NULL
     AND ($1 = '%%' OR title ILIKE $1 OR food_ids && ARRAY(SELECT jsonb_array_elements_text($6::jsonb)))
     AND ($2::text IS NULL OR food_ids @> ARRAY[$2::text])
@@ -79,19 +78,21 @@ export async function listRecipes(
   limit: number,
   offset: number,
 ): Promise<{ readonly recipes: readonly RecipeSummary[]; readonly total: number }> {
-  const rows = await db.query<{
-    id: string;
-    title: string;
-    servings: number;
-    line_count: number;
-    first_lines: readonly string[];
-    minutes: number | null;
-    tags: readonly string[] | null;
-    rules: readonly string[] | null;
-    limits: readonly Limit[] | null;
-    version_count: number;
-    updated_at: Date | string;
-  }>(
+  const rows = await many(
+    db,
+    {
+      id: text,
+      title: text,
+      servings: number,
+      line_count: number,
+      first_lines: texts,
+      minutes: maybe(number),
+      tags: maybe(texts),
+      rules: maybe(texts),
+      limits: maybe(documentOf<readonly Limit[]>()),
+      version_count: number,
+      updated_at: time,
+    },
     `SELECT id, title, (document->>'servings')::numeric::float8 AS servings, jsonb_array_length(document->'lines') AS line_count,
        jsonb_path_query_array(document, '$.lines[0 to 4].text') AS first_lines, updated_at, minutes, tags,
        (SELECT dining_table->'rules' FROM adaptation WHERE recipe_id = recipe.id) AS rules,
@@ -100,7 +101,7 @@ export async function listRecipes(
      ${FOUND} ORDER BY updated_at DESC, id LIMIT $7 OFFSET $8`,
     [...parametersOf(search), limit, offset],
   );
-  const [count] = await db.query<{ total: number }>(`SELECT count(*)::int AS total ${FOUND}`, parametersOf(search));
+  const { total } = await one(db, { total: number }, `SELECT count(*)::int AS total ${FOUND}`, parametersOf(search));
   return {
     recipes: rows.map((row) => ({
       id: row.id,
@@ -113,15 +114,14 @@ export async function listRecipes(
       rules: row.rules ?? [],
       limits: row.limits ?? [],
       versionCount: row.version_count,
-      updatedAt: new Date(row.updated_at).toISOString(),
+      updatedAt: row.updated_at,
     })),
-    total: count?.total ?? 0,
+    total,
   };
 }
 
 export async function countRecipes(db: Connection): Promise<number> {
-  const [row] = await db.query<{ total: number }>("SELECT count(*)::int AS total FROM recipe WHERE deleted_at IS NULL");
-  return row?.total ?? 0;
+  return (await one(db, { total: number }, "SELECT count(*)::int AS total FROM recipe WHERE deleted_at IS NULL")).total;
 }
 
 /** How long edits run together before what was there is written down again. */
@@ -141,7 +141,9 @@ export async function updateRecipe(db: Connection, id: string, recipe: Recipe, r
      ON CONFLICT DO NOTHING`,
     [id, revision, at, JSON.stringify(recipe)],
   );
-  const [row] = await db.query<{ revision: number }>(
+  const row = await maybeOne(
+    db,
+    { revision: number },
     "UPDATE recipe SET title = $2, document = $3::jsonb, revision = revision + 1, updated_at = $5 WHERE id = $1 AND revision = $4 AND deleted_at IS NULL RETURNING revision",
     [id, recipe.title, JSON.stringify(recipe), revision, at],
   );
@@ -156,9 +158,11 @@ export interface RecipeRevision {
 
 /** The recipe as it was, the latest first. */
 export async function listRevisions(db: Connection, id: string, limit: number): Promise<readonly RecipeRevision[]> {
-  const rows = await db.query<{ revision: number; document: Recipe; replaced_at: Date | string }>(
+  const rows = await many(
+    db,
+    { revision: number, document: RECIPE, replaced_at: time },
     "SELECT revision, document, replaced_at FROM recipe_revision WHERE recipe_id = $1 ORDER BY revision DESC LIMIT $2",
     [id, limit],
   );
-  return rows.map(({ revision, document, replaced_at }) => ({ revision, recipe: document, replacedAt: new Date(replaced_at).toISOString() }));
+  return rows.map(({ revision, document, replaced_at }) => ({ revision, recipe: document, replacedAt: replaced_at }));
 }

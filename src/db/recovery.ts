@@ -8,6 +8,7 @@ import { checkpointPath, forgetOlder, hasSetAside, lastCheckpoint, numbersOf, re
 import type { JournalEntry } from "./journal";
 import { latestSchema, migrate } from "./migrate";
 import { openPglite } from "./backends/pglite";
+import { maybe, maybeOne, number, one } from "./rows";
 
 /** The data of a folder cannot be opened without losing something; what is wrong and what can be done stand in the message. */
 export class CannotRecover extends Error {}
@@ -37,8 +38,7 @@ export async function setPosition(connection: Connection, number: number): Promi
   await connection.query("UPDATE journal_position SET number = $1", [number]);
 }
 export async function readPosition(connection: Connection): Promise<number> {
-  const [row] = await connection.query<{ number: number }>("SELECT number FROM journal_position");
-  return row?.number ?? 0;
+  return (await maybeOne(connection, { number }, "SELECT number FROM journal_position"))?.number ?? 0;
 }
 
 /** Fills an empty database with a dump, whichever schema it is of, and leaves it at that schema. */
@@ -61,14 +61,13 @@ export async function rebuild(database: Database, { from, dump, entries }: Histo
 }
 
 async function countRows(connection: Connection, table: string): Promise<number> {
-  const [row] = await connection.query<{ total: number }>(`SELECT count(*)::int AS total FROM ${table}`);
-  return row?.total ?? 0;
+  return (await one(connection, { total: number }, `SELECT count(*)::int AS total FROM ${table}`)).total;
 }
 
 /** Reads every row whole. Throws where one cannot be. */
 async function readAll(connection: Connection): Promise<void> {
-  const [schema] = await connection.query<{ number: number }>("SELECT max(number) AS number FROM migration");
-  if ((schema?.number ?? 0) < latestSchema()) return;
+  const schema = await one(connection, { number: maybe(number) }, "SELECT max(number) AS number FROM migration");
+  if ((schema.number ?? 0) < latestSchema()) return;
   for (const [table] of TABLES) await connection.query(`SELECT sum(length(to_jsonb(t)::text)) AS characters FROM ${table} t`);
 }
 
@@ -90,7 +89,7 @@ async function openFound(path: string, thorough: boolean): Promise<Found> {
     return { kind: "unreadable", why: error instanceof Error ? error.message : String(error) };
   }
   try {
-    const [schema] = await pg.query<{ number: number | null }>("SELECT max(number) AS number FROM migration").catch(() => []);
+    const schema = await maybeOne(pg, { number: maybe(number) }, "SELECT max(number) AS number FROM migration").catch(() => null);
     // Says that the data are of a newer version; nothing is touched.
     if ((schema?.number ?? 0) > latestSchema()) await migrate(pg);
     const position = (schema?.number ?? 0) < FIRST_WITH_JOURNAL ? 0 : await readPosition(pg);

@@ -1,5 +1,6 @@
 import type { Recipe } from "../core/recipe";
 import type { Connection } from "./database";
+import { documentOf, many, number, one, text } from "./rows";
 
 const literally = (word: string) => `%${word.replace(/[\\%_]/g, (each) => `\\${each}`)}%`;
 
@@ -9,7 +10,9 @@ export async function recipesWith(
   words: readonly string[],
   limit: number,
 ): Promise<readonly { readonly id: string; readonly recipe: Recipe }[]> {
-  const rows = await db.query<{ id: string; document: Recipe }>(
+  const rows = await many(
+    db,
+    { id: text, document: documentOf<Recipe>() },
     `SELECT id, document FROM recipe WHERE deleted_at IS NULL AND EXISTS
        (SELECT 1 FROM jsonb_array_elements_text($1::jsonb) AS word WHERE document->>'lines' ILIKE word) ORDER BY updated_at DESC, id LIMIT $2`,
     [JSON.stringify(words.map(literally)), limit],
@@ -19,7 +22,9 @@ export async function recipesWith(
 
 /** Recipes on whose bench a food of this id lies. */
 export async function benchesWith(db: Connection, foodId: string, limit: number): Promise<readonly { readonly id: string; readonly title: string }[]> {
-  return db.query<{ id: string; title: string }>(
+  return many(
+    db,
+    { id: text, title: text },
     `SELECT recipe.id, recipe.title FROM adaptation JOIN recipe ON recipe.id = adaptation.recipe_id
      WHERE recipe.deleted_at IS NULL AND adaptation.bench @> jsonb_build_object('rows', jsonb_build_array(jsonb_build_object('foodId', $1::text)))
      ORDER BY recipe.title LIMIT $2`,
@@ -37,11 +42,13 @@ export async function tablesWith(
   limit: number,
   foodIds: readonly string[] | null = null,
 ): Promise<readonly { readonly id: string; readonly title: string }[]> {
-  return db.query<{ id: string; title: string }>(
+  return many(
+    db,
+    { id: text, title: text },
     `SELECT recipe.id, recipe.title FROM adaptation JOIN recipe ON recipe.id = adaptation.recipe_id
      CROSS JOIN LATERAL (SELECT dining_table->'rules' AS rules) AS kept
      WHERE recipe.deleted_at IS NULL AND ${ANY_RULE}
-       AND ($2::jsonb IS NULL OR EXISTS (SELECT 1 FROM recipe_facts WHERE recipe_id = recipe.id AND food_ids && ARRAY(SELECT jsonb_array_elements_text($2::jsonb))))
+       AND ($2::jsonb IS NULL OR EXISTS (SELECT 1 FROM search_index WHERE recipe_id = recipe.id AND food_ids && ARRAY(SELECT jsonb_array_elements_text($2::jsonb))))
      ORDER BY recipe.title, recipe.id LIMIT $3`,
     [JSON.stringify(rules), foodIds && JSON.stringify(foodIds), limit],
   );
@@ -54,7 +61,9 @@ export async function versionsKeeping(
   foodIds: readonly string[],
   limit: number,
 ): Promise<readonly { readonly id: string; readonly title: string; readonly label: string }[]> {
-  return db.query<{ id: string; title: string; label: string }>(
+  return many(
+    db,
+    { id: text, title: text, label: text },
     `SELECT id, title, label FROM version CROSS JOIN LATERAL (SELECT snapshot->'table'->'rules' AS rules) AS kept
      WHERE deleted_at IS NULL AND ${ANY_RULE} AND EXISTS (
        SELECT 1 FROM jsonb_array_elements(snapshot->'rows') AS line
@@ -66,10 +75,12 @@ export async function versionsKeeping(
 
 /** How many recipes hold any of these foods. */
 export async function countRecipesHolding(db: Connection, foodIds: readonly string[]): Promise<number> {
-  const [row] = await db.query<{ total: number }>(
-    `SELECT count(*)::int AS total FROM recipe_facts JOIN recipe ON id = recipe_id
+  const { total } = await one(
+    db,
+    { total: number },
+    `SELECT count(*)::int AS total FROM search_index JOIN recipe ON id = recipe_id
      WHERE deleted_at IS NULL AND food_ids && ARRAY(SELECT jsonb_array_elements_text($1::jsonb))`,
     [JSON.stringify(foodIds)],
   );
-  return row?.total ?? 0;
+  return total;
 }

@@ -1,4 +1,5 @@
 import type { Connection } from "./database";
+import { json, many, maybe, maybeOne, number, one, text, time } from "./rows";
 
 export interface VersionSummary {
   readonly id: string;
@@ -16,30 +17,23 @@ export interface StoredVersion extends VersionSummary {
   readonly snapshot: unknown;
 }
 
-interface Row {
-  readonly id: string;
-  readonly recipe_id: string | null;
-  readonly title: string;
-  readonly label: string;
-  readonly kept_at: Date | string;
-  readonly parent_id: string | null;
-  readonly why: string;
-  readonly whom: string;
-}
+const SUMMARY = { id: text, recipe_id: maybe(text), title: text, label: text, kept_at: time, parent_id: maybe(text), why: text, whom: text };
+const WHOLE = { ...SUMMARY, snapshot: json };
+type Columns<C extends Record<string, (value: unknown) => unknown>> = { readonly [Name in keyof C]: ReturnType<C[Name]> };
 
 const COLUMNS = "id, recipe_id, title, label, kept_at, parent_id, why, whom";
 
-const read = (row: Row): VersionSummary => ({
-  id: row.id,
-  recipeId: row.recipe_id,
-  title: row.title,
-  label: row.label,
-  keptAt: new Date(row.kept_at).toISOString(),
-  parentId: row.parent_id,
-  why: row.why,
-  whom: row.whom,
+const read = ({ id, recipe_id, title, label, kept_at, parent_id, why, whom }: Columns<typeof SUMMARY>): VersionSummary => ({
+  id,
+  recipeId: recipe_id,
+  title,
+  label,
+  keptAt: kept_at,
+  parentId: parent_id,
+  why,
+  whom,
 });
-const readWhole = (row: Row & { readonly snapshot: unknown }): StoredVersion => ({ ...read(row), snapshot: row.snapshot });
+const readWhole = (row: Columns<typeof WHOLE>): StoredVersion => ({ ...read(row), snapshot: row.snapshot });
 
 /** Keeps a version; a parent that is gone is none. */
 export async function insertVersion(
@@ -55,13 +49,15 @@ export async function insertVersion(
 }
 
 export async function findVersion(db: Connection, id: string): Promise<StoredVersion | null> {
-  const [row] = await db.query<Row & { snapshot: unknown }>(`SELECT ${COLUMNS}, snapshot FROM version WHERE id = $1 AND deleted_at IS NULL`, [id]);
+  const row = await maybeOne(db, WHOLE, `SELECT ${COLUMNS}, snapshot FROM version WHERE id = $1 AND deleted_at IS NULL`, [id]);
   return row ? readWhole(row) : null;
 }
 
 /** Several whole versions by their ids, in no order; those that are not there are left out. */
 export async function findVersions(db: Connection, ids: readonly string[]): Promise<readonly StoredVersion[]> {
-  const rows = await db.query<Row & { snapshot: unknown }>(
+  const rows = await many(
+    db,
+    WHOLE,
     `SELECT ${COLUMNS}, snapshot FROM version WHERE deleted_at IS NULL AND id IN (SELECT jsonb_array_elements_text($1::jsonb))`,
     [JSON.stringify(ids)],
   );
@@ -70,7 +66,9 @@ export async function findVersions(db: Connection, ids: readonly string[]): Prom
 
 /** Newest first; of one recipe, or of all where `recipeId` is null. */
 export async function listVersions(db: Connection, recipeId: string | null, limit: number): Promise<readonly VersionSummary[]> {
-  const rows = await db.query<Row>(
+  const rows = await many(
+    db,
+    SUMMARY,
     `SELECT ${COLUMNS} FROM version WHERE deleted_at IS NULL AND ($1::text IS NULL OR recipe_id = $1) ORDER BY kept_at DESC, id LIMIT $2`,
     [recipeId, limit],
   );
@@ -79,7 +77,9 @@ export async function listVersions(db: Connection, recipeId: string | null, limi
 
 /** The versions kept last, with what was kept; of one recipe, or of all. */
 export async function latestVersions(db: Connection, recipeId: string | null, limit: number): Promise<readonly StoredVersion[]> {
-  const rows = await db.query<Row & { snapshot: unknown }>(
+  const rows = await many(
+    db,
+    WHOLE,
     `SELECT ${COLUMNS}, snapshot FROM version WHERE deleted_at IS NULL AND ($1::text IS NULL OR recipe_id = $1) ORDER BY kept_at DESC, id LIMIT $2`,
     [recipeId, limit],
   );
@@ -102,6 +102,5 @@ export async function describeVersion(
 }
 
 export async function countVersions(db: Connection): Promise<number> {
-  const [row] = await db.query<{ total: number }>("SELECT count(*)::int AS total FROM version WHERE deleted_at IS NULL");
-  return row?.total ?? 0;
+  return (await one(db, { total: number }, "SELECT count(*)::int AS total FROM version WHERE deleted_at IS NULL")).total;
 }

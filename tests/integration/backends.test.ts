@@ -49,7 +49,7 @@ describe.each(BACKENDS)("%s", (_, open) => {
   afterAll(() => database.close());
 
   it("is of the latest schema, with nothing in it", async () => {
-    const [row] = await database.query<{ number: number }>("SELECT max(number) AS number FROM migration");
+    const [row] = await database.query("SELECT max(number) AS number FROM migration");
     expect(row?.number).toBe(db.latestSchema());
     expect(await db.countRecipes(database)).toBe(0);
   });
@@ -104,11 +104,11 @@ describe.each(BACKENDS)("%s", (_, open) => {
     expect(await db.findVersion(database, "v2")).toMatchObject({ keptAt: LATER, snapshot: { rows: [{ foodId: "milk" }] } });
   });
   it("finds recipes by what was derived from them", async () => {
-    await db.writeFacts(database, "a", 2, "basis", { kind: "pudding", foodIds: ["milk", "rice"], diets: ["egg-free"], tags: ["winter"], minutes: 20 });
+    await db.writeSearchEntry(database, "a", 2, "basis", { kind: "pudding", foodIds: ["milk", "rice"], diets: ["egg-free"], tags: ["winter"], minutes: 20 });
     expect(await db.listTags(database, 5)).toEqual(["winter"]);
     expect(await db.countRecipesHolding(database, ["rice"])).toBe(1);
-    expect(await db.countWithoutFacts(database, "basis")).toBe(0);
-    expect(await db.countWithoutFacts(database, "other")).toBe(1);
+    expect(await db.countNotIndexed(database, "basis")).toBe(0);
+    expect(await db.countNotIndexed(database, "other")).toBe(1);
   });
   it("does a transaction whole or not at all, and says by code what was refused", async () => {
     await expect(
@@ -155,10 +155,8 @@ describe.each(BACKENDS)("%s", (_, open) => {
       ),
     ).toBe(2);
     expect(await save([], 1, LATER, null)).toBeNull();
-    const written = await database.query<{ id: string; written_at: Date | string; person_id: string | null }>(
-      "SELECT id, written_at, person_id FROM price ORDER BY place",
-    );
-    expect(written.map(({ id, written_at, person_id }) => [id, new Date(written_at).toISOString(), person_id])).toEqual([
+    const written = await database.query("SELECT id, written_at, person_id FROM price ORDER BY place");
+    expect(written.map(({ id, written_at, person_id }) => [id, new Date(written_at as Date | string).toISOString(), person_id])).toEqual([
       ["milk", AT, null],
       ["rice", LATER, "cook"],
     ]);

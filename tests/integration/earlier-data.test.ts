@@ -1,3 +1,4 @@
+import { upgradeDump, type Dump } from "../../src/db";
 import { execFileSync } from "node:child_process";
 import { resolve } from "node:path";
 import { afterAll, beforeAll, describe, expect, it, vi } from "vitest";
@@ -8,7 +9,7 @@ import { getEaters, getHouseRules, getPantry } from "../../src/server/kitchen/so
 import { savePantry } from "../../src/server/kitchen/pantry";
 import { makeBackup, restoreBackup } from "../../src/server/data/backup";
 import { closeDatabase, getDatabase } from "../../src/server/data/database";
-import { getAdaptation, requireRecipe, saveBench } from "../../src/server/recipes/recipes";
+import { getAdaptation, requireRecipe, saveBench, saveTable } from "../../src/server/recipes/recipes";
 import { getVersion, keepVersion, versionsOf, workOnFrom } from "../../src/server/versions/versions";
 import { lineageOf } from "../../src/server/versions/lineage";
 import { newFolder, removeFolder } from "../support/app";
@@ -103,7 +104,7 @@ describe("data of schema 5", () => {
     await savePantry({ document: { ...pantry, prices: pantry.prices.slice(1) }, revision });
     const after = await counts();
     expect(after.pantry).toEqual({ ...pantry, prices: pantry.prices.slice(1) });
-    const written = await (await getDatabase()).query<{ written_at: unknown }>("SELECT DISTINCT written_at FROM own_food UNION SELECT written_at FROM price");
+    const written = await (await getDatabase()).query("SELECT DISTINCT written_at FROM own_food UNION SELECT written_at FROM price");
     expect(written).toEqual([{ written_at: null }]);
   });
   it("has its bench and version, whose rows and steps now have ids", async () => {
@@ -128,6 +129,29 @@ describe("data of schema 5", () => {
     expect((await getAdaptation("demo-1", recipe)).bench.document).toEqual(stored.document);
     const kept = await keepVersion("demo-1", stored.document, true);
     expect((await getVersion(kept))?.snapshot?.method?.steps.map(({ id }) => id)).toEqual(["prepares-added-1", "s1", "s2", "s3", "s4", "s5"]);
+  });
+  it("calls other sweets of a table as they are called now, in the database and where a window still sends them", async () => {
+    const { recipe } = await requireRecipe("demo-2");
+    const { table } = await getAdaptation("demo-2", recipe);
+    const others = [{ recipe: "demo-1", servings: 1 }];
+    const revision = await saveTable("demo-2", { document: { ...table.document, besides: others }, revision: table.revision });
+    expect((await getAdaptation("demo-2", recipe)).table).toMatchObject({ document: { otherSweets: others }, revision });
+    const row = (of: object) => JSON.stringify(of);
+    const before: Dump = {
+      schema: 5,
+      made: "2026-11-20T08:00:00.000Z",
+      rows: [
+        { table: "recipe", row: row({ id: "a", title: "A", document: recipe, revision: 1, created_at: "2026-11-20", updated_at: "2026-11-20" }) },
+        {
+          table: "adaptation",
+          row: row({ recipe_id: "a", dining_table: { servings: 4, besides: others }, table_revision: 1, bench_revision: 0, updated_at: "2026-11-20" }),
+        },
+      ],
+    };
+    const after = await upgradeDump(before, before.made);
+    const [adaptation] = after.rows.filter(({ table: of }) => of === "adaptation");
+    expect(JSON.parse(adaptation?.row ?? "{}")).toMatchObject({ dining_table: { servings: 4, otherSweets: others } });
+    expect(adaptation?.row).not.toContain("besides");
   });
   it("goes into a backup and comes back from it whole", async () => {
     const before = await counts();

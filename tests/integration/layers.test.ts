@@ -31,7 +31,21 @@ describe("the layers", () => {
       { filePath: "src/core/food/energy.ts" },
     );
     const found = new Set(result?.messages.map((message) => message.ruleId));
-    for (const rule of ["no-restricted-globals", "no-restricted-properties", "@typescript-eslint/no-explicit-any", "@typescript-eslint/no-non-null-assertion", "core/told-numbers"])
+    for (const rule of [
+      "no-restricted-globals",
+      "no-restricted-properties",
+      "@typescript-eslint/no-explicit-any",
+      "@typescript-eslint/no-non-null-assertion",
+      "core/told-numbers",
+    ])
       expect(found, rule).toContain(rule);
+  });
+  it("keep schemas plain JSON Schema, and in their place", async () => {
+    const rulesOf = async (code: string, filePath: string) =>
+      new Set((await new ESLint().lintText(code, { filePath }))[0]?.messages.map(({ ruleId }) => ruleId));
+    const schema = "src/server/http/schemas/shapes.ts";
+    expect(await rulesOf('import { Compile } from "typebox/compile";\nexport const a = Compile;\n', schema)).toContain("no-restricted-imports");
+    expect(await rulesOf('import Type from "typebox";\nexport const a = Type.BigInt();\n', schema)).toContain("no-restricted-syntax");
+    expect(await rulesOf('import Type from "typebox";\nexport const a = Type.String();\n', "src/server/kitchen/eaters.ts")).toContain("no-restricted-imports");
   });
 });

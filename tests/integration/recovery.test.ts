@@ -100,7 +100,7 @@ async function filledFolder(): Promise<{ readonly folder: string; readonly ids: 
 afterAll(() => {
   if (made) removeFolder(made.folder);
 });
-const idsIn = async (database: db.Database) => (await database.query<{ id: string }>("SELECT id FROM recipe ORDER BY id")).map(({ id }) => id).sort();
+const idsIn = async (database: db.Database) => (await database.query("SELECT id FROM recipe ORDER BY id")).map(({ id }) => id).sort();
 const changed = (path: string, at: (length: number) => number) => {
   const bytes = readFileSync(path);
   const place = at(bytes.length);

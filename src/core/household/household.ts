@@ -24,5 +24,8 @@ export const USUAL_HOUSEHOLD: Household = {
   units: { energy: "kcal", temperature: "celsius", currency: "" },
 };
 
+/** A household as it may be stored: the currency came later. */
+export type StoredHousehold = Omit<Household, "units"> & { readonly units: Omit<HouseholdUnits, "currency"> & Partial<Pick<HouseholdUnits, "currency">> };
+
 /** A household as it was stored, with the usual where an earlier one says nothing. */
-export const completeHousehold = (stored: Household): Household => ({ ...stored, units: { ...USUAL_HOUSEHOLD.units, ...stored.units } });
+export const completeHousehold = (stored: StoredHousehold): Household => ({ ...stored, units: { ...USUAL_HOUSEHOLD.units, ...stored.units } });

@@ -32,7 +32,7 @@ export interface DiningTable {
   /** Fasts that fall on that day at the household's place, by the part of the id before the stroke; absent where not known. */
   readonly falls?: readonly string[] | null;
   /** Other sweets of the occasion, by recipe, and of each how many servings somebody has. */
-  readonly besides?: readonly { readonly recipe: string; readonly servings: number }[];
+  readonly otherSweets?: readonly { readonly recipe: string; readonly servings: number }[];
 }
 
 /** The rules of a table: traces count as the most careful of those who keep each needs it; a rule nobody knows asks about everything. */

@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { PGlite } from "@electric-sql/pglite";
-import { DatabaseError, type Connection, type Database, type Parameter } from "../database";
+import { DatabaseError, type Connection, type Database, type Parameter, type Row } from "../database";
 
 /** What went wrong, without the statement and its values: they are somebody's recipes, and errors end in a log. */
 const plain = (error: unknown): Error => {
@@ -10,7 +10,7 @@ const plain = (error: unknown): Error => {
 };
 
 const face = (of: { query: PGlite["query"] }): Connection => ({
-  query: async <Row>(sql: string, parameters: readonly Parameter[] = []) => {
+  query: async (sql: string, parameters: readonly Parameter[] = []) => {
     try {
       return (await of.query<Row>(sql, [...parameters])).rows;
     } catch (error) {

@@ -1,5 +1,5 @@
 import { Pool, type PoolClient } from "pg";
-import { DatabaseError, type Connection, type Database, type Parameter, type ReplaceableDatabase } from "../database";
+import { DatabaseError, type Connection, type Database, type Parameter, type ReplaceableDatabase, type Row } from "../database";
 import { dumpRows, loadStaged, stageRows } from "../dump";
 import { migrate } from "../migrate";
 
@@ -22,7 +22,7 @@ const plain = (error: unknown): Error => {
 };
 
 const face = (of: Queryable): Connection => ({
-  query: async <Row>(sql: string, parameters: readonly Parameter[] = []) => {
+  query: async (sql: string, parameters: readonly Parameter[] = []) => {
     try {
       return (await of.query(sql, [...parameters])).rows as Row[];
     } catch (error) {

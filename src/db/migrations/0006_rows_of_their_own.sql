@@ -125,4 +125,17 @@ FROM setting CROSS JOIN LATERAL jsonb_array_elements(CASE WHEN jsonb_typeof(valu
 WHERE key = 'house-rules' AND item->>'rule' IS NOT NULL ORDER BY item->>'rule', item->>'food', item->>'question', n DESC;
 
 INSERT INTO collection (name, revision) SELECT key, revision FROM setting WHERE key IN ('pantry', 'eaters', 'house-rules');
-DELETE FROM setting WHERE key IN ('pantry', 'eaters', 'house-rules')
+DELETE FROM setting WHERE key IN ('pantry', 'eaters', 'house-rules');
+
+-- What recipes are found by is an index; other sweets of the occasion are called that.
+ALTER TABLE recipe_facts RENAME TO search_index;
+ALTER INDEX recipe_facts_basis RENAME TO search_index_basis;
+ALTER INDEX recipe_facts_food_ids RENAME TO search_index_food_ids;
+ALTER INDEX recipe_facts_diets RENAME TO search_index_diets;
+ALTER INDEX recipe_facts_tags RENAME TO search_index_tags;
+ALTER INDEX recipe_facts_minutes RENAME TO search_index_minutes;
+
+UPDATE adaptation SET dining_table = (dining_table - 'besides'::text) || jsonb_build_object('otherSweets', dining_table->'besides')
+  WHERE jsonb_typeof(dining_table) = 'object' AND dining_table ? 'besides';
+UPDATE version SET snapshot = jsonb_set(snapshot, '{table}', ((snapshot->'table') - 'besides'::text) || jsonb_build_object('otherSweets', (snapshot->'table')->'besides'))
+  WHERE jsonb_typeof(snapshot->'table') = 'object' AND snapshot->'table' ? 'besides'

@@ -22,7 +22,7 @@ import {
 import type { DiningTable, Limit } from "../../core/table";
 import { kitchenOf, MODEL_VERSION } from "../../data";
 import { amountKey, LIMIT_DIETS, schoolsOf, TOLD_AMOUNTS, validateAdapt, type AdaptRequest } from "../http/schemas/adapt";
-import { checked } from "../http/door";
+import { checked } from "../http/checked";
 import { Refusal } from "../http/problems";
 import { proposeOnServer } from "./solver-queue";
 

@@ -3,12 +3,14 @@ import { join } from "node:path";
 import type { ValidateFunction } from "ajv";
 import * as db from "../../db";
 import { dataFolder, getDatabase } from "./database";
-import { ajv, MOST_REVISION, schemaErrors } from "../http/door";
+import { ajv, schemaErrors } from "../http/ajv";
+import { MOST_REVISION } from "../http/checked";
 import { Refusal } from "../http/problems";
 import { HOUSEHOLD_KEY } from "../kitchen/sources";
-import { validatePantry } from "../http/schemas/pantry";
-import { validateEaters, validateHousehold, validateHouseRules } from "../http/schemas/household";
-import { BENCH_SCHEMA, validateStoredRecipe, validateTable, VERSION_LIMITS } from "../http/schemas/documents";
+import { ANY_BENCH, TABLE, VERSION_LIMITS } from "../http/schemas/documents";
+import { EATER_LISTS, RULE_LISTS, validateHousehold } from "../http/schemas/household";
+import { PANTRY_LISTS } from "../http/schemas/pantry";
+import { STORED_RECIPE } from "../http/schemas/recipe";
 import { SNAPSHOT_SCHEMA } from "../http/schemas/snapshot";
 
 /** The largest backup that is taken in by a browser, bytes; `npm run restore` takes any. */
@@ -164,15 +166,9 @@ const person = orNull(text);
 const day = { type: "string", pattern: "^\\d{4}-\\d{2}-\\d{2}$" } as const;
 const MOST_KEY = 1000;
 /** A row of a list, whose things are as the list's own schema has them. */
-const listed = ({ schema }: ValidateFunction, list: string) =>
+const listed = ({ items }: { readonly items: object }) =>
   ajv.compile(
-    row({
-      id: { ...text, maxLength: MOST_KEY },
-      place: { type: "integer", minimum: 0 },
-      document: (schema as { readonly properties: Readonly<Record<string, { readonly items: object }>> }).properties[list]?.items ?? false,
-      written_at: timeOrNull,
-      person_id: person,
-    } as Record<string, object>),
+    row({ id: { ...text, maxLength: MOST_KEY }, place: { type: "integer", minimum: 0 }, document: items, written_at: timeOrNull, person_id: person }),
   );
 
 const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
@@ -180,7 +176,7 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
     row({
       id: text,
       title: text,
-      document: validateStoredRecipe.schema as object,
+      document: STORED_RECIPE,
       revision: counted,
       created_at: time,
       updated_at: time,
@@ -191,9 +187,9 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
   adaptation: ajv.compile(
     row({
       recipe_id: text,
-      dining_table: orNull(validateTable.schema),
+      dining_table: orNull(TABLE),
       table_revision: revision,
-      bench: orNull(BENCH_SCHEMA),
+      bench: orNull(ANY_BENCH),
       bench_revision: revision,
       updated_at: time,
       person_id: person,
@@ -214,24 +210,22 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
       person_id: person,
     }),
   ),
-  bench_state: ajv.compile(row({ recipe_id: text, revision: counted, bench: BENCH_SCHEMA, replaced_at: time, person_id: person })),
-  recipe_revision: ajv.compile(
-    row({ recipe_id: text, revision: counted, document: validateStoredRecipe.schema as object, replaced_at: time, person_id: person }),
-  ),
+  bench_state: ajv.compile(row({ recipe_id: text, revision: counted, bench: ANY_BENCH, replaced_at: time, person_id: person })),
+  recipe_revision: ajv.compile(row({ recipe_id: text, revision: counted, document: STORED_RECIPE, replaced_at: time, person_id: person })),
   setting: ajv.compile({
     ...row({ key: text, value: {}, revision: counted, person_id: person }),
     if: { type: "object", properties: { key: { const: HOUSEHOLD_KEY } } },
     then: { type: "object", properties: { value: validateHousehold.schema as object } },
   }),
   collection: ajv.compile(row({ name: { enum: Object.keys(db.COLLECTIONS) }, revision: counted })),
-  eater: listed(validateEaters, "eaters"),
-  own_food: listed(validatePantry, "foods"),
-  weighing: listed(validatePantry, "weighings"),
-  price: listed(validatePantry, "prices"),
-  pressing: listed(validatePantry, "pressings"),
-  food_name: listed(validatePantry, "names"),
-  own_rule: listed(validateHouseRules, "own"),
-  rule_answer: listed(validateHouseRules, "answers"),
+  eater: listed(EATER_LISTS.eaters),
+  own_food: listed(PANTRY_LISTS.foods),
+  weighing: listed(PANTRY_LISTS.weighings),
+  price: listed(PANTRY_LISTS.prices),
+  pressing: listed(PANTRY_LISTS.pressings),
+  food_name: listed(PANTRY_LISTS.names),
+  own_rule: listed(RULE_LISTS.own),
+  rule_answer: listed(RULE_LISTS.answers),
   stock: ajv.compile(
     row({
       id: text,

@@ -1,4 +1,4 @@
-import { catchUpFacts } from "../recipes/search-index";
+import { catchUpSearchIndex } from "../recipes/search-index";
 import { closeDatabase, getDatabase } from "./database";
 
 const LONGEST_MS = 3000;
@@ -8,7 +8,7 @@ export async function startUp(): Promise<void> {
   try {
     await getDatabase();
     // A few recipes are looked through before the first page; of many the rest comes behind it.
-    await Promise.race([catchUpFacts(), new Promise((resolve) => setTimeout(resolve, LONGEST_MS))]);
+    await Promise.race([catchUpSearchIndex(), new Promise((resolve) => setTimeout(resolve, LONGEST_MS))]);
   } catch (error) {
     console.error(error instanceof Error ? error.message : error);
     process.exit(1);

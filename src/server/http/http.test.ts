@@ -1,10 +1,13 @@
 import fc from "fast-check";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { validateAdapt } from "./schemas/adapt";
-import { answer, checked, readJson } from "./door";
+import { answer } from "./answer";
+import { checked } from "./checked";
+import { readJson } from "./body";
 import { log } from "./log";
 import { Refusal } from "./problems";
-import { validateBench, validateRecipe, validateTable } from "./schemas/documents";
+import { validateBench, validateTable } from "./schemas/documents";
+import { validateRecipe } from "./schemas/recipe";
 
 const request = (body: string, type = "application/json") => new Request("http://localhost/x", { method: "POST", headers: { "content-type": type }, body });
 const refusal = async (work: Promise<unknown>): Promise<Refusal> =>

@@ -11,18 +11,14 @@ import { saveRevised, type Revised } from "../http/revised";
 const storedCollections = cache(async () => db.readCollections(await getDatabase()));
 
 /** A collection as it is saved; what is stored of it and does not fit its schema is left out, and said in the log. */
-export async function getCollection<Document extends object>(
-  name: db.CollectionName,
-  validate: ValidateFunction<Document>,
-  empty: Document,
-): Promise<Revised<Document>> {
+export async function getCollection<Document extends object>(name: db.CollectionName, validate: ValidateFunction, empty: Document): Promise<Revised<Document>> {
   const { lists, revision } = (await storedCollections()).get(name) ?? { lists: {}, revision: 0 };
-  const document: unknown = { ...empty, ...lists };
+  const document = { ...empty, ...lists } as Document;
   if (validate(document)) return { document, revision };
   log.warn({ collection: name, errors: validate.errors?.slice(0, 3) }, "what is stored does not fit its schema");
   const fits = (list: string, row: unknown) => validate({ ...empty, [list]: [row] });
   const kept = Object.fromEntries(Object.entries(lists).map(([list, rows]) => [list, rows.filter((row) => fits(list, row))]));
-  return { document: { ...empty, ...kept } as Document, revision };
+  return { document: { ...empty, ...kept }, revision };
 }
 
 /** Saves a collection row by row over the revision that was read; 422 where two things in a list have one key. */

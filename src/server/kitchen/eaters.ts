@@ -1,6 +1,6 @@
 import { EATER_KEYS } from "../../core/table";
 import { saveCollection } from "./collections";
-import { checkedRevised } from "../http/door";
+import { checkedRevised } from "../http/checked";
 import { checkRules } from "./house-rules";
 import { validateEaters } from "../http/schemas/household";
 import { getEaters } from "./sources";

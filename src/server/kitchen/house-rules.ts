@@ -4,7 +4,7 @@ import { changedVerdicts, copyOf, HOUSE_RULE_KEYS, householdRules, ownRuleProble
 import { RULES } from "../../data";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
-import { checked, checkedRevised } from "../http/door";
+import { checked, checkedRevised } from "../http/checked";
 import { validateHouseRules, validateTouched } from "../http/schemas/household";
 import { getKitchen } from "./kitchen";
 import { Refusal, type ProblemError } from "../http/problems";

@@ -2,7 +2,7 @@ import { getHousehold, HOUSEHOLD_KEY } from "./sources";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
 import { checkedPlace } from "../../core/calendar";
-import { checkedRevised } from "../http/door";
+import { checkedRevised } from "../http/checked";
 import { Refusal } from "../http/problems";
 import { saveRevised } from "../http/revised";
 import { validateHousehold } from "../http/schemas/household";

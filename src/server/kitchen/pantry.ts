@@ -5,7 +5,7 @@ import { EMPTY_PANTRY, PANTRY_KEYS, kitchenFoods, namesOf, ownFoodProblems, type
 import { foodsIn } from "../../core/making";
 import { USUAL_HOUSEHOLD } from "../../core/household";
 import { completeTraits, MAKING, REFERENCE } from "../../data";
-import { checkedRevised } from "../http/door";
+import { checkedRevised } from "../http/checked";
 import { getKitchen } from "./kitchen";
 import { Refusal } from "../http/problems";
 import { validatePantry } from "../http/schemas/pantry";

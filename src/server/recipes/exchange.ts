@@ -1,6 +1,7 @@
 import { writeCsv, writeJsonLd, writeOwnFile } from "../../core/exchange";
 import { openRecipe } from "../../core/kitchen";
-import { checked, readText } from "../http/door";
+import { checked } from "../http/checked";
+import { readText } from "../http/body";
 import { getKitchen } from "../kitchen/kitchen";
 import { Refusal } from "../http/problems";
 import type { FileReading } from "./read-file";

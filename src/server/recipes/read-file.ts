@@ -1,10 +1,11 @@
 import { ownFileKind, readCsv, upgraded } from "../../core/exchange";
 import { readJsonLd, readRecipeText, type Recipe } from "../../core/recipe";
-import { parseJson, schemaErrors } from "../http/door";
+import { parseJson } from "../http/body";
+import { schemaErrors } from "../http/ajv";
 import { pasteProblemWords } from "./paste-words";
 import { Refusal, type ProblemError } from "../http/problems";
 import { readHtml } from "./read-html";
-import { validateRecipe } from "../http/schemas/documents";
+import { validateRecipe } from "../http/schemas/recipe";
 
 /** What a file was taken for, and the recipes in it; nothing is kept yet. */
 export interface FileReading {

@@ -5,13 +5,14 @@ import type { DiningTable } from "../../core/table";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
 import { Refusal } from "../http/problems";
-import { checkedRevised } from "../http/door";
-import { factsFor } from "./search-index";
+import { checkedRevised } from "../http/checked";
+import { searchEntryFor } from "./search-index";
 import { checkRules } from "../kitchen/house-rules";
 import { getKitchen } from "../kitchen/kitchen";
 import { readBeside } from "./reading-thread";
 import { saveRevised, type Revised } from "../http/revised";
-import { readBench, validateSentBench, validateRecipe, validateTable } from "../http/schemas/documents";
+import { readBench, validateSentBench, validateTable } from "../http/schemas/documents";
+import { validateRecipe } from "../http/schemas/recipe";
 
 const now = () => new Date().toISOString();
 const NOT_FOUND = new Refusal(404, "There is no such recipe. It may have been deleted.");
@@ -38,12 +39,12 @@ export async function addRecipes(recipes: readonly Recipe[]): Promise<readonly s
   const at = now();
   const ids = recipes.map(() => randomUUID());
   const database = await getDatabase();
-  const facts = await Promise.all(recipes.map(factsFor));
+  const entries = await Promise.all(recipes.map(searchEntryFor));
   await database.transaction(async (connection) => {
     for (const [i, recipe] of recipes.entries()) {
       const id = ids[i] ?? "";
       await db.insertRecipe(connection, id, recipe, at);
-      await facts[i]?.(connection, id, 1);
+      await entries[i]?.(connection, id, 1);
     }
   });
   return ids;
@@ -57,14 +58,14 @@ export async function saveRecipe(id: string, body: unknown): Promise<number> {
   const sent = checkedRevised(validateRecipe, body);
   checkLimits(sent.document, "/document");
   const connection = await getDatabase();
-  const writeFacts = await factsFor(sent.document);
+  const writeSearchEntry = await searchEntryFor(sent.document);
   return saveRevised(
     sent,
     "recipe",
     ({ document, revision }) =>
       connection.transaction(async (inner) => {
         const saved = await db.updateRecipe(inner, id, document, revision, now());
-        if (saved !== null) await writeFacts(inner, id, saved);
+        if (saved !== null) await writeSearchEntry(inner, id, saved);
         return saved;
       }),
     async () => {
@@ -126,8 +127,8 @@ export async function recipeTitles(words: string): Promise<readonly { readonly i
 }
 
 /** The other sweets of an occasion, as they stand; those that are gone are left out. */
-export async function besidesOf(table: DiningTable): Promise<readonly { readonly id: string; readonly recipe: Recipe }[]> {
-  const found = await Promise.all((table.besides ?? []).map(({ recipe }) => getRecipe(recipe)));
+export async function otherSweetsOf(table: DiningTable): Promise<readonly { readonly id: string; readonly recipe: Recipe }[]> {
+  const found = await Promise.all((table.otherSweets ?? []).map(({ recipe }) => getRecipe(recipe)));
   return found.flatMap((each) => (each ? [{ id: each.id, recipe: each.recipe }] : []));
 }
 
@@ -162,8 +163,16 @@ async function savePart<T>(id: string, part: "table" | "bench", sent: Revised<T>
   );
 }
 
+/** What a window that was left open since an earlier version of the app calls other sweets as they were called then. */
+function withOtherSweets(body: unknown): unknown {
+  if (typeof body !== "object" || body === null || !("document" in body) || typeof body.document !== "object" || body.document === null) return body;
+  if (!("besides" in body.document)) return body;
+  const { besides: otherSweets, ...document } = body.document;
+  return { ...body, document: { ...document, otherSweets } };
+}
+
 export async function saveTable(id: string, body: unknown): Promise<number> {
-  const sent = checkedRevised(validateTable, body);
+  const sent = checkedRevised(validateTable, withOtherSweets(body));
   await checkRules([{ pointer: "/document/rules", rules: sent.document.rules }]);
   return savePart(id, "table", sent, ({ table }) => table);
 }

@@ -12,7 +12,7 @@ import { getKitchen } from "../kitchen/kitchen";
 
 const MINUTES_OF_DAY = 1440;
 
-/** What facts rest on beside the recipe: the models, the household's foods, rules, measures, usual pan and burner. */
+/** What an entry rests on beside the recipe: the models, the household's foods, rules, measures, usual pan and burner. */
 async function basis(): Promise<string> {
   const [pantry, rules, { document: household }] = await Promise.all([getPantry(), getHouseRules(), getHousehold()]);
   const { measures, equipment } = household;
@@ -21,7 +21,7 @@ async function basis(): Promise<string> {
 }
 
 /** What a recipe is found by. A diet counts as met only where every line is read and allowed. */
-async function factsOf(recipe: Recipe): Promise<db.RecipeFacts> {
+async function searchEntryOf(recipe: Recipe): Promise<db.SearchEntry> {
   const kitchen = await getKitchen();
   const read = openRecipe(recipe, kitchen);
   const lines = judgedLines(read);
@@ -42,37 +42,39 @@ async function factsOf(recipe: Recipe): Promise<db.RecipeFacts> {
 }
 
 /** Finds out what a recipe is found by, before it is saved; what comes back writes it down within the save. */
-export async function factsFor(recipe: Recipe): Promise<(connection: Parameters<typeof db.writeFacts>[0], id: string, revision: number) => Promise<void>> {
-  const [now, facts] = await Promise.all([basis(), factsOf(recipe)]);
-  return (connection, id, revision) => db.writeFacts(connection, id, revision, now, facts);
+export async function searchEntryFor(
+  recipe: Recipe,
+): Promise<(connection: Parameters<typeof db.writeSearchEntry>[0], id: string, revision: number) => Promise<void>> {
+  const [now, entry] = await Promise.all([basis(), searchEntryOf(recipe)]);
+  return (connection, id, revision) => db.writeSearchEntry(connection, id, revision, now, entry);
 }
 
 const AT_ONCE = 25;
-const shared = globalThis as { threpsisFacts?: Promise<void> | undefined };
+const shared = globalThis as { threpsisSearchIndex?: Promise<void> | undefined };
 
-/** Looks through recipes whose facts are not of today's foods and models, a few at a time, behind the pages. One run at a time. */
-export function catchUpFacts(): Promise<void> {
-  return (shared.threpsisFacts ??= run()
+/** Looks through recipes whose entries are not of today's foods and models, a few at a time, behind the pages. One run at a time. */
+export function catchUpSearchIndex(): Promise<void> {
+  return (shared.threpsisSearchIndex ??= run()
     .catch((error: unknown) => console.error("Recipes could not be looked through:", error))
-    .finally(() => (shared.threpsisFacts = undefined)));
+    .finally(() => (shared.threpsisSearchIndex = undefined)));
 }
 
 async function run(): Promise<void> {
   const database = await getDatabase();
   for (;;) {
     const now = await basis();
-    const due = await db.withoutFacts(database, now, AT_ONCE);
+    const due = await db.notIndexed(database, now, AT_ONCE);
     if (due.length === 0) return;
-    const facts: db.RecipeFacts[] = [];
+    const entries: db.SearchEntry[] = [];
     for (const { recipe } of due) {
-      facts.push(await factsOf(recipe));
+      entries.push(await searchEntryOf(recipe));
       // Between two recipes the pages come first.
       await new Promise((resolve) => setImmediate(resolve));
     }
     await database.transaction(async (connection) => {
       for (const [i, { id, revision }] of due.entries()) {
-        const found = facts[i];
-        if (found) await db.writeFacts(connection, id, revision, now, found);
+        const found = entries[i];
+        if (found) await db.writeSearchEntry(connection, id, revision, now, found);
       }
     });
   }
@@ -85,8 +87,8 @@ export async function findingChoices(): Promise<{
   readonly waiting: string | null;
 }> {
   const database = await getDatabase();
-  const waiting = await db.countWithoutFacts(database, await basis());
-  if (waiting > 0) void catchUpFacts();
+  const waiting = await db.countNotIndexed(database, await basis());
+  if (waiting > 0) void catchUpSearchIndex();
   return {
     tags: await db.listTags(database, 40),
     diets: [...(await getKitchen()).rules.values()].map(({ id, name, school }) => ({ id, name: id.includes("/") ? `${name}, ${school}` : name })),

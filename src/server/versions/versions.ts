@@ -12,7 +12,7 @@ import { USUAL_HOUSEHOLD } from "../../core/household";
 import { MODEL_VERSION, REFERENCE } from "../../data";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
-import { schemaErrors } from "../http/door";
+import { schemaErrors } from "../http/ajv";
 import { Refusal } from "../http/problems";
 import { getKitchen } from "../kitchen/kitchen";
 import { getAdaptation, requireRecipe, saveBoth } from "../recipes/recipes";

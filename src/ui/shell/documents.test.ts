@@ -219,13 +219,13 @@ describe("where another save came between", () => {
     expect(documents.heldAt(URL)?.theirs).toMatchObject({ document: "theirs", inTheWay: true });
   });
   it("keeping mine sends it over what they saved", async () => {
-    documents.keepMine(URL);
+    documents.overwriteTheirs(URL);
     answers = [saved(3)];
     await documents.deliver(URL);
     expect(sent.at(-1)).toEqual({ document: "mine", revision: 2 });
   });
   it("taking theirs sends nothing, and an undo then goes over theirs", async () => {
-    expect(documents.takeTheirs(URL)).toBe("theirs");
+    expect(documents.acceptTheirs(URL)).toBe("theirs");
     await documents.deliver(URL);
     expect(sent.length).toBe(1);
     expect(stored.size).toBe(0);
@@ -235,7 +235,7 @@ describe("where another save came between", () => {
     expect(sent.at(-1)).toEqual({ document: "mine", revision: 2 });
   });
   it("another refusal than a conflict is told in the server's words, and the edit stays", async () => {
-    documents.keepMine(URL);
+    documents.overwriteTheirs(URL);
     answers = [() => ({ status: 422, json: { title: "The request does not fit.", errors: [{ pointer: "/document/title", detail: "Too long." }] } })];
     await expect(documents.deliver(URL)).rejects.toThrow("The request does not fit. /document/title Too long.");
     expect(documents.heldAt(URL)).toMatchObject({ document: "mine", unsaved: true });

@@ -166,13 +166,13 @@ function acknowledge(url: string, document: unknown, revision: number): void {
 }
 
 /** This window's changes go over what the other one saved. */
-export function keepMine(url: string): void {
+export function overwriteTheirs(url: string): void {
   const known = held.get(url);
   if (known?.theirs) put(url, { ...known, revision: known.theirs.revision, base: known.theirs.document, theirs: null });
 }
 
 /** What the other window saved takes the place of what is here. Gives it, for showing. */
-export function takeTheirs(url: string): unknown {
+export function acceptTheirs(url: string): unknown {
   const theirs = held.get(url)?.theirs;
   if (!theirs) return undefined;
   put(url, fresh(theirs));

@@ -30,7 +30,7 @@ const WAIT_MS = 1500;
 const ELSEWHERE = "input, textarea, select, [contenteditable], [role=dialog], [role=menu]";
 
 /** Calls what belongs to keys pressed alone ("n", "?") or one after another ("g k"), outside of fields, menus and open sheets. False leaves the key to the page. Should be stable. */
-export function useKeys(on: boolean, keys: Readonly<Record<string, () => boolean | void>>): void {
+export function useKeys(on: boolean, keys: Readonly<Record<string, () => unknown>>): void {
   useEffect(() => {
     if (!on) return;
     const handlers = Object.entries(keys).map(([press, act]) => {

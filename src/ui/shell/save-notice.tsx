@@ -5,7 +5,7 @@ import { useSaveState, useSaving } from "./saving";
 import type { Document } from "./use-document";
 
 /** Says whether what was done is safe; when not, why, with a way out. */
-export function SaveNotice({ document }: { readonly document: Pick<Document<unknown>, "theirs" | "takeTheirs" | "keepMine"> }) {
+export function SaveNotice({ document }: { readonly document: Pick<Document<unknown>, "theirs" | "acceptTheirs" | "overwriteTheirs"> }) {
   const { flush, told } = useSaving();
   const state = useSaveState();
   useEffect(told, [told]);
@@ -15,10 +15,10 @@ export function SaveNotice({ document }: { readonly document: Pick<Document<unkn
     return (
       <div role="alert" className={`${box} text-rose bg-rose-wash`}>
         Changed in another window too. Nothing was overwritten.
-        <button type="button" className="underline min-h-6" onClick={document.takeTheirs}>
+        <button type="button" className="underline min-h-6" onClick={document.acceptTheirs}>
           Take theirs
         </button>
-        <button type="button" className="underline min-h-6" onClick={document.keepMine}>
+        <button type="button" className="underline min-h-6" onClick={document.overwriteTheirs}>
           Keep mine
         </button>
       </div>
@@ -27,7 +27,7 @@ export function SaveNotice({ document }: { readonly document: Pick<Document<unkn
     return (
       <div role="alert" className={`${box} bg-saffron-wash`}>
         Changed in another window.
-        <button type="button" className="underline min-h-6" onClick={document.takeTheirs}>
+        <button type="button" className="underline min-h-6" onClick={document.acceptTheirs}>
           Show it
         </button>
       </div>

@@ -3,15 +3,15 @@
 import { useCallback, useEffect, useMemo, useSyncExternalStore } from "react";
 import { useHistory, type History } from "../parts/use-history";
 import { merged, type RowKeys } from "../../core/merge";
-import { bringTogether, deliver, edit, heldAt, keepMine, latest, show, subscribe, takeTheirs, type Held, type Revised } from "./documents";
+import { bringTogether, deliver, edit, heldAt, overwriteTheirs, latest, show, subscribe, acceptTheirs, type Held, type Revised } from "./documents";
 import { useSaving } from "./saving";
 import { ask, toast } from "./messages";
 
 export interface Document<T> extends Omit<History<T>, "rebase"> {
   readonly url: string;
   readonly theirs: Held["theirs"];
-  readonly takeTheirs: () => void;
-  readonly keepMine: () => void;
+  readonly acceptTheirs: () => void;
+  readonly overwriteTheirs: () => void;
 }
 
 /**
@@ -70,18 +70,18 @@ export function useDocument<S, T>(
   );
 
   const take = useCallback(() => {
-    const document = takeTheirs(url);
+    const document = acceptTheirs(url);
     if (document !== undefined) set(open(document as S));
   }, [url, set, open]);
   const keep = useCallback(() => {
-    keepMine(url);
+    overwriteTheirs(url);
     save(url, () => deliver(url));
   }, [url, save]);
   const { undo, redo } = history;
   const theirs = held?.theirs ?? null;
-  // The same for as long as nothing about it changes: as a context it would otherwise wake, or blank, a page that is still coming to life.
+  // The same for as long as nothing about it changes: as a context it would otherwise render a page anew that is still hydrating.
   return useMemo(
-    () => ({ present, set, bring, undo, redo, url, theirs, takeTheirs: take, keepMine: keep }),
+    () => ({ present, set, bring, undo, redo, url, theirs, acceptTheirs: take, overwriteTheirs: keep }),
     [present, set, bring, undo, redo, url, theirs, take, keep],
   );
 }

@@ -1,5 +1,6 @@
 import { makeBackup, MOST_BACKUP_BYTES, restoreBackup } from "@/server/data/backup";
-import { answer, readText } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
+import { readText } from "@/server/http/body";
 
 export const dynamic = "force-dynamic";
 

@@ -1,5 +1,5 @@
 import { dayAtPlace } from "@/server/kitchen/calendar";
-import { answer } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
 
 export const GET = (request: Request) =>
   answer(request, async () =>

@@ -1,4 +1,5 @@
-import { answer, readJson } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
+import { readJson } from "@/server/http/body";
 import { keepersOf, saveHouseRules } from "@/server/kitchen/house-rules";
 
 export const PUT = (request: Request) => answer(request, async () => Response.json({ revision: await saveHouseRules(await readJson(request)) }));

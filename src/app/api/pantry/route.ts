@@ -1,4 +1,5 @@
-import { answer, readJson } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
+import { readJson } from "@/server/http/body";
 import { savePantry } from "@/server/kitchen/pantry";
 
 export const PUT = (request: Request) => answer(request, async () => Response.json({ revision: await savePantry(await readJson(request)) }));

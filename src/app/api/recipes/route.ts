@@ -1,4 +1,6 @@
-import { answer, checked, readJson } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
+import { checked } from "@/server/http/checked";
+import { readJson } from "@/server/http/body";
 import { createRecipe, recipeTitles } from "@/server/recipes/recipes";
 import { validatePaste } from "@/server/http/schemas/documents";
 

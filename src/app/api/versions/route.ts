@@ -1,4 +1,6 @@
-import { answer, checked, readJson } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
+import { checked } from "@/server/http/checked";
+import { readJson } from "@/server/http/body";
 import { validateKeep } from "@/server/http/schemas/documents";
 import { keepVersion } from "@/server/versions/versions";
 

@@ -1,8 +1,9 @@
+import Type, { type Static } from "typebox";
 import { AMOUNTS, describeAmount, type Amount } from "../../../core/evaluate";
 import { baseOf } from "../../../core/models/diet";
 import { ALLERGENS, SERVING_TEMPERATURES } from "../../../core/food";
 import { RULES } from "../../../data";
-import { ajv } from "../door";
+import { amount, compiled, list, oneOf, only, some } from "./shapes";
 
 /** Diets that are limits: their ids, and the limit that they set unless another is given, a serving. */
 export const LIMIT_DIETS = { "low-free-sugars": 5, "blood-sugar-aware": 10, "low-saturated-fat": 5 } as const;
@@ -20,69 +21,37 @@ const SCHOOLS = `One of the schools of the diet: ${DIET_IDS.filter((id) => schoo
   .map((id) => `${id} (${schoolsOf(id).join(", ")})`)
   .join("; ")}. All others have one: usual.`;
 
-export interface AdaptRequest {
-  readonly recipe: unknown;
-  readonly diets?: readonly { readonly id: string; readonly school?: string }[];
-  readonly limits?: {
-    readonly freeSugars?: { readonly max_g: number; readonly school?: "uk" | "who" };
-    readonly energy?: { readonly max_kJ: number };
-    readonly saturatedFat?: { readonly max_g: number };
-    readonly glycaemicLoad?: { readonly max: number };
-    readonly sodium?: { readonly max_mg: number };
-  };
-  readonly avoidAllergens?: readonly string[];
-  readonly servings?: number;
-  readonly serve?: (typeof SERVING_TEMPERATURES)[number];
-  readonly maxProposals?: number;
-}
+const bound = <const Key extends string>(key: Key) => ({ [key]: amount(0, 100_000) }) as Record<Key, ReturnType<typeof amount>>;
 
-const bound = (key: string, more: object = {}) => ({
-  type: "object",
-  additionalProperties: false,
-  required: [key],
-  properties: { [key]: { type: "number", minimum: 0, maximum: 100_000 }, ...more },
+export const ADAPT_REQUEST = only({
+  recipe: Type.Unsafe<unknown>({ type: ["object", "array"], description: "A schema.org Recipe as JSON-LD, alone, in a list, or inside @graph." }),
+  diets: Type.Optional(
+    list(
+      only({ id: Type.Unsafe<string>({ type: "string", enum: DIET_IDS }), school: Type.Optional(Type.String({ maxLength: 40, description: SCHOOLS })) }),
+      40,
+    ),
+  ),
+  limits: Type.Optional(
+    only({
+      freeSugars: Type.Optional(only({ ...bound("max_g"), school: Type.Optional(oneOf(["uk", "who"])) })),
+      energy: Type.Optional(only(bound("max_kJ"))),
+      saturatedFat: Type.Optional(only(bound("max_g"))),
+      glycaemicLoad: Type.Optional(only(bound("max"))),
+      sodium: Type.Optional(only(bound("max_mg"))),
+    }),
+  ),
+  avoidAllergens: Type.Optional(list(oneOf(ALLERGENS), 40)),
+  servings: Type.Optional(some(1000)),
+  serve: Type.Optional(oneOf(SERVING_TEMPERATURES)),
+  maxProposals: Type.Optional(Type.Integer({ minimum: 1, maximum: 5 })),
 });
-
-export const adaptRequestSchema = {
-  type: "object",
-  additionalProperties: false,
-  required: ["recipe"],
-  properties: {
-    recipe: { type: ["object", "array"], description: "A schema.org Recipe as JSON-LD, alone, in a list, or inside @graph." },
-    diets: {
-      type: "array",
-      maxItems: 40,
-      items: {
-        type: "object",
-        additionalProperties: false,
-        required: ["id"],
-        properties: { id: { type: "string", enum: DIET_IDS }, school: { type: "string", maxLength: 40, description: SCHOOLS } },
-      },
-    },
-    limits: {
-      type: "object",
-      additionalProperties: false,
-      properties: {
-        freeSugars: bound("max_g", { school: { type: "string", enum: ["uk", "who"] } }),
-        energy: bound("max_kJ"),
-        saturatedFat: bound("max_g"),
-        glycaemicLoad: bound("max"),
-        sodium: bound("max_mg"),
-      },
-    },
-    avoidAllergens: { type: "array", maxItems: 40, items: { type: "string", enum: [...ALLERGENS] } },
-    servings: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
-    serve: { type: "string", enum: [...SERVING_TEMPERATURES] },
-    maxProposals: { type: "integer", minimum: 1, maximum: 5 },
-  },
-} as const;
-
-export const validateAdapt = ajv.compile<AdaptRequest>(adaptRequestSchema);
+export type AdaptRequest = Static<typeof ADAPT_REQUEST>;
+export const validateAdapt = compiled(ADAPT_REQUEST);
 
 const figure = { $ref: "#/components/schemas/Figure" };
 const text = { type: "string" };
 const number = { type: "number" };
-const list = (items: object) => ({ type: "array", items });
+const listOf = (items: object) => ({ type: "array", items });
 const object = (properties: Record<string, object>, optional: readonly string[] = []) => ({
   type: "object",
   required: Object.keys(properties).filter((key) => !optional.includes(key)),
@@ -114,23 +83,23 @@ export const adaptResponseSchema = object({
   model: object({ version: text }),
   scale: object({ factor: number }),
   recipe: object({
-    lines: list(line),
-    unresolved: list(object({ line: { type: "integer" }, text, why: text, guesses: list(object({ id: text, name: text, grams: number }, ["grams"])) })),
+    lines: listOf(line),
+    unresolved: listOf(object({ line: { type: "integer" }, text, why: text, guesses: listOf(object({ id: text, name: text, grams: number }, ["grams"])) })),
     properties: { $ref: "#/components/schemas/Properties" },
   }),
-  findings: list(
+  findings: listOf(
     object({ line: { type: ["integer", "null"] }, step: { type: "integer" }, rule: text, school: text, verdict: { enum: ["ask", "avoid"] }, reason: text }, [
       "step",
     ]),
   ),
-  proposals: list(
+  proposals: listOf(
     object({
       label: text,
       reason: text,
-      lines: list(line),
-      steps: list(object({ text, from: { type: ["integer", "null"] }, why: text })),
+      lines: listOf(line),
+      steps: listOf(object({ text, from: { type: ["integer", "null"] }, why: text })),
       properties: { $ref: "#/components/schemas/Properties" },
-      deviations: list(
+      deviations: listOf(
         object({
           property: text,
           kind: { enum: ["likeness", "limit"] },
@@ -139,7 +108,7 @@ export const adaptResponseSchema = object({
           limit: { type: ["number", "null"] },
         }),
       ),
-      notes: list(object({ kind: { enum: ["breaks", "ask", "watch", "know"] }, text })),
+      notes: listOf(object({ kind: { enum: ["breaks", "ask", "watch", "know"] }, text })),
       solver: object({ status: text, gap: number, milliseconds: number }),
     }),
   ),
@@ -148,8 +117,10 @@ export const adaptResponseSchema = object({
       kind: { enum: ["proposals", "nothing-to-change", "cannot-tell", "change-by-hand", "no-version-fits", "time-ran-out", "failed"] },
       reason: text,
       relation: { enum: ["any", "all"] },
-      answers: list(object({ line: { type: ["integer", "null"] }, step: { type: ["integer", "null"] }, limit: { type: ["string", "null"] }, question: text })),
-      clashes: list(object({ limit: text, given: { type: ["number", "string"] }, needed: { type: ["number", "string"] } })),
+      answers: listOf(
+        object({ line: { type: ["integer", "null"] }, step: { type: ["integer", "null"] }, limit: { type: ["string", "null"] }, question: text }),
+      ),
+      clashes: listOf(object({ limit: text, given: { type: ["number", "string"] }, needed: { type: ["number", "string"] } })),
     },
     ["relation"],
   ),
@@ -188,9 +159,9 @@ export const openApi = {
     schemas: {
       Figure: object({ value: number, low: number, high: number }),
       Properties: properties,
-      AdaptRequest: adaptRequestSchema,
+      AdaptRequest: ADAPT_REQUEST,
       AdaptResponse: adaptResponseSchema,
-      Problem: object({ type: text, title: text, status: number, errors: list(object({ pointer: text, detail: text })) }, ["errors"]),
+      Problem: object({ type: text, title: text, status: number, errors: listOf(object({ pointer: text, detail: text })) }, ["errors"]),
     },
   },
 } as const;

@@ -1,267 +1,112 @@
-import type { JSONSchemaType } from "ajv";
+import Type from "typebox";
 import { ALLERGENS, FAMILIES, FOOD_FORMS, NUTRIENTS, ORIGINS, PROCESSINGS, SUGAR_CLASSES } from "../../../core/food";
+import { BURNER_KINDS, type StoredHousehold } from "../../../core/household";
 import { TRACES, type HouseRules } from "../../../core/models/diet";
 import { AGE_BANDS, LIMIT_IDS, TASTES, type EatersDocument } from "../../../core/table";
-import { BURNER_KINDS, type Household } from "../../../core/household";
 import { ENERGY_UNITS, MEASURE_WORDS, TEMPERATURE_UNITS } from "../../../core/units";
-import { ajv } from "../door";
+import { amount, compiled, distinct, isoDay, list, oneOf, only, orNull, schemaOf, some, text } from "./shapes";
 
-const id = { type: "string", minLength: 1, maxLength: 60 } as const;
-const name = { type: "string", minLength: 1, maxLength: 80 } as const;
-const note = { type: "string", maxLength: 1000 } as const;
-export const isoDay = { type: "string", pattern: "^\\d{4}-\\d{2}-\\d{2}$" } as const;
+const id = text(60, 1);
+const name = text(80, 1);
+const note = text(1000);
 
-/** The form of a rule's id, with its school after a stroke. Which there are is the household's matter: `server/house-rules.ts`. */
-const ruleId = { type: "string", pattern: "^[a-z0-9-]{1,60}(/[a-z0-9-]{1,40})?$" } as const;
-const baseId = { type: "string", pattern: "^[a-z0-9-]{1,60}$" } as const;
-const ruleIds = { type: "array", maxItems: 60, uniqueItems: true, items: ruleId } as const;
-const baseIds = { type: "array", maxItems: 60, uniqueItems: true, items: baseId } as const;
-const limits = {
-  type: "array",
-  maxItems: LIMIT_IDS.length,
-  items: {
-    type: "object",
-    additionalProperties: false,
-    required: ["id", "most", "school"],
-    properties: {
-      id: { type: "string", enum: [...LIMIT_IDS] },
-      most: { type: "number", minimum: 0, maximum: 100_000 },
-      school: { type: "string", enum: ["uk", "who"] },
-    },
-  },
-} as const;
+const RULE_ID = "^[a-z0-9-]{1,60}(/[a-z0-9-]{1,40})?$";
+/** The form of a rule's id, with its school after a stroke. Which there are is the household's matter: `server/kitchen/house-rules.ts`. */
+const ruleId = Type.String({ pattern: RULE_ID });
+export const ruleIds = distinct(ruleId, 60);
+const baseIds = distinct(Type.String({ pattern: "^[a-z0-9-]{1,60}$" }), 60);
+export const limits = list(only({ id: oneOf(LIMIT_IDS), most: amount(0, 100_000), school: oneOf(["uk", "who"]) }), LIMIT_IDS.length);
+
 /** What somebody leaves out, at home and at a table. */
 const person = {
   rules: ruleIds,
   limits,
-  traces: { type: "string", enum: [...TRACES] },
-  onDays: baseIds,
-  asked: isoDay,
-  age: { type: "string", enum: [...AGE_BANDS] },
-  taste: { type: "string", enum: [...TASTES] },
-} as const;
-const someOf = (list: readonly string[]) =>
-  ({ type: "array", minItems: 1, maxItems: list.length, uniqueItems: true, items: { type: "string", enum: [...list] } }) as const;
-const names = { type: "array", minItems: 1, maxItems: 200, uniqueItems: true, items: { type: "string", minLength: 1, maxLength: 100 } } as const;
-const sharedWith = { type: "array", maxItems: ALLERGENS.length, uniqueItems: true, items: { type: "string", enum: [...ALLERGENS] } } as const;
-const some = (least: number, most: number) => ({ type: "number", minimum: least, maximum: most }) as const;
+  traces: Type.Optional(oneOf(TRACES)),
+  onDays: Type.Optional(baseIds),
+  asked: Type.Optional(isoDay),
+  age: Type.Optional(oneOf(AGE_BANDS)),
+  taste: Type.Optional(oneOf(TASTES)),
+};
 
 /** The parts of a table that are made of rules and of who keeps them. */
 export const tableParts = {
   rules: ruleIds,
   limits,
-  falls: { ...baseIds, type: ["array", "null"] },
-  seats: {
-    type: "array",
-    nullable: true,
-    maxItems: 40,
-    items: {
-      type: "object",
-      additionalProperties: false,
-      required: ["eater", "name", "servings", "rules", "limits"],
-      properties: { eater: id, name, servings: { type: "number", exclusiveMinimum: 0, maximum: 100 }, ...person },
-    },
-  },
-  besides: {
-    type: "array",
-    nullable: true,
-    maxItems: 20,
-    items: {
-      type: "object",
-      additionalProperties: false,
-      required: ["recipe", "servings"],
-      properties: { recipe: id, servings: { type: "number", exclusiveMinimum: 0, maximum: 100 } },
-    },
-  },
-} as const;
-
-const household: JSONSchemaType<Household> = {
-  type: "object",
-  additionalProperties: false,
-  required: ["measures", "units"],
-  properties: {
-    measures: {
-      type: "object",
-      additionalProperties: false,
-      required: ["cup", "katori", "tablespoon", "teaspoon", "words"],
-      properties: {
-        cup: some(100, 500),
-        katori: some(50, 300),
-        tablespoon: some(5, 30),
-        teaspoon: some(2, 10),
-        words: { type: "string", enum: [...MEASURE_WORDS] },
-      },
-    },
-    units: {
-      type: "object",
-      additionalProperties: false,
-      required: ["energy", "temperature"],
-      properties: {
-        energy: { type: "string", enum: [...ENERGY_UNITS] },
-        temperature: { type: "string", enum: [...TEMPERATURE_UNITS] },
-        currency: { type: "string", maxLength: 12, nullable: true },
-      } as never,
-    },
-    place: {
-      type: "object",
-      nullable: true,
-      additionalProperties: false,
-      required: ["latitude", "longitude", "timeZone"],
-      properties: { latitude: some(-90, 90), longitude: some(-180, 180), timeZone: { type: "string", minLength: 1, maxLength: 60 } },
-    } as never,
-    equipment: {
-      type: "object",
-      nullable: true,
-      additionalProperties: false,
-      required: ["pans", "burners", "mixer", "pressureCooker", "fridge"],
-      properties: {
-        pans: {
-          type: "array",
-          maxItems: 30,
-          items: {
-            type: "object",
-            additionalProperties: false,
-            required: ["id", "name", "diameter", "depth", "mass", "sharedWith"],
-            properties: {
-              id,
-              name: { type: "string", maxLength: 80 },
-              diameter: some(5, 80),
-              depth: some(1, 60),
-              mass: { ...some(0, 50_000), type: ["number", "null"] },
-              sharedWith,
-            },
-          },
-        },
-        burners: {
-          type: "array",
-          maxItems: 12,
-          items: {
-            type: "object",
-            additionalProperties: false,
-            required: ["id", "name", "kind", "power"],
-            properties: { id, name: { type: "string", maxLength: 80 }, kind: { type: "string", enum: [...BURNER_KINDS] }, power: some(0.1, 20) },
-          },
-        },
-        mixer: { type: ["object", "null"], additionalProperties: false, required: ["sharedWith"], properties: { sharedWith } },
-        pressureCooker: {
-          type: ["object", "null"],
-          additionalProperties: false,
-          required: ["sharedWith", "litres"],
-          properties: { sharedWith, litres: some(0.5, 60) },
-        },
-        fridge: { ...some(0, 2000), type: ["number", "null"] },
-      },
-    } as never,
-    schools: {
-      type: "object",
-      nullable: true,
-      maxProperties: 60,
-      propertyNames: { pattern: "^[A-Za-z0-9-]{1,60}$" },
-      additionalProperties: { type: "string", maxLength: 101 },
-    } as never,
-    setUp: { type: "boolean", nullable: true } as never,
-  },
+  falls: Type.Optional(orNull(baseIds)),
+  seats: Type.Optional(list(only({ eater: id, name, servings: some(100), ...person }), 40)),
+  otherSweets: Type.Optional(list(only({ recipe: id, servings: some(100) }), 20)),
 };
-export const validateHousehold = ajv.compile(household);
 
-export const validateEaters = ajv.compile<EatersDocument>({
-  type: "object",
-  additionalProperties: false,
-  required: ["eaters"],
-  properties: {
-    eaters: {
-      type: "array",
-      maxItems: 40,
-      items: {
-        type: "object",
-        additionalProperties: false,
-        required: ["id", "name", "rules", "limits", "note"],
-        properties: {
-          id,
-          name,
-          note,
-          ...person,
-          until: { type: "object", maxProperties: 60, propertyNames: { pattern: ruleId.pattern }, additionalProperties: isoDay },
-          portion: { type: "number", exclusiveMinimum: 0, maximum: 20 },
-        },
-      },
-    },
-  },
+// The household stands below the foods, and knows allergens by their ids alone.
+const sharedWith = distinct(Type.Unsafe<string>(oneOf(ALLERGENS)), ALLERGENS.length);
+const equipment = only({
+  pans: list(only({ id, name: text(80), diameter: amount(5, 80), depth: amount(1, 60), mass: orNull(amount(0, 50_000)), sharedWith }), 30),
+  burners: list(only({ id, name: text(80), kind: oneOf(BURNER_KINDS), power: amount(0.1, 20) }), 12),
+  mixer: orNull(only({ sharedWith })),
+  pressureCooker: orNull(only({ sharedWith, litres: amount(0.5, 60) })),
+  fridge: orNull(amount(0, 2000)),
 });
 
-const houseRules = {
-  type: "object",
-  additionalProperties: false,
-  required: ["own", "answers"],
-  properties: {
-    own: {
-      type: "array",
-      maxItems: 60,
-      items: {
+export const validateHousehold = schemaOf<StoredHousehold>()(
+  only({
+    measures: only({
+      cup: amount(100, 500),
+      katori: amount(50, 300),
+      tablespoon: amount(5, 30),
+      teaspoon: amount(2, 10),
+      words: oneOf(MEASURE_WORDS),
+    }),
+    units: only({ energy: oneOf(ENERGY_UNITS), temperature: oneOf(TEMPERATURE_UNITS), currency: Type.Optional(text(12)) }),
+    place: Type.Optional(orNull(only({ latitude: amount(-90, 90), longitude: amount(-180, 180), timeZone: text(60, 1) }))),
+    equipment: Type.Optional(equipment),
+    schools: Type.Optional(
+      Type.Unsafe<Record<string, string>>({
         type: "object",
-        additionalProperties: false,
-        required: ["id", "name", "from", "clauses", "note"],
-        properties: {
-          id: { type: "string", pattern: "^own-[a-z0-9-]{1,56}$" },
-          name,
-          from: { ...ruleId, type: ["string", "null"] },
-          note,
-          clauses: {
-            type: "array",
-            maxItems: 100,
-            items: {
-              type: "object",
-              additionalProperties: false,
-              required: ["verdict", "when", "because"],
-              properties: {
-                verdict: { type: "string", enum: ["allowed", "ask", "avoid"] },
-                because: { type: "string", maxLength: 300 },
-                when: {
-                  type: "object",
-                  additionalProperties: false,
-                  properties: {
-                    origins: someOf(ORIGINS),
-                    families: someOf(FAMILIES),
-                    allergens: someOf(ALLERGENS),
-                    plants: names,
-                    forms: someOf(FOOD_FORMS),
-                    processings: someOf(PROCESSINGS),
-                    sugarClasses: someOf(SUGAR_CLASSES),
-                    above: { type: "array", minItems: 2, maxItems: 2, items: [{ type: "string", enum: [...NUTRIENTS] }, some(0, 100)], additionalItems: false },
-                    alcohol: { const: true },
-                    part: { const: true },
-                    foods: names,
-                  },
-                },
-              },
-            },
-          },
-        },
-      },
-    },
-    answers: {
-      type: "array",
-      maxItems: 1000,
-      items: {
-        type: "object",
-        additionalProperties: false,
-        required: ["rule", "food", "question", "verdict", "day", "note"],
-        properties: {
-          rule: ruleId,
-          food: { type: "string", minLength: 1, maxLength: 100 },
-          question: { type: "string", minLength: 1, maxLength: 400 },
-          verdict: { type: "string", enum: ["allowed", "avoid"] },
-          day: isoDay,
-          note: { type: "string", maxLength: 300 },
-        },
-      },
-    },
-  },
-} as const;
-export const validateHouseRules = ajv.compile<HouseRules>(houseRules);
-export const validateTouched = ajv.compile<{ document: HouseRules }>({
-  type: "object",
-  additionalProperties: false,
-  required: ["document"],
-  properties: { document: houseRules },
+        maxProperties: 60,
+        propertyNames: { pattern: "^[A-Za-z0-9-]{1,60}$" },
+        additionalProperties: text(101),
+      }),
+    ),
+    setUp: Type.Optional(Type.Boolean()),
+  }),
+);
+const eater = only({
+  id,
+  name,
+  note,
+  ...person,
+  until: Type.Optional(
+    Type.Unsafe<Record<string, string>>({ type: "object", maxProperties: 60, propertyNames: { pattern: RULE_ID }, additionalProperties: isoDay }),
+  ),
+  portion: Type.Optional(some(20)),
 });
+export const EATER_LISTS = { eaters: list(eater, 40) };
+export const validateEaters = schemaOf<EatersDocument>()(only(EATER_LISTS));
+
+const someOf = <const Values extends readonly string[]>(values: Values) => Type.Optional(distinct(oneOf(values), values.length, 1));
+const names = Type.Optional(distinct(text(100, 1), 200, 1));
+const always = Type.Optional(Type.Literal(true));
+const clause = only({
+  verdict: oneOf(["allowed", "ask", "avoid"]),
+  because: text(300),
+  when: only({
+    origins: someOf(ORIGINS),
+    families: someOf(FAMILIES),
+    allergens: someOf(ALLERGENS),
+    plants: names,
+    forms: someOf(FOOD_FORMS),
+    processings: someOf(PROCESSINGS),
+    sugarClasses: someOf(SUGAR_CLASSES),
+    above: Type.Optional(Type.Tuple([oneOf(NUTRIENTS), amount(0, 100)])),
+    alcohol: always,
+    part: always,
+    foods: names,
+  }),
+});
+export const RULE_LISTS = {
+  own: list(only({ id: Type.String({ pattern: "^own-[a-z0-9-]{1,56}$" }), name, from: orNull(ruleId), note, clauses: list(clause, 100) }), 60),
+  answers: list(only({ rule: ruleId, food: text(100, 1), question: text(400, 1), verdict: oneOf(["allowed", "avoid"]), day: isoDay, note: text(300) }), 1000),
+};
+const houseRules = only(RULE_LISTS);
+export const validateHouseRules = schemaOf<HouseRules>()(houseRules);
+export const validateTouched = compiled(only({ document: houseRules }));

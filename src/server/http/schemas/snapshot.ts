@@ -11,8 +11,9 @@ import {
 import { PROPERTY_IDS } from "../../../core/evaluate";
 import { ALLERGENS, FAMILIES, MICRONUTRIENTS, NUTRIENTS, ORIGINS, ROLES, SUGAR_CLASSES } from "../../../core/food";
 import { ATTENTIONS, HEATS, OPERATIONS, RECIPE_LIMITS } from "../../../core/recipe";
-import { ajv } from "../door";
-import { validateStoredRecipe, validateTable } from "./documents";
+import { ajv } from "../ajv";
+import { TABLE } from "./documents";
+import { STORED_RECIPE } from "./recipe";
 
 const text = (most: number) => ({ type: "string", maxLength: most }) as const;
 const maybe = (schema: object) => ({ anyOf: [schema, { type: "null" }] });
@@ -111,8 +112,8 @@ const snapshotOf = (
       ...more,
       modelVersion: text(100),
       label: text(200),
-      recipe: validateStoredRecipe.schema as object,
-      table: validateTable.schema as object,
+      recipe: STORED_RECIPE,
+      table: TABLE,
       factor: amount,
       rows: list(rowOf(line, row), 400),
       steps: list(

@@ -187,7 +187,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench }: R
   );
 }
 
-/** The figures as handed down: a part of its own, so that the page comes to life piece by piece. */
+/** The figures as handed down: a part of its own, rendered and hydrated apart from the lines. */
 function Figures({
   id,
   read,

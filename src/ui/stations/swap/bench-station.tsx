@@ -57,7 +57,7 @@ interface BenchStationProps {
 
 const PROPOSALS = 3;
 
-/** The Swap station: the bench, where a version is found, changed by hand and weighed against the recipe. In steps, so that the page comes to life piece by piece. */
+/** The Swap station: the bench, where a version is found, changed by hand and weighed against the recipe. In steps, so that what each hangs on is computed once. */
 export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench }: BenchStationProps) {
   const recipe = useMemo(() => latest(`/api/recipes/${id}`, givenRecipe).document, [id, givenRecipe]);
   const table = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);

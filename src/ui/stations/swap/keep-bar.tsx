@@ -20,7 +20,7 @@ interface KeepBarProps {
   readonly states: readonly AllergyState[];
   /** Who was never asked about allergies. */
   readonly unasked: readonly { readonly name: string }[];
-  readonly edited: Pick<Document<unknown>, "theirs" | "takeTheirs" | "keepMine">;
+  readonly edited: Pick<Document<unknown>, "theirs" | "acceptTheirs" | "overwriteTheirs">;
   readonly undo: (() => void) | null;
   readonly redo: (() => void) | null;
   readonly busy: boolean;

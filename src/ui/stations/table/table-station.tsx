@@ -21,7 +21,7 @@ import { SaveNotice } from "../../shell/save-notice";
 import { PageHead } from "../../shell/shell";
 import { StationThread } from "../../shell/thread";
 import { useDocument } from "../../shell/use-document";
-import { Besides } from "./besides";
+import { OtherSweets } from "./other-sweets";
 import { ServingDay } from "./fasting-days";
 import { LimitWishes, Wish } from "../../panels/limit-wishes";
 import { MeansPanel } from "./means-panel";
@@ -39,7 +39,7 @@ interface TableStationProps {
   /** Fasting days of the next weeks; null while the household has named no place. */
   readonly ahead: { readonly today: string; readonly days: readonly FastAhead[] } | null;
   /** Other sweets of the occasion, as they stand. */
-  readonly besides: readonly { readonly id: string; readonly recipe: Recipe }[];
+  readonly otherSweets: readonly { readonly id: string; readonly recipe: Recipe }[];
   /** The day it is where the server is, for answers that are remembered. */
   readonly today: string;
 }
@@ -47,7 +47,7 @@ interface TableStationProps {
 const same = (table: DiningTable): DiningTable => table;
 
 /** The Table station: who eats, on what day, how much of it; the one set of rules that comes to, and what that means for this sweet. */
-export function TableStation({ id, recipe: givenRecipe, table: given, bench, eaters, ahead, besides, today }: TableStationProps) {
+export function TableStation({ id, recipe: givenRecipe, table: given, bench, eaters, ahead, otherSweets, today }: TableStationProps) {
   const recipe = useMemo(() => latest(`/api/recipes/${id}`, givenRecipe).document, [id, givenRecipe]);
   const edited = useDocument(`/api/recipes/${id}/table`, given, same, same);
   useUndoKeys(edited);
@@ -172,7 +172,14 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
               </div>
             </fieldset>
           </div>
-          <Besides here={id} table={table} given={besides} rules={problem.rules} serving={serving} onTable={(part, key) => set({ ...table, ...part }, key)} />
+          <OtherSweets
+            here={id}
+            table={table}
+            given={otherSweets}
+            rules={problem.rules}
+            serving={serving}
+            onTable={(part, key) => set({ ...table, ...part }, key)}
+          />
         </div>
         <Suspense>
           <MeansPanel read={read} problem={problem} table={table} found={found} inSteps={inSteps} whose={whose} today={today} onRemove={toggle} />

@@ -1,5 +1,5 @@
 import { restoreProgress } from "@/server/data/backup";
-import { answer } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
 
 export const dynamic = "force-dynamic";
 

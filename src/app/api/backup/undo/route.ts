@@ -1,4 +1,4 @@
 import { undoRestore } from "@/server/data/backup";
-import { answer } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
 
 export const POST = (request: Request) => answer(request, async () => Response.json(await undoRestore()));

@@ -1,5 +1,6 @@
 import { remove } from "@/server/data/deleted";
-import { answer, readJson } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
+import { readJson } from "@/server/http/body";
 import { requireRecipe, saveRecipe } from "@/server/recipes/recipes";
 
 interface Context {

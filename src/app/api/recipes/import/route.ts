@@ -1,4 +1,5 @@
-import { answer, readJson } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
+import { readJson } from "@/server/http/body";
 import { importRecipes, MOST_IMPORT_BYTES } from "@/server/recipes/exchange";
 
 export const POST = (request: Request) =>

@@ -1,5 +1,6 @@
 import { adapt, MOST_ADAPT_BYTES } from "@/server/adapt/adapt";
-import { answer, readJson } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
+import { readJson } from "@/server/http/body";
 
 export const dynamic = "force-dynamic";
 

@@ -1,5 +1,7 @@
 import { remove } from "@/server/data/deleted";
-import { answer, checked, readJson } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
+import { checked } from "@/server/http/checked";
+import { readJson } from "@/server/http/body";
 import { validateDescription } from "@/server/http/schemas/documents";
 import { describeVersion } from "@/server/versions/versions";
 

@@ -1,6 +1,6 @@
 import { fastsAhead } from "@/server/kitchen/calendar";
 import { getEaters } from "@/server/kitchen/sources";
-import { besidesOf } from "@/server/recipes/recipes";
+import { otherSweetsOf } from "@/server/recipes/recipes";
 import { TableStation } from "@/ui/stations/table/table-station";
 import { loadStation, type StationParams } from "../station";
 
@@ -19,7 +19,7 @@ export default async function Page(parameters: StationParams) {
       eaters={eaters.document.eaters}
       ahead={ahead}
       today={ahead?.today ?? new Date(now).toISOString().slice(0, 10)}
-      besides={await besidesOf(table.document)}
+      otherSweets={await otherSweetsOf(table.document)}
     />
   );
 }

@@ -1,4 +1,4 @@
-import { answer } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
 import { markNoticeRead } from "@/server/data/notices";
 
 interface Context {

@@ -1,5 +1,5 @@
 import { restore } from "@/server/data/deleted";
-import { answer } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
 
 export const POST = (request: Request, { params }: { readonly params: Promise<{ readonly id: string }> }) =>
   answer(request, async () => {

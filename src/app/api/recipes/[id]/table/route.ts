@@ -1,4 +1,5 @@
-import { answer, readJson } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
+import { readJson } from "@/server/http/body";
 import { saveTable } from "@/server/recipes/recipes";
 
 export const PUT = (request: Request, { params }: { readonly params: Promise<{ readonly id: string }> }) =>

@@ -1,4 +1,4 @@
-import { answer } from "@/server/http/door";
+import { answer } from "@/server/http/answer";
 import { workOnFrom } from "@/server/versions/versions";
 
 export const POST = (request: Request, { params }: { readonly params: Promise<{ readonly id: string }> }) =>

@@ -20,7 +20,7 @@ interface Beside {
   readonly recipe: Recipe;
 }
 
-interface BesidesProps {
+interface OtherSweetsProps {
   readonly here: string;
   readonly table: DiningTable;
   readonly given: readonly Beside[];
@@ -31,17 +31,17 @@ interface BesidesProps {
 }
 
 /** Other sweets of the occasion: what each breaks at this table, and what all come to for somebody who eats of every one. */
-export function Besides({ here, table, given, rules, serving, onTable }: BesidesProps) {
+export function OtherSweets({ here, table, given, rules, serving, onTable }: OtherSweetsProps) {
   const [known, setKnown] = useState(given);
   const kitchen = useKitchen();
-  const besides = useMemo(() => table.besides ?? [], [table.besides]);
+  const otherSweets = useMemo(() => table.otherSweets ?? [], [table.otherSweets]);
   const counted: readonly Limit[] = useMemo(
     () => (table.limits.length > 0 ? table.limits : [{ id: "freeSugars", most: Infinity, school: "uk" }]),
     [table.limits],
   );
   const rows = useMemo(
     () =>
-      besides.map(({ recipe: id, servings }) => {
+      otherSweets.map(({ recipe: id, servings }) => {
         const found = known.find((each) => each.id === id);
         if (!found) return { id, servings, title: null, breaks: [], figures: null };
         const read = openRecipe(found.recipe, kitchen);
@@ -55,7 +55,7 @@ export function Besides({ here, table, given, rules, serving, onTable }: Besides
           figures: read.unresolved.length > 0 ? null : figures,
         };
       }),
-    [besides, known, kitchen, table, rules],
+    [otherSweets, known, kitchen, table, rules],
   );
   const add = async (id: string) => {
     try {
@@ -63,14 +63,14 @@ export function Besides({ here, table, given, rules, serving, onTable }: Besides
         const found = (await send("GET", `/api/recipes/${id}`)) as Beside;
         setKnown((now) => [...now, found]);
       }
-      onTable({ besides: [...besides, { recipe: id, servings: 1 }] });
+      onTable({ otherSweets: [...otherSweets, { recipe: id, servings: 1 }] });
     } catch (error) {
       failed(whyOf(error, "The recipe could not be opened."));
     }
   };
   return (
-    <section aria-labelledby="besides-title">
-      <h3 id="besides-title" className="t-h2 text-[15px]">
+    <section aria-labelledby="other-sweets-title">
+      <h3 id="other-sweets-title" className="t-h2 text-[15px]">
         Other sweets of the occasion
       </h3>
       <p className="t-small text-ink2">As handed down. A limit is a serving’s; here stands what somebody comes to who eats of all.</p>
@@ -94,12 +94,14 @@ export function Besides({ here, table, given, rules, serving, onTable }: Besides
                 value={servings}
                 least={0.25}
                 most={20}
-                onChange={(next) => onTable({ besides: besides.map((each) => (each.recipe === id ? { ...each, servings: next } : each)) }, `beside ${id}`)}
+                onChange={(next) =>
+                  onTable({ otherSweets: otherSweets.map((each) => (each.recipe === id ? { ...each, servings: next } : each)) }, `beside ${id}`)
+                }
               />
               <button
                 type="button"
                 className="underline t-small min-h-11 md:min-h-8"
-                onClick={() => onTable({ besides: besides.filter((each) => each.recipe !== id) })}
+                onClick={() => onTable({ otherSweets: otherSweets.filter((each) => each.recipe !== id) })}
               >
                 Take it out<span className="sr-only">: {title}</span>
               </button>
@@ -107,7 +109,7 @@ export function Besides({ here, table, given, rules, serving, onTable }: Besides
           </li>
         ))}
         <li>
-          <FindRecipe leave={[here, ...besides.map(({ recipe }) => recipe)]} onPick={(id) => void add(id)} />
+          <FindRecipe leave={[here, ...otherSweets.map(({ recipe }) => recipe)]} onPick={(id) => void add(id)} />
         </li>
       </ul>
       {rows.length > 0 && (
