@@ -59,7 +59,7 @@ export function measureAmounts(
   const stated: string[] = [];
   if (food.cooked && COOKED.test(words)) return cookedBefore(amounts, food, food.cooked, measures);
   for (const amount of amounts) {
-    const one = gramsOfOne(amount, food, words, familyDensity, measures);
+    const one = gramsOfOne(amount, { food, words, familyDensity, measures });
     if (typeof one === "string") return { kind: "unweighed", why: one };
     const count = amount.upper === null ? amount.quantity : (amount.quantity + amount.upper) / 2;
     const grams = withShare(count * one.grams, one.share);
@@ -86,52 +86,96 @@ interface OneUnit {
   readonly words: (count: number) => string;
 }
 
-function gramsOfOne(amount: StatedAmount, food: Food, words: string, familyDensity: number | null, measures: HouseholdMeasures): OneUnit | string {
-  const { unit, size } = amount;
-  if (size && (unit === null || !(unit in MASS_GRAMS || millilitresOf(unit, measures) !== undefined))) {
-    const inner = gramsOfOne({ quantity: 1, upper: null, unit: size.unit, size: null, filling: null }, food, words, familyDensity, measures);
-    if (typeof inner === "string") return inner;
-    const label = `${unit ?? "piece"} (${size.quantity} ${shortUnit(size.unit)})`;
-    return { grams: inner.grams * size.quantity, share: Math.max(MEASURE_SHARE.container, inner.share / 2), words: () => label };
-  }
+/** What an amount is measured by: the food, the words beside it, its family's density, the household's vessels. */
+interface MeasuredBy {
+  readonly food: Food;
+  readonly words: string;
+  readonly familyDensity: number | null;
+  readonly measures: HouseholdMeasures;
+}
+
+/** What one of a unit of a food weighs, by the first way that knows; in words why none does. */
+function gramsOfOne(amount: StatedAmount, by: MeasuredBy): OneUnit | string {
+  const { unit } = amount;
+  return (
+    ofSize(amount, by) ??
+    ofMass(unit) ??
+    asWeighedHere(amount, by) ??
+    ofVolume(amount, by) ??
+    ofPieces(unit, by) ??
+    (unit === null ? `what one ${by.food.name.toLowerCase()} weighs is not known` : notKnown(unit, by.food))
+  );
+}
+
+const notKnown = (unit: string, food: Food): string => `what a ${unit} of ${food.name.toLowerCase()} weighs is not known`;
+
+/** A container whose size is told: a can of 400 ml. */
+function ofSize({ unit, size }: StatedAmount, by: MeasuredBy): OneUnit | string | null {
+  if (!size || (unit !== null && (unit in MASS_GRAMS || millilitresOf(unit, by.measures) !== undefined))) return null;
+  const inner = gramsOfOne({ quantity: 1, upper: null, unit: size.unit, size: null, filling: null }, by);
+  if (typeof inner === "string") return inner;
+  const label = `${unit ?? "piece"} (${size.quantity} ${shortUnit(size.unit)})`;
+  return { grams: inner.grams * size.quantity, share: Math.max(MEASURE_SHARE.container, inner.share / 2), words: () => label };
+}
+
+function ofMass(unit: string | null): OneUnit | null {
   const mass = unit === null ? undefined : MASS_GRAMS[unit];
-  if (mass !== undefined) return { grams: mass, share: MEASURE_SHARE.mass, words: () => shortUnit(unit ?? "") };
+  return mass === undefined ? null : { grams: mass, share: MEASURE_SHARE.mass, words: () => shortUnit(unit ?? "") };
+}
 
-  const filling = amount.filling ?? fillingIn(words);
+/** How full a vessel is, as told; in words where that is not level. */
+function fillingOf({ filling: told }: StatedAmount, { food, words }: MeasuredBy) {
+  const filling = told ?? fillingIn(words);
   const filled = food.pours ? FILLING.level : FILLING[filling ?? "level"];
-  const filledWords = filling === null || filling === "level" || food.pours ? "" : `${filling} `;
-  const own = weighedMeasure(food, unit ?? "piece", `${words} ${filling ?? ""}`);
-  if (own) {
-    const by = own.form === filling || unit === null ? { cup: 1, spoon: 1, share: 0 } : filled;
-    return {
-      grams: own.grams * (SPOONS.includes(unit ?? "") ? by.spoon : by.cup),
-      share: Math.hypot(own.share, by.share),
-      words: (count) => (unit === null ? "" : `${filledWords}${plural(shortUnit(unit), count)}`),
-    };
-  }
+  return { filling, filled, filledWords: filling === null || filling === "level" || food.pours ? "" : `${filling} ` };
+}
 
-  const loose = unit === null ? undefined : LOOSE_MILLILITRES[unit];
-  const millilitres = loose?.[0] ?? (unit === null ? undefined : millilitresOf(unit, measures));
-  if (unit !== null && millilitres !== undefined) {
-    const form = formIn(food, words);
-    const ownDensity = form === undefined ? food.density : (food.forms[form] ?? food.density);
-    const density = ownDensity ?? familyDensity;
-    if (density === null) return `what a ${unit} of ${food.name.toLowerCase()} weighs is not known`;
-    const measured = loose?.[1] ?? (food.pours ? MEASURE_SHARE.liquid : unit === "cup" || unit === "katori" ? MEASURE_SHARE.cup : MEASURE_SHARE.spoon);
-    // A form that is a filling by itself (brown sugar, packed) has its own density.
-    const by = loose || form === filling ? FILLING.level : filled;
-    return {
-      grams: millilitres * density * (SPOONS.includes(unit) ? by.spoon : by.cup),
-      share: Math.hypot(measured, by.share, ownDensity === null ? FAMILY_SHARE : form === undefined ? 0 : FORM_SHARE),
-      words: (count) => `${loose ? "" : filledWords}${plural(shortUnit(unit), count)}`,
-    };
-  }
+/** As the household has weighed it. */
+function asWeighedHere(amount: StatedAmount, by: MeasuredBy): OneUnit | null {
+  const { unit } = amount;
+  const { filling, filled, filledWords } = fillingOf(amount, by);
+  const own = weighedMeasure(by.food, unit ?? "piece", `${by.words} ${filling ?? ""}`);
+  if (!own) return null;
+  const more = own.form === filling || unit === null ? { cup: 1, spoon: 1, share: 0 } : filled;
+  return {
+    grams: own.grams * (SPOONS.includes(unit ?? "") ? more.spoon : more.cup),
+    share: Math.hypot(own.share, more.share),
+    words: (count) => (unit === null ? "" : `${filledWords}${plural(shortUnit(unit), count)}`),
+  };
+}
+
+/** By volume and density: the form's own, the food's, or its family's. */
+function ofVolume(amount: StatedAmount, by: MeasuredBy): OneUnit | string | null {
+  const { unit } = amount;
+  if (unit === null) return null;
+  const loose = LOOSE_MILLILITRES[unit];
+  const millilitres = loose?.[0] ?? millilitresOf(unit, by.measures);
+  if (millilitres === undefined) return null;
+  const { food } = by;
+  const form = formIn(food, by.words);
+  const ownDensity = form === undefined ? food.density : (food.forms[form] ?? food.density);
+  const density = ownDensity ?? by.familyDensity;
+  if (density === null) return notKnown(unit, food);
+  const { filling, filled, filledWords } = fillingOf(amount, by);
+  // A form that is a filling by itself (brown sugar, packed) has its own density.
+  const more = loose || form === filling ? FILLING.level : filled;
+  const densityShare = ownDensity === null ? FAMILY_SHARE : form === undefined ? 0 : FORM_SHARE;
+  return {
+    grams: millilitres * density * (SPOONS.includes(unit) ? more.spoon : more.cup),
+    share: Math.hypot(loose?.[1] ?? vesselShare(unit, food), more.share, densityShare),
+    words: (count) => `${loose ? "" : filledWords}${plural(shortUnit(unit), count)}`,
+  };
+}
+
+const vesselShare = (unit: string, food: Food): number =>
+  food.pours ? MEASURE_SHARE.liquid : unit === "cup" || unit === "katori" ? MEASURE_SHARE.cup : MEASURE_SHARE.spoon;
+
+/** By the piece, large, small or usual. */
+function ofPieces(unit: string | null, { food, words }: MeasuredBy): OneUnit | null {
   const named = food.counted.find((counted) => counted.unit === unit) ?? (unit === null ? countedIn(food, words) : undefined);
-  if (named) {
-    const scale = /\blarge\b|\bbig\b/i.test(words) ? 1.2 : /\bsmall\b/i.test(words) ? 0.8 : 1;
-    return { grams: named.grams * scale, share: named.share, words: (count) => (named.unit === "piece" ? "" : plural(named.unit, count)) };
-  }
-  return unit === null ? `what one ${food.name.toLowerCase()} weighs is not known` : `what a ${unit} of ${food.name.toLowerCase()} weighs is not known`;
+  if (!named) return null;
+  const scale = /\blarge\b|\bbig\b/i.test(words) ? 1.2 : /\bsmall\b/i.test(words) ? 0.8 : 1;
+  return { grams: named.grams * scale, share: named.share, words: (count) => (named.unit === "piece" ? "" : plural(named.unit, count)) };
 }
 
 /** The form that words name ("coarsely chopped"), as a word of its own: groundnuts are not ground. */

@@ -46,12 +46,45 @@ export function readServings(text: string): number | null {
   return found ? (IN_WORDS[found.toLowerCase()] ?? Number(found)) : null;
 }
 
+/** A line of a text: as written, and in plain signs. */
+interface TextRow {
+  readonly raw: string;
+  readonly plain: string;
+}
+
+/** An ingredient or a step, and the part it belongs to. */
+interface Told {
+  readonly text: string;
+  readonly component: string | undefined;
+}
+
 /**
  * Reads a recipe pasted as plain text: title, yield, ingredient lines, steps, with or without headings. Without headings
  * a line is a step where it is numbered or long, or comes after the steps began. Fails with what is wrong and how much.
  */
 export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
-  // How much there is is looked at before what it says.
+  const rows = rowsOf(text);
+  if (!rows.ok) return rows;
+  const reading = new TextReading();
+  for (const row of rows.value) reading.take(row);
+  const { ingredients } = reading;
+  if (ingredients.length === 0) return fail({ kind: "no ingredients" });
+  const longest = ingredients.find(({ text: line }) => line.length > RECIPE_LIMITS.lineCharacters);
+  if (longest)
+    return fail({
+      kind: "long line",
+      line: text.split(/\r?\n/).findIndex((row) => row.includes(longest.text)) + 1,
+      characters: longest.text.length,
+      most: RECIPE_LIMITS.lineCharacters,
+    });
+  if (ingredients.length > RECIPE_LIMITS.lines) return fail({ kind: "too long", lines: ingredients.length, most: RECIPE_LIMITS.lines });
+  const recipe = reading.recipe();
+  const over = overLimits(recipe);
+  return over.length > 0 ? fail({ kind: "over limits", over }) : succeed(recipe);
+}
+
+/** The lines of a text that say something. How much there is is looked at before what it says. */
+function rowsOf(text: string): Result<readonly TextRow[], PasteProblem> {
   if (text.length > MOST_TYPED)
     return fail({ kind: "over limits", over: [{ pointer: "", detail: `Characters in all: ${text.length}; at most ${MOST_TYPED}.` }] });
   const written = text.split(/\r?\n/).map((row) => row.trim());
@@ -65,84 +98,96 @@ export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
     .map((row) => ({ raw: row.trim(), plain: plainLine(row) }))
     // A line of dashes or stars only parts what is above it from what is below.
     .filter((row) => WORD_OR_FIGURE.test(row.plain));
-  if (rows.length === 0) return fail({ kind: "empty" });
+  return rows.length === 0 ? fail({ kind: "empty" }) : succeed(rows);
+}
 
-  let title: string | null = null;
-  let servings: number | null = null;
-  let section: "unknown" | "ingredients" | "steps" = "unknown";
-  const ingredients: { readonly text: string; readonly component: string | undefined }[] = [];
-  const steps: { readonly text: string; readonly component: string | undefined }[] = [];
-  const parts = new Parts();
-  let component: string | undefined;
-  const notes: string[] = [];
-  for (const { raw, plain } of rows) {
-    const heading = headingIn(plain);
-    const [headed, listed] = plain.match(INGREDIENTS_HEAD) ?? [];
-    if (headed !== undefined) {
-      section = "ingredients";
-      component = heading !== null && /\bfor\b/i.test(headed) ? parts.named(heading, title ?? "") : undefined;
-      // A list in one line: each item begins with its amount.
-      if (listed?.trim()) ingredients.push(...listed.split(LISTED).map((text) => ({ text: text.trim(), component })));
-      continue;
-    }
-    const [toldHow, first] = plain.match(STEPS_HEAD) ?? [];
-    if (toldHow !== undefined && !NUMBERED.test(plain)) {
-      section = "steps";
-      component = undefined;
-      if (first?.trim()) steps.push({ text: first.trim(), component });
-      continue;
-    }
-    const note = plain.match(NOTE)?.[1];
-    if (note !== undefined) {
-      notes.push(note.trim());
-      continue;
-    }
-    const stated = YIELD.test(plain) ? readServings(plain) : null;
-    if (stated !== null) {
-      servings ??= stated;
-      continue;
-    }
-    if (heading !== null && (title !== null || section !== "unknown")) {
-      component = parts.named(heading, title ?? "");
-      continue;
-    }
-    if (title === null && section === "unknown" && ingredients.length === 0 && !startsWithAmount(plain)) {
-      title = plain;
-      continue;
-    }
-    if (section === "unknown" && ingredients.length > 0 && (NUMBERED.test(plain) || looksLikeStep(plain))) [section, component] = ["steps", undefined];
-    if (section === "steps") {
-      steps.push({ text: plain.replace(NUMBERED, ""), component });
-      continue;
-    }
-    if (/:$/.test(plain) && !ANY_NUMBER.test(plain)) continue;
-    ingredients.push({ text: raw, component });
+/** A text while it is read line by line. */
+class TextReading {
+  readonly ingredients: Told[] = [];
+  private readonly steps: Told[] = [];
+  private readonly notes: string[] = [];
+  private readonly parts = new Parts();
+  private title: string | null = null;
+  private servings: number | null = null;
+  private section: "unknown" | "ingredients" | "steps" = "unknown";
+  private component: string | undefined;
+
+  /** Takes a line for the first of these that it is. */
+  take(row: TextRow): void {
+    const heading = headingIn(row.plain);
+    const taken =
+      this.ingredientsHead(row, heading) || this.stepsHead(row) || this.note(row) || this.yield(row) || this.partHead(heading) || this.titleLine(row);
+    if (!taken) this.ingredientOrStep(row);
   }
-  if (ingredients.length === 0) return fail({ kind: "no ingredients" });
-  const longest = ingredients.find(({ text }) => text.length > RECIPE_LIMITS.lineCharacters);
-  if (longest)
-    return fail({
-      kind: "long line",
-      line: written.findIndex((row) => row.includes(longest.text)) + 1,
-      characters: longest.text.length,
-      most: RECIPE_LIMITS.lineCharacters,
-    });
-  if (ingredients.length > RECIPE_LIMITS.lines) return fail({ kind: "too long", lines: ingredients.length, most: RECIPE_LIMITS.lines });
-  const told = title ?? "Untitled sweet";
-  // A first line that is longer than a title may be stays whole among the notes.
-  if (told.length > RECIPE_LIMITS.titleCharacters) notes.unshift(told);
-  const recipe: Recipe = {
-    title: told.slice(0, RECIPE_LIMITS.titleCharacters),
-    servings: servings && servings > 0 ? servings : DEFAULT_SERVINGS,
-    lines: ingredients.map((line, i) => ({ id: `l${i + 1}`, text: line.text, choice: {}, ...inPart(line.component) })),
-    steps: steps.map((step, i) => ({ id: `s${i + 1}`, text: step.text, choice: {}, ...inPart(step.component) })),
-    ...(parts.found.length > 0 ? { components: parts.found } : {}),
-    notes: notes.join("\n"),
-    evaporation: null,
-    archetype: null,
-  };
-  const over = overLimits(recipe);
-  return over.length > 0 ? fail({ kind: "over limits", over }) : succeed(recipe);
+
+  private ingredientsHead({ plain }: TextRow, heading: string | null): boolean {
+    const [headed, listed] = plain.match(INGREDIENTS_HEAD) ?? [];
+    if (headed === undefined) return false;
+    this.section = "ingredients";
+    this.component = heading !== null && /\bfor\b/i.test(headed) ? this.parts.named(heading, this.title ?? "") : undefined;
+    // A list in one line: each item begins with its amount.
+    if (listed?.trim()) this.ingredients.push(...listed.split(LISTED).map((item) => ({ text: item.trim(), component: this.component })));
+    return true;
+  }
+
+  private stepsHead({ plain }: TextRow): boolean {
+    const [headed, first] = plain.match(STEPS_HEAD) ?? [];
+    if (headed === undefined || NUMBERED.test(plain)) return false;
+    this.section = "steps";
+    this.component = undefined;
+    if (first?.trim()) this.steps.push({ text: first.trim(), component: undefined });
+    return true;
+  }
+
+  private note({ plain }: TextRow): boolean {
+    const note = plain.match(NOTE)?.[1];
+    if (note !== undefined) this.notes.push(note.trim());
+    return note !== undefined;
+  }
+
+  private yield({ plain }: TextRow): boolean {
+    const stated = YIELD.test(plain) ? readServings(plain) : null;
+    if (stated !== null) this.servings ??= stated;
+    return stated !== null;
+  }
+
+  private partHead(heading: string | null): boolean {
+    if (heading === null || (this.title === null && this.section === "unknown")) return false;
+    this.component = this.parts.named(heading, this.title ?? "");
+    return true;
+  }
+
+  private titleLine({ plain }: TextRow): boolean {
+    if (this.title !== null || this.section !== "unknown" || this.ingredients.length > 0 || startsWithAmount(plain)) return false;
+    this.title = plain;
+    return true;
+  }
+
+  private ingredientOrStep({ raw, plain }: TextRow): void {
+    if (this.section === "unknown" && this.ingredients.length > 0 && (NUMBERED.test(plain) || looksLikeStep(plain))) {
+      this.section = "steps";
+      this.component = undefined;
+    }
+    const { component } = this;
+    if (this.section === "steps") this.steps.push({ text: plain.replace(NUMBERED, ""), component });
+    else if (!plain.endsWith(":") || ANY_NUMBER.test(plain)) this.ingredients.push({ text: raw, component });
+  }
+
+  recipe(): Recipe {
+    const told = this.title ?? "Untitled sweet";
+    // A first line that is longer than a title may be stays whole among the notes.
+    const notes = told.length > RECIPE_LIMITS.titleCharacters ? [told, ...this.notes] : this.notes;
+    return {
+      title: told.slice(0, RECIPE_LIMITS.titleCharacters),
+      servings: this.servings && this.servings > 0 ? this.servings : DEFAULT_SERVINGS,
+      lines: this.ingredients.map((line, i) => ({ id: `l${i + 1}`, text: line.text, choice: {}, ...inPart(line.component) })),
+      steps: this.steps.map((step, i) => ({ id: `s${i + 1}`, text: step.text, choice: {}, ...inPart(step.component) })),
+      ...(this.parts.found.length > 0 ? { components: this.parts.found } : {}),
+      notes: notes.join("\n"),
+      evaporation: null,
+      archetype: null,
+    };
+  }
 }
 
 const inPart = (component: string | undefined) => (component === undefined ? {} : { component });

@@ -1,0 +1,95 @@
+import { bodyPerGram, cooledState, propertyPerGram } from "../coefficients";
+import { mass, sum, type Programme, type Term } from "./programme";
+
+const MASS_FLOAT = 0.05;
+/** Sweetness may be off by no more than this, as a share, whatever it costs. */
+const SWEETNESS_FLOAT = 0.24;
+const STEVIA_SEGMENTS: readonly (readonly [width: number, slope: number])[] = [
+  [1.2e-4, 312.5],
+  [1.8e-4, 125],
+  [3e-4, 50],
+];
+const REB_A_SHARE = 0.96;
+/** What being off costs: little near the target, more further out. Slope, and width in bands. */
+const SLOPES = [
+  [0.3, 1],
+  [1, 1],
+  [3, Infinity],
+] as const;
+
+/** The finished mass floats, at a small cost. */
+export function massRows(programme: Programme): void {
+  const { builder, settle } = programme;
+  const { finished } = programme.targets;
+  builder.row("mass", finished * (1 - MASS_FLOAT), finished * (1 + MASS_FLOAT), mass(programme, 1));
+  const cost = (60 * settle) / finished;
+  const [up, down] = [builder.column("mass_up", 0, Infinity, cost), builder.column("mass_down", 0, Infinity, cost)];
+  builder.row("mass_moved", finished, finished, [...mass(programme, 1), [up, -1], [down, 1]]);
+}
+
+/** Closeness to the recipe, property by property, as the profile of its kind weighs them. */
+export function closenessRows(programme: Programme): void {
+  const { builder, problem, targets, run, e } = programme;
+  const stevia = steviaTerms(programme);
+  for (const { property, band, weight } of problem.tables.profiles.get(problem.archetype)?.bands ?? []) {
+    const floor = problem.tables.floors[property] ?? 1;
+    if (property === "body") {
+      const width = Math.max(band * targets.bodyX, floor) * targets.serum;
+      builder.row("body", 0, 0, [...bodyTerms(programme), ...deviation(programme, "body", weight, width)]);
+      continue;
+    }
+    const own = targets.perGram.get(property) ?? 0;
+    const target = own * (property === "sweetness" ? run.sweetnessFactor : 1);
+    const width = Math.max(band * target, floor / 100) * targets.finished;
+    const terms: Term[] = [
+      ...sum(programme, (slot) => propertyPerGram(slot, property, problem)),
+      ...(property === "water" ? [[e, -1] as Term] : []),
+      ...(property === "sweetness" ? stevia : []),
+    ];
+    builder.row(property, 0, 0, [...terms, ...mass(programme, -target), ...deviation(programme, property, weight, width)]);
+    if (property === "sweetness" && target > 0.005) {
+      builder.row("sweet_enough", 0, Infinity, [...terms, ...mass(programme, -(1 - SWEETNESS_FLOAT) * own)]);
+      builder.row("not_too_sweet", -Infinity, 0, [...terms, ...mass(programme, -(1 + SWEETNESS_FLOAT) * own)]);
+    }
+  }
+}
+
+/** How far a property is off, in bands, at three slopes of cost on either side. */
+const deviation = ({ builder, settle }: Programme, name: string, weight: number, width: number): Term[] =>
+  (["over", "under"] as const).flatMap((side) =>
+    SLOPES.map(([slope, bands], k): Term => [builder.column(`${name}_${side}${k}`, 0, bands, slope * weight * settle), side === "over" ? -width : width]),
+  );
+
+/** X·V − X*·V of the sweet, with protein²/serum linearised at `proteinRatio` = P/V: P²/V ≈ 2·ratio·P − ratio²·V. */
+function bodyTerms({ problem, all, x, e, targets, run: { proteinRatio } }: Programme): Term[] {
+  const { protein, proteinChilled } = problem.reference.constants.body.value;
+  const square = protein * (cooledState(problem) === "chilled" ? proteinChilled : 1) * 10_000;
+  const perSerum = -square * proteinRatio * proteinRatio - targets.bodyX;
+  const terms = all.map((slot, i): Term => {
+    const part = bodyPerGram(slot, problem);
+    return [x[i] ?? 0, part.thickening + square * 2 * proteinRatio * part.protein + perSerum * part.serum];
+  });
+  return [...terms, [e, -perSerum]];
+}
+
+/** Segments of a saturating sweetener, filled in order by binaries; returns its part of the sweetness row. */
+function steviaTerms({ builder, all, x, targets: { finished } }: Programme): Term[] {
+  const i = all.findIndex((slot) => slot.food.id === "stevia");
+  if (i < 0) return [];
+  const segments = STEVIA_SEGMENTS.map(([width], k) => builder.column(`stevia_${k}`, 0, (width * finished) / REB_A_SHARE));
+  builder.row("stevia_sum", 0, 0, [[x[i] ?? 0, 1], ...segments.map((segment): Term => [segment, -1])]);
+  for (let k = 1; k < segments.length; k++) {
+    const full = ((STEVIA_SEGMENTS[k - 1]?.[0] ?? 0) * finished) / REB_A_SHARE;
+    const room = ((STEVIA_SEGMENTS[k]?.[0] ?? 0) * finished) / REB_A_SHARE;
+    const open = builder.binary(`stevia_open_${k}`);
+    builder.row(`stevia_full_${k}`, 0, Infinity, [
+      [segments[k - 1] ?? 0, 1],
+      [open, -full],
+    ]);
+    builder.row(`stevia_next_${k}`, -Infinity, 0, [
+      [segments[k] ?? 0, 1],
+      [open, -room],
+    ]);
+  }
+  return segments.map((segment, k) => [segment, (STEVIA_SEGMENTS[k]?.[1] ?? 0) * REB_A_SHARE]);
+}

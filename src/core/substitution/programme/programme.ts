@@ -1,0 +1,78 @@
+import { ModelBuilder } from "../model";
+import type { Opening } from "../open-roles";
+import type { AdaptationProblem } from "../problem";
+import type { Run } from "../run";
+import { slots, type Slot } from "../slots";
+import type { Targets } from "../targets";
+
+/** A column and its coefficient in a row. */
+export type Term = [column: number, coefficient: number];
+
+/** A mixed-integer programme while it is built: its columns are there, row families write into it. */
+export interface Programme {
+  readonly builder: ModelBuilder;
+  readonly problem: AdaptationProblem;
+  readonly opening: Opening;
+  readonly targets: Targets;
+  readonly run: Run;
+  readonly all: readonly Slot[];
+  /** Grams of a slot, whether it is used, and water driven off. */
+  readonly x: readonly number[];
+  readonly y: readonly number[];
+  readonly e: number;
+  /** Weight of every cost but the one that is minimised alone. */
+  readonly settle: number;
+}
+
+/** How much of a food's affinity is charged again by its share of the sweet. */
+const DOSE_SHARE = 6;
+
+/** Begins a programme: columns for water driven off, grams and use. */
+export function begin(problem: AdaptationProblem, opening: Opening, targets: Targets, run: Run): Programme {
+  const builder = new ModelBuilder();
+  const all = slots(problem, opening, targets.finished);
+  const settle = run.minimised === null ? 1 : 0.001;
+  const e = evaporationColumn(builder, problem, opening, targets);
+  const x: number[] = [];
+  const y: number[] = [];
+  for (const slot of all) {
+    const fixed = run.fixed.get(slot.key);
+    const used = run.used?.has(slot.key);
+    const dose = slot.source ? 0 : (DOSE_SHARE * Math.max(0, slot.affinity)) / targets.finished;
+    const most = used === false ? 0 : slot.most;
+    x.push(builder.column(`x_${slot.key}`, fixed ?? 0, fixed ?? most, dose * settle));
+    const must = !slot.optional || (slot.locked && !slot.source?.optional);
+    const [low, high] = used === undefined ? [must && slot.food.id !== "water" ? 1 : 0, 1] : used ? [1, 1] : [0, 0];
+    y.push(builder.column(`y_${slot.key}`, low, high, noveltyOf(slot, run) * settle, run.used === null));
+  }
+  return { builder, problem, opening, targets, run, all, x, y, e, settle };
+}
+
+/** What a pot drives off: about as much as the recipe; of plant milks, which are not boiled down, about half. */
+function evaporationColumn(builder: ModelBuilder, problem: AdaptationProblem, opening: Opening, { evaporation }: Targets): number {
+  const dairyLeaves =
+    problem.lines.some((line) => opening.banned.has(line.id) && line.role === "liquid" && line.food.origin === "dairy") && problem.archetype === "pudding";
+  const [lowShare, highShare] = dairyLeaves ? [0.25, 0.6] : [0.8, 1.1];
+  const bounds = [evaporation * lowShare, evaporation * highShare] as const;
+  return builder.column("e", Math.min(...bounds), Math.max(...bounds));
+}
+
+/** What using a food costs: little for the recipe's own, more for a new one. */
+function noveltyOf({ source, locked, food, affinity }: Slot, { noveltyWeight }: Run): number {
+  const water = food.id === "water";
+  if (source) return locked || water ? 0 : -0.5;
+  return (water ? 0.1 : noveltyWeight) + affinity;
+}
+
+/** A sum over the grams of all slots; those that bring nothing are left out. */
+export const sum = ({ all, x }: Programme, per: (slot: Slot) => number, factor = 1): Term[] =>
+  all.flatMap((slot, i): Term[] => {
+    const value = per(slot) * factor;
+    return value === 0 ? [] : [[x[i] ?? 0, value]];
+  });
+
+/** How many of some slots are used. */
+export const used = ({ all, y }: Programme, test: (slot: Slot) => boolean): Term[] => all.flatMap((slot, i): Term[] => (test(slot) ? [[y[i] ?? 0, 1]] : []));
+
+/** So many times the finished mass. */
+export const mass = (programme: Programme, factor: number): Term[] => [...sum(programme, () => 1, factor), [programme.e, -factor]];
