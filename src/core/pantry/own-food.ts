@@ -1,6 +1,5 @@
-import { energyKilojoules, MICRONUTRIENTS, NUTRIENTS, type Allergen, type Constants, type Family, type Food, type Nutrient, type Origin } from "../food";
+import { MICRONUTRIENTS, NUTRIENTS, type Allergen, type Family, type Food, type Nutrient, type Origin } from "../food";
 import { foodsIn, make, type Made, type MadePart, type Making, type MakingTables, type Unmakeable } from "../making";
-import { KILOJOULES_PER_KILOCALORIE } from "../units";
 
 /** What a pack says of its food; null where it says nothing, which is not the same as none. Grams but for energy and sodium. */
 export interface Label {
@@ -54,12 +53,6 @@ export interface OwnFood {
 }
 
 /** One thing that is wrong, or doubtful, with an own food: where, what, and how to mend it. */
-export interface OwnFoodProblem {
-  readonly field: string;
-  readonly grave: boolean;
-  readonly why: string;
-}
-
 /** Fills in what the models need of a food from its family. */
 export type FamilyTraits = (
   family: Family,
@@ -209,75 +202,3 @@ const shared = (own: OwnFood, traits: FamilyTraits) => ({
   note: own.note || null,
   lookAlikes: [],
 });
-
-/**
- * What is wrong with an own food, each with its field. Grave: a name or amounts that cannot be. Doubtful: energy that
- * contradicts the macronutrients by over 20 %, an amount that looks like another unit. `others` are the names in use.
- */
-export function ownFoodProblems(
-  own: OwnFood,
-  others: ReadonlyMap<string, string>,
-  foods: ReadonlyMap<string, Food>,
-  constants: Pick<Constants, "energyPerGram">,
-  tables: PantryTables,
-): OwnFoodProblem[] {
-  const problems: OwnFoodProblem[] = [];
-  const grave = (field: string, why: string) => problems.push({ field, grave: true, why });
-  const doubt = (field: string, why: string) => problems.push({ field, grave: false, why });
-  const name = own.name.trim();
-  if (name === "") grave("name", "Give it a name.");
-  const taken = others.get(name.toLowerCase());
-  if (taken !== undefined && taken !== own.id)
-    grave("name", `There is a food called “${name}” already. Add what tells this one apart, such as its maker or its strength.`);
-  if (own.made.kind === "made") {
-    const { making, part } = own.made;
-    const made = make(making, foods, tables.making);
-    if (!made.ok) grave("making", whyUnmakeable(made.error));
-    else {
-      problems.push(...made.value.problems);
-      if (!made.value.parts.some(({ key }) => key === part)) grave("part", "Nothing of that comes out of it.");
-    }
-    return problems;
-  }
-  const { label } = own.made;
-  if (label.per <= 0) grave("per", "The amounts are for some grams above 0.");
-  const of = (field: "fat" | "saturatedFat" | "carbohydrate" | "sugars" | "fibre" | "protein") => label[field] ?? 0;
-  const together = of("fat") + of("carbohydrate") + of("protein") + (label.includesFibre ? 0 : of("fibre"));
-  if (together > label.per * 1.02 + 0.5)
-    grave(
-      "carbohydrate",
-      `Fat, carbohydrate, protein and fibre come to ${together.toFixed(1)} g, more than the ${label.per} g they are in. Are the amounts for another weight?`,
-    );
-  if (label.saturatedFat !== null && label.fat !== null && label.saturatedFat > label.fat + 0.05)
-    grave("saturatedFat", "Saturated fat is a part of the fat: it cannot be more.");
-  if (label.sugars !== null && label.carbohydrate !== null && label.sugars > label.carbohydrate + 0.05)
-    grave("sugars", "Sugars are a part of the carbohydrate: they cannot be more.");
-  const { energy } = label;
-  const complete = label.fat !== null && label.carbohydrate !== null && label.protein !== null;
-  if (energy !== null && complete && label.per > 0) {
-    const given = (energy * (label.energyUnit === "kcal" ? KILOJOULES_PER_KILOCALORIE : 1) * 100) / label.per;
-    const computed = energyKilojoules(foodFromLabel(own, label, tables.traits).per100g, constants.energyPerGram.value);
-    const off = computed > 0 ? given / computed : 1;
-    const other = label.energyUnit === "kcal" ? "kJ" : "kcal";
-    const turned = label.energyUnit === "kcal" ? off / KILOJOULES_PER_KILOCALORIE : off * KILOJOULES_PER_KILOCALORIE;
-    if (Math.abs(off - 1) > 0.2 && Math.abs(given - computed) > 40)
-      doubt(
-        "energy",
-        Math.abs(turned - 1) < 0.2
-          ? `This looks like ${other}, not ${label.energyUnit}.`
-          : `Fat, carbohydrate, protein and fibre come to ${((computed / (label.energyUnit === "kcal" ? KILOJOULES_PER_KILOCALORIE : 1) / 100) * label.per).toFixed(0)} ${label.energyUnit}: ${Math.abs(off - 1) > 1 ? "more than twice off" : `${Math.abs((off - 1) * 100).toFixed(0)} % off`}. Look at the label again.`,
-      );
-  }
-  if (label.salt !== null && label.per > 0) {
-    const saltPer100 = ((label.saltUnit === "mg sodium" ? label.salt / 400 : label.salt) * 100) / label.per;
-    if (own.family !== "salt" && saltPer100 > 10)
-      doubt(
-        "salt",
-        label.saltUnit === "g salt" ? "That is a lot of salt. Is it milligrams of sodium?" : "That is a lot of sodium for a food. Are they milligrams?",
-      );
-    if (label.saltUnit === "mg sodium" && label.salt > 0 && label.salt < 1.5) doubt("salt", "So few milligrams may be grams of salt.");
-  }
-  if ([label.fat, label.carbohydrate, label.protein].includes(null))
-    doubt("protein", "Fat, carbohydrate or protein is not given: figures of recipes with this food are “at least”.");
-  return problems;
-}

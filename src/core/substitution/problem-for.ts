@@ -1,6 +1,6 @@
 import type { Food, Reference } from "../food";
 import { isStricter, judge, type JudgedLine, type Rule } from "../models/diet";
-import { scaleLines, type ReadRecipe, type StepId } from "../recipe";
+import { scaleLines, type Archetype, type ReadRecipe, type StepId } from "../recipe";
 import { rulesAt, type DiningTable } from "../table";
 import type { AdaptationProblem, SourceLine } from "./problem";
 import type { SubstitutionTables } from "./tables";
@@ -77,6 +77,15 @@ export function stepFindings({ unlisted }: Pick<ReadRecipe, "unlisted">, listed:
 /** The foods that a recipe's lines are of. */
 export const listedIn = ({ readings }: Pick<ReadRecipe, "readings">): readonly Food[] => readings.flatMap((each) => ("food" in each ? [each.food] : []));
 
+/** The foods that a version of such a sweet may be made of, beside the recipe's own: all that a solver has to know. */
+const candidateFoods = (foods: ReadonlyMap<string, Food>, { candidates }: SubstitutionTables, archetype: Archetype): ReadonlyMap<string, Food> =>
+  new Map(
+    ["water", ...candidates.flatMap(({ foodId, archetypes }) => (archetypes.includes(archetype) ? [foodId] : []))].flatMap((id) => {
+      const food = foods.get(id);
+      return food ? [[id, food] as const] : [];
+    }),
+  );
+
 /** The complete problem of a recipe at a table; a rule id that is not known asks about everything. */
 export function problemFor(
   read: ReadRecipe,
@@ -106,7 +115,7 @@ export function problemFor(
     serve: table.serve,
     rules: kept,
     limits: table.limits,
-    reference,
+    reference: { ...reference, foods: candidateFoods(reference.foods, tables, read.archetype) },
     tables,
     maxProposals,
   };

@@ -44,7 +44,7 @@ export function Ledger({ view, state, onChange, onLook }: LedgerProps) {
       <ul>
         {state.version.rows.map((row, index) => {
           const source = row.line === null ? null : (view.problem.lines.find((line) => line.id === row.line) ?? null);
-          const key = row.line === null ? `new${index}` : `line${row.line}`;
+          const key = row.id;
           return (
             <LedgerRow
               key={key}
@@ -107,63 +107,30 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
     onChange(next);
   };
   const onGrams = (grams: number) => onChange((present) => setGrams(present, index, grams, source?.grams ?? null), `grams ${rowKey}`);
-  const reading = row.line === null ? undefined : view.read.byLine.get(row.line);
-  const oldName = source ? (reading && "description" in reading && reading.description ? capital(reading.description) : source.food.name) : "";
+  const was = handedDown(row, source, view);
   const asIs = row.change === "as is";
-  const stated = source && reading?.kind === "read" && view.table.servings === view.read.recipe.servings ? reading.measure : "";
-  const oldMeasure = source ? stated || kitchenMeasure(source.food, source.grams, view.read.measures)?.text : "";
-  const newMeasure = asIs ? oldMeasure : row.food ? kitchenMeasure(row.food, row.grams, view.read.measures)?.text : "";
-  const breaks = brokenRule(row, view);
+  const measure = asIs ? was.measure : row.food ? kitchenMeasure(row.food, row.grams, view.read.measures)?.text : "";
   return (
     <li className={`border-b border-line isolate ${open ? "bg-pressed" : ""}`} data-row={row.line ?? "new"} data-change={row.change}>
       <div className={`grid grid-cols-[minmax(0,1fr)_auto_auto] ${COLUMNS} gap-x-2 px-3 items-center md:min-h-[29px] py-1.5 md:py-0`}>
-        <span className="t-ledger text-ink2 md:text-ink leading-tight" title={oldName}>
-          {oldName || <span className="md:hidden">Added</span>}
+        <span className="t-ledger text-ink2 md:text-ink leading-tight" title={was.name}>
+          {was.name || <span className="md:hidden">Added</span>}
         </span>
-        <span className="t-figure text-ink2 text-right t-frac truncate">{oldMeasure}</span>
+        <span className="t-figure text-ink2 text-right t-frac truncate">{was.measure}</span>
         <span className="t-figure text-right">{source ? formatGrams(source.grams) : ""}</span>
-        <span
-          className="order-last md:order-none col-span-3 md:col-span-1 md:bg-ground md:self-stretch md:-my-px flex items-center gap-1.5 md:pl-2 t-small md:max-lg:[font-stretch:80%] min-w-0"
-          title={row.why}
-        >
-          {breaks ? (
-            <>
-              <WhyMark kind={breaks.ask ? "ask" : "conflict"} />
-              <span className="leading-tight text-rose">
-                {breaks.ask ? "to ask" : "breaks"}: {breaks.short}
-              </span>
-            </>
-          ) : (
-            !asIs &&
-            row.change !== "amount" && (
-              <>
-                <WhyMark kind={row.change} />
-                <span className="leading-tight">{row.why}</span>
-              </>
-            )
-          )}
-          {!breaks && row.change === "amount" && <span className="leading-tight text-ink2">{row.why}</span>}
-        </span>
+        <WhyCell row={row} view={view} />
         <span className="min-w-0 flex items-center">
           <button
             type="button"
             onClick={onOpen}
             aria-expanded={open}
-            className={`leading-tight text-left min-h-11 md:min-h-[27px] max-w-full ${row.food && !asIs && row.change !== "amount" ? "t-new" : "t-ledger"}`}
+            className={`leading-tight text-left min-h-11 md:min-h-[27px] max-w-full ${isOther(row) ? "t-new" : "t-ledger"}`}
             title={row.food?.name ?? "left out"}
           >
-            {row.food ? (
-              row.change === "as is" || row.change === "amount" ? (
-                <span className={asIs ? "text-ink2" : ""}>{asIs ? "as is" : row.food.name}</span>
-              ) : (
-                row.food.name
-              )
-            ) : (
-              <span className="text-rose">left out</span>
-            )}
+            <FoodWords row={row} />
           </button>
         </span>
-        <span className="t-figure text-ink2 text-right t-frac truncate">{newMeasure}</span>
+        <span className="t-figure text-ink2 text-right t-frac truncate">{measure}</span>
         <span className="justify-self-end">
           {row.food && (
             <AmountField
@@ -178,7 +145,7 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
         <button
           type="button"
           onClick={onOpen}
-          aria-label={`${open ? "Close" : "Open"} ${row.food?.name ?? oldName}`}
+          aria-label={`${open ? "Close" : "Open"} ${row.food?.name ?? was.name}`}
           className="hidden md:grid w-6 h-6 place-items-center text-ink2 no-print"
         >
           <Chevron open={open} />
@@ -197,26 +164,90 @@ const LedgerRow = memo(function LedgerRow({ rowKey, index, view, row, source, st
             onLook={onLook}
             onTake={(food, grams) => apply((present) => setFood(present, index, food, grams, "by hand"))}
           />
-          <p className="border-l-4 border-saffron-fill px-3 pb-2 flex gap-5 t-small bg-sheet">
-            {source && !asIs && (
-              <button type="button" className="underline min-h-8" onClick={() => apply((present) => putBack(present, index, source.food, source.grams))}>
-                As handed down
-              </button>
-            )}
-            {row.food && (
-              <button type="button" className="underline min-h-8" onClick={() => apply((present) => leaveOut(present, index))}>
-                {row.line === null ? "Take it away" : "Leave it out"}
-              </button>
-            )}
-            <button type="button" className="underline min-h-8" onClick={onOpen}>
-              Close
-            </button>
-          </p>
+          <RowTools row={row} index={index} source={source} onApply={apply} onClose={onOpen} />
         </>
       )}
     </li>
   );
 });
+
+/** Whether another food than the recipe's stands in a row. */
+const isOther = ({ food, change }: VersionRow): boolean => food !== null && change !== "as is" && change !== "amount";
+
+/** What a row was in the recipe: its name, and its amount as written where the servings are the recipe's. */
+function handedDown(row: VersionRow, source: SourceLine | null, { read, table }: BenchView): { readonly name: string; readonly measure: string } {
+  if (!source) return { name: "", measure: "" };
+  const reading = row.line === null ? undefined : read.byLine.get(row.line);
+  const described = reading && "description" in reading && reading.description;
+  const stated = reading?.kind === "read" && table.servings === read.recipe.servings ? reading.measure : "";
+  return {
+    name: described ? capital(described) : source.food.name,
+    measure: stated || (kitchenMeasure(source.food, source.grams, read.measures)?.text ?? ""),
+  };
+}
+
+/** Why a row is not as it was, or what it breaks. */
+function WhyCell({ row, view }: { readonly row: VersionRow; readonly view: BenchView }) {
+  const breaks = brokenRule(row, view);
+  return (
+    <span
+      className="order-last md:order-none col-span-3 md:col-span-1 md:bg-ground md:self-stretch md:-my-px flex items-center gap-1.5 md:pl-2 t-small md:max-lg:[font-stretch:80%] min-w-0"
+      title={row.why}
+    >
+      {breaks ? (
+        <>
+          <WhyMark kind={breaks.ask ? "ask" : "conflict"} />
+          <span className="leading-tight text-rose">
+            {breaks.ask ? "to ask" : "breaks"}: {breaks.short}
+          </span>
+        </>
+      ) : row.change === "amount" ? (
+        <span className="leading-tight text-ink2">{row.why}</span>
+      ) : row.change !== "as is" ? (
+        <>
+          <WhyMark kind={row.change} />
+          <span className="leading-tight">{row.why}</span>
+        </>
+      ) : null}
+    </span>
+  );
+}
+
+function FoodWords({ row: { food, change } }: { readonly row: VersionRow }) {
+  if (!food) return <span className="text-rose">left out</span>;
+  if (change === "as is") return <span className="text-ink2">as is</span>;
+  return change === "amount" ? <span>{food.name}</span> : food.name;
+}
+
+interface RowToolsProps {
+  readonly row: VersionRow;
+  readonly index: number;
+  readonly source: SourceLine | null;
+  readonly onApply: (next: (present: BenchState) => BenchState) => void;
+  readonly onClose: () => void;
+}
+
+/** What can be done with an open row beside taking another food. */
+function RowTools({ row, index, source, onApply, onClose }: RowToolsProps) {
+  const tool = "underline min-h-8";
+  return (
+    <p className="border-l-4 border-saffron-fill px-3 pb-2 flex gap-5 t-small bg-sheet">
+      {source && row.change !== "as is" && (
+        <button type="button" className={tool} onClick={() => onApply((present) => putBack(present, index, source.food, source.grams))}>
+          As handed down
+        </button>
+      )}
+      {row.food && (
+        <button type="button" className={tool} onClick={() => onApply((present) => leaveOut(present, index))}>
+          {row.line === null ? "Take it away" : "Leave it out"}
+        </button>
+      )}
+      <button type="button" className={tool} onClick={onClose}>
+        Close
+      </button>
+    </p>
+  );
+}
 
 /** The gravest of what the rules make of a row. */
 function brokenRule(row: VersionRow, { problem }: BenchView): { readonly short: string; readonly ask: boolean } | null {
