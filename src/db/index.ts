@@ -18,3 +18,4 @@ export * from "./deleted";
 export * from "./kitchen";
 export * from "./uses";
 export * from "./search-index";
+export * from "./proposals";

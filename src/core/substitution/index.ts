@@ -6,7 +6,7 @@ export { judgedLines, listedIn, problemFor, scaledFor, stepFindings, type StepFi
 export { build } from "./build";
 export { plainRun } from "./run";
 export { targetsOf } from "./targets";
-export { endsAtOnce, propose, type Ending, type Progress, type Proposal } from "./propose";
+export { endsAtOnce, PROPOSAL_PLANS, propose, proposalOf, type Ending, type Progress, type Proposal } from "./propose";
 export { newRowId, versionInput, versionLines, type Version, type VersionRow } from "./version";
 export {
   allergyStates,

@@ -13,9 +13,12 @@ import { targetsOf } from "./targets";
 import { leadUnread, standingOf, type Breach, type Question, type Standing } from "./verdict";
 import { versionInput, type Version } from "./version";
 
-export type ProposalPlan = "Closest" | "Least free sugars" | "Fewest changes" | "Another way";
+/** What a search looks for in a version. */
+export const PROPOSAL_PLANS = ["Closest", "Least free sugars", "Fewest changes", "Another way"] as const;
+export type ProposalPlan = (typeof PROPOSAL_PLANS)[number];
 
 export interface Proposal {
+  readonly plan: ProposalPlan;
   /** What it is best at, or the food that sets it apart ("With soya milk"). */
   readonly label: string;
   /** Why this one: what it is best at, in a sentence. */
@@ -151,12 +154,25 @@ function finish(
   solver: Proposal["solver"],
 ): Proposal | null {
   const version = decode(problem, opening, amounts, Math.round(evaporation / 5) * 5);
+  return proposalOf(problem, version, plan, plan === "Another way" ? apartLabel(version, before) : plan, solver, opening.recipeFigures);
+}
+
+/** A version as a proposal, with all that is computed of it; null where it passes a limit of the table. */
+export function proposalOf(
+  problem: AdaptationProblem,
+  version: Version,
+  plan: ProposalPlan,
+  label: string,
+  solver: Proposal["solver"],
+  recipeFigures: Figures,
+): Proposal | null {
   const { figures } = evaluate(versionInput(version, problem), problem.reference.constants);
   if (problem.limits.some((limit) => figures[limitProperty(limit)].value > limit.most * 1.001)) return null;
   const standing = standingOf(problem, version, figures);
-  const beams = beamReadings(opening.recipeFigures, figures, problem.limits, problem.serve, problem.reference.constants);
+  const beams = beamReadings(recipeFigures, figures, problem.limits, problem.serve, problem.reference.constants);
   return {
-    label: plan === "Another way" ? apartLabel(version, before) : plan,
+    plan,
+    label,
     reason: reasonOf(plan, version, beams, figures, standing),
     version,
     figures,

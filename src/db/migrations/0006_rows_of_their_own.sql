@@ -138,4 +138,10 @@ ALTER INDEX recipe_facts_minutes RENAME TO search_index_minutes;
 UPDATE adaptation SET dining_table = (dining_table - 'besides'::text) || jsonb_build_object('otherSweets', dining_table->'besides')
   WHERE jsonb_typeof(dining_table) = 'object' AND dining_table ? 'besides';
 UPDATE version SET snapshot = jsonb_set(snapshot, '{table}', ((snapshot->'table') - 'besides'::text) || jsonb_build_object('otherSweets', (snapshot->'table')->'besides'))
-  WHERE jsonb_typeof(snapshot->'table') = 'object' AND snapshot->'table' ? 'besides'
+  WHERE jsonb_typeof(snapshot->'table') = 'object' AND snapshot->'table' ? 'besides';
+
+-- What was worked out for a recipe at its table; derived, made anew where it is of another basis, in no backup.
+CREATE TABLE proposal_set (
+  recipe_id text PRIMARY KEY REFERENCES recipe (id) ON DELETE CASCADE,
+  document jsonb NOT NULL
+)

@@ -68,6 +68,13 @@ export function latest<T>(url: string, given: Revised<T>): Revised<T> {
   return known && (known.unsaved || known.revision > given.revision) ? { document: known.document as T, revision: known.revision } : given;
 }
 
+/** The revision of the latest that this window knows; null while something of it is not saved. */
+export function savedRevision(url: string, given: Revised<unknown>): number | null {
+  const known = held.get(url);
+  if (known?.unsaved) return null;
+  return known && known.revision > given.revision ? known.revision : given.revision;
+}
+
 /**
  * Takes note that a page shows a document; what comes back ends that. What an earlier page left unsaved is handed over, if
  * it is not the same: the first to be shown, others (of other windows) to be offered, until they are settled.

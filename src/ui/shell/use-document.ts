@@ -9,6 +9,8 @@ import { ask, toast } from "./messages";
 
 export interface Document<T> extends Omit<History<T>, "rebase"> {
   readonly url: string;
+  /** Of what is shown; null while something of it is not saved. */
+  readonly revision: number | null;
   readonly theirs: Held["theirs"];
   readonly acceptTheirs: () => void;
   readonly overwriteTheirs: () => void;
@@ -79,9 +81,10 @@ export function useDocument<S, T>(
   }, [url, save]);
   const { undo, redo } = history;
   const theirs = held?.theirs ?? null;
+  const revision = !held ? given.revision : held.unsaved ? null : held.revision;
   // The same for as long as nothing about it changes: as a context it would otherwise render a page anew that is still hydrating.
   return useMemo(
-    () => ({ present, set, bring, undo, redo, url, theirs, acceptTheirs: take, overwriteTheirs: keep }),
-    [present, set, bring, undo, redo, url, theirs, take, keep],
+    () => ({ present, set, bring, undo, redo, url, revision, theirs, acceptTheirs: take, overwriteTheirs: keep }),
+    [present, set, bring, undo, redo, url, revision, theirs, take, keep],
   );
 }

@@ -1,5 +1,6 @@
 import Type from "typebox";
-import { benchFrom1, benchFrom2, type StoredBench, type StoredBench1, type StoredBench2 } from "../../../core/adaptation";
+import { benchFrom1, benchFrom2, type StoredBench, type StoredBench1, type StoredBench2, type StoredProposals } from "../../../core/adaptation";
+import { PROPOSAL_PLANS } from "../../../core/substitution";
 import { ROLES, SERVING_TEMPERATURES } from "../../../core/food";
 import { RECIPE_LIMITS, type Recipe } from "../../../core/recipe";
 import type { DiningTable } from "../../../core/table";
@@ -52,6 +53,15 @@ export const ANY_BENCH = Type.Union([BENCH, BENCH_2, BENCH_1]);
 /** A stored bench as it is today, of whatever schema it was stored in; null where it is none. */
 export const readBench = (stored: unknown, recipe: Recipe, table: DiningTable): StoredBench | null =>
   validateBench(stored) ? stored : validateBench2(stored) ? benchFrom2(stored) : validateBench1(stored) ? benchFrom1(stored, recipe, table) : null;
+
+const proposal = only({
+  plan: oneOf(PROPOSAL_PLANS),
+  label: text(300),
+  solver: only({ status: oneOf(["optimal", "best so far"]), gap: Type.Number(), milliseconds: amount(0, 1e9) }),
+  evaporation: benchPart.evaporation,
+  rows: rows({ ...rowPart, id: text(60, 1), line: orNull(text(60)) }),
+});
+export const validateProposals = schemaOf<StoredProposals>()(only({ basis: text(400, 1), proposals: atLeastOne(proposal, 10) }));
 
 export const validatePaste = compiled(only({ text: text(2 * RECIPE_LIMITS.characters) }));
 export const validateImport = compiled(only({ recipes: atLeastOne(RECIPE, 200) }));

@@ -2,12 +2,11 @@
 
 import { evaluateRecipe, evaluateVersion, openBench, openRecipe, openTable } from "../../../core/kitchen";
 import { useRouter } from "next/navigation";
-import { useCallback, useEffect, useLayoutEffect, useMemo, useState } from "react";
-import { methodFor, rowsWithoutFood, stored, type BenchState, type StoredBench } from "../../../core/adaptation";
+import { useCallback, useLayoutEffect, useMemo, useState } from "react";
+import { methodFor, rowsWithoutFood, stored, type BenchState, type StoredBench, type StoredProposals } from "../../../core/adaptation";
 import { type ReadRecipe, type Recipe } from "../../../core/recipe";
 import {
   beamReadings,
-  endsAtOnce,
   allergyStates,
   fitWords,
   partedPortions,
@@ -29,7 +28,7 @@ import { UndoButtons } from "../../parts/undo-buttons";
 import { useUndoKeys } from "../../parts/use-history";
 import { useSettled } from "../../parts/use-settled";
 import { FigureButton, WorkingProvider } from "../../panels/working";
-import { latest, noteSave, type Revised } from "../../shell/documents";
+import { latest, noteSave, savedRevision, type Revised } from "../../shell/documents";
 import { Go } from "../../shell/go";
 import { SaveNotice } from "../../shell/save-notice";
 import { useSaving } from "../../shell/saving";
@@ -46,24 +45,30 @@ import { Ledger } from "./ledger";
 import { ProposalTabs } from "./proposal-tabs";
 import { StepsPanel } from "../../panels/steps-panel";
 import { useEarlierStates } from "./use-earlier-states";
-import { STARTING, useSolver, type SolverState } from "./use-solver";
+import { useProposals, type GivenProposals } from "./use-proposals";
+import { STARTING } from "./use-solver";
 
 interface BenchStationProps {
   readonly id: string;
   readonly recipe: Revised<Recipe>;
   readonly table: Revised<DiningTable>;
   readonly bench: Revised<StoredBench | null>;
+  /** What was worked out for this table before. */
+  readonly proposals: StoredProposals | null;
 }
 
 const PROPOSALS = 3;
 
 /** The Swap station: the bench, where a version is found, changed by hand and weighed against the recipe. In steps, so that what each hangs on is computed once. */
-export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench }: BenchStationProps) {
+export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench, proposals }: BenchStationProps) {
   const recipe = useMemo(() => latest(`/api/recipes/${id}`, givenRecipe).document, [id, givenRecipe]);
   const table = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
   const kitchen = useKitchen();
   const read = useMemo(() => openRecipe(recipe, kitchen), [recipe, kitchen]);
-  return <PosedBench id={id} read={read} table={table} bench={bench} />;
+  const recipeRevision = savedRevision(`/api/recipes/${id}`, givenRecipe);
+  const tableRevision = savedRevision(`/api/recipes/${id}/table`, givenTable);
+  const given = useMemo(() => ({ stored: proposals, recipe: recipeRevision, table: tableRevision }), [proposals, recipeRevision, tableRevision]);
+  return <PosedBench id={id} read={read} table={table} bench={bench} given={given} />;
 }
 
 interface PosedBenchProps {
@@ -71,18 +76,26 @@ interface PosedBenchProps {
   readonly read: ReadRecipe;
   readonly table: DiningTable;
   readonly bench: BenchStationProps["bench"];
+  readonly given: GivenProposals;
 }
 
-function PosedBench({ id, read, table, bench }: PosedBenchProps) {
+function PosedBench({ id, read, table, bench, given }: PosedBenchProps) {
   const kitchen = useKitchen();
   const view: BenchView = useMemo(
     () => ({ read, table, problem: openTable(read, table, kitchen, PROPOSALS), before: evaluateRecipe(read, table, kitchen) }),
     [read, table, kitchen],
   );
-  return <Bench id={id} view={view} bench={bench} />;
+  return <Bench id={id} view={view} bench={bench} given={given} />;
 }
 
-function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchView; readonly bench: BenchStationProps["bench"] }) {
+interface BenchProps {
+  readonly id: string;
+  readonly view: BenchView;
+  readonly bench: BenchStationProps["bench"];
+  readonly given: GivenProposals;
+}
+
+function Bench({ id, view, bench, given }: BenchProps) {
   const kitchen = useKitchen();
   const { reference, rules } = kitchen;
   const { constants } = reference;
@@ -112,13 +125,7 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
   const [gone] = useState(() => rowsWithoutFood(latest(`/api/recipes/${id}/bench`, bench).document, view.read, reference.foods));
   // Something was worked on before, came back unsaved, or was changed since. What waits for its food is not written over either.
   const touched = there !== null || gone > 0 || state !== start || edited.undo !== null || redo !== null;
-  const atOnce = useMemo(() => endsAtOnce(view.problem), [view.problem]);
-  const solver = useSolver();
-  const { start: solve } = solver;
-  useEffect(() => {
-    if (!atOnce) solve(view.problem);
-  }, [solve, atOnce, view.problem]);
-  const search: SolverState = atOnce ? { kind: "ended", ending: atOnce } : solver.state;
+  const { search, again, cancel } = useProposals(id, view, kitchen, given);
   const proposals: readonly Proposal[] = search.kind === "ended" && search.ending.kind === "proposals" ? search.ending.proposals : [];
 
   // The first proposal is laid on the bench unless something was already worked on.
@@ -211,7 +218,7 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
             unasked={unasked}
             order={view.problem.order}
             ruleNames={new Map(view.problem.rules.map((rule) => [rule.id, rule.name]))}
-            onAgain={() => solve(view.problem)}
+            onAgain={again}
           />
           <ProposalTabs
             proposals={proposals}
@@ -222,7 +229,7 @@ function Bench({ id, view, bench }: { readonly id: string; readonly view: BenchV
               if (proposal) set(fromProposal(proposal, true));
             }}
             working={search.kind === "working" ? search.progress : search.kind === "idle" ? STARTING : null}
-            onCancel={solver.cancel}
+            onCancel={cancel}
             onByHand={() => set({ ...asHandedDown(view.read, table), byHand: true })}
           />
           <Ledger view={view} state={state} onChange={set} onLook={setLooked} />

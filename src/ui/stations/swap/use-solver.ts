@@ -7,7 +7,8 @@ import { Cancelled, createBrowserSolver, type SolverClient } from "../../../work
 export type SolverState =
   | { readonly kind: "idle" }
   | { readonly kind: "working"; readonly progress: Progress }
-  | { readonly kind: "ended"; readonly ending: Ending }
+  /** With the problem that it is the ending of. */
+  | { readonly kind: "ended"; readonly ending: Ending; readonly of: AdaptationProblem }
   | { readonly kind: "cancelled" }
   | { readonly kind: "failed"; readonly why: string };
 
@@ -34,7 +35,7 @@ export function useSolver(): { readonly state: SolverState; readonly start: (pro
         },
       })
       .then((ending) => {
-        if (mine()) setState({ kind: "ended", ending });
+        if (mine()) setState({ kind: "ended", ending, of: problem });
       })
       .catch((error: unknown) => {
         if (mine())
