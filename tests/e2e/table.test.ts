@@ -56,6 +56,39 @@ describe("a table of six with four different needs", () => {
   });
 });
 
+describe("what was worked out for a table", () => {
+  it("is there again at once, with nothing solved, until something that it rests on changes", async () => {
+    const { page } = session;
+    await session.goto("/recipes/demo-1/table");
+    await page.getByText("Vegan", { exact: true }).first().click();
+    await page.getByText("Saved", { exact: true }).filter({ visible: true }).first().waitFor();
+    const solved: string[] = [];
+    page.on("request", (request) => {
+      if (/highs.*\.wasm/.test(request.url())) solved.push(request.url());
+    });
+    const closest = session.button(/^Closest/);
+    const kept = page.waitForResponse((response) => response.url().endsWith("/proposals") && response.request().method() === "PUT");
+    await session.goto("/recipes/demo-1/swap");
+    await closest.waitFor();
+    expect((await kept).status()).toBe(204);
+    expect(solved.length).toBe(1);
+    const told = await page.getByRole("region", { name: "The ledger" }).textContent();
+
+    await session.goto("/recipes/demo-1/swap");
+    await closest.waitFor();
+    expect(await page.getByRole("region", { name: "The ledger" }).textContent()).toBe(told);
+    await page.waitForLoadState("networkidle");
+    expect(solved.length).toBe(1);
+
+    await session.goto("/recipes/demo-1/table");
+    await page.getByText("All tree nuts", { exact: true }).first().click();
+    await page.getByText("Saved", { exact: true }).filter({ visible: true }).first().waitFor();
+    await session.goto("/recipes/demo-1/swap");
+    await closest.or(page.getByText("No version fits this table")).first().waitFor();
+    await expect.poll(() => solved.length).toBe(2);
+  });
+});
+
 describe("the table of a fasting day", () => {
   it("takes a day and what falls on it, keeps a fast in its school, and says where the hour breaks it", async () => {
     const { page } = session;
