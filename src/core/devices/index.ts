@@ -1,2 +1,2 @@
-export type { Reading, Simulation } from "./device";
+export type { Simulation } from "./device";
 export { DEVICES, type DeviceId } from "./devices";

@@ -1,3 +1,3 @@
 export { methodOf, namedLines } from "./build";
-export type { Handling, HandlingStep, Method, MethodStep, MethodTake, StepOrigin } from "./step";
-export { textOf, wordsOf, type Segment, type StepWords } from "./words";
+export type { Handling, HandlingStep, Method } from "./step";
+export { textOf, wordsOf, type StepWords } from "./words";

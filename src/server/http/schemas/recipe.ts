@@ -58,4 +58,3 @@ export const RECIPE = recipeWithin(RECIPE_LIMITS);
 export const STORED_RECIPE = recipeWithin(STORED_RECIPE_LIMITS);
 
 export const validateRecipe = schemaOf<Recipe>()(RECIPE);
-export const validateStoredRecipe = schemaOf<Recipe>()(STORED_RECIPE);
