@@ -35,7 +35,7 @@ export interface MethodGround {
 
 /**
  * How a version is made: the recipe's steps with what the version puts into them. What a row was pressed by falls away where
- * another food stands for it; foods that are added go in with the first of their role that a step names, else by a step of
+ * another food stands for it; foods that are added go in where most of their role does, else by a step of
  * their own before the sweetener; what has to be got ready comes first.
  */
 export function methodOf({ read, handling, evaporation }: MethodGround, version: Version): Method {
@@ -45,23 +45,23 @@ export function methodOf({ read, handling, evaporation }: MethodGround, version:
     if (line !== null && (change === "replaced" || change === "left out")) for (const step of read.ledger.pressedIn.get(line) ?? []) why.set(step, reason);
 
   const find = mentionsOfLines(namedLines(read));
-  const waiting = version.rows.filter((row) => row.change === "added" && row.food);
-  const steps = read.steps
-    .filter(({ step }) => !why.has(step.id))
-    .map((each): Writable<MethodStep> => {
-      const named = new Set(find(each.step.text).map(({ key }) => key));
-      const takes: MethodTake[] = [];
-      const reasons = new Set<string>();
-      for (const row of concerned(each, named, rowOf)) {
-        if (row.change !== "amount" && row.why) reasons.add(row.why);
-        if (!named.has(row.line ?? "") && !each.takes.some(({ of, why: how }) => of.id === row.line && how === "by hand")) continue;
-        for (const added of takeOut(waiting, ({ role }) => role === row.role)) {
-          takes.push({ of: { kind: "line", id: added.id }, share: 1 });
-          if (added.why) reasons.add(added.why);
-        }
-      }
-      return { ...plain(each), takes: [...takesOf(each, rowOf), ...takes], reasons: [...reasons] };
-    });
+  const kept = read.steps.filter(({ step }) => !why.has(step.id));
+  const steps = kept.map((each): Writable<MethodStep> => {
+    const named = new Set(find(each.step.text).map(({ key }) => key));
+    const reasons = concerned(each, named, rowOf).flatMap(({ change, why: reason }) => (change !== "amount" && reason ? [reason] : []));
+    return { ...plain(each), takes: takesOf(each, rowOf), reasons: [...new Set(reasons)] };
+  });
+  const waiting: VersionRow[] = [];
+  for (const row of version.rows) {
+    if (row.change !== "added" || !row.food) continue;
+    const there = steps[besideAt(kept, row, rowOf)];
+    if (!there) {
+      waiting.push(row);
+      continue;
+    }
+    there.takes = [...there.takes, whole(row)];
+    there.reasons = [...new Set([...there.reasons, ...(row.why ? [row.why] : [])])];
+  }
 
   const before = version.rows.flatMap((row): MethodStep[] => {
     const how = row.food && row.change !== "as is" && row.change !== "amount" ? handling.get(row.food.id)?.prepare : undefined;
@@ -99,6 +99,19 @@ function putTheRest(steps: readonly Writable<MethodStep>[], { rows }: Version, r
 }
 
 const whole = ({ id }: VersionRow): MethodTake => ({ of: { kind: "line", id }, share: 1 });
+
+/** The step at which an added food goes in: where most of its role does, by grams, and is named; −1 where none does. */
+function besideAt(steps: readonly ReadStepWithTakes[], { role }: VersionRow, rowOf: ReadonlyMap<LineId, VersionRow>): number {
+  let [best, most] = [-1, 0];
+  for (const [at, { takes }] of steps.entries())
+    for (const { of, share, why } of takes) {
+      const row = of.kind === "line" && why !== "not named" ? rowOf.get(of.id) : undefined;
+      // What is left out still says where its role goes in.
+      const grams = row?.role === role ? share * Math.max(row.grams, 1) : 0;
+      if (grams > most) [best, most] = [at, grams];
+    }
+  return best;
+}
 
 /** The rows that a step takes or names. */
 function concerned({ takes }: ReadStepWithTakes, named: ReadonlySet<LineId>, rowOf: ReadonlyMap<LineId, VersionRow>): VersionRow[] {
@@ -165,13 +178,6 @@ const boilsDown = (grams: number, insteadOf: number): MethodStep => ({
 function sweetenedAt(steps: readonly MethodStep[], { rows }: Version): number {
   const sweet = new Set(rows.flatMap(({ id, role }) => (role === "sweetener" ? [id] : [])));
   return steps.findIndex(({ takes }) => takes.some(({ of }) => of.kind === "line" && sweet.has(of.id)));
-}
-
-/** Takes those that fit out of a list, and gives them. */
-function takeOut<T>(from: T[], fits: (each: T) => boolean): T[] {
-  const taken = from.filter(fits);
-  for (const each of taken) from.splice(from.indexOf(each), 1);
-  return taken;
 }
 
 /** A food as a sentence names it. */

@@ -75,6 +75,13 @@ describe("a version's method", () => {
     expect(method.steps[0]).toMatchObject({ operation: "grind", origin: { kind: "prepares", line: "added-1" }, takes: [] });
     expect(takes(method)[2]).toEqual(["l2 1", "added-1 1"]);
   });
+  it("puts what is added where most of its role goes in, not into two spoonfuls kept for the saffron", () => {
+    const of = kheer("Rub the saffron into two spoonfuls of the milk.", "Boil the rest of the milk with the sugar.", "Scatter the cashews over.");
+    const { method, words } = made(of, rowsOf(of, {}, ["water", 60, "keeps it moist"]));
+    expect(told(words)[0]).toBe("Rub the saffron into two spoonfuls of the milk.");
+    expect(told(words)[1]).toMatch(/^Boil the rest of the milk and water \(.*60 g\)/);
+    expect(takes(method)[1]).toContain("added-1 1");
+  });
   it("gives a thickener a step of its own before the sweetener goes in", () => {
     const of = kheer("Boil the milk.", "Stir in the sugar.", "Scatter the cashews over.");
     const { method, words } = made(of, rowsOf(of, {}, ["cornflour", 20, "gives body"]));
