@@ -1,3 +1,4 @@
+import { celsius } from "../core/units";
 import type { Constants } from "../core/food";
 
 const FITTED = "fitted on 59 kitchen outcomes of 44 sweets (rule of thumb)";
@@ -121,7 +122,7 @@ export const CONSTANTS: Constants = {
     [8.2, "slices firm"], [9.5, "rolls"],
   ],
   glycaemicClassRange: { value: { low: 35, value: 55, high: 75 }, source: "no measured value, no class: middle of the scale (rule of thumb)", rule: true },
-  temperatures: { hot: 60, warm: 40, room: 22, chilled: 8 },
+  temperatures: { hot: celsius(60), warm: celsius(40), room: celsius(22), chilled: celsius(8) },
   noticeable: {
     value: { sweetness: 0.15, body: 0.8, richness: 0.15, richnessFloor: 1.5, creaminess: 0.2, solutes: 0.15 },
     source: "sweetness: Weber fraction about 0.15; the others are rules of thumb", rule: true,

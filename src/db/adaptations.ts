@@ -1,7 +1,7 @@
 import type { Connection } from "./database";
 import { json, many, maybeOne, number, time } from "./rows";
 
-/** Table and bench of a recipe as stored; their shapes are the server's, checked at its door. Revision 0: never saved. */
+/** Table and bench of a recipe as stored; their shapes are the server's, checked as they come in. Revision 0: never saved. */
 export interface StoredAdaptation {
   readonly table: unknown;
   readonly tableRevision: number;

@@ -1,3 +1,4 @@
+import { type Celsius } from "../units";
 import type { Food, SugarClass, StarchForm, StarchKind } from "./food";
 
 /** One constant with where it comes from; `rule` true where it is a rule of thumb. */
@@ -72,7 +73,7 @@ export interface Constants {
   readonly usualSweets: Sourced<Readonly<Record<string, Readonly<Record<"sweetness" | "body" | "richness", readonly [number, number, number]>>>>>;
   readonly bodyAnchors: readonly (readonly [step: number, words: string])[];
   readonly glycaemicClassRange: Sourced<{ readonly low: number; readonly value: number; readonly high: number }>;
-  readonly temperatures: Readonly<Record<ServingTemperature, number>>;
+  readonly temperatures: Readonly<Record<ServingTemperature, Celsius>>;
   readonly noticeable: Sourced<{
     readonly sweetness: number;
     readonly body: number;

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { grams } from "../units";
 import { MAKING, REFERENCE } from "../../data";
 import { INDEX, NUTRIENTS, type Nutrient } from "../food";
 import { boilingPoint, percentAtBoiling } from "../process";
@@ -135,9 +136,9 @@ describe("plant milks", () => {
   });
   it("swell when soaked, most of it in the first third", () => {
     const almond = material("almond");
-    expect(soakedGrams(almond, 100, 0)).toBe(100);
-    expect(soakedGrams(almond, 100, 10)).toBeCloseTo(145 - 45 * Math.exp(-3), 6);
-    expect(soakedGrams(material("fresh-coconut"), 100, 10)).toBe(100);
+    expect(soakedGrams(almond, grams(100), 0)).toBe(100);
+    expect(soakedGrams(almond, grams(100), 10)).toBeCloseTo(145 - 45 * Math.exp(-3), 6);
+    expect(soakedGrams(material("fresh-coconut"), grams(100), 10)).toBe(100);
   });
 });
 

@@ -1,4 +1,4 @@
-import { capital } from "../units";
+import { capital, grams, type Grams } from "../units";
 import { INDEX, MICRONUTRIENTS, NUTRIENTS, type Food, type Micronutrient, type Nutrient } from "../food";
 import { withShare, Z80, type Estimate } from "../numeric";
 import { pressOut } from "../process";
@@ -52,7 +52,7 @@ function groundFrom(food: Food, making: MilkMaking, material: MilkMaterial, tabl
   const staying =
     STRUCTURE.reduce((sum, nutrient) => sum + of(nutrient) * (1 - leavingOf(nutrient, material, tables)), 0) + rest * (1 - material.leaving.sugars);
   // What the table's parts leave of 100 g counts as water, so that no mass is lost or made.
-  const soakWater = soakedGrams(material, making.grams, making.soaked) - making.grams;
+  const soakWater = soakedGrams(material, grams(Math.max(0, making.grams)), making.soaked) - making.grams;
   amounts[INDEX.water] = Math.max(0, making.grams - solids) + soakWater;
   return { grams: making.grams + soakWater, soakWater, amounts, leaving, staying };
 }
@@ -63,9 +63,9 @@ function groundFrom(food: Food, making: MilkMaking, material: MilkMaterial, tabl
  * @range at least what went in, at most its fullest
  * @source rule of thumb, by the uptakes of the making tables
  */
-export function soakedGrams({ soak }: MilkMaterial, grams: number, hours: number): number {
-  if (!soak || hours <= 0) return grams;
-  return grams * (1 + soak.swells * (1 - Math.exp((-3 * hours) / soak.usual)));
+export function soakedGrams({ soak }: MilkMaterial, dry: Grams, hours: number): Grams {
+  if (!soak || hours <= 0) return dry;
+  return grams(dry * (1 + soak.swells * (1 - Math.exp((-3 * hours) / soak.usual))));
 }
 
 /**

@@ -1,4 +1,5 @@
 import { interpolate } from "../numeric";
+import { celsius, type Celsius } from "../units";
 
 /** Boiling points of sugar solutions: per cent of dissolved solids, °C at sea level. */
 export type BoilingPoints = readonly (readonly [percent: number, celsius: number])[];
@@ -9,7 +10,7 @@ export type BoilingPoints = readonly (readonly [percent: number, celsius: number
  * @range 0 to 100 % solids, at sea level
  * @source the table's source
  */
-export const boilingPoint = (percent: number, table: BoilingPoints): number => interpolate(table, percent);
+export const boilingPoint = (percent: number, table: BoilingPoints): Celsius => celsius(interpolate(table, percent));
 
 /**
  * Per cent of solids of a syrup that boils at so many °C: the inverse of `boilingPoint`.
@@ -17,8 +18,8 @@ export const boilingPoint = (percent: number, table: BoilingPoints): number => i
  * @range 100 °C to the table's last, at sea level
  * @source inverse of boilingPoint
  */
-export const percentAtBoiling = (celsius: number, table: BoilingPoints): number =>
+export const percentAtBoiling = (at: Celsius, table: BoilingPoints): number =>
   interpolate(
-    table.map(([percent, at]) => [at, percent] as const),
-    celsius,
+    table.map(([percent, boils]) => [boils, percent] as const),
+    at,
   );

@@ -1,3 +1,4 @@
+import { type Fraction } from "../units";
 import type { Constants } from "../food";
 import type { Burner, Equipment } from "../household";
 
@@ -24,7 +25,13 @@ export const burnerCap = ({ kind, power }: Pick<Burner, "kind" | "power">): numb
  * @range solids 0 to 0.65
  * @source rule of thumb fitted on kitchen weighings
  */
-export function evaporationRate(heat: Heat, diameter: number, solids: number, flux: Constants["evaporationFlux"]["value"], cap: number | null = null): number {
+export function evaporationRate(
+  heat: Heat,
+  diameter: number,
+  solids: Fraction,
+  flux: Constants["evaporationFlux"]["value"],
+  cap: number | null = null,
+): number {
   if (solids > 0.65) return 0;
   const areaSquareDecimetres = (Math.PI * diameter * diameter) / 400;
   return Math.min(flux[heat] * areaSquareDecimetres, cap ?? Infinity) * (1 - (Math.max(0, solids) / 0.75) ** 3);

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { fraction } from "../units";
 import { food, halwa, phirni } from "../../../tests/support/kitchen";
 import { REFERENCE } from "../../data";
 import { INDEX, NUTRIENTS } from "../food";
@@ -29,12 +30,12 @@ describe("mass balance", () => {
   });
   it("drives off what the rate of a pan says: 20, 24, 28 cm at a simmer", () => {
     const flux = REFERENCE.constants.evaporationFlux.value;
-    expect([20, 24, 28].map((cm) => Number(evaporationRate("simmer", cm, 0, flux).toFixed(1)))).toEqual([6.3, 9, 12.3]);
-    expect(evaporationRate("simmer", 24, 0.5, flux)).toBeLessThan(evaporationRate("simmer", 24, 0.1, flux));
-    expect(evaporationRate("simmer", 24, 0.9, flux)).toBe(0);
+    expect([20, 24, 28].map((cm) => Number(evaporationRate("simmer", cm, fraction(0), flux).toFixed(1)))).toEqual([6.3, 9, 12.3]);
+    expect(evaporationRate("simmer", 24, fraction(0.5), flux)).toBeLessThan(evaporationRate("simmer", 24, fraction(0.1), flux));
+    expect(evaporationRate("simmer", 24, fraction(0.9), flux)).toBe(0);
     // A burner of 1 kW gives at most 26.6 g a minute, and of gas half of that.
     expect(burnerCap({ kind: "induction", power: 1 })).toBeCloseTo(21.28, 6);
-    expect(evaporationRate("rolling", 30, 0, flux, burnerCap({ kind: "gas", power: 1 }))).toBeCloseTo(13.3, 6);
+    expect(evaporationRate("rolling", 30, fraction(0), flux, burnerCap({ kind: "gas", power: 1 }))).toBeCloseTo(13.3, 6);
     const own = kitchenConstants(REFERENCE.constants, { ...NO_EQUIPMENT, pans: [{ id: "p", name: "", diameter: 20, depth: 9, mass: null, sharedWith: [] }] });
     expect([own.process.value.pan, own.process.value.cap, kitchenConstants(REFERENCE.constants, NO_EQUIPMENT)]).toEqual([20, null, REFERENCE.constants]);
   });

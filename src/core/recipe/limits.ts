@@ -19,7 +19,7 @@ export const RECIPE_LIMITS = {
 
 export type RecipeLimits = Readonly<Record<keyof typeof RECIPE_LIMITS, number>>;
 
-/** What earlier versions took in by one door or another, and keep: it is read, backed up and restored, and has to be shortened before it is saved again. */
+/** What earlier versions took in one way or another, and keep: it is read, backed up and restored, and has to be shortened before it is saved again. */
 export const STORED_RECIPE_LIMITS: RecipeLimits = {
   titleCharacters: 200,
   servings: Number.MAX_VALUE,

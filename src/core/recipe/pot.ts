@@ -1,7 +1,7 @@
 import { Z80 } from "../numeric";
 import { INDEX, type Constants, type Food } from "../food";
 import { evaporationRate } from "../process";
-import { formatGrams } from "../units";
+import { formatGrams, fraction } from "../units";
 import type { StepReading } from "./read-step";
 import type { LineId } from "./recipe";
 
@@ -173,7 +173,7 @@ export function cook(pot: Pot, { open, coveredMinutes, reducesTo }: StepReading,
   for (const { heat, minutes: all, factor } of parts) {
     const slices = Math.max(1, Math.min(12, Math.ceil(all / MINUTES_OF_SLICE)));
     for (let i = 0; i < slices; i++) {
-      const solids = pot.mass > 0 ? Math.max(0, pot.mass - pot.water - pot.fat) / pot.mass : 0;
+      const solids = fraction(pot.mass > 0 ? Math.min(1, Math.max(0, pot.mass - pot.water - pot.fat) / pot.mass) : 0);
       const lost = (evaporationRate(heat, pan, solids, evaporationFlux.value, cap) * factor * all) / slices;
       asked += lost;
       const most = Math.min(lost, Math.max(0, pot.water - there * (1 - MOST_SHARE)));

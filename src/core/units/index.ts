@@ -11,4 +11,5 @@ export {
   type HouseholdMeasures,
   type HouseholdUnits,
 } from "./measures";
+export { celsius, fraction, grams, minutes, type Celsius, type Fraction, type Grams, type Minutes } from "./quantities";
 export { weighable, weighingStep } from "./weighable";

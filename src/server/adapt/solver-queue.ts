@@ -5,7 +5,7 @@ import { createWorkerClient, type WorkerClient } from "../../workers/worker-clie
 import { Refusal } from "../http/problems";
 import { threadOf } from "../thread";
 
-/** One solve at a time on the worker thread; this many more may wait before the door says 503. */
+/** One solve at a time on the worker thread; this many more may wait before the answer is 503. */
 const MOST_WAITING = 8;
 const MOST_SECONDS = 60;
 

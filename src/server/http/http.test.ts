@@ -22,7 +22,7 @@ const refusal = async (work: Promise<unknown>): Promise<Refusal> =>
   );
 afterEach(() => vi.restoreAllMocks());
 
-describe("the door", () => {
+describe("what comes in by HTTP", () => {
   it("reads JSON by its type, plain or with a suffix", async () => {
     expect(await readJson(request('{"a":1}', "application/ld+json; charset=utf-8"))).toEqual({ a: 1 });
     expect((await refusal(readJson(request("{}", "text/html")))).status).toBe(415);

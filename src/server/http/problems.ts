@@ -10,7 +10,7 @@ interface RefusalParts {
   readonly extra?: Readonly<Record<string, unknown>>;
 }
 
-/** A refusal of the door, as RFC 9457 wants it told. */
+/** A refusal, as RFC 9457 wants it told. */
 export class Refusal extends Error {
   constructor(
     readonly status: number,

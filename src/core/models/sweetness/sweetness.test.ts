@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { celsius } from "../../units";
 import { REFERENCE } from "../../../data";
 import { INDEX, type Food } from "../../food";
 import { balance } from "../../recipe";
@@ -16,7 +17,7 @@ const mix = (...parts: readonly (readonly [id: string, grams: number])[]) =>
     0,
     null,
   );
-const fructoseAt = (celsius: number) => relativeSweetness(celsius, constants).find(([index]) => index === INDEX.fructose)?.[1];
+const fructoseAt = (at: number) => relativeSweetness(celsius(at), constants).find(([index]) => index === INDEX.fructose)?.[1];
 
 describe("sweetness", () => {
   it("gives fructose by temperature as published (Tsuzuki & Yamazaki 1953)", () => {
@@ -26,7 +27,7 @@ describe("sweetness", () => {
 
   it("reads a sucrose solution as its own share, at any temperature", () => {
     const syrup = mix(["sugar", 100.2], ["water", 899.8]);
-    for (const celsius of [8, 22, 60]) expect(sweetness(syrup, celsius, constants)).toBeCloseTo(10, 1);
+    for (const at of [8, 22, 60]) expect(sweetness(syrup, celsius(at), constants)).toBeCloseTo(10, 1);
   });
 
   it("gives rebaudioside A by its curve (DuBois 1991): 3.75, 6.0, 7.5 % at 120, 300, 600 mg/L, never 10", () => {
@@ -36,11 +37,11 @@ describe("sweetness", () => {
 
   it("finds a honey sweet sweeter cold than hot, and a sugar one the same", () => {
     const honeyed = mix(["honey", 150], ["cow-milk", 850]);
-    expect(sweetness(honeyed, 8, constants)).toBeGreaterThan(1.15 * sweetness(honeyed, 60, constants));
+    expect(sweetness(honeyed, celsius(8), constants)).toBeGreaterThan(1.15 * sweetness(honeyed, celsius(60), constants));
   });
 
   it("counts stevia by the concentration in the finished sweet", () => {
     const sweet = mix(["stevia", 0.3125], ["water", 999.6875]);
-    expect(sweetness(sweet, 22, constants)).toBeCloseTo(6, 1);
+    expect(sweetness(sweet, celsius(22), constants)).toBeCloseTo(6, 1);
   });
 });

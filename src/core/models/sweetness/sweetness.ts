@@ -1,3 +1,4 @@
+import { type Celsius } from "../../units";
 import { interpolate } from "../../numeric";
 import { INDEX, type Constants } from "../../food";
 import type { Balance } from "../../recipe";
@@ -8,7 +9,7 @@ type Relative = readonly (readonly [index: number, r: number])[];
 const known = new WeakMap<object, Map<number, Relative>>();
 
 /** Relative sweetness (sucrose = 1) of each sugar and bulk sweetener at a temperature in °C, by nutrient index. */
-export function relativeSweetness(celsius: number, constants: SweetnessConstants): Relative {
+export function relativeSweetness(celsius: Celsius, constants: SweetnessConstants): Relative {
   const byTemperature = known.get(constants) ?? new Map<number, Relative>();
   if (byTemperature.size === 0) known.set(constants, byTemperature);
   const found = byTemperature.get(celsius) ?? relativeSweetnessAt(celsius, constants);
@@ -16,7 +17,7 @@ export function relativeSweetness(celsius: number, constants: SweetnessConstants
   return found;
 }
 
-function relativeSweetnessAt(celsius: number, constants: SweetnessConstants): Relative {
+function relativeSweetnessAt(celsius: Celsius, constants: SweetnessConstants): Relative {
   const r = constants.relativeSweetness.value;
   return [
     [INDEX.sucrose, r.sucrose],
@@ -36,7 +37,7 @@ function relativeSweetnessAt(celsius: number, constants: SweetnessConstants): Re
  * @range 0 or more, 5 to 60 °C
  * @source relative sweetness of the constants, each with its source
  */
-export function sucroseEquivalentPerGram(composition: ArrayLike<number>, celsius: number, constants: SweetnessConstants): number {
+export function sucroseEquivalentPerGram(composition: ArrayLike<number>, celsius: Celsius, constants: SweetnessConstants): number {
   let sum = 0;
   for (const [index, r] of relativeSweetness(celsius, constants)) sum += (composition[index] ?? 0) * r;
   return sum / 100;
@@ -59,7 +60,7 @@ export function rebaudiosideSweetness(milligramsPerKilogram: number, { maximum, 
  * @range 0 or more, 5 to 60 °C
  * @source a sum of relative sweetnesses; DuBois 1991 for rebaudioside A
  */
-export function sweetness(sweet: Balance, celsius: number, constants: SweetnessConstants): number {
+export function sweetness(sweet: Balance, celsius: Celsius, constants: SweetnessConstants): number {
   if (sweet.finishedMass <= 0) return 0;
   let sum = 0;
   for (const [index, r] of relativeSweetness(celsius, constants)) sum += (sweet.totals[index] ?? 0) * r;

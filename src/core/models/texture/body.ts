@@ -1,3 +1,4 @@
+import { minutes } from "../../units";
 import { interpolate } from "../../numeric";
 import { INDEX, SUGAR_INDICES, sumOf, type Constants, type Food, type ServingTemperature } from "../../food";
 import { gelatinisedShare } from "../../process";
@@ -25,8 +26,8 @@ export function serumPerGram(composition: ArrayLike<number>, constants: BodyCons
 export function gelatinised(food: Food, cookMinutes: number | null, constants: BodyConstants): number {
   const starch = food.thickening.starch;
   if (!starch || cookMinutes === null) return 1;
-  const minutes = constants.gelatinisationMinutes.value;
-  return gelatinisedShare(cookMinutes, (starch.form === "pearl" ? minutes.pearl : minutes[starch.grain]) ?? 1.5);
+  const constant = constants.gelatinisationMinutes.value;
+  return gelatinisedShare(minutes(Math.max(0, cookMinutes)), minutes((starch.form === "pearl" ? constant.pearl : constant[starch.grain]) ?? 1.5));
 }
 
 /** What one gram of a food adds to X·V/100 other than by its protein: starch, fibre, and k of mucilage and egg. */

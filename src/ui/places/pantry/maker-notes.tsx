@@ -4,7 +4,7 @@ import { lazy, Suspense, useState } from "react";
 import type { Food } from "../../../core/food";
 import { foodsIn, holdsOf, seenHolds, soakedGrams, syrupStage, type Made, type Making, type MakingTables, type MilkMaking } from "../../../core/making";
 import type { MakingTerm } from "../../../core/making";
-import { formatGrams, formatToSpread, moneyText } from "../../../core/units";
+import { formatGrams, formatToSpread, grams, moneyText } from "../../../core/units";
 import { Button } from "../../parts/button";
 import { toast } from "../../shell/messages";
 import { useHousehold } from "../../shell/household";
@@ -121,7 +121,7 @@ export function MilkWeights({ making, made, tables, foods, onChange }: Omit<Note
       )}
       {material.soak && making.soaked > 0 && (
         <p className="t-small text-ink2 mt-2">
-          Soaked {making.soaked} h, drained: about {formatGrams(soakedGrams(material, making.grams, making.soaked))} g.
+          Soaked {making.soaked} h, drained: about {formatGrams(soakedGrams(material, grams(Math.max(0, making.grams)), making.soaked))} g.
         </p>
       )}
     </section>

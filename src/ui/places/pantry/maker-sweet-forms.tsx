@@ -2,7 +2,7 @@
 
 import type { MakingTables } from "../../../core/making";
 import { boilingPoint, percentAtBoiling } from "../../../core/process";
-import { temperatureText } from "../../../core/units";
+import { temperatureText, celsius } from "../../../core/units";
 import { AmountField } from "../../parts/amount-field";
 import { Choice } from "../../parts/choice";
 import { useHousehold } from "../../shell/household";
@@ -11,8 +11,8 @@ import { FoodSelect, problemOf, Row, type Of } from "./maker-form-parts";
 /** A sugar, its water, and how strong it is boiled: by per cent, thermometer or sign. */
 export function SyrupForm({ making, tables, foods, problems, onChange }: Of<"syrup">) {
   const { temperature } = useHousehold().units;
-  const celsius = boilingPoint(making.percent, tables.boiling);
-  const degrees = temperature === "celsius" ? celsius : celsius * 1.8 + 32;
+  const boilsAt = boilingPoint(making.percent, tables.boiling);
+  const degrees = temperature === "celsius" ? boilsAt : boilsAt * 1.8 + 32;
   return (
     <>
       <Row label="Of">
@@ -54,7 +54,7 @@ export function SyrupForm({ making, tables, foods, problems, onChange }: Of<"syr
           shownAs={String(Math.round(degrees))}
           most={320}
           onChange={(at) => {
-            const percent = percentAtBoiling(temperature === "celsius" ? at : (at - 32) / 1.8, tables.boiling);
+            const percent = percentAtBoiling(celsius(temperature === "celsius" ? at : (at - 32) / 1.8), tables.boiling);
             onChange({ ...making, percent: Math.min(99, Math.max(5, Math.round(percent * 10) / 10)) }, "percent");
           }}
         />

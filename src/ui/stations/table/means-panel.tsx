@@ -8,8 +8,8 @@ import type { ReadRecipe } from "../../../core/recipe";
 import { judgedLines, partedPortions, ruleMeetings, standingOf, type AdaptationProblem, type StepFinding } from "../../../core/substitution";
 import type { DiningTable } from "../../../core/table";
 import { useKitchen } from "../../shell/use-kitchen";
-import { AlsoMind } from "./also-mind";
-import { Findings, KeptHere, Meetings, Parted } from "./what-it-means";
+import { CautionsPanel } from "./cautions-panel";
+import { Findings, KeptHere, Meetings, Parted } from "./findings-panel";
 
 const MOST_MISTAKEN = 4;
 
@@ -61,7 +61,7 @@ export function MeansPanel({ read, problem, table, found, inSteps, whose, today,
       </section>
       <Parted portions={parted} read={read} whose={whose} />
       <Meetings meetings={meetings} whose={whose} />
-      <AlsoMind {...mind} said={said} names={ruleNames} whose={whose} />
+      <CautionsPanel {...mind} said={said} names={ruleNames} whose={whose} />
     </aside>
   );
 }

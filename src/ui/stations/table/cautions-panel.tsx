@@ -5,10 +5,10 @@ import type { Mistake, Caution, SaidClaim, VesselFinding } from "../../../core/c
 import { propertyOf, type PropertyId } from "../../../core/evaluate";
 import { Cautions } from "../../parts/cautions";
 import { WhyMark } from "../../parts/marks";
-import { ofWhom } from "./what-it-means";
+import { ofWhom } from "./findings-panel";
 
 /** What vessels, its own words, look-alikes and the usual cautions have to say to this sweet at this table. */
-export function AlsoMind({
+export function CautionsPanel({
   vessels,
   said,
   mistaken,
