@@ -8,6 +8,7 @@ import { formatToSpread, capital } from "../../core/units";
 import { useHousehold } from "../shell/household";
 import { figureText, inHouseUnit, isBody, rangeText, type FigureManner } from "../parts/figure-words";
 import { Sheet } from "../parts/sheet";
+import { ColumnHead } from "../parts/table-heads";
 
 export interface Why {
   readonly input: EvaluationInput;
@@ -67,12 +68,8 @@ function WorkingBody({ why, constants, manner }: { readonly why: Why; readonly c
       <table className="mt-2 w-full t-ledger">
         <thead className="t-small text-ink2">
           <tr className="border-b border-ink">
-            <th scope="col" className="text-left font-[430]">
-              term
-            </th>
-            <th scope="col" className="text-right font-[430]">
-              {inHouseUnit(0, working.termUnit, manner).unit}
-            </th>
+            <ColumnHead>term</ColumnHead>
+            <ColumnHead right>{inHouseUnit(0, working.termUnit, manner).unit}</ColumnHead>
           </tr>
         </thead>
         <tbody>

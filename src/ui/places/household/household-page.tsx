@@ -33,6 +33,8 @@ import { RulesSection } from "./rules-section";
 import { SchoolsSection } from "./schools-section";
 import { BackupSection } from "./backup-section";
 import { PlaceSection } from "./place-section";
+import { PageColumns } from "../../parts/page-columns";
+import { RowHead } from "../../parts/table-heads";
 
 const SIZES: readonly (readonly [keyof Omit<HouseholdMeasures, "words">, string, string, number, number])[] = [
   ["cup", "Cup", "metric sets have 240 or 250 ml; older books mean other sizes", 100, 500],
@@ -89,7 +91,7 @@ export function HouseholdPage({ theme, canGoBack, eaters, today, shown, constant
   return (
     <>
       <PageHead title="Household" line="Who eats, what a cup is here, how figures are shown, and where you are." />
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
+      <PageColumns>
         <div className="p-4 md:p-5 grid gap-7 content-start min-w-0 grid-cols-[minmax(0,1fr)]">
           <nav aria-label="On this page" className="flex flex-wrap gap-x-5 t-ledger no-print -mb-3">
             {PARTS.map(([id, name]) => (
@@ -198,9 +200,7 @@ export function HouseholdPage({ theme, canGoBack, eaters, today, shown, constant
                 const grams = (food.density ?? 0) * (food.role === "aroma" ? measures.teaspoon : measures.words === "katori" ? measures.katori : measures.cup);
                 return (
                   <tr key={food.id} className="border-b border-line">
-                    <th scope="row" className="text-left font-[430] py-1.5">
-                      {food.name}
-                    </th>
+                    <RowHead className="py-1.5">{food.name}</RowHead>
                     <td className="text-right t-figure t-frac">{kitchenMeasure(food, grams, measures)?.text}</td>
                     <td className="text-right t-figure pl-3">{formatGrams(grams)} g</td>
                   </tr>
@@ -208,18 +208,18 @@ export function HouseholdPage({ theme, canGoBack, eaters, today, shown, constant
               })}
               {sugar && (
                 <tr className="border-b border-line">
-                  <th scope="row" className="text-left font-[430] py-1.5" colSpan={2}>
+                  <RowHead colSpan={2} className="py-1.5">
                     Energy in 100 g of sugar
-                  </th>
+                  </RowHead>
                   <td className="text-right t-figure pl-3">
                     <EnergyOf food={sugar} constants={constants} unit={units.energy} />
                   </td>
                 </tr>
               )}
               <tr className="border-b border-line">
-                <th scope="row" className="text-left font-[430] py-1.5" colSpan={2}>
+                <RowHead colSpan={2} className="py-1.5">
                   Served hot, served chilled
-                </th>
+                </RowHead>
                 <td className="text-right t-figure pl-3 whitespace-nowrap">
                   {temperatureText(constants.temperatures.hot, units.temperature)}, {temperatureText(constants.temperatures.chilled, units.temperature)}
                 </td>
@@ -231,7 +231,7 @@ export function HouseholdPage({ theme, canGoBack, eaters, today, shown, constant
             rule of thumb: they run from 100 to 200.
           </p>
         </aside>
-      </main>
+      </PageColumns>
     </>
   );
 }

@@ -15,6 +15,7 @@ import { failed, toast } from "../../shell/messages";
 import { Go } from "../../shell/go";
 import { PageHead } from "../../shell/shell";
 import { ClauseRow, plantNames } from "./clause-row";
+import { PageColumns } from "../../parts/page-columns";
 
 interface RulePageProps {
   /** As it is kept, or as it begins. */
@@ -91,7 +92,7 @@ export function RulePage({ given, fresh, from }: RulePageProps) {
           Keep it
         </Button>
       </PageHead>
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
+      <PageColumns>
         <div className="p-4 md:p-5 grid gap-5 content-start min-w-0">
           <div className="flex flex-wrap gap-4 justify-between items-end">
             <label className="t-small text-ink2">
@@ -178,7 +179,7 @@ export function RulePage({ given, fresh, from }: RulePageProps) {
           <Judged rule={settled} foods={foods} />
           <Touches next={next} />
         </aside>
-      </main>
+      </PageColumns>
     </>
   );
 }

@@ -12,6 +12,7 @@ import { useFresh } from "../../shell/use-fresh";
 import { nextStep, STATIONS_TO_KEEP, type Progress } from "./next-step";
 import { Vessel } from "./vessel";
 import { WayOfWork } from "../../panels/way-of-work";
+import { PageColumns } from "../../parts/page-columns";
 
 export interface GoingData extends Progress {
   readonly id: string;
@@ -64,7 +65,7 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
           Paste a recipe
         </Go>
       </PageHead>
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
+      <PageColumns>
         <div className="p-4 md:p-5 min-w-0">
           {recipeTotal === 0 && !setUp && (
             <section aria-label="First steps" className="bg-saffron-wash px-4 py-3 mb-6 flex flex-wrap gap-x-5 gap-y-2 items-center max-w-[62ch]">
@@ -189,7 +190,7 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
             ))}
           </ul>
         </aside>
-      </main>
+      </PageColumns>
     </>
   );
 }

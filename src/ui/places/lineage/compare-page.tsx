@@ -15,6 +15,7 @@ import { FigureButton, useWorking, WorkingProvider } from "../../panels/working"
 import { Go } from "../../shell/go";
 import { PageHead } from "../../shell/shell";
 import type { DeviationRow } from "./deviation-chart";
+import { ColumnHead, RowHead } from "../../parts/table-heads";
 
 const DeviationChart = lazy(() => import("./deviation-chart"));
 
@@ -162,9 +163,7 @@ function Heads({ items, of }: { readonly items: readonly Compared[]; readonly of
   return (
     <thead>
       <tr className="border-b border-ink align-bottom">
-        <th scope="col" className="text-left t-small text-ink2 font-[430] py-1">
-          {of}
-        </th>
+        <ColumnHead className="t-small text-ink2 py-1">{of}</ColumnHead>
         {items.map(({ id, name, about }) => (
           <th key={id} scope="col" className="text-left pl-4 t-new">
             {name}
@@ -196,10 +195,10 @@ function PropertyTable({
         <tbody>
           {ids.map((id) => (
             <tr key={id} className="border-b border-line align-top">
-              <th scope="row" className="text-left font-[430] py-1.5 min-w-28 sm:min-w-36">
+              <RowHead className="py-1.5 min-w-28 sm:min-w-36">
                 {propertyOf(id).name}
                 <span className="block t-small text-ink2">{propertyOf(id).per}</span>
-              </th>
+              </RowHead>
               {items.map(({ id: item, name, figures, input }, i) => {
                 const deviation = i === 0 ? undefined : readings[i - 1]?.find((reading) => reading.id === id)?.deviation;
                 if (isBody(id) && !bodyHolds(figures))
@@ -252,9 +251,7 @@ function LinesTable({ items }: { readonly items: readonly Compared[] }) {
             const base = cells[0]?.line;
             return (
               <tr key={key} className="border-b border-line">
-                <th scope="row" className="text-left font-[430] py-1.5 min-w-28 sm:min-w-36">
-                  {base?.name ?? <span className="text-ink2">new</span>}
-                </th>
+                <RowHead className="py-1.5 min-w-28 sm:min-w-36">{base?.name ?? <span className="text-ink2">new</span>}</RowHead>
                 {cells.map(({ id, line, factor }, i) => {
                   const same = i > 0 && base && line && line.foodId === base.foodId && Math.abs(line.grams * factor - base.grams) < 0.005 * base.grams + 0.005;
                   return (

@@ -4,6 +4,7 @@ import { lazy, Suspense } from "react";
 import { describeRow, type Basis, type NutritionProfile, type NutritionRowId } from "../../../core/nutrition";
 import { formatGrams, formatToSpread, inEnergyUnit, type HouseholdUnits } from "../../../core/units";
 import { contributionBars } from "./contribution-bars";
+import { ColumnHead, RowHead } from "../../parts/table-heads";
 
 const Chart = lazy(() => import("./contribution-chart"));
 
@@ -52,23 +53,19 @@ export function Contributions({ id, basis, before, after, energy }: Contribution
         <table className="w-full t-ledger">
           <thead className="t-small text-ink2">
             <tr className="border-b border-line">
-              <th scope="col" className="text-left font-[430] py-1">
-                line
-              </th>
-              <th scope="col" className="text-right font-[430]">
-                {unit}
-              </th>
-              <th scope="col" className="text-right font-[430] w-14">
+              <ColumnHead className="py-1">line</ColumnHead>
+              <ColumnHead right>{unit}</ColumnHead>
+              <ColumnHead right className="w-14">
                 share
-              </th>
+              </ColumnHead>
             </tr>
           </thead>
           <tbody>
             {told.map(({ name: line, grams, source, brings }, i) => (
               <tr key={i} className="border-b border-line align-top">
-                <th scope="row" className="text-left font-[430] py-1 pr-2">
+                <RowHead className="py-1 pr-2">
                   {line}, {formatGrams(grams)} g<span className="block t-small text-ink2">{source}</span>
-                </th>
+                </RowHead>
                 <td className="text-right t-figure py-1 whitespace-nowrap">
                   {brings === null ? <span className="t-small text-ink2">not known</span> : formatToSpread(brings, brings / 20)}
                 </td>

@@ -11,6 +11,7 @@ import { useHousehold } from "../../shell/household";
 import { PageHead } from "../../shell/shell";
 import { Claims, type BookView } from "./claims";
 import { Contributions } from "./contributions";
+import { PageColumns } from "../../parts/page-columns";
 
 export interface NutritionPageProps {
   readonly view: {
@@ -65,7 +66,7 @@ export function NutritionPage({ view }: NutritionPageProps) {
           </Go>
         </span>
       </PageHead>
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
+      <PageColumns aside="wide">
         <div className="p-4 md:p-5 min-w-0">
           {unread > 0 && (
             <p className="bg-saffron-wash px-3 py-2 t-ledger mb-4">
@@ -139,7 +140,7 @@ export function NutritionPage({ view }: NutritionPageProps) {
           <Contributions id={row} basis={basis} before={before} after={after} energy={energy} />
           {book && <Claims book={book} />}
         </aside>
-      </main>
+      </PageColumns>
     </>
   );
 }

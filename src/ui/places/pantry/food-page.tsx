@@ -16,6 +16,8 @@ import { PriceField } from "./price-field";
 import { UsedIn } from "./used-in";
 import { Weigh } from "./weigh";
 import { allergenWords, FAMILY_NAMES, NUTRIENT_NAMES, provenanceWords } from "./food-words";
+import { PageColumns } from "../../parts/page-columns";
+import { ColumnHead, RowHead } from "../../parts/table-heads";
 
 /** Always shown; the others only where the food has any. */
 const ALWAYS: readonly Nutrient[] = ["water", "protein", "fat", "saturatedFat", "availableCarbohydrate"];
@@ -58,7 +60,7 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
           </Go>
         </span>
       </PageHead>
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
+      <PageColumns>
         <div className="p-4 md:p-5 min-w-0 max-w-[820px]">
           {food.note && <p className="bg-saffron-wash px-3 py-2 t-ledger mb-4">{food.note}</p>}
           <h2 className="t-h2">In 100 g</h2>
@@ -66,15 +68,11 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
             <caption className="sr-only">Composition of {food.name} per 100 g, with the interval within which 8 of 10 samples lie</caption>
             <thead className="t-small text-ink2">
               <tr className="border-b border-ink">
-                <th scope="col" className="text-left font-[430] py-1">
-                  nutrient
-                </th>
-                <th scope="col" className="text-right font-[430]">
-                  amount
-                </th>
-                <th scope="col" className="text-right font-[430] w-[42%]">
+                <ColumnHead className="py-1">nutrient</ColumnHead>
+                <ColumnHead right>amount</ColumnHead>
+                <ColumnHead right className="w-[42%]">
                   8 of 10 samples within
-                </th>
+                </ColumnHead>
               </tr>
             </thead>
             <tbody>
@@ -102,9 +100,7 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
                 const { name, unit } = describeRow(nutrient);
                 return amount === null ? (
                   <tr key={nutrient} className="border-b border-line">
-                    <th scope="row" className="text-left font-[430] py-1.5">
-                      {name}
-                    </th>
+                    <RowHead className="py-1.5">{name}</RowHead>
                     <td className="text-right t-small text-ink2" colSpan={2}>
                       not known
                     </td>
@@ -167,7 +163,7 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
             <FoodLinks title="Of the same family" foods={kin} />
           </div>
         </aside>
-      </main>
+      </PageColumns>
     </>
   );
 }

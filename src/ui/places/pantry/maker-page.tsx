@@ -21,6 +21,7 @@ import { MakerNotes, MilkWeights } from "./maker-notes";
 import { MadeTable, MassBars } from "./maker-result";
 import { RemoveFood } from "./remove-food";
 import { Touched } from "./touched";
+import { PageColumns } from "../../parts/page-columns";
 
 /** The maker: milks, pastes, syrups, caramel, roasted flours and mixtures, made of other foods and put in the pantry. */
 export function MakerPage({ kind: given, from }: { readonly kind: MakingKind; readonly from: string | null }) {
@@ -36,7 +37,7 @@ export function MakerPage({ kind: given, from }: { readonly kind: MakingKind; re
           Back to the pantry
         </Go>
       </PageHead>
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
+      <PageColumns>
         <Maker key={kind} kind={kind} from={kind === given ? from : null}>
           <nav aria-label="What to make" className="flex flex-wrap gap-x-1 no-print border-b border-ink">
             {MAKING_KINDS.map((each) => (
@@ -52,7 +53,7 @@ export function MakerPage({ kind: given, from }: { readonly kind: MakingKind; re
             ))}
           </nav>
         </Maker>
-      </main>
+      </PageColumns>
     </>
   );
 }
@@ -66,9 +67,9 @@ export function MadeFoodEdit({ own }: { readonly own: OwnFood & { readonly made:
           Leave it
         </Go>
       </PageHead>
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
+      <PageColumns>
         <Maker kind={own.made.making.kind} from={null} over={own} />
-      </main>
+      </PageColumns>
     </>
   );
 }

@@ -6,6 +6,7 @@ import { interval, Z80, type Figure } from "../../../core/numeric";
 import { formatGrams, formatToSpread, inEnergyUnit } from "../../../core/units";
 import { useHousehold } from "../../shell/household";
 import type { MadeFood } from "./maker-model";
+import { ColumnHead, RowHead } from "../../parts/table-heads";
 
 /** Solids dark, water silver; what came out beside what is lost. */
 const WENT = ["fill-ink", "fill-silver-dark", "fill-silver", "fill-silver-light", "fill-silver", "fill-silver-light"] as const;
@@ -119,9 +120,7 @@ export function MadeTable({
         <caption className="sr-only">What comes out, with the interval within which 8 of 10 would lie</caption>
         <thead>
           <tr className="border-b border-ink align-bottom">
-            <th scope="col" className="text-left t-small text-ink2 font-[430] py-1">
-              in 100 g
-            </th>
+            <ColumnHead className="t-small text-ink2 py-1">in 100 g</ColumnHead>
             {out.map(({ part }) => (
               <th key={part.key} scope="col" className="text-right font-[560] pl-3">
                 {isMilk ? partWords(part.key, out.length) : part.name}
@@ -131,9 +130,7 @@ export function MadeTable({
         </thead>
         <tbody>
           <tr className="border-b border-line">
-            <th scope="row" className="text-left font-[430] py-1.5">
-              It weighs
-            </th>
+            <RowHead className="py-1.5">It weighs</RowHead>
             {out.map(({ part }) => {
               const { low, high } = interval(part.grams);
               return (
@@ -146,9 +143,7 @@ export function MadeTable({
           </tr>
           {isMilk && (
             <tr className="border-b border-line">
-              <th scope="row" className="text-left font-[430] py-1.5">
-                Strength
-              </th>
+              <RowHead className="py-1.5">Strength</RowHead>
               {out.map(({ part }) => (
                 <td key={part.key} className="text-right pl-3">
                   {part.key === "pulp" ? <span className="sr-only">none</span> : STRENGTHS[strengthOf(part.contents, tables)]}

@@ -2,6 +2,7 @@ import type { Food } from "../../../core/food";
 import { Z80 } from "../../../core/numeric";
 import { foodMeasures } from "../../../core/recipe";
 import { formatGrams, type HouseholdMeasures } from "../../../core/units";
+import { ColumnHead, RowHead } from "../../parts/table-heads";
 
 const SHORT = { cup: "cup", katori: "katori", tablespoon: "tbsp", teaspoon: "tsp" } as const;
 
@@ -19,9 +20,7 @@ export function Measures({ food, measures }: { readonly food: Food; readonly mea
           <caption className="sr-only">Grams of one measure, with half the width of its 80 % interval</caption>
           <thead className="t-small text-ink2">
             <tr className="border-b border-ink">
-              <th scope="col" className="text-left font-[430] py-1">
-                filled, cut
-              </th>
+              <ColumnHead className="py-1">filled, cut</ColumnHead>
               {units.map((unit) => (
                 <th key={unit} scope="col" className="text-right font-[430]">
                   {SHORT[unit]} <span className="whitespace-nowrap">{measures[unit]} ml</span>
@@ -32,9 +31,9 @@ export function Measures({ food, measures }: { readonly food: Food; readonly mea
           <tbody>
             {rows.map(({ form, of }) => (
               <tr key={form} className="border-b border-line">
-                <th scope="row" className="text-left font-[430] py-1">
+                <RowHead className="py-1">
                   {form} <span className="t-small text-ink2">± {Math.round((100 * Z80 * (of[0]?.grams.sd ?? 0)) / (of[0]?.grams.value ?? 1))} %</span>
-                </th>
+                </RowHead>
                 {units.map((unit) => {
                   const grams = of.find((each) => each.unit === unit)?.grams;
                   return (

@@ -21,6 +21,7 @@ import { MadeFoodEdit } from "./maker-page";
 import { AllergenBoxes, Further, UnitChoice, Why } from "./own-food-parts";
 import { RemoveFood } from "./remove-food";
 import { Touched } from "./touched";
+import { PageColumns } from "../../parts/page-columns";
 
 const FIELDS: readonly (readonly [keyof Label & ("fat" | "saturatedFat" | "carbohydrate" | "sugars" | "fibre" | "protein"), string, boolean])[] = [
   ["fat", "Fat", false],
@@ -156,7 +157,7 @@ function LabelPage({ known }: { readonly known: OwnFood | null }) {
           Leave it
         </Go>
       </PageHead>
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
+      <PageColumns aside="wide">
         <form
           className="p-4 md:p-5 grid gap-5 content-start max-w-[760px]"
           noValidate
@@ -268,7 +269,7 @@ function LabelPage({ known }: { readonly known: OwnFood | null }) {
             from the kind of food, with a wide interval.
           </p>
         </aside>
-      </main>
+      </PageColumns>
     </>
   );
 }

@@ -12,6 +12,7 @@ import { useDelete } from "../../shell/use-delete";
 import { useFresh } from "../../shell/use-fresh";
 import { FindRecipes, isLooking, timeWords, type FindChoices } from "./find-recipes";
 import { VersionList, type VersionRowData } from "../../panels/version-list";
+import { PageColumns } from "../../parts/page-columns";
 
 export interface RecipeRowData {
   readonly id: string;
@@ -61,7 +62,7 @@ export function RecipesPage({ recipes, total, page, pages, search, foodName, cho
           Paste a recipe
         </Go>
       </PageHead>
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
+      <PageColumns>
         <section className="p-4 md:p-5 min-w-0" aria-label="Recipes">
           {(total > 5 || looking) && <FindRecipes search={search} foodName={foodName} choices={choices} total={total} />}
           {recipes.length === 0 ? (
@@ -130,7 +131,7 @@ export function RecipesPage({ recipes, total, page, pages, search, foodName, cho
             </Go>
           </p>
         </aside>
-      </main>
+      </PageColumns>
     </>
   );
 }

@@ -20,6 +20,7 @@ import { FigureSheet } from "../../panels/figure-sheet";
 import { PageHead } from "../../shell/shell";
 import { VersionStory, WorkOnFrom } from "./version-story";
 import { useDelete } from "../../shell/use-delete";
+import { PageColumns } from "../../parts/page-columns";
 
 interface VersionPageProps {
   readonly id: string;
@@ -66,7 +67,7 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
           )}
         </span>
       </PageHead>
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
+      <PageColumns aside="wide">
         <div className="p-4 md:p-5 min-w-0">
           {movedOn.length > 0 && (
             <p className="bg-saffron-wash px-3 py-2 t-ledger mb-4">
@@ -154,7 +155,7 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
           </div>
           <p className="t-small text-ink2 mt-4">Computed with model version {snapshot.modelVersion}. Nutrition is computed from tables, not analysed.</p>
         </aside>
-      </main>
+      </PageColumns>
     </WorkingProvider>
   );
 }

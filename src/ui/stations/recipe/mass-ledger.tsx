@@ -3,6 +3,7 @@
 import { interval } from "../../../core/numeric";
 import type { LedgerEntry, ReadRecipe } from "../../../core/recipe";
 import { formatGrams } from "../../../core/units";
+import { ColumnHead, RowHead } from "../../parts/table-heads";
 
 const BAR = 160;
 
@@ -21,27 +22,21 @@ export function MassLedger({ read }: { readonly read: ReadRecipe }) {
         <table className="w-full t-ledger mt-1 rule-t sm:min-w-[560px]">
           <thead className="t-small text-ink2">
             <tr className="border-b border-ink">
-              <th scope="col" className="text-left font-[430] py-1">
-                step
-              </th>
-              <th scope="col" className="text-left font-[430]">
-                goes in
-              </th>
-              <th scope="col" className="text-right font-[430] pl-3">
+              <ColumnHead className="py-1">step</ColumnHead>
+              <ColumnHead>goes in</ColumnHead>
+              <ColumnHead right className="pl-3">
                 driven off
-              </th>
-              <th scope="col" className="text-left font-[430] pl-4 max-sm:hidden">
-                in the pot after
-              </th>
-              <th scope="col" className="text-right font-[430] pl-3">
+              </ColumnHead>
+              <ColumnHead className="pl-4 max-sm:hidden">in the pot after</ColumnHead>
+              <ColumnHead right className="pl-3">
                 weighs
-              </th>
-              <th scope="col" className="text-right font-[430] pl-3">
+              </ColumnHead>
+              <ColumnHead right className="pl-3">
                 water
-              </th>
-              <th scope="col" className="text-right font-[430] pl-3 max-sm:hidden">
+              </ColumnHead>
+              <ColumnHead right className="pl-3 max-sm:hidden">
                 fat
-              </th>
+              </ColumnHead>
             </tr>
           </thead>
           <tbody>
@@ -91,10 +86,10 @@ function Row({ entry, most, name, part }: { readonly entry: LedgerEntry; readonl
   const rest = Math.max(0, mass - water - fat);
   return (
     <tr className="border-b border-line align-top">
-      <th scope="row" className="text-left font-[430] py-1.5 pr-3 whitespace-nowrap">
+      <RowHead className="py-1.5 pr-3 whitespace-nowrap">
         {name}
         {part && <span className="block t-small text-ink2">{part}</span>}
-      </th>
+      </RowHead>
       <td className="py-1.5">
         {entry.went.map(({ name: food, grams }) => `${food.toLowerCase()} ${formatGrams(grams)} g`).join(", ") || <span className="text-ink3">nothing</span>}
         {entry.away.map(({ name: what, grams }) => (

@@ -26,6 +26,7 @@ import { RecipePrint } from "./recipe-print";
 import { StepsEditor } from "./steps-editor";
 import { Tags } from "./tags";
 import { TakeAlong } from "./take-along";
+import { PageColumns } from "../../parts/page-columns";
 
 export interface RecipeStationProps {
   readonly id: string;
@@ -83,7 +84,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench }: R
       <PageHead title={recipe.title || "Untitled"} line={`As handed down, ${recipe.servings} servings`}>
         <StationThread recipeId={id} here="recipe" of={{ read, table, bench }} />
       </PageHead>
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
+      <PageColumns aside="wide">
         <div className="p-4 md:p-5 min-w-0">
           <RecipePrint read={later} />
           <div className="no-print flex flex-wrap gap-x-6 gap-y-3 items-end">
@@ -182,7 +183,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench }: R
         <aside className="lg:crease-l p-4 md:p-5" aria-label="Figures as handed down">
           <Figures id={id} read={read} table={table} onChange={change} />
         </aside>
-      </main>
+      </PageColumns>
     </WorkingProvider>
   );
 }

@@ -17,6 +17,8 @@ import { useHousehold } from "../../shell/household";
 import { failed, toast } from "../../shell/messages";
 import { PageHead } from "../../shell/shell";
 import { GoalFields, goalOf, KINDS, type Fields, type Kind } from "./scale-goal";
+import { PageColumns } from "../../parts/page-columns";
+import { ColumnHead } from "../../parts/table-heads";
 
 /** Roles of which more may break a limit. */
 const COUNTED: Readonly<Record<LimitId, readonly Role[]>> = {
@@ -86,7 +88,7 @@ export function ScalePage({
           </Go>
         </span>
       </PageHead>
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_348px]">
+      <PageColumns>
         <div className="p-4 md:p-5 min-w-0">
           {read.unresolved.length > 0 && (
             <p className="bg-saffron-wash px-3 py-2 t-ledger mb-4">
@@ -110,18 +112,14 @@ export function ScalePage({
               <caption className="sr-only">Amounts as handed down and for this quantity</caption>
               <thead className="t-small text-ink2">
                 <tr className="border-b border-ink">
-                  <th scope="col" className="text-left font-[430] py-1">
-                    food
-                  </th>
-                  <th scope="col" className="text-right font-[430]">
-                    as handed down
-                  </th>
-                  <th scope="col" className="text-right font-[430] pl-3 max-sm:hidden">
+                  <ColumnHead className="py-1">food</ColumnHead>
+                  <ColumnHead right>as handed down</ColumnHead>
+                  <ColumnHead right className="pl-3 max-sm:hidden">
                     in measures
-                  </th>
-                  <th scope="col" className="text-right font-[430] pl-3">
+                  </ColumnHead>
+                  <ColumnHead right className="pl-3">
                     now
-                  </th>
+                  </ColumnHead>
                 </tr>
               </thead>
               <tbody>
@@ -189,7 +187,7 @@ export function ScalePage({
             </>
           )}
         </aside>
-      </main>
+      </PageColumns>
     </>
   );
 }

@@ -47,6 +47,7 @@ import { StepsPanel } from "../../panels/steps-panel";
 import { useEarlierStates } from "./use-earlier-states";
 import { useProposals, type GivenProposals } from "./use-proposals";
 import { STARTING } from "./use-solver";
+import { PageColumns } from "../../parts/page-columns";
 
 interface BenchStationProps {
   readonly id: string;
@@ -176,7 +177,7 @@ function Bench({ id, view, bench, given }: BenchProps) {
       <PageHead title={view.read.recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
         <StationThread recipeId={id} here="swap" of={{ read: view.read, table, bench: fit }} />
       </PageHead>
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px] lg:grid-rows-[auto_1fr] pb-20 md:pb-0">
+      <PageColumns aside="wide" className="lg:grid-rows-[auto_1fr] pb-20 md:pb-0">
         <div className="p-4 pb-0 md:pt-2 md:px-5 min-w-0">
           {view.read.unresolved.length > 0 && (
             <p className="bg-saffron-wash px-3 py-2 t-ledger mb-3">
@@ -286,7 +287,7 @@ function Bench({ id, view, bench, given }: BenchProps) {
           <h2 className="t-h2">The steps, for this table</h2>
           <LaterSteps view={view} version={later.version} />
         </section>
-      </main>
+      </PageColumns>
     </WorkingProvider>
   );
 }

@@ -27,6 +27,7 @@ import { LimitWishes, Wish } from "../../panels/limit-wishes";
 import { MeansPanel } from "./means-panel";
 import { groupsOf, RuleWishes, usualRule } from "../../panels/rule-wishes";
 import { Seats } from "./seats";
+import { PageColumns } from "../../parts/page-columns";
 
 interface TableStationProps {
   readonly id: string;
@@ -82,7 +83,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
       <PageHead title={recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
         <StationThread recipeId={id} here="table" of={{ read, table, bench }} />
       </PageHead>
-      <main id="main" className="lg:min-h-[calc(100dvh-82px)] lg:grid lg:grid-cols-[minmax(0,1fr)_404px]">
+      <PageColumns aside="wide">
         <div className="p-4 md:p-5 grid gap-7 content-start">
           <div className="flex justify-between items-center">
             <div>
@@ -184,7 +185,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
         <Suspense>
           <MeansPanel read={read} problem={problem} table={table} found={found} inSteps={inSteps} whose={whose} today={today} onRemove={toggle} />
         </Suspense>
-      </main>
+      </PageColumns>
     </>
   );
 }
