@@ -1,3 +1,5 @@
+import type { KitchenSources } from "../core/kitchen";
+import type { TableQuestion, TableView } from "../core/views";
 import type { HouseRules } from "../core/models/diet";
 import type { PantryDocument } from "../core/pantry";
 import type { Archetype, Recipe } from "../core/recipe";
@@ -19,6 +21,13 @@ export type Reply<Step, Answer> =
 /** The solver: a whole problem in, its ending out. */
 export type SolverAsked = Asked<AdaptationProblem>;
 export type SolverReply = Reply<Progress, Ending>;
+
+/** What a station shows of its documents. The household's own come only where they are new to the worker. */
+export interface ComputeQuestion {
+  readonly sources: KitchenSources | null;
+  readonly of: TableQuestion;
+}
+export type ComputeAnswer = TableView;
 
 /** Reading before anything is kept: a text as it is typed, or recipes of a file, in one kitchen. */
 export interface ReadingQuestion {

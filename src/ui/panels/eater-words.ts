@@ -1,4 +1,5 @@
-import { baseOf, type Rule } from "../../core/models/diet";
+import { baseOf } from "../../core/models/diet";
+import type { RuleWords } from "../../core/views";
 import { ageOf, isNotAsked, LIMIT_NAMES, type AgeBand, type Eater } from "../../core/table";
 
 export const AGE_WORDS: Readonly<Record<AgeBand, string>> = {
@@ -10,7 +11,7 @@ export const AGE_WORDS: Readonly<Record<AgeBand, string>> = {
 };
 
 /** An eater in one line: age, what they leave out, how they like it. */
-export function lineOf(eater: Eater, rules: readonly Rule[]): string {
+export function lineOf(eater: Eater, rules: readonly Pick<RuleWords, "id" | "name">[]): string {
   const { taste = "as made here", portion = 1, onDays = [], until = {}, traces } = eater;
   const age = ageOf(eater);
   const kept = eater.rules.flatMap((id) => {
@@ -33,7 +34,10 @@ export function lineOf(eater: Eater, rules: readonly Rule[]): string {
 }
 
 /** What an eater leaves out, in words. */
-export function wordsOf({ rules: ids, limits }: { readonly rules: readonly string[]; readonly limits: Eater["limits"] }, rules: readonly Rule[]): string {
+export function wordsOf(
+  { rules: ids, limits }: { readonly rules: readonly string[]; readonly limits: Eater["limits"] },
+  rules: readonly Pick<RuleWords, "id" | "name">[],
+): string {
   const names = ids.map((id) => (rules.find((rule) => rule.id === id)?.name ?? id).toLowerCase());
   const most = limits.map(({ id, most: amount }) => `${LIMIT_NAMES[id].name} at most ${amount} ${LIMIT_NAMES[id].unit}`.trim());
   return [...names, ...most].join(", ") || "leaves nothing out";

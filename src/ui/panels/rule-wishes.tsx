@@ -1,6 +1,7 @@
 "use client";
 
-import { baseOf, type Rule } from "../../core/models/diet";
+import { baseOf } from "../../core/models/diet";
+import type { RuleWords } from "../../core/views";
 import type { Household } from "../../core/household";
 import { useHousehold } from "../shell/household";
 
@@ -8,12 +9,12 @@ import { useHousehold } from "../shell/household";
 export interface RuleGroup {
   readonly base: string;
   readonly name: string;
-  readonly schools: readonly Rule[];
+  readonly schools: readonly RuleWords[];
 }
 
 /** The rules by what they are called, each with its schools. */
-export function groupsOf(rules: readonly Rule[]): RuleGroup[] {
-  const groups = new Map<string, Rule[]>();
+export function groupsOf(rules: readonly RuleWords[]): RuleGroup[] {
+  const groups = new Map<string, RuleWords[]>();
   for (const rule of rules) {
     const base = baseOf(rule.id);
     groups.set(base, [...(groups.get(base) ?? []), rule]);

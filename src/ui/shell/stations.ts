@@ -1,9 +1,10 @@
-import type { ReadRecipe } from "../../core/recipe";
 import type { DiningTable } from "../../core/table";
 
 /** What a sweet's stations tell their lines from. */
 export interface StationSource {
-  readonly read: ReadRecipe;
+  /** Lines of the recipe that are read, and those that are asked about. */
+  readonly lines: number;
+  readonly asked: number;
   readonly table: DiningTable;
   /** What is known of what lies on the bench, in few words; null where nothing does. */
   readonly bench: string | null;
@@ -18,7 +19,6 @@ interface StationRecord {
 }
 
 const wishes = ({ table }: StationSource) => table.rules.length + table.limits.length;
-const asked = ({ read }: StationSource) => read.unresolved.length;
 
 /** The stations of a sweet, in their order: each has a page of its name under the sweet's. */
 export const STATIONS = [
@@ -31,8 +31,8 @@ export const STATIONS = [
   {
     id: "recipe",
     name: "Recipe",
-    state: (of) => (asked(of) > 0 ? `${asked(of)} to ask` : `${of.read.lines.length} lines`),
-    settled: (of) => asked(of) === 0,
+    state: ({ asked, lines }) => (asked > 0 ? `${asked} to ask` : `${lines} lines`),
+    settled: ({ asked }) => asked === 0,
   },
   { id: "swap", name: "Swap", state: ({ bench }) => bench ?? "to come", settled: ({ bench }) => bench !== null },
 ] as const satisfies readonly StationRecord[];

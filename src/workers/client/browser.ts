@@ -1,5 +1,7 @@
 import type { AdaptationProblem, Ending, Progress } from "../../core/substitution";
-import type { ReadingAnswer, ReadingQuestion, Reply } from "../protocol";
+import type { KitchenSources } from "../../core/kitchen";
+import type { TableQuestion } from "../../core/views";
+import type { ComputeAnswer, ComputeQuestion, ReadingAnswer, ReadingQuestion, Reply } from "../protocol";
 import { createWorkerClient, type WorkerClient, type WorkerListeners } from "../worker-client";
 
 export type SolverClient = WorkerClient<AdaptationProblem, Progress, Ending>;
@@ -16,6 +18,32 @@ export const createBrowserSolver = (): SolverClient =>
   createWorkerClient((listeners) =>
     handleOf(new Worker(new URL("../solver.worker.ts", import.meta.url), { type: "module" }), listeners, "The solver could not be loaded."),
   );
+
+export interface Computer {
+  readonly ask: (of: TableQuestion, sources: KitchenSources) => Promise<ComputeAnswer>;
+}
+
+/** What stations show is computed beside the page, in one worker for as long as the window is open. */
+export function createBrowserComputer(): Computer {
+  let known: KitchenSources | null = null;
+  const { signal } = new AbortController();
+  const client = createWorkerClient<ComputeQuestion, never, ComputeAnswer>(({ onReply, onCrash }) => {
+    const worker = new Worker(new URL("../compute.worker.ts", import.meta.url), { type: "module" });
+    const crashed = (why: string) => {
+      // The next one knows nothing of the household.
+      known = null;
+      onCrash(why);
+    };
+    return handleOf(worker, { onReply, onCrash: crashed }, "What computes could not be loaded.");
+  });
+  return {
+    ask: (of, sources) => {
+      const asked = client.ask({ sources: sources === known ? null : sources, of }, { signal });
+      known = sources;
+      return asked;
+    },
+  };
+}
 
 /** Reading beside the page: a text that takes long can be stopped, and typing goes on meanwhile. */
 export const createBrowserReader = (): ReadingClient =>

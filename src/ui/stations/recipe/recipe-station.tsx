@@ -82,7 +82,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench }: R
   return (
     <WorkingProvider constants={constants}>
       <PageHead title={recipe.title || "Untitled"} line={`As handed down, ${recipe.servings} servings`}>
-        <StationThread recipeId={id} here="recipe" of={{ read, table, bench }} />
+        <StationThread recipeId={id} here="recipe" of={{ lines: read.lines.length, asked: read.unresolved.length, table, bench }} />
       </PageHead>
       <PageColumns aside="wide">
         <div className="p-4 md:p-5 min-w-0">

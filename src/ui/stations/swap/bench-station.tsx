@@ -175,7 +175,7 @@ function Bench({ id, view, bench, given }: BenchProps) {
   return (
     <WorkingProvider constants={constants}>
       <PageHead title={view.read.recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
-        <StationThread recipeId={id} here="swap" of={{ read: view.read, table, bench: fit }} />
+        <StationThread recipeId={id} here="swap" of={{ lines: view.read.lines.length, asked: view.read.unresolved.length, table, bench: fit }} />
       </PageHead>
       <PageColumns aside="wide" className="lg:grid-rows-[auto_1fr] pb-20 md:pb-0">
         <div className="p-4 pb-0 md:pt-2 md:px-5 min-w-0">

@@ -1,8 +1,7 @@
 "use client";
 
-import { lowerFirst } from "../../../core/units";
-import type { Mistake, Caution, SaidClaim, VesselFinding } from "../../../core/cautions";
-import { propertyOf, type PropertyId } from "../../../core/evaluate";
+import type { Caution, SaidClaim, VesselFinding } from "../../../core/cautions";
+import type { ToldMistake } from "../../../core/views";
 import { Cautions } from "../../parts/cautions";
 import { WhyMark } from "../../parts/marks";
 import { ofWhom } from "./findings-panel";
@@ -18,7 +17,7 @@ export function CautionsPanel({
 }: {
   readonly vessels: readonly VesselFinding[];
   readonly said: readonly SaidClaim[];
-  readonly mistaken: readonly Mistake[];
+  readonly mistaken: readonly ToldMistake[];
   readonly cautions: readonly Caution[];
   readonly names: ReadonlyMap<string, string>;
   readonly whose: ReadonlyMap<string, readonly string[]>;
@@ -73,21 +72,14 @@ export function CautionsPanel({
             {mistaken.map(({ line, food, other, apart, changes, breaks }) => (
               <li key={line} className="border-b border-line py-2">
                 <span className="font-[550]">
-                  {food.name}, not {other.name.toLowerCase()}
+                  {food}, not {other.toLowerCase()}
                 </span>
                 {breaks.length > 0 && (
                   <span className="block text-rose">
-                    {other.name} breaks: {breaks.map(({ short }) => short).join(", ")}
+                    {other} breaks: {breaks.join(", ")}
                   </span>
                 )}
-                {changes.length > 0 && (
-                  <span className="block">
-                    With it:{" "}
-                    {changes
-                      .map(({ property, before, after }) => `${lowerFirst(propertyOf(property).name)} ${told(property, before)} → ${told(property, after)}`)
-                      .join("; ")}
-                  </span>
-                )}
+                {changes.length > 0 && <span className="block">With it: {changes.join("; ")}</span>}
                 <span className="block t-small text-ink2">{apart}</span>
               </li>
             ))}
@@ -102,8 +94,3 @@ export function CautionsPanel({
     </>
   );
 }
-
-const told = (property: PropertyId, value: number): string => {
-  const { unit } = propertyOf(property);
-  return `${Math.abs(value) < 10 ? value.toFixed(1) : Math.round(value)}${unit ? ` ${unit}` : ""}`;
-};

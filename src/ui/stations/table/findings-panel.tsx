@@ -2,13 +2,11 @@
 
 import { capital } from "../../../core/units";
 import { useState, type ReactNode } from "react";
-import type { Finding, Rule } from "../../../core/models/diet";
-import type { ReadRecipe, StepId } from "../../../core/recipe";
-import { concernsAllergy, type Meeting, type PartedPortion, type StepFinding } from "../../../core/substitution";
+import type { Verdict } from "../../../core/models/diet";
+import type { RuleWords, ToldFinding, ToldMeeting, ToldPortion } from "../../../core/views";
 import { LIMIT_NAMES, type DiningTable } from "../../../core/table";
 import { Button } from "../../parts/button";
 import { StateMark, WhyMark } from "../../parts/marks";
-import { useKitchen } from "../../shell/use-kitchen";
 import { useHouseRulesDocument } from "../../shell/house-rules";
 import { toast } from "../../shell/messages";
 
@@ -24,7 +22,7 @@ export function KeptHere({
   onRemove,
 }: {
   readonly table: DiningTable;
-  readonly rules: readonly Rule[];
+  readonly rules: readonly RuleWords[];
   readonly whose: ReadonlyMap<string, readonly string[]>;
   readonly onRemove: (rule: string) => void;
 }) {
@@ -77,33 +75,33 @@ export function KeptHere({
 }
 
 /** Rules of this table that get into each other's way. */
-export function Meetings({ meetings, whose }: { readonly meetings: readonly Meeting[]; readonly whose: ReadonlyMap<string, readonly string[]> }) {
+export function Meetings({ meetings, whose }: { readonly meetings: readonly ToldMeeting[]; readonly whose: ReadonlyMap<string, readonly string[]> }) {
   if (meetings.length === 0) return null;
-  const called = ({ id, name }: Rule) => `${name}${ofWhom(whose.get(id) ?? [])}`;
+  const called = ({ id, name }: RuleWords) => `${name}${ofWhom(whose.get(id) ?? [])}`;
   return (
     <section aria-labelledby="meet-title">
       <h2 id="meet-title" className="t-h2">
         Where wishes meet
       </h2>
       <ul className="rule-t mt-1 t-ledger">
-        {meetings.map((meeting, i) => (
+        {meetings.map(({ rule, other, standIns }, i) => (
           <li key={i} className="border-b border-line py-2">
-            {meeting.kind === "schools" ? (
+            {standIns === null ? (
               <>
-                <span className="font-[550]">{called(meeting.rule)}</span> is kept in two schools, {meeting.rule.school} and {meeting.other.school}
-                {ofWhom(whose.get(meeting.other.id) ?? [])}. Both hold: the stricter decides.
+                <span className="font-[550]">{called(rule)}</span> is kept in two schools, {rule.school} and {other.school}
+                {ofWhom(whose.get(other.id) ?? [])}. Both hold: the stricter decides.
               </>
             ) : (
               <>
                 <span className="font-[550]">
-                  {called(meeting.rule)} and {called(meeting.other)}
+                  {called(rule)} and {called(other)}
                 </span>
-                : of what could stand in for the {meeting.role}, {foodNames(meeting.taken)} {meeting.taken.length === 1 ? "is" : "are"} left out or asked about
-                too.{" "}
-                {meeting.left.length === 0 ? (
+                : of what could stand in for the {standIns.role}, {foodNames(standIns.taken)} {standIns.taken.length === 1 ? "is" : "are"} left out or asked
+                about too.{" "}
+                {standIns.left.length === 0 ? (
                   <span className="text-rose">By all rules together nothing is left.</span>
                 ) : (
-                  <span className="text-ink2">Left: {foodNames(meeting.left)}.</span>
+                  <span className="text-ink2">Left: {foodNames(standIns.left)}.</span>
                 )}
               </>
             )}
@@ -115,41 +113,20 @@ export function Meetings({ meetings, whose }: { readonly meetings: readonly Meet
 }
 
 const FEW = 5;
-const foodNames = (foods: readonly { readonly name: string }[]): string => {
-  const names = foods.slice(0, FEW).map(({ name }) => name.toLowerCase());
+const foodNames = (foods: readonly string[]): string => {
+  const names = foods.slice(0, FEW).map((name) => name.toLowerCase());
   return foods.length > FEW ? `${names.join(", ")} and ${foods.length - FEW} more` : names.join(", ");
 };
 
-/** Findings on the lines, and on what steps use beside them; a question can be answered once, for the household. */
-export function Findings({
-  found,
-  inSteps,
-  read,
-  whose,
-  today,
-}: {
-  readonly found: readonly Finding[];
-  readonly inSteps: readonly StepFinding[];
-  readonly read: ReadRecipe;
+interface FindingsProps {
+  readonly found: readonly ToldFinding[];
   readonly whose: ReadonlyMap<string, readonly string[]>;
   readonly today: string;
-}) {
-  const { byLine, structure } = read;
-  const stepOf = (id: StepId) => read.steps.findIndex(({ step }) => step.id === id);
-  const told = [
-    ...found.map((finding) => {
-      const line = byLine.get(finding.line)?.line;
-      const part = line?.component === undefined ? undefined : structure.components.get(line.component)?.name;
-      return { ...finding, key: `line ${finding.line}`, text: line?.text ?? "", where: part ? `, for the ${part.toLowerCase()}` : "" };
-    }),
-    ...inSteps.map((finding) => ({
-      ...finding,
-      key: `step ${finding.step}`,
-      text: (read.steps[stepOf(finding.step)]?.step.text ?? "").replace(/\.$/, ""),
-      where: `, in step ${stepOf(finding.step) + 1}`,
-    })),
-  ];
-  const byPlace = [...new Set(told.map(({ key }) => key))].map((key) => told.filter((each) => each.key === key));
+}
+
+/** Findings on the lines, and on what steps use beside them; a question can be answered once, for the household. */
+export function Findings({ found, whose, today }: FindingsProps) {
+  const byPlace = [...new Set(found.map(({ place }) => place))].map((place) => found.filter((each) => each.place === place));
   return (
     <ul className="rule-t mt-2">
       {byPlace.map((all) => {
@@ -158,7 +135,7 @@ export function Findings({
         const unread = all.filter(({ food, rule }) => food === undefined && !rule.startsWith("limit-"));
         const whys = [...new Set(unread.map(({ reason }) => reason))];
         return (
-          <li key={first?.key} className="border-b border-line py-2 t-ledger">
+          <li key={first?.place} className="border-b border-line py-2 t-ledger">
             <span className="font-[550]">{first?.text}</span>
             <span className="t-small text-ink2">{first?.where}</span>
             {whys.map((why) => (
@@ -173,11 +150,13 @@ export function Findings({
             ))}
             {all
               .filter((each) => !unread.includes(each))
-              .map(({ rule, ruleName, verdict, reason, school, food }) => (
+              .map(({ rule, ruleName, verdict, reason, school, food, isAllergy }) => (
                 <Told key={`${rule} ${reason}`} verdict={verdict}>
                   {ruleName}
                   {ofWhom(whose.get(rule) ?? [])}: {reason}.{school !== "usual" && ` School: ${schoolWords(school)}.`}
-                  {verdict === "ask" && food !== undefined && !OF_THE_LINE.test(reason) && <Answer rule={rule} reason={reason} food={food} today={today} />}
+                  {verdict === "ask" && food !== undefined && !OF_THE_LINE.test(reason) && (
+                    <Answer rule={rule} reason={reason} food={food} isAllergy={isAllergy} today={today} />
+                  )}
                 </Told>
               ))}
           </li>
@@ -188,29 +167,21 @@ export function Findings({
 }
 
 /** Portions that steps part from the pot: for whom they are fit though the whole is not, and what carries over into them. */
-export function Parted({
-  portions,
-  read,
-  whose,
-}: {
-  readonly portions: readonly PartedPortion[];
-  readonly read: ReadRecipe;
-  readonly whose: ReadonlyMap<string, readonly string[]>;
-}) {
+export function Parted({ portions, whose }: { readonly portions: readonly ToldPortion[]; readonly whose: ReadonlyMap<string, readonly string[]> }) {
   if (portions.length === 0) return null;
-  const steps = [...new Map(portions.map(({ step, number }) => [step, number] as const))];
+  const steps = [...new Map(portions.map(({ number, text }) => [number, text] as const))];
   return (
     <section aria-labelledby="parted-title">
       <h2 id="parted-title" className="t-h2">
         Parted from the pot
       </h2>
       <ul className="rule-t mt-1 t-ledger">
-        {steps.map(([step, number]) => (
-          <li key={step} className="border-b border-line py-2">
-            <span className="font-[550]">{(read.steps[number - 1]?.step.text ?? "").replace(/\.$/, "")}</span>
+        {steps.map(([number, text]) => (
+          <li key={number} className="border-b border-line py-2">
+            <span className="font-[550]">{text}</span>
             <span className="t-small text-ink2">, step {number}</span>
             {portions
-              .filter((each) => each.step === step)
+              .filter((each) => each.number === number)
               .map(({ rule, short, verdict, reason }) => (
                 <Told key={rule} verdict={verdict}>
                   {capital(short)}
@@ -224,7 +195,7 @@ export function Parted({
   );
 }
 
-function Told({ verdict, children }: { readonly verdict: Finding["verdict"]; readonly children: ReactNode }) {
+function Told({ verdict, children }: { readonly verdict: Verdict; readonly children: ReactNode }) {
   return (
     <span className="flex gap-2 text-ink2">
       <span className="pt-0.5">{verdict === "allowed" ? <StateMark state="inside" /> : <WhyMark kind={verdict === "ask" ? "ask" : "conflict"} />}</span>
@@ -240,13 +211,17 @@ const OF_THE_LINE = /: a choice is left$|, unless it is what is made here$/;
  * What the household knows where a rule asks: answered once, with the day and how it is known. For an allergy only what
  * the packet or its maker says counts, and it has to be said.
  */
-function Answer({ rule, reason, food, today }: { readonly rule: string; readonly reason: string; readonly food: string; readonly today: string }) {
+function Answer({
+  rule,
+  reason,
+  food,
+  isAllergy,
+  today,
+}: Pick<ToldFinding, "rule" | "reason" | "isAllergy"> & { readonly food: string; readonly today: string }) {
   const { present, set, undo } = useHouseRulesDocument();
   const [open, setOpen] = useState(false);
   const [note, setNote] = useState("");
   const question = reason.replace(/, and the line names it$/, "");
-  const { rules } = useKitchen();
-  const isAllergy = concernsAllergy(rules.get(rule));
   const others = present.answers.filter((each) => !(each.rule === rule && each.food === food && each.question === question));
   const take = (verdict: "allowed" | "avoid") => {
     set({ ...present, answers: [...others, { rule, food, question, verdict, day: today, note: note.trim() }] });

@@ -1,21 +1,17 @@
 "use client";
 
-import { openRecipe } from "../../../core/kitchen";
 import { useEffect, useMemo, useState } from "react";
-import { recipeInput } from "../../../core/adaptation";
-import { evaluatePoint } from "../../../core/evaluate";
-import { findings, type Rule } from "../../../core/models/diet";
-import { type Recipe } from "../../../core/recipe";
-import { judgedLines, limitProperty } from "../../../core/substitution";
+import type { Recipe } from "../../../core/recipe";
 import { LIMIT_NAMES, type DiningTable, type Limit } from "../../../core/table";
 import { formatNumber } from "../../../core/units";
+import type { Serving, ToldSweet } from "../../../core/views";
 import { AmountField } from "../../parts/amount-field";
 import { send, why as whyOf } from "../../parts/send";
-import { useKitchen } from "../../shell/use-kitchen";
 import { Go } from "../../shell/go";
 import { failed } from "../../shell/messages";
 
-interface Beside {
+/** A recipe of the library, as it stands. */
+export interface OtherRecipe {
   readonly id: string;
   readonly recipe: Recipe;
 }
@@ -23,45 +19,36 @@ interface Beside {
 interface OtherSweetsProps {
   readonly here: string;
   readonly table: DiningTable;
-  readonly given: readonly Beside[];
-  readonly rules: readonly Rule[];
+  readonly known: readonly OtherRecipe[];
+  /** What is computed of them; of one that was just added it may not be there yet. */
+  readonly told: readonly ToldSweet[];
   /** What a serving of this sweet comes to, by limit, as handed down. */
-  readonly serving: Readonly<Record<string, number>>;
+  readonly serving: Serving;
+  readonly onKnown: (found: OtherRecipe) => void;
   readonly onTable: (part: Partial<DiningTable>, key?: string) => void;
 }
 
 /** Other sweets of the occasion: what each breaks at this table, and what all come to for somebody who eats of every one. */
-export function OtherSweets({ here, table, given, rules, serving, onTable }: OtherSweetsProps) {
-  const [known, setKnown] = useState(given);
-  const kitchen = useKitchen();
+export function OtherSweets({ here, table, known, told, serving, onKnown, onTable }: OtherSweetsProps) {
   const otherSweets = useMemo(() => table.otherSweets ?? [], [table.otherSweets]);
   const counted: readonly Limit[] = useMemo(
     () => (table.limits.length > 0 ? table.limits : [{ id: "freeSugars", most: Infinity, school: "uk" }]),
     [table.limits],
   );
-  const rows = useMemo(
-    () =>
-      otherSweets.map(({ recipe: id, servings }) => {
-        const found = known.find((each) => each.id === id);
-        if (!found) return { id, servings, title: null, breaks: [], figures: null };
-        const read = openRecipe(found.recipe, kitchen);
-        const figures = evaluatePoint(recipeInput(read, { ...table, servings: found.recipe.servings }), kitchen.reference.constants);
-        const broken = findings(judgedLines(read), rules).filter(({ verdict }) => verdict === "avoid");
-        return {
-          id,
-          servings,
-          title: found.recipe.title,
-          breaks: [...new Set(broken.map(({ short }) => short))],
-          figures: read.unresolved.length > 0 ? null : figures,
-        };
-      }),
-    [otherSweets, known, kitchen, table, rules],
-  );
+  const rows = otherSweets.map(({ recipe: id, servings }) => {
+    const computed = told.find((each) => each.id === id);
+    return {
+      id,
+      servings,
+      title: known.find((each) => each.id === id)?.recipe.title ?? null,
+      breaks: computed?.breaks ?? [],
+      serving: computed?.serving ?? null,
+    };
+  });
   const add = async (id: string) => {
     try {
       if (!known.some((each) => each.id === id)) {
-        const found = (await send("GET", `/api/recipes/${id}`)) as Beside;
-        setKnown((now) => [...now, found]);
+        onKnown((await send("GET", `/api/recipes/${id}`)) as OtherRecipe);
       }
       onTable({ otherSweets: [...otherSweets, { recipe: id, servings: 1 }] });
     } catch (error) {
@@ -115,8 +102,8 @@ export function OtherSweets({ here, table, given, rules, serving, onTable }: Oth
       {rows.length > 0 && (
         <dl className="t-ledger mt-2">
           {counted.map((limit) => {
-            const parts = rows.map(({ figures, servings: each }) => (figures ? figures[limitProperty(limit)].value * each : null));
-            const sum = (serving[limit.id] ?? 0) + parts.reduce((all: number, each) => all + (each ?? 0), 0);
+            const parts = rows.map(({ serving: own, servings: each }) => (own ? own[limit.id] * each : null));
+            const sum = serving[limit.id] + parts.reduce((all: number, each) => all + (each ?? 0), 0);
             const { name, unit } = LIMIT_NAMES[limit.id];
             const unread = parts.includes(null);
             return (

@@ -1,12 +1,10 @@
 "use client";
 
-import type { Figures } from "../../../core/evaluate";
-import type { Rule } from "../../../core/models/diet";
 import { askedAt, fastsNotToday, keepAll, notAsked, seat, serveSeat, staleSeats, unkept, unseat, type DiningTable, type Eater } from "../../../core/table";
+import type { RuleWords } from "../../../core/views";
 import { wordsOf } from "../../panels/eater-words";
 import { AmountField } from "../../parts/amount-field";
 import { WhyMark } from "../../parts/marks";
-import { useKitchen } from "../../shell/use-kitchen";
 import { Go } from "../../shell/go";
 
 /** Who sits at the table, with how many servings each; what they leave out comes with them. */
@@ -14,25 +12,21 @@ export function Seats({
   table,
   eaters,
   rules,
-  figures,
+  noticedSugar: step,
   today,
   onTable,
 }: {
   readonly table: DiningTable;
   readonly eaters: readonly Eater[];
-  readonly rules: readonly Rule[];
-  /** Of the sweet as handed down. */
-  readonly figures: Figures;
+  readonly rules: readonly RuleWords[];
+  /** As much sugar in one serving as makes the least difference that is noticed, g. */
+  readonly noticedSugar: number;
   /** ISO. */
   readonly today: string;
   readonly onTable: (table: DiningTable, key?: string) => void;
 }) {
   const seats = table.seats ?? [];
   const stale = staleSeats(table, eaters);
-  const { constants } = useKitchen().reference;
-  const sweetness = figures[table.serve === "hot" ? "sweetness.hot" : "sweetness.chilled"].value;
-  // As much sugar in one serving as makes the least difference that is noticed.
-  const step = (constants.noticeable.value.sweetness * sweetness * figures.servingMass.value) / 100;
   const tastes = seats.filter(({ taste }) => taste === "less sweet" || taste === "sweeter");
   return (
     <fieldset>

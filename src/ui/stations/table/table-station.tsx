@@ -1,27 +1,26 @@
 "use client";
 
-import { openRecipe, openTable } from "../../../core/kitchen";
-import { Suspense, useMemo } from "react";
+import { Suspense, useMemo, useState } from "react";
 import { TREE_NUTS } from "../../../core/food";
 import { type Recipe } from "../../../core/recipe";
-import { evaluatePoint } from "../../../core/evaluate";
-import { findings, baseOf } from "../../../core/models/diet";
+import { baseOf } from "../../../core/models/diet";
 import type { FastAhead } from "../../../core/calendar";
-import { inOrder, limitFindings, limitProperty, judgedLines, listedIn, stepFindings } from "../../../core/substitution";
-import { LIMIT_IDS, onDay, whoseRules, type DiningTable, type Eater } from "../../../core/table";
+import { onDay, whoseRules, type DiningTable, type Eater } from "../../../core/table";
 import { formatNumber, temperatureText } from "../../../core/units";
+import type { TableView } from "../../../core/views";
 import { AmountField } from "../../parts/amount-field";
 import { Choice } from "../../parts/choice";
-import { useKitchen } from "../../shell/use-kitchen";
 import { UndoButtons } from "../../parts/undo-buttons";
 import { useUndoKeys } from "../../parts/use-history";
-import { latest, type Revised } from "../../shell/documents";
+import { heldAt, latest, type Revised } from "../../shell/documents";
 import { useHousehold } from "../../shell/household";
 import { SaveNotice } from "../../shell/save-notice";
 import { PageHead } from "../../shell/shell";
 import { StationThread } from "../../shell/thread";
 import { useDocument } from "../../shell/use-document";
-import { OtherSweets } from "./other-sweets";
+import { useSources } from "../../shell/use-sources";
+import { useView } from "../../shell/use-view";
+import { OtherSweets, type OtherRecipe } from "./other-sweets";
 import { ServingDay } from "./fasting-days";
 import { LimitWishes, Wish } from "../../panels/limit-wishes";
 import { MeansPanel } from "./means-panel";
@@ -40,57 +39,61 @@ interface TableStationProps {
   /** Fasting days of the next weeks; null while the household has named no place. */
   readonly ahead: { readonly today: string; readonly days: readonly FastAhead[] } | null;
   /** Other sweets of the occasion, as they stand. */
-  readonly otherSweets: readonly { readonly id: string; readonly recipe: Recipe }[];
+  readonly otherSweets: readonly OtherRecipe[];
+  /** What is computed of all of it, as saved. */
+  readonly view: TableView;
   /** The day it is where the server is, for answers that are remembered. */
   readonly today: string;
 }
 
 const same = (table: DiningTable): DiningTable => table;
+/** What this household has told of itself: it may not be saved yet. */
+const URLS = ["/api/pantry", "/api/household", "/api/house-rules"];
 
 /** The Table station: who eats, on what day, how much of it; the one set of rules that comes to, and what that means for this sweet. */
-export function TableStation({ id, recipe: givenRecipe, table: given, bench, eaters, ahead, otherSweets, today }: TableStationProps) {
+export function TableStation({ id, recipe: givenRecipe, table: given, bench, eaters, ahead, otherSweets, view: givenView, today }: TableStationProps) {
   const recipe = useMemo(() => latest(`/api/recipes/${id}`, givenRecipe).document, [id, givenRecipe]);
   const edited = useDocument(`/api/recipes/${id}/table`, given, same, same);
   useUndoKeys(edited);
   const { present: table, set, undo, redo } = edited;
   const { units, schools = {} } = useHousehold();
-  const kitchen = useKitchen();
-  const { reference, rules, diets } = kitchen;
-  const read = useMemo(() => openRecipe(recipe, kitchen), [recipe, kitchen]);
+  const sources = useSources();
+  const [known, setKnown] = useState(otherSweets);
+  const question = useMemo(() => {
+    const others = (table.otherSweets ?? []).flatMap(({ recipe: other }) => known.find((each) => each.id === other) ?? []);
+    return { recipe, table, others };
+  }, [recipe, table, known]);
+  // The server computed what is saved; what this window knows beyond that is computed at once.
+  const [isOld] = useState(() => recipe !== givenRecipe.document || table !== given.document || URLS.some((url) => heldAt(url)?.unsaved));
+  const { view, why } = useView(question, sources, givenView, isOld);
+  const { rules } = view;
 
   const wishes = useMemo(() => {
-    const groups = groupsOf(diets.filter(({ id }) => !id.startsWith("nut-free")));
+    const offered = new Set(view.offered.filter((rule) => !rule.startsWith("nut-free")));
+    const groups = groupsOf(rules.filter((rule) => offered.has(rule.id)));
     const of = (kind: string) => groups.filter((group) => group.schools[0]?.kind === kind);
     return { diets: of("diet"), fasts: of("fast"), own: of("own") };
-  }, [diets]);
-  const everyRule = useMemo(() => [...rules.values()], [rules]);
+  }, [view.offered, rules]);
+  const ruleIds = useMemo(() => new Set(rules.map((rule) => rule.id)), [rules]);
   const whose = useMemo(() => whoseRules(table), [table]);
   const toggle = (rule: string) => set({ ...table, rules: table.rules.includes(rule) ? table.rules.filter((each) => each !== rule) : [...table.rules, rule] });
   /** A rule in whatever school; ticked in the household's usual one. */
   const keeps = (base: string) => table.rules.some((rule) => baseOf(rule) === base);
   const toggleAll = (base: string) =>
-    keeps(base) ? set({ ...table, rules: table.rules.filter((rule) => baseOf(rule) !== base) }) : toggle(usualRule(base, schools, rules));
-  const problem = useMemo(() => openTable(read, table, kitchen), [read, table, kitchen]);
-  const found = useMemo(() => inOrder([...findings(judgedLines(read), problem.rules), ...limitFindings(problem)], problem.order), [read, problem]);
-  const inSteps = useMemo(() => stepFindings(read, listedIn(read), problem.rules), [read, problem]);
-  const figures = useMemo(() => evaluatePoint(problem, reference.constants), [problem, reference]);
-  const serving = Object.fromEntries(
-    LIMIT_IDS.map((limit) => [limit, figures[limitProperty(table.limits.find((each) => each.id === limit) ?? { id: limit, most: 0, school: "uk" })].value]),
-  );
-
+    keeps(base) ? set({ ...table, rules: table.rules.filter((rule) => baseOf(rule) !== base) }) : toggle(usualRule(base, schools, ruleIds));
   return (
     <>
       <PageHead title={recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
-        <StationThread recipeId={id} here="table" of={{ read, table, bench }} />
+        <StationThread recipeId={id} here="table" of={{ ...view.thread, table, bench }} />
       </PageHead>
       <PageColumns aside="wide">
         <div className="p-4 md:p-5 grid gap-7 content-start">
           <div className="flex justify-between items-center">
             <div>
               <h2 className="t-h2">Who eats, and what they leave</h2>
-              {found.length + inSteps.length > 0 && (
+              {view.findings.length > 0 && (
                 <a href="#means-title" className="underline t-small min-h-11 inline-flex items-center lg:hidden">
-                  What that means for this sweet: {found.length + inSteps.length}
+                  What that means for this sweet: {view.findings.length}
                 </a>
               )}
             </div>
@@ -99,7 +102,12 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
               <SaveNotice document={edited} />
             </span>
           </div>
-          <Seats table={table} eaters={eaters} rules={everyRule} figures={figures} today={today} onTable={set} />
+          {why !== null && (
+            <p role="alert" className="bg-rose-wash text-rose px-3 py-2 t-ledger">
+              What this means for the sweet could not be computed, and is as it was before: {why}
+            </p>
+          )}
+          <Seats table={table} eaters={eaters} rules={rules} noticedSugar={view.noticedSugar} today={today} onTable={set} />
           <ServingDay
             table={table}
             ahead={ahead}
@@ -160,13 +168,13 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
               <div className="flex gap-6 min-h-11 items-center">
                 <Choice
                   name="serve"
-                  label={`hot, ${temperatureText(reference.constants.temperatures.hot, units.temperature)}`}
+                  label={`hot, ${temperatureText(view.temperatures.hot, units.temperature)}`}
                   checked={table.serve === "hot"}
                   onChange={() => set({ ...table, serve: "hot" })}
                 />
                 <Choice
                   name="serve"
-                  label={`chilled, ${temperatureText(reference.constants.temperatures.chilled, units.temperature)}`}
+                  label={`chilled, ${temperatureText(view.temperatures.chilled, units.temperature)}`}
                   checked={table.serve === "chilled"}
                   onChange={() => set({ ...table, serve: "chilled" })}
                 />
@@ -176,14 +184,15 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
           <OtherSweets
             here={id}
             table={table}
-            given={otherSweets}
-            rules={problem.rules}
-            serving={serving}
+            known={known}
+            told={view.others}
+            serving={view.serving}
+            onKnown={(found) => setKnown((now) => [...now, found])}
             onTable={(part, key) => set({ ...table, ...part }, key)}
           />
         </div>
         <Suspense>
-          <MeansPanel read={read} problem={problem} table={table} found={found} inSteps={inSteps} whose={whose} today={today} onRemove={toggle} />
+          <MeansPanel view={view} table={table} whose={whose} today={today} onRemove={toggle} />
         </Suspense>
       </PageColumns>
     </>
