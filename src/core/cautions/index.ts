@@ -1,4 +1,4 @@
 export { cautionInput, cautionsFor, type Caution, type CautionRule } from "./cautions";
 export { vesselFindings, type VesselFinding } from "./vessels";
-export { mistakes, type LookAlikes, type Mistake } from "./look-alikes";
+export { mistakes, type LookAlikes } from "./look-alikes";
 export { saidClaims, type SaidClaim } from "./said-claims";

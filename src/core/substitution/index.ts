@@ -2,7 +2,7 @@ export * from "./tables";
 export { type AdaptationProblem, type Order, type SourceLine } from "./problem";
 export type { LinearModel, SolveOptions, SolverOutcome, SolverPort } from "./model";
 export { limitProperty, openRoles } from "./open-roles";
-export { judgedLines, listedIn, problemFor, scaledFor, stepFindings, type StepFinding } from "./problem-for";
+export { judgedLines, listedIn, problemFor, scaledFor, stepFindings } from "./problem-for";
 export { build } from "./build";
 export { plainRun } from "./run";
 export { targetsOf } from "./targets";
@@ -20,9 +20,9 @@ export {
   type Standing,
   type TableVerdict,
 } from "./verdict";
-export { partedPortions, partedWords, type PartedPortion } from "./parted-portions";
+export { partedPortions, partedWords } from "./parted-portions";
 export { versionNotes, type Note } from "./notes";
 export { inOrder, limitFindings } from "./limit-findings";
 export { ratioSwap } from "./ratio-swap";
 export { beamReadings, insideCount, type BeamReading } from "./beams";
-export { ruleMeetings, type Meeting } from "./meetings";
+export { ruleMeetings } from "./meetings";

@@ -39,6 +39,9 @@ function groupThousands(text: string): string {
   return fraction ? `${grouped}.${fraction}` : grouped;
 }
 
+/** "1 serving", "5.5 servings". */
+export const servingsText = (servings: number): string => `${formatNumber(servings)} ${servings === 1 ? "serving" : "servings"}`;
+
 /** With its first letter large, or small. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

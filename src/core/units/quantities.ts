@@ -11,12 +11,12 @@ export type Fraction = Quantity<"share">;
 const ABSOLUTE_ZERO = -273.15;
 
 /** Throws a RangeError for what no quantity of the kind can be: a slip of the code, not of whoever typed it. */
-function within<Q extends number>(value: number, least: number, most: number, what: string): Q {
+function within(value: number, least: number, most: number, what: string): number {
   if (!(value >= least && value <= most)) throw new RangeError(`${value} is no ${what}.`);
-  return value as Q;
+  return value;
 }
 
-export const grams = (value: number): Grams => within(value, 0, Infinity, "mass in grams");
-export const celsius = (value: number): Celsius => within(value, ABSOLUTE_ZERO, 10_000, "temperature in °C");
-export const minutes = (value: number): Minutes => within(value, 0, Infinity, "time in minutes");
-export const fraction = (value: number): Fraction => within(value, 0, 1, "share of a whole");
+export const grams = (value: number): Grams => within(value, 0, Infinity, "mass in grams") as Grams;
+export const celsius = (value: number): Celsius => within(value, ABSOLUTE_ZERO, 10_000, "temperature in °C") as Celsius;
+export const minutes = (value: number): Minutes => within(value, 0, Infinity, "time in minutes") as Minutes;
+export const fraction = (value: number): Fraction => within(value, 0, 1, "share of a whole") as Fraction;

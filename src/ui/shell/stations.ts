@@ -1,4 +1,5 @@
 import type { DiningTable } from "../../core/table";
+import { servingsText } from "../../core/units";
 
 /** What a sweet's stations tell their lines from. */
 export interface StationSource {
@@ -25,7 +26,7 @@ export const STATIONS = [
   {
     id: "table",
     name: "Table",
-    state: (of) => (wishes(of) === 0 ? "not set" : `${wishes(of)} ${wishes(of) === 1 ? "wish" : "wishes"}, ${of.table.servings} servings`),
+    state: (of) => (wishes(of) === 0 ? "not set" : `${wishes(of)} ${wishes(of) === 1 ? "wish" : "wishes"}, ${servingsText(of.table.servings)}`),
     settled: (of) => wishes(of) > 0,
   },
   {

@@ -1,6 +1,6 @@
 "use client";
 
-import { formatNumber } from "../../../core/units";
+import { formatNumber, servingsText } from "../../../core/units";
 import type { Household } from "../../../core/household";
 import type { Archetype } from "../../../core/recipe";
 import { buttonClass } from "../../parts/button";
@@ -120,7 +120,7 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
                     line={
                       item.servings === null
                         ? `${item.kind}, changed ${item.touched}`
-                        : `${item.wishes.length} ${item.wishes.length === 1 ? "wish" : "wishes"}, ${item.servings} servings`
+                        : `${item.wishes.length} ${item.wishes.length === 1 ? "wish" : "wishes"}, ${servingsText(item.servings)}`
                     }
                     word={state}
                     figure={`${done} of ${STATIONS_TO_KEEP} done`}
@@ -142,7 +142,7 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
                   href={`/versions/${version.id}`}
                   title={version.title}
                   line={`${version.label}, ${version.kept}`}
-                  word={version.whole ? `${version.whole.servings} servings` : "Damaged"}
+                  word={version.whole ? servingsText(version.whole.servings) : "Damaged"}
                   figure={version.whole ? version.whole.fit : "cannot be read"}
                   vessel={<Vessel kind={version.whole?.kind ?? "pudding"} fill={version.whole ? 0.9 : 0} />}
                 />

@@ -6,7 +6,7 @@ import { bodyHolds, propertyOf, PROPERTY_IDS, type PropertyId } from "../../../c
 import type { Constants } from "../../../core/food";
 import { beamReadings } from "../../../core/substitution";
 import type { DiningTable } from "../../../core/table";
-import { formatGrams } from "../../../core/units";
+import { formatGrams, servingsText } from "../../../core/units";
 import { Beam } from "../../parts/beam";
 import { buttonClass } from "../../parts/button";
 import { figureText, isBody, rangeText } from "../../parts/figure-words";
@@ -241,7 +241,7 @@ function LinesTable({ items }: { readonly items: readonly Compared[] }) {
   const keys = [...new Set(items.flatMap(({ lines }) => lines.map(({ key }) => key)))];
   return (
     <div className="overflow-x-auto mt-6" tabIndex={0} role="group" aria-label="Line by line">
-      <h2 className="t-h2">Line by line, for {servings} servings</h2>
+      <h2 className="t-h2">Line by line, for {servingsText(servings)}</h2>
       <table className="t-ledger rule-t mt-1 min-w-[520px]">
         <caption className="sr-only">Line by line</caption>
         <Heads items={items} of="line" />

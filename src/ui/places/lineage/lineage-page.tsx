@@ -11,6 +11,7 @@ import { Go } from "../../shell/go";
 import { failed, toast } from "../../shell/messages";
 import { PageHead } from "../../shell/shell";
 import { useFresh } from "../../shell/use-fresh";
+import { servingsText } from "../../../core/units";
 
 interface LineagePageProps {
   readonly id: string;
@@ -54,7 +55,7 @@ export function LineagePage({ id, title, servings, revision, versions, revisions
                 <p className="t-small text-ink2">
                   kept {version.kept}
                   {version.whom && <>, for {version.whom}</>}
-                  {version.servings !== null && `; ${version.servings} servings, ${version.fit}`}
+                  {version.servings !== null && `; ${servingsText(version.servings)}, ${version.fit}`}
                 </p>
                 {version.why && <p className="t-ledger">{version.why}</p>}
                 <Changes changes={version.changes} from={version.parentId === null ? "as handed down" : "what it came from"} />
@@ -98,7 +99,7 @@ export function LineagePage({ id, title, servings, revision, versions, revisions
             <Go href={`/recipes/${id}/recipe`} className="t-new hover:underline">
               As handed down
             </Go>
-            <span className="t-small text-ink2">{servings} servings</span>
+            <span className="t-small text-ink2">{servingsText(servings)}</span>
           </div>
           {branch(null) ?? (
             <p className="t-ledger text-ink2 mt-3">

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { describeRow, type Basis, type NutritionProfile, type NutritionRow, type NutritionRowId } from "../../../core/nutrition";
 import type { Figure } from "../../../core/numeric";
-import { formatToSpread, inEnergyUnit, type HouseholdUnits } from "../../../core/units";
+import { formatToSpread, inEnergyUnit, type HouseholdUnits, servingsText } from "../../../core/units";
 import { Choice } from "../../parts/choice";
 import { buttonClass } from "../../parts/button";
 import { Go } from "../../shell/go";
@@ -55,7 +55,7 @@ export function NutritionPage({ view }: NutritionPageProps) {
     <>
       <PageHead
         title={`${title}, nutrition`}
-        line={`${label ? `${label} beside the recipe as handed down` : "As handed down"}; ${now.servings} servings of ${Math.round(now.finishedMass / now.servings)} g.`}
+        line={`${label ? `${label} beside the recipe as handed down` : "As handed down"}; ${servingsText(now.servings)} of ${Math.round(now.finishedMass / now.servings)} g.`}
       >
         <span className="flex flex-wrap gap-2 no-print">
           <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>

@@ -1,7 +1,7 @@
 "use client";
 
 import type { RecipeSearch } from "../../../core/recipe";
-import { formatNumber } from "../../../core/units";
+import { formatNumber, servingsText } from "../../../core/units";
 import { useRouter, useSearchParams } from "next/navigation";
 import { WayOfWork } from "../../panels/way-of-work";
 import { buttonClass } from "../../parts/button";
@@ -149,7 +149,7 @@ function RecipeRow({ recipe }: { readonly recipe: RecipeRowData }) {
           {recipe.lineCount > recipe.firstLines.length && " …"}
         </span>
         <span className="t-small text-ink2">
-          {recipe.lineCount} {recipe.lineCount === 1 ? "line" : "lines"}, {recipe.servings} servings
+          {recipe.lineCount} {recipe.lineCount === 1 ? "line" : "lines"}, {servingsText(recipe.servings)}
           {recipe.minutes !== null && recipe.minutes > 0 && <> · {timeWords(recipe.minutes)}</>}
           {recipe.tags.length > 0 && <> · {recipe.tags.join(", ")}</>} · changed {recipe.updated}
           {recipe.wishes.length > 0 && <> · for a table: {recipe.wishes.join(", ")}</>}

@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useState } from "react";
 import type { Recipe } from "../../../core/recipe";
-import { formatGrams } from "../../../core/units";
+import { formatGrams, servingsText } from "../../../core/units";
 import type { UnderstoodLine, UnderstoodRecipe } from "../../../workers/protocol";
 import { WhyMark } from "../../parts/marks";
 import { useReading, type Reading } from "./use-reading";
@@ -82,7 +82,7 @@ function Understood({ recipe }: { readonly recipe: UnderstoodRecipe }) {
     <div>
       <p className="rule-t mt-1 pt-1.5 t-new">{title}</p>
       <p className="t-small text-ink2">
-        {servings} servings, read as a {archetype}; {lines.length} {lines.length === 1 ? "line" : "lines"}, {steps} {steps === 1 ? "step" : "steps"}
+        {servingsText(servings)}, read as a {archetype}; {lines.length} {lines.length === 1 ? "line" : "lines"}, {steps} {steps === 1 ? "step" : "steps"}
         {asked > 0 && `; ${asked} will be asked about`}
       </p>
       <ul className="border-t border-line mt-1">

@@ -8,7 +8,7 @@ import type { Constants } from "../../../core/food";
 import type { Snapshot } from "../../../core/adaptation";
 import { kitchenMeasure } from "../../../core/recipe";
 import { beamReadings } from "../../../core/substitution";
-import { formatGrams, capital } from "../../../core/units";
+import { formatGrams, capital, servingsText } from "../../../core/units";
 import { USUAL_HOUSEHOLD } from "../../../core/household";
 import { BeamsPanel } from "../../panels/beams-panel";
 import { VerdictStamp } from "../../panels/standing-line";
@@ -51,7 +51,7 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
     <WorkingProvider constants={constants}>
       <PageHead
         title={title}
-        line={`${story.label}, kept ${kept}. ${wishes.length ? capital(wishes.join(", ")) : "No wishes"}; ${table.servings} servings, served ${table.serve}.`}
+        line={`${story.label}, kept ${kept}. ${wishes.length ? capital(wishes.join(", ")) : "No wishes"}; ${servingsText(table.servings)}, served ${table.serve}.`}
       >
         <span className="flex flex-wrap gap-2 no-print">
           <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>
@@ -129,7 +129,7 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
             </ul>
             <p className="rule-double px-3 py-2 t-ledger">
               <FigureButton figure={after.figures.yield} id="yield" input={after.input} of="for this table" className="font-[600]!" /> finished,{" "}
-              {table.servings} servings of <FigureButton figure={after.figures.servingMass} id="servingMass" input={after.input} of="for this table" />
+              {servingsText(table.servings)} of <FigureButton figure={after.figures.servingMass} id="servingMass" input={after.input} of="for this table" />
             </p>
           </section>
           <section className="mt-6" aria-label="Steps">

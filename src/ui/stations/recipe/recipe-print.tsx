@@ -1,5 +1,5 @@
 import { stepTexts, type ReadRecipe } from "../../../core/recipe";
-import { formatGrams } from "../../../core/units";
+import { formatGrams, servingsText } from "../../../core/units";
 import { minutesWords } from "./step-words";
 
 /** The recipe on paper: its parts with measures and grams, its steps with their times, what it comes to. */
@@ -10,7 +10,7 @@ export function RecipePrint({ read }: { readonly read: ReadRecipe }) {
   return (
     <section className="print-only" aria-label="On paper">
       <p>
-        For {recipe.servings} servings; finished about {formatGrams(ledger.finished.value)} g
+        For {servingsText(recipe.servings)}; finished about {formatGrams(ledger.finished.value)} g
         {ledger.apart.map(({ name, grams }) => `, with ${formatGrams(grams)} g of ${name.toLowerCase()} beside it`)}.
       </p>
       {parts.map((part) => {

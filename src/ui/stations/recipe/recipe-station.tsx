@@ -27,6 +27,7 @@ import { StepsEditor } from "./steps-editor";
 import { Tags } from "./tags";
 import { TakeAlong } from "./take-along";
 import { PageColumns } from "../../parts/page-columns";
+import { servingsText } from "../../../core/units";
 
 export interface RecipeStationProps {
   readonly id: string;
@@ -81,7 +82,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench }: R
 
   return (
     <WorkingProvider constants={constants}>
-      <PageHead title={recipe.title || "Untitled"} line={`As handed down, ${recipe.servings} servings`}>
+      <PageHead title={recipe.title || "Untitled"} line={`As handed down, ${servingsText(recipe.servings)}`}>
         <StationThread recipeId={id} here="recipe" of={{ lines: read.lines.length, asked: read.unresolved.length, table, bench }} />
       </PageHead>
       <PageColumns aside="wide">

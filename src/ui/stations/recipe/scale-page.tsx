@@ -6,7 +6,7 @@ import { useMemo, useState } from "react";
 import type { Role } from "../../../core/food";
 import { scaleRecipe, stepTexts, type LineId, type Recipe, type ScaleProblem } from "../../../core/recipe";
 import type { DiningTable, LimitId } from "../../../core/table";
-import { formatGrams, formatNumber } from "../../../core/units";
+import { formatGrams, formatNumber, servingsText } from "../../../core/units";
 import { Button, buttonClass } from "../../parts/button";
 import { Choice } from "../../parts/choice";
 import { send, why as whyOf } from "../../parts/send";
@@ -78,7 +78,7 @@ export function ScalePage({
   };
   return (
     <>
-      <PageHead title={`${recipe.title}, for another quantity`} line={`As handed down for ${recipe.servings} servings. The recipe itself stays as it is.`}>
+      <PageHead title={`${recipe.title}, for another quantity`} line={`As handed down for ${servingsText(recipe.servings)}. The recipe itself stays as it is.`}>
         <span className="flex flex-wrap gap-2 no-print">
           <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>
             Print

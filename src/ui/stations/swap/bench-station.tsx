@@ -48,6 +48,7 @@ import { useEarlierStates } from "./use-earlier-states";
 import { useProposals, type GivenProposals } from "./use-proposals";
 import { STARTING } from "./use-solver";
 import { PageColumns } from "../../parts/page-columns";
+import { servingsText } from "../../../core/units";
 
 interface BenchStationProps {
   readonly id: string;
@@ -174,7 +175,7 @@ function Bench({ id, view, bench, given }: BenchProps) {
 
   return (
     <WorkingProvider constants={constants}>
-      <PageHead title={view.read.recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
+      <PageHead title={view.read.recipe.title} line={`For this table, ${servingsText(table.servings)}, served ${table.serve}`}>
         <StationThread recipeId={id} here="swap" of={{ lines: view.read.lines.length, asked: view.read.unresolved.length, table, bench: fit }} />
       </PageHead>
       <PageColumns aside="wide" className="lg:grid-rows-[auto_1fr] pb-20 md:pb-0">

@@ -75,9 +75,10 @@ export function OtherSweets({ here, table, known, told, serving, onKnown, onTabl
               {breaks.length > 0 && <span className="block t-small text-rose">not for this table as it is: {breaks.join(", ")}</span>}
             </span>
             <span className="flex gap-4 items-center ml-auto">
+              <span className="t-small text-ink2">servings</span>
               <AmountField
                 label={`Servings of ${title ?? "it"} somebody eats`}
-                unit="serving"
+                unit=""
                 value={servings}
                 least={0.25}
                 most={20}

@@ -6,7 +6,7 @@ import { type Recipe } from "../../../core/recipe";
 import { baseOf } from "../../../core/models/diet";
 import type { FastAhead } from "../../../core/calendar";
 import { onDay, whoseRules, type DiningTable, type Eater } from "../../../core/table";
-import { formatNumber, temperatureText } from "../../../core/units";
+import { formatNumber, temperatureText, servingsText } from "../../../core/units";
 import type { TableView } from "../../../core/views";
 import { AmountField } from "../../parts/amount-field";
 import { Choice } from "../../parts/choice";
@@ -83,7 +83,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
     keeps(base) ? set({ ...table, rules: table.rules.filter((rule) => baseOf(rule) !== base) }) : toggle(usualRule(base, schools, ruleIds));
   return (
     <>
-      <PageHead title={recipe.title} line={`For this table, ${table.servings} servings, served ${table.serve}`}>
+      <PageHead title={recipe.title} line={`For this table, ${servingsText(table.servings)}, served ${table.serve}`}>
         <StationThread recipeId={id} here="table" of={{ ...view.thread, table, bench }} />
       </PageHead>
       <PageColumns aside="wide">
