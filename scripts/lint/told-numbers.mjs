@@ -1,7 +1,7 @@
 import ts from "typescript";
 
 const TAGS = ["unit", "range", "source"];
-const NUMERIC = /^(?:number|Estimate)(?: \| null)?$/;
+const NUMERIC = /^(?:number|Estimate|Grams|Celsius|Minutes|Fraction)(?: \| null)?$/;
 
 /** An exported function that gives a number says in its comment the unit, the range, and where the formula is from. */
 export const toldNumbers = {

@@ -6,5 +6,5 @@ import { fraction, type Fraction, type Minutes } from "../units";
  * @source first-order kinetics
  */
 export function gelatinisedShare(minutes: Minutes, timeConstant: Minutes): Fraction {
-  return fraction(1 - Math.exp(-minutes / timeConstant));
+  return fraction(1 - Math.exp(-(minutes / timeConstant)));
 }

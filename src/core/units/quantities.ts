@@ -16,7 +16,31 @@ function within(value: number, least: number, most: number, what: string): numbe
   return value;
 }
 
+/**
+ * A number as that quantity; throws a RangeError outside of its range.
+ * @unit g
+ * @range 0 or more
+ * @source definition
+ */
 export const grams = (value: number): Grams => within(value, 0, Infinity, "mass in grams") as Grams;
+/**
+ * A number as that quantity; throws a RangeError outside of its range.
+ * @unit °C
+ * @range −273.15 to 10,000
+ * @source definition
+ */
 export const celsius = (value: number): Celsius => within(value, ABSOLUTE_ZERO, 10_000, "temperature in °C") as Celsius;
+/**
+ * A number as that quantity; throws a RangeError outside of its range.
+ * @unit min
+ * @range 0 or more
+ * @source definition
+ */
 export const minutes = (value: number): Minutes => within(value, 0, Infinity, "time in minutes") as Minutes;
+/**
+ * A number as that quantity; throws a RangeError outside of its range.
+ * @unit share
+ * @range 0 to 1
+ * @source definition
+ */
 export const fraction = (value: number): Fraction => within(value, 0, 1, "share of a whole") as Fraction;
