@@ -219,6 +219,43 @@ describe("two windows on one recipe", () => {
   });
 });
 
+describe("two devices at one pantry", () => {
+  it("change different things of it at once: both are kept without a question, and an undo leaves the other's", async () => {
+    const price = (page: Page) => page.getByLabel("Price of fine semolina", { exact: true });
+    await goto("/pantry/semolina");
+    const other = await session.another();
+    await at(other, "/pantry/jaggery");
+    await price(session.page).fill("77");
+    await saved(session.page);
+    await other.getByRole("textbox", { name: /^Price of/ }).fill("88");
+    const third = await session.another();
+    const kept = async (food: string) => {
+      await at(third, `/pantry/${food}`);
+      return third.getByRole("textbox", { name: /^Price of/ }).inputValue();
+    };
+    await expect.poll(() => kept("jaggery")).toBe("88");
+    expect(await kept("semolina")).toBe("77");
+    expect(await other.getByText("Changed in another window too").count()).toBe(0);
+    // What came from the first lies beneath every step of the second: taking its own back leaves that.
+    await other.getByRole("button", { name: "Undo" }).first().click();
+    await expect.poll(() => kept("jaggery")).not.toBe("88");
+    expect(await kept("semolina")).toBe("77");
+  });
+  it("change the same thing: the second is asked", async () => {
+    const price = (page: Page) => page.getByLabel("Price of fine semolina", { exact: true });
+    await goto("/pantry/semolina");
+    const other = await session.another();
+    await at(other, "/pantry/semolina");
+    await price(session.page).fill("61");
+    await saved(session.page);
+    await price(other).fill("62");
+    await other.getByRole("alert").getByText("Changed in another window too. Nothing was overwritten.").waitFor();
+    expect(await price(other).inputValue()).toBe("62");
+    await other.getByRole("button", { name: "Take theirs" }).click();
+    expect(await price(other).inputValue()).toBe("61");
+  });
+});
+
 describe("a copy of everything", () => {
   it("is saved, refused where it was tampered with, put in place, and taken back", async () => {
     const folder = newFolder();
