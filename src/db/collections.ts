@@ -18,7 +18,7 @@ export type CollectionLists = Readonly<Record<string, readonly CollectionRow[]>>
 
 export interface StoredCollection {
   /** By the names of its lists, each in its order. */
-  readonly lists: Readonly<Record<string, readonly unknown[]>>;
+  readonly lists: CollectionLists;
   /** 0 where it was never saved. */
   readonly revision: number;
 }
@@ -32,11 +32,13 @@ const ALL_ROWS = TABLES_OF_LISTS.map(({ name, list, table }) => `SELECT '${name}
 export async function readCollections(db: Connection): Promise<ReadonlyMap<CollectionName, StoredCollection>> {
   // The counts first: rows that are newer than their count are asked about, older ones would be overwritten.
   const revisions = await many(db, { name: text, revision: number }, "SELECT name, revision FROM collection");
-  const rows = await many(db, { name: text, list: text, document: json }, `${ALL_ROWS} ORDER BY place, id`);
+  const rows = await many(db, { name: text, list: text, id: text, document: json }, `${ALL_ROWS} ORDER BY place, id`);
   return new Map(
     (Object.keys(COLLECTIONS) as CollectionName[]).map((name) => {
       const mine = rows.filter((row) => row.name === name);
-      const lists = Object.keys(COLLECTIONS[name]).map((list) => [list, mine.filter((row) => row.list === list).map(({ document }) => document)] as const);
+      const lists = Object.keys(COLLECTIONS[name]).map(
+        (list) => [list, mine.filter((row) => row.list === list).map(({ id, document }) => ({ id, document }))] as const,
+      );
       return [name, { lists: Object.fromEntries(lists), revision: revisions.find((each) => each.name === name)?.revision ?? 0 }] as const;
     }),
   );
@@ -44,7 +46,8 @@ export async function readCollections(db: Connection): Promise<ReadonlyMap<Colle
 
 /**
  * Saves the lists of a collection over the revision that they were read at, within a transaction; null where another save
- * came between, and nothing is written. Rows that are as they were keep who wrote them; `person` wrote the others.
+ * came between, and nothing is written. Rows that are as they were keep who wrote them; `person` wrote the others. What is
+ * not among them is taken out, but for the rows that are `spared`.
  */
 export async function writeCollection(
   connection: Connection,
@@ -52,7 +55,7 @@ export async function writeCollection(
   lists: CollectionLists,
   revision: number,
   at: string,
-  person: string | null = null,
+  { person = null, spared = [] }: { readonly person?: string | null; readonly spared?: readonly string[] } = {},
 ): Promise<number | null> {
   const saved = await maybeOne(
     connection,
@@ -65,7 +68,10 @@ export async function writeCollection(
   if (!saved) return null;
   for (const [list, table] of Object.entries(COLLECTIONS[name])) {
     const rows = JSON.stringify((lists[list] ?? []).map(({ id, document }, place) => ({ id, place, document })));
-    await connection.query(`DELETE FROM ${table} WHERE id NOT IN (SELECT each->>'id' FROM jsonb_array_elements($1::jsonb) AS each)`, [rows]);
+    await connection.query(
+      `DELETE FROM ${table} WHERE id NOT IN (SELECT each->>'id' FROM jsonb_array_elements($1::jsonb) AS each UNION SELECT jsonb_array_elements_text($2::jsonb))`,
+      [rows, JSON.stringify(spared)],
+    );
     await connection.query(
       `INSERT INTO ${table} AS kept (id, place, document, written_at, person_id)
        SELECT id, place, document, $2::timestamptz, $3 FROM jsonb_to_recordset($1::jsonb) AS sent (id text, place integer, document jsonb)

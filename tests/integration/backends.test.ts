@@ -127,7 +127,7 @@ describe.each(BACKENDS)("%s", (_, open) => {
     const save = (prices: readonly (readonly [string, number])[], revision: number, at: string, person: string | null) =>
       database.transaction((inside) => {
         const rows = prices.map(([id, price]) => ({ id, document: { foodId: id, price } }));
-        return db.writeCollection(inside, "pantry", { prices: rows }, revision, at, person);
+        return db.writeCollection(inside, "pantry", { prices: rows }, revision, at, { person });
       });
     const eater = { id: "cook", document: { id: "cook", name: "Cook" } };
     expect(await database.transaction((inside) => db.writeCollection(inside, "eaters", { eaters: [eater] }, 0, AT))).toBe(1);
@@ -169,8 +169,8 @@ describe.each(BACKENDS)("%s", (_, open) => {
         pressings: [],
         names: [],
         prices: [
-          { foodId: "milk", price: 2 },
-          { foodId: "rice", price: 5 },
+          { id: "milk", document: { foodId: "milk", price: 2 } },
+          { id: "rice", document: { foodId: "rice", price: 5 } },
         ],
       },
     });

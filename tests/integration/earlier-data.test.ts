@@ -153,6 +153,16 @@ describe("data of schema 5", () => {
     expect(JSON.parse(adaptation?.row ?? "{}")).toMatchObject({ dining_table: { servings: 4, otherSweets: others } });
     expect(adaptation?.row).not.toContain("besides");
   });
+  it("leaves a row that cannot be shown where it is, whatever is saved beside it", async () => {
+    const database = await getDatabase();
+    await database.query('INSERT INTO price (id, place, document) VALUES (\'strange\', 99, \'{"foodId": "strange", "price": "dear"}\'::jsonb)');
+    const { pantry, revision } = await counts();
+    expect(pantry.prices.map(({ foodId }) => foodId)).not.toContain("strange");
+    await savePantry({ document: { ...pantry, names: [] }, revision });
+    expect((await counts()).pantry).toEqual({ ...pantry, names: [] });
+    expect(await database.query("SELECT id FROM price WHERE id = 'strange'")).toHaveLength(1);
+    await database.query("DELETE FROM price WHERE id = 'strange'");
+  });
   it("goes into a backup and comes back from it whole", async () => {
     const before = await counts();
     await restoreBackup((await makeBackup()).text);

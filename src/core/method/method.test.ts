@@ -60,6 +60,11 @@ describe("a version's method", () => {
     expect(words.map(({ why }) => why)).toEqual(["no dairy", "no dairy"]);
     expect(takes(method)[0]).toContain("l1 1");
   });
+  it("begins a sentence with a capital, whatever stands there now", () => {
+    const of = kheer("Milk first. Sugar goes in last, cashews over it.");
+    const { words } = made(of, rowsOf(of, { "cow-milk": { food: food("soy-milk"), grams: 900, change: "replaced", why: "no dairy" } }));
+    expect(told(words)[0]).toMatch(/^Soya milk \(.*\) first\. Sugar goes in last, cashews over it\.$/);
+  });
   it("strikes out what is left out, takes it no more, and does not touch other nuts", () => {
     const of = kheer("Warm the milk and sugar.", "Fry the cashews until they smell of nuts.");
     const { method, words } = made(of, rowsOf(of, { cashew: { food: null, grams: 0, change: "left out", why: "no cashew" } }));

@@ -1,8 +1,10 @@
-import { formatGrams, type HouseholdMeasures } from "../units";
+import { capital, formatGrams, type HouseholdMeasures } from "../units";
 import { kitchenMeasure, type LineId, type RecipeStep, type StepId } from "../recipe";
 import type { Version, VersionRow } from "../substitution";
 import { mentionsOfLines, shortName, type NamedLine } from "./build";
 import type { Handling, Method, MethodStep } from "./step";
+
+const SENTENCE_BEGINS = /^$|[.!?] $/;
 
 /** A piece of a step's words: as the recipe has it, written in anew, or struck out. */
 export interface Segment {
@@ -57,7 +59,13 @@ export function wordsOf(method: Method, version: Version, { steps, lines, handli
       const with_ = beside.filter((each) => each.role === row.role && !said.has(each));
       for (const each of with_) said.add(each);
       if (with_.length === 0 && (row.change === "as is" || (row.change === "amount" && !first))) continue;
-      segments.push({ text: text.slice(at, place), kind: "plain" }, ...mention(words, row, first, with_, measures));
+      const [written, ...rest] = mention(words, row, first, with_, measures);
+      const begins = SENTENCE_BEGINS.test(text.slice(Math.max(0, place - 2), place));
+      segments.push(
+        { text: text.slice(at, place), kind: "plain" },
+        ...(written ? [begins ? { ...written, text: capital(written.text) } : written] : []),
+        ...rest,
+      );
       at = place + words.length;
     }
     segments.push({ text: text.slice(at), kind: "plain" });

@@ -81,30 +81,22 @@ export function decode(problem: AdaptationProblem, opening: Opening, amounts: re
     for (const amount of fresh) {
       if (taken.has(amount) || amount.slot.role !== line.role) continue;
       taken.add(amount);
-      rows.push({
-        id: newRowId(rows),
-        line: null,
-        food: amount.slot.food,
-        grams: amount.grams,
-        role: amount.slot.role,
-        change: "added",
-        why: GIVES[amount.slot.role],
-      });
+      rows.push(addedRow(rows, amount));
     }
   }
-  for (const amount of fresh)
-    if (!taken.has(amount))
-      rows.push({
-        id: newRowId(rows),
-        line: null,
-        food: amount.slot.food,
-        grams: amount.grams,
-        role: amount.slot.role,
-        change: "added",
-        why: GIVES[amount.slot.role],
-      });
+  for (const amount of fresh) if (!taken.has(amount)) rows.push(addedRow(rows, amount));
   return { rows, evaporation };
 }
+
+const addedRow = (rows: readonly VersionRow[], { slot: { food, role }, grams }: Amount): VersionRow => ({
+  id: newRowId(rows),
+  line: null,
+  food,
+  grams,
+  role,
+  change: "added",
+  why: GIVES[role],
+});
 
 function whyGone(problem: AdaptationProblem, opening: Opening, line: SourceLine): string {
   const rule = problem.rules.find((each) => judge(line.food, each).verdict === "avoid");

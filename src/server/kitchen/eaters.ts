@@ -1,9 +1,8 @@
-import { EATER_KEYS } from "../../core/table";
 import { saveCollection } from "./collections";
 import { checkedRevised } from "../http/checked";
 import { checkRules } from "./house-rules";
 import { validateEaters } from "../http/schemas/household";
-import { getEaters } from "./sources";
+import { EATERS, getEaters } from "./sources";
 import { Refusal } from "../http/problems";
 
 /** Saves who eats here; refused whole where two are called alike, or one keeps a rule that there is not. */
@@ -20,5 +19,5 @@ export async function saveEaters(body: unknown): Promise<number> {
       [{ pointer: `/document/eaters/${twice}/name`, detail: "Each needs a name of their own." }],
     );
   await checkRules(sent.document.eaters.map(({ rules }, i) => ({ pointer: `/document/eaters/${i}/rules`, rules })));
-  return saveCollection("eaters", "list of eaters", EATER_KEYS, sent, getEaters);
+  return saveCollection(EATERS, sent, getEaters);
 }

@@ -1,6 +1,6 @@
 import { saveCollection } from "./collections";
-import { getEaters, getHouseRules } from "./sources";
-import { changedVerdicts, copyOf, HOUSE_RULE_KEYS, householdRules, ownRuleProblems, type OwnRule } from "../../core/models/diet";
+import { getEaters, getHouseRules, HOUSE_RULES } from "./sources";
+import { changedVerdicts, copyOf, householdRules, ownRuleProblems, type OwnRule } from "../../core/models/diet";
 import { RULES } from "../../data";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
@@ -42,7 +42,7 @@ export async function saveHouseRules(body: unknown): Promise<number> {
         { pointer: "/document/own", detail: `${id} is in use.` },
       ]);
   }
-  return saveCollection("house-rules", "list of rules", HOUSE_RULE_KEYS, sent, getHouseRules);
+  return saveCollection(HOUSE_RULES, sent, getHouseRules);
 }
 
 /** Who keeps a rule, and at which recipes' tables, in words. */

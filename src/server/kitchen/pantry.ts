@@ -1,7 +1,7 @@
 import { saveCollection } from "./collections";
-import { getPantry } from "./sources";
+import { getPantry, PANTRY } from "./sources";
 import type { Constants, Family, Food } from "../../core/food";
-import { EMPTY_PANTRY, PANTRY_KEYS, kitchenFoods, namesOf, ownFoodProblems, type PantryDocument } from "../../core/pantry";
+import { EMPTY_PANTRY, kitchenFoods, namesOf, ownFoodProblems, type PantryDocument } from "../../core/pantry";
 import { foodsIn } from "../../core/making";
 import { USUAL_HOUSEHOLD } from "../../core/household";
 import { completeTraits, MAKING, REFERENCE } from "../../data";
@@ -17,7 +17,7 @@ export async function savePantry(body: unknown): Promise<number> {
   const sent = checkedRevised(validatePantry, body);
   const whole = { ...sent, document: { ...EMPTY_PANTRY, ...sent.document } };
   checkOwnFoods(whole.document);
-  return saveCollection("pantry", "pantry", PANTRY_KEYS, whole, getPantry);
+  return saveCollection(PANTRY, whole, getPantry);
 }
 
 function checkOwnFoods(pantry: PantryDocument): void {

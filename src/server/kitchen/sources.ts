@@ -1,9 +1,9 @@
 import { cache } from "react";
 import { completeHousehold, USUAL_HOUSEHOLD, type Household } from "../../core/household";
-import { NO_HOUSE_RULES, type HouseRules } from "../../core/models/diet";
-import { EMPTY_PANTRY, type PantryDocument } from "../../core/pantry";
-import { NO_EATERS, type EatersDocument } from "../../core/table";
-import { getCollection } from "./collections";
+import { HOUSE_RULE_KEYS, NO_HOUSE_RULES, type HouseRules } from "../../core/models/diet";
+import { EMPTY_PANTRY, PANTRY_KEYS, type PantryDocument } from "../../core/pantry";
+import { EATER_KEYS, NO_EATERS, type EatersDocument } from "../../core/table";
+import { getCollection, type Collection } from "./collections";
 import { validateEaters, validateHouseRules, validateHousehold } from "../http/schemas/household";
 import { validatePantry } from "../http/schemas/pantry";
 import type { Revised } from "../http/revised";
@@ -18,11 +18,21 @@ export const getHousehold = cache(async (): Promise<Revised<Household>> => {
   return { document: validateHousehold(value) ? completeHousehold(value) : USUAL_HOUSEHOLD, revision };
 });
 
+export const PANTRY: Collection<PantryDocument> = { name: "pantry", what: "pantry", keys: PANTRY_KEYS, validate: validatePantry, empty: EMPTY_PANTRY };
+export const HOUSE_RULES: Collection<HouseRules> = {
+  name: "house-rules",
+  what: "list of rules",
+  keys: HOUSE_RULE_KEYS,
+  validate: validateHouseRules,
+  empty: NO_HOUSE_RULES,
+};
+export const EATERS: Collection<EatersDocument> = { name: "eaters", what: "list of eaters", keys: EATER_KEYS, validate: validateEaters, empty: NO_EATERS };
+
 /** The household's own foods and weighings; none until there are some. */
-export const getPantry = cache((): Promise<Revised<PantryDocument>> => getCollection("pantry", validatePantry, EMPTY_PANTRY));
+export const getPantry = cache((): Promise<Revised<PantryDocument>> => getCollection(PANTRY));
 
 /** The household's own rule sets and its answers; none until there are some. */
-export const getHouseRules = cache((): Promise<Revised<HouseRules>> => getCollection("house-rules", validateHouseRules, NO_HOUSE_RULES));
+export const getHouseRules = cache((): Promise<Revised<HouseRules>> => getCollection(HOUSE_RULES));
 
 /** Who eats at this household; nobody until somebody is named. */
-export const getEaters = cache((): Promise<Revised<EatersDocument>> => getCollection("eaters", validateEaters, NO_EATERS));
+export const getEaters = cache((): Promise<Revised<EatersDocument>> => getCollection(EATERS));

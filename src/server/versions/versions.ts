@@ -45,6 +45,9 @@ function versionOf(bench: StoredBench, lines: ReadonlySet<LineId>, foods: Refere
       ]);
     return { id: row.id, line: row.line, food, grams: row.grams, role: row.role, change: row.change, why: row.why };
   });
+  const twice = rows.findIndex(({ id }, i) => rows.slice(0, i).some((other) => other.id === id));
+  if (twice >= 0)
+    throw new Refusal(422, "Two rows of the version have one id.", [{ pointer: `/bench/rows/${twice}/id`, detail: "Each needs an id of its own." }]);
   if (!rows.some((row) => row.food && row.grams > 0))
     throw new Refusal(422, "An empty version cannot be kept: give at least one food an amount.", [
       { pointer: "/bench/rows", detail: "No food has an amount." },

@@ -11,6 +11,8 @@ let computer: Computer | null = null;
 
 interface Shown {
   readonly view: TableView;
+  /** The view is of earlier documents: what it does not say yet may still be so. */
+  readonly isBehind: boolean;
   /** What could not be computed, in words; the figures are then those of before. Null where all is as it should be. */
   readonly why: string | null;
 }
@@ -21,8 +23,9 @@ interface Shown {
  * `isOld`. Question and sources should be the same objects for as long as nothing in them changes.
  */
 export function useView(question: TableQuestion, sources: KitchenSources, given: TableView, isOld: boolean): Shown {
-  const [shown, setShown] = useState<Shown>({ view: given, why: null });
-  const answered = useRef(isOld ? null : { question, sources });
+  const [first] = useState(isOld ? null : { question, sources });
+  const [shown, setShown] = useState({ view: given, of: first, why: null as string | null });
+  const answered = useRef(first);
   const busy = useRef(false);
   const latest = useRef({ question, sources });
 
@@ -36,8 +39,8 @@ export function useView(question: TableQuestion, sources: KitchenSources, given:
       computer ??= createBrowserComputer();
       computer
         .ask(asked.question, asked.sources)
-        .then((view) => setShown({ view, why: null }))
-        .catch((error: unknown) => setShown(({ view }) => ({ view, why: whyOf(error, "The figures could not be computed.") })))
+        .then((view) => setShown({ view, of: asked, why: null }))
+        .catch((error: unknown) => setShown(({ view, of }) => ({ view, of, why: whyOf(error, "The figures could not be computed.") })))
         .finally(() => {
           busy.current = false;
           answered.current = asked;
@@ -46,5 +49,6 @@ export function useView(question: TableQuestion, sources: KitchenSources, given:
     };
     next();
   }, [question, sources]);
-  return shown;
+  const { view, of, why } = shown;
+  return { view, isBehind: of?.question !== question || of.sources !== sources, why };
 }

@@ -8,6 +8,8 @@ import { Findings, KeptHere, Meetings, Parted } from "./findings-panel";
 
 interface MeansPanelProps {
   readonly view: TableView;
+  /** It is of earlier wishes: what is not found yet may still be. */
+  readonly isBehind: boolean;
   readonly table: DiningTable;
   readonly whose: ReadonlyMap<string, readonly string[]>;
   readonly today: string;
@@ -15,13 +17,13 @@ interface MeansPanelProps {
 }
 
 /** What the wishes of a table mean for its sweet: what breaks which, what is parted, what to mind. It is read, not written in, and comes after what is. */
-export function MeansPanel({ view, table, whose, today, onRemove }: MeansPanelProps) {
+export function MeansPanel({ view, isBehind, table, whose, today, onRemove }: MeansPanelProps) {
   const { kept, findings } = view;
   const ruleNames = useMemo(() => new Map(kept.map(({ id, name }) => [id, name] as const)), [kept]);
   return (
     <aside className="lg:crease-l p-4 md:p-5 grid gap-6 content-start" aria-label="What breaks which wish">
       <KeptHere table={table} rules={kept} whose={whose} onRemove={onRemove} />
-      <section aria-labelledby="means-title">
+      <section aria-labelledby="means-title" aria-busy={isBehind}>
         <h2 id="means-title" className="t-h2">
           What that means for this sweet
         </h2>
@@ -29,7 +31,9 @@ export function MeansPanel({ view, table, whose, today, onRemove }: MeansPanelPr
           <p className="t-ledger text-ink2 rule-t mt-2 pt-2">
             {table.rules.length + table.limits.length === 0
               ? "Nothing is asked of it yet. Choose above what this table leaves out."
-              : "As handed down, it breaks none of these."}
+              : isBehind
+                ? "Not worked out yet."
+                : "As handed down, it breaks none of these."}
           </p>
         ) : (
           <Findings found={findings} whose={whose} today={today} />

@@ -65,7 +65,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
   }, [recipe, table, known]);
   // The server computed what is saved; what this window knows beyond that is computed at once.
   const [isOld] = useState(() => recipe !== givenRecipe.document || table !== given.document || URLS.some((url) => heldAt(url)?.unsaved));
-  const { view, why } = useView(question, sources, givenView, isOld);
+  const { view, isBehind, why } = useView(question, sources, givenView, isOld);
   const { rules } = view;
 
   const wishes = useMemo(() => {
@@ -192,7 +192,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
           />
         </div>
         <Suspense>
-          <MeansPanel view={view} table={table} whose={whose} today={today} onRemove={toggle} />
+          <MeansPanel view={view} isBehind={isBehind} table={table} whose={whose} today={today} onRemove={toggle} />
         </Suspense>
       </PageColumns>
     </>
