@@ -1,5 +1,4 @@
-import type { KitchenSources } from "../core/kitchen";
-import type { TableQuestion, TableView } from "../core/views";
+import type { ViewAnswer, ViewKind } from "../core/views";
 import type { HouseRules } from "../core/models/diet";
 import type { PantryDocument } from "../core/pantry";
 import type { Archetype, Recipe } from "../core/recipe";
@@ -22,12 +21,14 @@ export type Reply<Step, Answer> =
 export type SolverAsked = Asked<AdaptationProblem>;
 export type SolverReply = Reply<Progress, Ending>;
 
-/** What a station shows of its documents. The household's own come only where they are new to the worker. */
+/** What is computed for what is shown: one of the views, and what its question is made of. Of that only what is new to the worker comes along. */
 export interface ComputeQuestion {
-  readonly sources: KitchenSources | null;
-  readonly of: TableQuestion;
+  readonly kind: ViewKind;
+  readonly names: readonly string[];
+  /** By name; "sources" is what the household has told of itself. */
+  readonly fresh: Readonly<Record<string, unknown>>;
 }
-export type ComputeAnswer = TableView;
+export type ComputeAnswer = ViewAnswer<ViewKind>;
 
 /** Reading before anything is kept: a text as it is typed, or recipes of a file, in one kitchen. */
 export interface ReadingQuestion {

@@ -32,6 +32,20 @@ export interface Rebased {
   readonly since: readonly Since[];
 }
 
+/** The recipe itself as a version: where one starts by hand. */
+export function asHandedDown(read: ReadRecipe, table: DiningTable): BenchState {
+  const { lines, evaporation } = scaledFor(read, table.servings);
+  return {
+    label: "By hand",
+    byHand: false,
+    version: {
+      evaporation: Math.round(evaporation.value),
+      rows: lines.map(({ id, food, grams, role }) => ({ id, line: id, food, grams, role, change: "as is", why: "" })),
+    },
+  };
+}
+
+/** A bench as it is stored, for this recipe and table. */
 export function stored({ label, version, from, byHand }: BenchState, read: ReadRecipe, table: DiningTable): StoredBench {
   const lines = new Map(scaledFor(read, table.servings).lines.map((line) => [line.id, line] as const));
   return {

@@ -17,7 +17,7 @@ export {
 export { ATTENTIONS, HEATS, OPERATIONS, type Attention, type Operation, type StepChoice, type StepMinutes, type StepTake } from "./operations";
 export { pressedId } from "./pressing";
 export { mentionsOf, namesOfLine, type FindMentions } from "./mentions";
-export { type LedgerEntry } from "./take-step";
+export { type LedgerEntry, type LedgerMass } from "./take-step";
 export { type LedgerProblem } from "./walk";
 export { ratiosFor } from "./ratios";
 export { writersCup } from "./writers-cup";

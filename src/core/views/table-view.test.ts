@@ -1,6 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { food, halwa, phirni, tableOf } from "../../../tests/support/kitchen";
-import { answering } from "../../workers/compute/answer";
+import { halwa, phirni, tableOf } from "../../../tests/support/kitchen";
 import { kitchenOf } from "../../data";
 import { USUAL_SOURCES } from "../kitchen";
 import { seat } from "../table";
@@ -38,19 +37,5 @@ describe("what the Table station shows", () => {
     expect(who.serving.energy).toBe(uk.serving.energy);
     expect(uk.others).toMatchObject([{ id: "b", title: phirni().recipe.title, breaks: [] }]);
     expect(uk.others[0]?.serving?.freeSugars).toBeGreaterThan(10);
-  });
-  it("is the same from the worker, which is told of the household once", () => {
-    const answer = answering();
-    const of: TableQuestion = { recipe: halwa().recipe, table: tableOf({ rules: ["vegan"] }), others: [] };
-    expect(() => answer({ sources: null, of })).toThrow(/household/);
-    expect(answer({ sources: USUAL_SOURCES, of })).toEqual(ask(of));
-    expect(answer({ sources: null, of })).toEqual(ask(of));
-    const sources = {
-      ...USUAL_SOURCES,
-      pantry: { ...USUAL_SOURCES.pantry, names: [{ words: "grandmother's grain", foodId: food("semolina").id, at: "2026-11-29" }] },
-    };
-    const named = { ...of, recipe: { ...of.recipe, lines: [{ id: "l1", text: "100 g grandmother's grain", choice: {} }] } };
-    expect(answer({ sources: null, of: named }).thread).toEqual({ asked: 1, lines: 0 });
-    expect(answer({ sources, of: named }).thread).toEqual({ asked: 0, lines: 1 });
   });
 });

@@ -1,6 +1,7 @@
 "use client";
 
-import { type EvaluationInput, type Figures } from "../../core/evaluate";
+import { memo } from "react";
+import type { Figure } from "../../core/numeric";
 import { formatChange } from "../../core/units";
 import type { BeamReading } from "../../core/substitution";
 import { Beam } from "../parts/beam";
@@ -9,21 +10,20 @@ import { StateMark, stateColour } from "../parts/marks";
 import { FigureButton, useWorking } from "./working";
 
 /** One property as a beam, its figures and words beside it, each of which can be asked why. */
-export function BeamCard({
+export const BeamCard = memo(function BeamCard({
   reading,
-  before,
-  after,
+  before: old,
+  after: now,
   ghost = null,
 }: {
   readonly reading: BeamReading;
-  readonly before: { readonly input: EvaluationInput; readonly figures: Figures };
-  readonly after: { readonly input: EvaluationInput; readonly figures: Figures };
+  readonly before: Figure;
+  readonly after: Figure;
   /** Tilt that a change being looked at would give. */
   readonly ghost?: number | null;
 }) {
   const { manner } = useWorking();
   const { deviation, id, limit, name } = reading;
-  const [old, now] = [before.figures[id], after.figures[id]];
   const word = stateWord(reading, old.value, now.value, manner);
   const limitText = limit === null ? null : `limit ${givenText(limit, id, manner)}`;
   const sentence = `${name}: ${figureText(old, id, manner)} as handed down, ${figureText(now, id, manner)} for this table${limitText === null ? "" : `, ${limitText}`}; ${word}.`;
@@ -48,19 +48,18 @@ export function BeamCard({
       </div>
       <Beam deviation={deviation} label={sentence} ghost={ghost} />
       <div className="grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] gap-1 items-baseline -mt-0.5">
-        <FigureButton figure={old} id={id} input={before.input} of="as handed down" className="text-[13px]! justify-self-start" />
+        <FigureButton figure={old} id={id} of="as handed down" className="text-[13px]! justify-self-start" />
         <span className="t-small text-ink2 whitespace-nowrap">{middle}</span>
         <FigureButton
           figure={now}
           id={id}
-          input={after.input}
           of="for this table"
           className={`justify-self-end text-right! ${isBody(id) ? "text-[13px]! font-[560]!" : "font-[640]!"}`}
         />
       </div>
     </article>
   );
-}
+});
 
 function stepWords(change: number): string {
   const size = Math.abs(change);

@@ -5,7 +5,7 @@ import type { BeamReading, Note } from "../../core/substitution";
 import { WhyMark } from "../parts/marks";
 import { CostCompared } from "./cost-lines";
 import { BeamCard } from "./beam-card";
-import type { Evaluated } from "../../core/kitchen";
+import type { ToldFigures } from "../../core/views";
 
 /** All beams in two columns, and below them what to watch for. */
 export function BeamsPanel({
@@ -17,8 +17,8 @@ export function BeamsPanel({
 }: {
   readonly beams: readonly BeamReading[];
   readonly notes: readonly Note[];
-  readonly before: Evaluated;
-  readonly after: Evaluated;
+  readonly before: ToldFigures;
+  readonly after: ToldFigures;
   /** The beams of a change that is being looked at, not taken. */
   readonly ghosts?: readonly BeamReading[] | null;
 }) {
@@ -29,7 +29,13 @@ export function BeamsPanel({
       {beams
         .filter((beam) => beam.group === group)
         .map((beam) => (
-          <BeamCard key={beam.id} reading={beam} before={before} after={after} ghost={ghosts?.find(({ id }) => id === beam.id)?.deviation.tilt ?? null} />
+          <BeamCard
+            key={beam.id}
+            reading={beam}
+            before={before.figures[beam.id]}
+            after={after.figures[beam.id]}
+            ghost={ghosts?.find(({ id }) => id === beam.id)?.deviation.tilt ?? null}
+          />
         ))}
     </section>
   );
@@ -40,7 +46,7 @@ export function BeamsPanel({
         {column("tongue", "On the tongue", "wedge: nobody would notice")}
         {column("table", "At this table", "a serving; edge: a limit set")}
       </div>
-      <CostCompared before={before.input} after={after.input} />
+      <CostCompared before={before} after={after} />
       {notes.length > 0 && (
         <section className="mt-4" aria-label="Watch for">
           <h2 className="t-h2 border-b border-ink pb-1">Watch for</h2>

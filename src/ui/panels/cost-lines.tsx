@@ -1,7 +1,7 @@
 "use client";
 
-import { costOf, notComparable, type Cost } from "../../core/models/cost";
-import type { EvaluationInput } from "../../core/evaluate";
+import { notComparable, type Cost } from "../../core/models/cost";
+import type { ToldFigures } from "../../core/views";
 import { moneyText } from "../../core/units";
 import { useHousehold } from "../shell/household";
 
@@ -9,9 +9,8 @@ const range = ({ total }: Cost, by: number, currency: string) => `${moneyText(to
 const atLeast = ({ unpriced }: Cost) => (unpriced.length > 0 ? "at least " : "");
 
 /** What a sweet costs, where its foods have prices: whole and by serving, with where it comes from. */
-export function CostSection({ input }: { readonly input: EvaluationInput }) {
+export function CostSection({ cost, servings }: Pick<ToldFigures, "cost" | "servings">) {
   const { currency } = useHousehold().units;
-  const cost = costOf(input.lines);
   if (!cost) return null;
   return (
     <section aria-label="Cost">
@@ -19,7 +18,7 @@ export function CostSection({ input }: { readonly input: EvaluationInput }) {
       <dl className="mt-1 rule-t">
         {(
           [
-            ["A serving", 1 / input.servings],
+            ["A serving", 1 / servings],
             ["The whole", 1],
           ] as const
         ).map(([name, by]) => (
@@ -52,9 +51,9 @@ export function CostSection({ input }: { readonly input: EvaluationInput }) {
 }
 
 /** On the bench, in one line: a serving as handed down, then for this table. */
-export function CostCompared({ before, after }: { readonly before: EvaluationInput; readonly after: EvaluationInput }) {
+export function CostCompared({ before, after }: { readonly before: ToldFigures; readonly after: ToldFigures }) {
   const { currency } = useHousehold().units;
-  const [old, fresh] = [costOf(before.lines), costOf(after.lines)];
+  const [old, fresh] = [before.cost, after.cost];
   if (!old || !fresh) return null;
   const side = (name: string, cost: Cost, beside: Cost, servings: number, strong: boolean) => {
     const lacks = notComparable(cost, beside);

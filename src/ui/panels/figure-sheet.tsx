@@ -1,6 +1,7 @@
 "use client";
 
-import { bodyHolds, PROPERTIES, propertyOf, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
+import { bodyHolds, PROPERTIES, propertyOf, type Figures, type PropertyId } from "../../core/evaluate";
+import type { Cost } from "../../core/models/cost";
 import { AmountField } from "../parts/amount-field";
 import { isBody, rangeText } from "../parts/figure-words";
 import { FigureButton, useWorking } from "./working";
@@ -9,7 +10,8 @@ import { CostSection } from "./cost-lines";
 
 interface FigureSheetProps {
   readonly figures: Figures;
-  readonly input: EvaluationInput;
+  readonly cost: Cost | null;
+  readonly servings: number;
   /** Lines that are not in the figures because they could not be read. */
   readonly unread: number;
   readonly of: string;
@@ -23,7 +25,7 @@ const shownIn = (part: "yield" | "tongue" | "serving", figures: Figures): readon
   PROPERTIES.filter(({ id, shown }) => shown === part || (part === "serving" && shown === "serving, above 0" && figures[id].value > 0)).map(({ id }) => id);
 
 /** All figures of one sweet in a column, each with its interval and its why. */
-export function FigureSheet({ figures, input, unread, of, more, evaporation }: FigureSheetProps) {
+export function FigureSheet({ figures, cost, servings, unread, of, more, evaporation }: FigureSheetProps) {
   return (
     <>
       {unread > 0 && (
@@ -34,7 +36,7 @@ export function FigureSheet({ figures, input, unread, of, more, evaporation }: F
       <h2 className="t-h2">Yield</h2>
       <dl className="mt-1 rule-t">
         {shownIn("yield", figures).map((id) => (
-          <Row key={id} id={id} figures={figures} input={input} of={of} />
+          <Row key={id} id={id} figures={figures} of={of} />
         ))}
         {evaporation && (
           <div className="flex justify-between items-baseline border-b border-line py-1.5">
@@ -55,16 +57,16 @@ export function FigureSheet({ figures, input, unread, of, more, evaporation }: F
       <h2 className="t-h2 mt-5">On the tongue</h2>
       <dl className="mt-1 rule-t">
         {shownIn("tongue", figures).map((id) => (
-          <Row key={id} id={id} figures={figures} input={input} of={of} />
+          <Row key={id} id={id} figures={figures} of={of} />
         ))}
       </dl>
       <h2 className="t-h2 mt-5">In a serving</h2>
       <dl className="mt-1 rule-t">
         {shownIn("serving", figures).map((id) => (
-          <Row key={id} id={id} figures={figures} input={input} of={of} />
+          <Row key={id} id={id} figures={figures} of={of} />
         ))}
       </dl>
-      <CostSection input={input} />
+      <CostSection cost={cost} servings={servings} />
       {more && (
         <p className="mt-2 no-print">
           <Go className="underline t-ledger inline-flex items-center min-h-8" href={more}>
@@ -76,7 +78,7 @@ export function FigureSheet({ figures, input, unread, of, more, evaporation }: F
   );
 }
 
-function Row({ id, figures, input, of }: { readonly id: PropertyId; readonly figures: Figures; readonly input: EvaluationInput; readonly of: string }) {
+function Row({ id, figures, of }: { readonly id: PropertyId; readonly figures: Figures; readonly of: string }) {
   const { manner } = useWorking();
   const { name } = propertyOf(id);
   const told = !isBody(id) || bodyHolds(figures);
@@ -87,11 +89,7 @@ function Row({ id, figures, input, of }: { readonly id: PropertyId; readonly fig
         <span className="block t-small text-ink2">{told ? rangeText(figures[id], id, manner) : "bound, not thickened: under a fifth is water"}</span>
       </dt>
       <dd>
-        {told ? (
-          <FigureButton figure={figures[id]} id={id} input={input} of={of} className="font-[560]!" />
-        ) : (
-          <span className="t-small text-ink2">not on this scale</span>
-        )}
+        {told ? <FigureButton figure={figures[id]} id={id} of={of} className="font-[560]!" /> : <span className="t-small text-ink2">not on this scale</span>}
       </dd>
     </div>
   );

@@ -1,41 +1,49 @@
 "use client";
 
-import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from "react";
-import type { Constants } from "../../core/food";
+import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
 import type { Figure } from "../../core/numeric";
-import { propertyOf, explain, type EvaluationInput, type PropertyId } from "../../core/evaluate";
+import { propertyOf, type PropertyId, type Working } from "../../core/evaluate";
+import type { Anchors, FigureOf } from "../../core/views";
 import { formatToSpread, capital } from "../../core/units";
+import { why as whyOf } from "../parts/send";
+import { useCompute } from "../shell/computer";
 import { useHousehold } from "../shell/household";
 import { figureText, inHouseUnit, isBody, rangeText, type FigureManner } from "../parts/figure-words";
 import { Sheet } from "../parts/sheet";
 import { ColumnHead } from "../parts/table-heads";
 
 export interface Why {
-  readonly input: EvaluationInput;
   readonly id: PropertyId;
   /** Of which sweet: "as handed down", "for this table". */
   readonly of: string;
 }
 
 interface WorkingPanel {
-  readonly constants: Constants;
   readonly manner: FigureManner;
   readonly open: (why: Why) => void;
 }
 const WorkingContext = createContext<WorkingPanel | null>(null);
 
-/** Holds the panel that answers "why this figure" for all figures below it. */
-export function WorkingProvider({ constants, children }: { readonly constants: Constants; readonly children: ReactNode }) {
+/** Holds the panel that answers "why this figure" for all figures below it; `sweet` tells which each is of, and should be stable. */
+export function WorkingProvider({
+  anchors,
+  sweet,
+  children,
+}: {
+  readonly anchors: Anchors;
+  readonly sweet: (of: string) => FigureOf | null;
+  readonly children: ReactNode;
+}) {
   const [why, setWhy] = useState<Why | null>(null);
   const open = useCallback((asked: Why) => setWhy(asked), []);
   const { energy } = useHousehold().units;
-  const manner = useMemo(() => ({ constants, energy }), [constants, energy]);
-  const value = useMemo(() => ({ constants, manner, open }), [constants, manner, open]);
+  const manner = useMemo(() => ({ constants: anchors, energy }), [anchors, energy]);
+  const value = useMemo(() => ({ manner, open }), [manner, open]);
   return (
     <WorkingContext value={value}>
       {children}
       <Sheet open={why !== null} onClose={() => setWhy(null)} above={why && `Why this figure, ${why.of}`} title={why && propertyOf(why.id).name}>
-        {() => why && <WorkingBody why={why} constants={constants} manner={manner} />}
+        {() => why && <AskedWorking why={why} sweet={sweet} manner={manner} />}
       </Sheet>
     </WorkingContext>
   );
@@ -47,8 +55,35 @@ export function useWorking(): WorkingPanel {
   return panel;
 }
 
-function WorkingBody({ why, constants, manner }: { readonly why: Why; readonly constants: Constants; readonly manner: FigureManner }) {
-  const working = useMemo(() => explain(why.input, why.id, constants), [why, constants]);
+/** The working, asked of what computes beside the page. */
+function AskedWorking({ why, sweet, manner }: { readonly why: Why; readonly sweet: (of: string) => FigureOf | null; readonly manner: FigureManner }) {
+  const compute = useCompute();
+  const [told, setTold] = useState<{ readonly working: Working } | { readonly why: string } | null>(null);
+  useEffect(() => {
+    const of = sweet(why.of);
+    if (!of) return;
+    let isLeft = false;
+    compute("working", { of, id: why.id })
+      .then((working) => !isLeft && setTold({ working }))
+      .catch((error: unknown) => !isLeft && setTold({ why: whyOf(error, "The working could not be computed.") }));
+    return () => void (isLeft = true);
+  }, [why, sweet, compute]);
+  if (!told)
+    return (
+      <p role="status" className="mt-3 t-ledger text-ink2">
+        Working it out …
+      </p>
+    );
+  if ("why" in told)
+    return (
+      <p role="alert" className="mt-3 bg-rose-wash text-rose px-3 py-2">
+        {told.why}
+      </p>
+    );
+  return <WorkingBody why={why} working={told.working} manner={manner} />;
+}
+
+function WorkingBody({ why, working, manner }: { readonly why: Why; readonly working: Working; readonly manner: FigureManner }) {
   const { figure } = working;
   const terms = working.terms.map((term) => ({ ...term, value: inHouseUnit(term.value, working.termUnit, manner).value }));
   const sum = terms.reduce((total, term) => total + term.value, 0);
@@ -120,14 +155,12 @@ function WorkingBody({ why, constants, manner }: { readonly why: Why; readonly c
 export function FigureButton({
   figure,
   id,
-  input,
   of,
   className = "",
   children,
 }: {
   readonly figure: Figure;
   readonly id: PropertyId;
-  readonly input: EvaluationInput;
   readonly of: string;
   readonly className?: string;
   readonly children?: ReactNode;
@@ -137,7 +170,7 @@ export function FigureButton({
   return (
     <button
       type="button"
-      onClick={() => open({ input, id, of })}
+      onClick={() => open({ id, of })}
       // Told when it is pointed at: a title kept up to date on every keystroke would cost all beams their speed.
       onPointerEnter={(event) => (event.currentTarget.title = `80 % within ${rangeText(figure, id, manner)}. Why?`)}
       aria-label={`${propertyOf(id).name} ${of}: ${text}. Why?`}

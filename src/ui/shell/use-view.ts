@@ -2,15 +2,25 @@
 
 import { useEffect, useRef, useState } from "react";
 import type { KitchenSources } from "../../core/kitchen";
-import type { TableQuestion, TableView } from "../../core/views";
-import { createBrowserComputer, type Computer } from "../../workers/client/browser";
+import type { ViewAnswer, ViewKind, ViewQuestion } from "../../core/views";
+import { sameWhereEqual } from "../parts/same-where-equal";
 import { why as whyOf } from "../parts/send";
+import { compute } from "./computer";
+import { heldAt } from "./documents";
+import { useSources } from "./use-sources";
 
-// One for the window: it knows the foods already when the next station asks.
-let computer: Computer | null = null;
+/** What this household has told of itself: it may not be saved yet. */
+const URLS = ["/api/pantry", "/api/household", "/api/house-rules"];
 
-interface Shown {
-  readonly view: TableView;
+interface Asked<Kind extends ViewKind> {
+  readonly question: ViewQuestion<Kind>;
+  readonly sources: KitchenSources;
+}
+
+interface Shown<Kind extends ViewKind> {
+  readonly view: ViewAnswer<Kind>;
+  /** The question that it is of; null where that was another than this window's first. */
+  readonly of: ViewQuestion<Kind> | null;
   /** The view is of earlier documents: what it does not say yet may still be so. */
   readonly isBehind: boolean;
   /** What could not be computed, in words; the figures are then those of before. Null where all is as it should be. */
@@ -19,15 +29,21 @@ interface Shown {
 
 /**
  * What a station shows of its documents: as the server computed it, and computed beside the page whenever they change. While
- * one is computed the next waits, and only the latest is. `given` is of the question and the sources at first, unless
- * `isOld`. Question and sources should be the same objects for as long as nothing in them changes.
+ * one is computed the next waits, and only the latest is. `given` is of the first question, unless `isOld`: then, and where
+ * the household's own documents are not saved yet, it is computed at once. The question should be the same object for as
+ * long as nothing in it changes.
  */
-export function useView(question: TableQuestion, sources: KitchenSources, given: TableView, isOld: boolean): Shown {
-  const [first] = useState(isOld ? null : { question, sources });
-  const [shown, setShown] = useState({ view: given, of: first, why: null as string | null });
+export function useView<Kind extends ViewKind>(kind: Kind, question: ViewQuestion<Kind>, given: ViewAnswer<Kind>, isOld: boolean): Shown<Kind> {
+  const sources = useSources();
+  const [first] = useState<Asked<Kind> | null>(() => (isOld || URLS.some((url) => heldAt(url)?.unsaved) ? null : { question, sources }));
+  const [shown, setShown] = useState<{ readonly view: ViewAnswer<Kind>; readonly of: Asked<Kind> | null; readonly why: string | null }>(() => ({
+    view: given,
+    of: first,
+    why: null,
+  }));
   const answered = useRef(first);
   const busy = useRef(false);
-  const latest = useRef({ question, sources });
+  const latest = useRef<Asked<Kind>>({ question, sources });
 
   useEffect(() => {
     latest.current = { question, sources };
@@ -36,10 +52,8 @@ export function useView(question: TableQuestion, sources: KitchenSources, given:
       const asked = latest.current;
       if (answered.current?.question === asked.question && answered.current.sources === asked.sources) return;
       busy.current = true;
-      computer ??= createBrowserComputer();
-      computer
-        .ask(asked.question, asked.sources)
-        .then((view) => setShown({ view, of: asked, why: null }))
+      compute(kind, asked.question, asked.sources)
+        .then((view) => setShown((before) => ({ view: sameWhereEqual(before.view, view), of: asked, why: null })))
         .catch((error: unknown) => setShown(({ view, of }) => ({ view, of, why: whyOf(error, "The figures could not be computed.") })))
         .finally(() => {
           busy.current = false;
@@ -48,7 +62,7 @@ export function useView(question: TableQuestion, sources: KitchenSources, given:
         });
     };
     next();
-  }, [question, sources]);
+  }, [kind, question, sources]);
   const { view, of, why } = shown;
-  return { view, isBehind: of?.question !== question || of.sources !== sources, why };
+  return { view, of: of?.question ?? null, isBehind: of?.question !== question || of.sources !== sources, why };
 }

@@ -1,6 +1,6 @@
 import type { AdaptationProblem, Ending, Progress } from "../../core/substitution";
 import type { KitchenSources } from "../../core/kitchen";
-import type { TableQuestion } from "../../core/views";
+import type { ViewAnswer, ViewKind, ViewQuestion } from "../../core/views";
 import type { ComputeAnswer, ComputeQuestion, ReadingAnswer, ReadingQuestion, Reply } from "../protocol";
 import { createWorkerClient, type WorkerClient, type WorkerListeners } from "../worker-client";
 
@@ -20,26 +20,27 @@ export const createBrowserSolver = (): SolverClient =>
   );
 
 export interface Computer {
-  readonly ask: (of: TableQuestion, sources: KitchenSources) => Promise<ComputeAnswer>;
+  readonly ask: <Kind extends ViewKind>(kind: Kind, question: ViewQuestion<Kind>, sources: KitchenSources) => Promise<ViewAnswer<Kind>>;
 }
 
 /** What stations show is computed beside the page, in one worker for as long as the window is open. */
 export function createBrowserComputer(): Computer {
-  let known: KitchenSources | null = null;
+  const known = new Map<string, unknown>();
   const { signal } = new AbortController();
   const client = createWorkerClient<ComputeQuestion, never, ComputeAnswer>(({ onReply, onCrash }) => {
     const worker = new Worker(new URL("../compute.worker.ts", import.meta.url), { type: "module" });
     const crashed = (why: string) => {
-      // The next one knows nothing of the household.
-      known = null;
+      // The next one knows nothing yet.
+      known.clear();
       onCrash(why);
     };
     return handleOf(worker, { onReply, onCrash: crashed }, "What computes could not be loaded.");
   });
   return {
-    ask: (of, sources) => {
-      const asked = client.ask({ sources: sources === known ? null : sources, of }, { signal });
-      known = sources;
+    ask: <Kind extends ViewKind>(kind: Kind, question: ViewQuestion<Kind>, sources: KitchenSources) => {
+      const fresh = Object.fromEntries(Object.entries({ ...question, sources }).filter(([name, value]) => !known.has(name) || known.get(name) !== value));
+      const asked = client.ask({ kind, names: Object.keys(question), fresh }, { signal }) as Promise<ViewAnswer<Kind>>;
+      for (const [name, value] of Object.entries(fresh)) known.set(name, value);
       return asked;
     },
   };

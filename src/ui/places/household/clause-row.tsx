@@ -3,7 +3,7 @@
 import { ALLERGENS, FAMILIES, FOOD_FORMS, ORIGINS, PROCESSINGS, SUGAR_CLASSES, type Food } from "../../../core/food";
 import type { Clause, OwnRuleProblem, When } from "../../../core/models/diet";
 import type { ReadingContext } from "../../../core/recipe";
-import { FoodPicker } from "../../parts/food-picker";
+import { FoodPicker } from "../../panels/food-picker";
 
 /** Properties by which a clause picks foods, and what they can be. */
 const LISTS = {
@@ -142,7 +142,7 @@ export function ClauseRow({ clause, place, last, problems, context, plants, open
                         <span className="sr-only">, take out of line {number}</span>
                       </button>
                     ))}
-                    <Another number={number} part={key} chosen={chosen} context={context} onChoose={(next) => setWhen(key, next)} />
+                    <Another number={number} part={key} chosen={chosen} onChoose={(next) => setWhen(key, next)} />
                   </div>,
                 ]
               : [];
@@ -193,23 +193,20 @@ function Another({
   number,
   part,
   chosen,
-  context,
   onChoose,
 }: {
   readonly number: number;
   readonly part: PickedKey;
   readonly chosen: readonly string[];
-  readonly context: ReadingContext;
   readonly onChoose: (chosen: readonly string[]) => void;
 }) {
   return (
     <span className="w-64">
       <FoodPicker
         label={`Line ${number}: find a food`}
-        context={context}
-        note={(food) => (part === "plants" && !food.nature?.botanical ? "is of no one plant" : null)}
+        note={(food) => (part === "plants" && food.plant === null ? "is of no one plant" : null)}
         onPick={(food) => {
-          const each = part === "foods" ? food.id : food.nature?.botanical;
+          const each = part === "foods" ? food.id : food.plant;
           if (each && !chosen.includes(each)) onChoose([...chosen, each]);
         }}
       />

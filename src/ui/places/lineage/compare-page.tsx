@@ -1,11 +1,12 @@
 "use client";
 
-import { lazy, Suspense, useMemo, useSyncExternalStore } from "react";
+import { lazy, Suspense, useCallback, useMemo, useSyncExternalStore } from "react";
 import type { Compared } from "../../../core/adaptation";
 import { bodyHolds, propertyOf, PROPERTY_IDS, type PropertyId } from "../../../core/evaluate";
 import type { Constants } from "../../../core/food";
 import { beamReadings } from "../../../core/substitution";
 import type { DiningTable } from "../../../core/table";
+import type { FigureOf } from "../../../core/views";
 import { formatGrams, servingsText } from "../../../core/units";
 import { Beam } from "../../parts/beam";
 import { buttonClass } from "../../parts/button";
@@ -57,8 +58,15 @@ function named(items: readonly Compared[]): readonly Compared[] {
 export function ComparePage({ id, title, items: given, table, refused, constants }: ComparePageProps) {
   const items = useMemo(() => named(given), [given]);
   const [first, ...others] = items;
+  const sweet = useCallback(
+    (of: string): FigureOf | null => {
+      const item = items.find(({ name }) => name.toLowerCase() === of);
+      return item ? { kind: "kept", input: item.input } : null;
+    },
+    [items],
+  );
   return (
-    <WorkingProvider constants={constants}>
+    <WorkingProvider anchors={constants} sweet={sweet}>
       <PageHead title={`${title}, side by side`} line={first ? `Each is held against the first: ${first.name.toLowerCase()}.` : ""}>
         <span className="flex gap-2 no-print">
           <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>
@@ -199,7 +207,7 @@ function PropertyTable({
                 {propertyOf(id).name}
                 <span className="block t-small text-ink2">{propertyOf(id).per}</span>
               </RowHead>
-              {items.map(({ id: item, name, figures, input }, i) => {
+              {items.map(({ id: item, name, figures }, i) => {
                 const deviation = i === 0 ? undefined : readings[i - 1]?.find((reading) => reading.id === id)?.deviation;
                 if (isBody(id) && !bodyHolds(figures))
                   return (
@@ -210,7 +218,7 @@ function PropertyTable({
                 return (
                   <td key={item} className="pl-4 py-1.5 min-w-32 sm:min-w-40">
                     <span className="flex items-center gap-2">
-                      <FigureButton figure={figures[id]} id={id} input={input} of={name.toLowerCase()} className="font-[560]!" />
+                      <FigureButton figure={figures[id]} id={id} of={name.toLowerCase()} className="font-[560]!" />
                       {deviation && deviation.state !== "free" && (
                         <>
                           <span className="w-[54px] shrink-0">

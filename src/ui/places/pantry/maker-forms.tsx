@@ -3,8 +3,7 @@
 import type { Making } from "../../../core/making";
 import { AmountField } from "../../parts/amount-field";
 import { Choice } from "../../parts/choice";
-import { FoodPicker } from "../../parts/food-picker";
-import { useKitchen } from "../../shell/use-kitchen";
+import { FoodPicker } from "../../panels/food-picker";
 import { Finished, FoodSelect, problemOf, Row, type FormProps, type Of } from "./maker-form-parts";
 import { MilkForm } from "./maker-milk-form";
 import { CaramelForm, SyrupForm } from "./maker-sweet-forms";
@@ -69,12 +68,11 @@ function PasteForm({ making, tables, foods, problems, onChange }: Of<"paste">) {
 }
 
 function RoastForm({ making, tables, foods, problems, onChange }: Of<"roast">) {
-  const kitchen = useKitchen();
   return (
     <>
       <Row label={foods.get(making.flour)?.name ?? "A flour"}>
         <span className="w-60 max-w-full">
-          <FoodPicker label="another flour, seed or nut" context={kitchen.reading} onPick={({ id }) => onChange({ ...making, flour: id })} />
+          <FoodPicker label="another flour, seed or nut" onPick={({ id }) => onChange({ ...making, flour: id })} />
         </span>
       </Row>
       <Row label="Roast">
@@ -102,7 +100,6 @@ function RoastForm({ making, tables, foods, problems, onChange }: Of<"roast">) {
 }
 
 function MixtureForm({ making, foods, problems, onChange }: Of<"mixture">) {
-  const kitchen = useKitchen();
   return (
     <>
       {making.parts.map(({ foodId, grams }, i) => (
@@ -126,7 +123,7 @@ function MixtureForm({ making, foods, problems, onChange }: Of<"mixture">) {
       <div className="py-2 border-b border-line">
         <FoodPicker
           label={making.parts.length === 0 ? "Find the first food in it" : "Find another food in it"}
-          context={kitchen.reading}
+
           onPick={({ id }) => onChange({ ...making, parts: [...making.parts, { foodId: id, grams: 100 }] })}
         />
         {problemOf(problems, "parts") && <p className="t-small text-ink2 mt-1">{problemOf(problems, "parts")?.why} Water too, where there is any.</p>}

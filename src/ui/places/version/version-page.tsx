@@ -3,10 +3,13 @@
 import { Cautions } from "../../parts/cautions";
 import { Go } from "../../shell/go";
 import { useRouter } from "next/navigation";
+import { useCallback } from "react";
 import type { Caution } from "../../../core/cautions";
 import type { Constants } from "../../../core/food";
 import type { Snapshot } from "../../../core/adaptation";
 import { kitchenMeasure } from "../../../core/recipe";
+import { costOf } from "../../../core/models/cost";
+import type { FigureOf, ToldFigures } from "../../../core/views";
 import { beamReadings } from "../../../core/substitution";
 import { formatGrams, capital, servingsText } from "../../../core/units";
 import { USUAL_HOUSEHOLD } from "../../../core/household";
@@ -35,6 +38,8 @@ interface VersionPageProps {
   readonly constants: Constants;
 }
 
+const told = ({ input, figures }: Snapshot["forThisTable"]): ToldFigures => ({ figures, cost: costOf(input.lines), servings: input.servings });
+
 /** A kept version, exactly as it was kept: its lines, steps and figures are the stored ones. */
 export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedOn, cautions, ruleNames, constants }: VersionPageProps) {
   // The cups and spoons of the day it was kept: its steps speak of them.
@@ -43,12 +48,13 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
   const { remove } = useDelete();
   const { asHandedDown: before, forThisTable: after, table } = snapshot;
   const beams = beamReadings(before.figures, after.figures, table.limits, table.serve, constants);
+  const sweet = useCallback((of: string): FigureOf => ({ kind: "kept", input: (of === "as handed down" ? before : after).input }), [before, after]);
   const wishes = [
     ...ruleNames,
     ...table.limits.map((limit) => (limit.id === "freeSugars" ? `free sugars at most ${limit.most} g` : `${limit.id} at most ${limit.most}`)),
   ];
   return (
-    <WorkingProvider constants={constants}>
+    <WorkingProvider anchors={constants} sweet={sweet}>
       <PageHead
         title={title}
         line={`${story.label}, kept ${kept}. ${wishes.length ? capital(wishes.join(", ")) : "No wishes"}; ${servingsText(table.servings)}, served ${table.serve}.`}
@@ -128,8 +134,8 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
               ))}
             </ul>
             <p className="rule-double px-3 py-2 t-ledger">
-              <FigureButton figure={after.figures.yield} id="yield" input={after.input} of="for this table" className="font-[600]!" /> finished,{" "}
-              {servingsText(table.servings)} of <FigureButton figure={after.figures.servingMass} id="servingMass" input={after.input} of="for this table" />
+              <FigureButton figure={after.figures.yield} id="yield" of="for this table" className="font-[600]!" /> finished, {servingsText(table.servings)} of{" "}
+              <FigureButton figure={after.figures.servingMass} id="servingMass" of="for this table" />
             </p>
           </section>
           <section className="mt-6" aria-label="Steps">
@@ -149,9 +155,9 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
           </div>
         </div>
         <aside className="lg:crease-l p-4 md:p-4" aria-label="Figures">
-          <BeamsPanel beams={beams} notes={snapshot.notes} before={before} after={after} />
+          <BeamsPanel beams={beams} notes={snapshot.notes} before={told(before)} after={told(after)} />
           <div className="mt-6">
-            <FigureSheet figures={after.figures} input={after.input} unread={0} of="for this table" more={`/versions/${id}/nutrition`} />
+            <FigureSheet {...told(after)} unread={0} of="for this table" more={`/versions/${id}/nutrition`} />
           </div>
           <p className="t-small text-ink2 mt-4">Computed with model version {snapshot.modelVersion}. Nutrition is computed from tables, not analysed.</p>
         </aside>

@@ -26,6 +26,3 @@ export function ledgerWords(problem: LedgerProblem): string {
       return `${stepName(problem.step)}: ${problem.why}`;
   }
 }
-
-/** The step that a problem is about, by its place; null where it is about the whole. */
-export const stepOf = (problem: LedgerProblem): number | null => ("step" in problem && problem.step >= 0 ? problem.step : null);

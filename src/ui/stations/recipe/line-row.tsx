@@ -1,27 +1,20 @@
 "use client";
 
 import { useState } from "react";
-import { ROLES, type Food, type Role } from "../../../core/food";
-import type { LineChoice, LineReading, ReadingContext, RecipeComponent, RecipeLine } from "../../../core/recipe";
+import { ROLES, type Role } from "../../../core/food";
+import type { LineChoice, RecipeComponent, RecipeLine } from "../../../core/recipe";
 import { formatGrams } from "../../../core/units";
+import type { NamedFood, ToldLine } from "../../../core/views";
 import { AmountField } from "../../parts/amount-field";
-import { FoodPicker } from "../../parts/food-picker";
+import { FoodPicker } from "../../panels/food-picker";
 import { WhyMark } from "../../parts/marks";
-import type { AmountProposal } from "./use-amount-proposal";
-
-/** A ratio that the line can be kept at; other lines by their ids. */
-interface OfferedRatio {
-  readonly times: number;
-  readonly of: readonly string[];
-  readonly words: string;
-}
 
 interface LineRowProps {
-  readonly reading: LineReading;
-  readonly context: ReadingContext;
+  readonly line: RecipeLine;
+  /** What it was read as; null in the moment before that is known. */
+  readonly reading: ToldLine | null;
   readonly components: readonly RecipeComponent[];
-  readonly ratios: readonly OfferedRatio[];
-  readonly proposal: AmountProposal | null;
+  readonly onFood: (food: NamedFood) => void;
   readonly onPart: (component: string | undefined) => void;
   readonly onText: (text: string) => void;
   readonly onChoice: (choice: LineChoice) => void;
@@ -29,27 +22,31 @@ interface LineRowProps {
 }
 
 /** One ingredient line: as written, and what it was read as. What could not be read is asked about, below it. */
-export function LineRow({ reading, context, components, ratios, proposal, onText, onChoice, onPart, onRemove }: LineRowProps) {
-  const { line } = reading;
+export function LineRow({ line, reading, components, onText, onChoice, onFood, onPart, onRemove }: LineRowProps) {
   const [changing, setChanging] = useState(false);
   const choose = (part: LineChoice) => {
     setChanging(false);
     onChoice({ ...line.choice, ...part });
   };
-  const asks = reading.kind === "food unknown" || reading.kind === "amount unknown";
-  const food = reading.kind === "read" || reading.kind === "amount unknown" ? reading.food : null;
+  const take = (food: NamedFood) => {
+    setChanging(false);
+    onFood(food);
+  };
+  const kind = reading?.kind ?? null;
+  const asks = kind === "food unknown" || kind === "amount unknown";
+  const { food = null, grams = null, role = null } = reading ?? {};
   return (
-    <li className={`border-b border-line ${asks ? "border-l-4 border-l-saffron-fill" : ""}`} data-line={line.id} data-kind={reading.kind}>
+    <li className={`border-b border-line ${asks ? "border-l-4 border-l-saffron-fill" : ""}`} data-line={line.id} data-kind={kind ?? undefined}>
       <div className="grid gap-x-4 gap-y-0.5 px-3 py-1 grid-cols-[minmax(0,1fr)_96px_28px] md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)_92px_112px_28px] items-start md:items-center min-h-[46px]">
         <input
           aria-label="Ingredient line, as written"
           value={line.text}
           maxLength={2000}
           onChange={(event) => onText(event.target.value)}
-          className={`max-md:col-span-2 t-ledger bg-transparent border-b border-transparent hover:border-edge focus:border-edge min-h-8 w-full ${reading.kind === "left out" ? "line-through text-ink3" : ""}`}
+          className={`max-md:col-span-2 t-ledger bg-transparent border-b border-transparent hover:border-edge focus:border-edge min-h-8 w-full ${kind === "left out" ? "line-through text-ink3" : ""}`}
         />
         <div className={`min-w-0 max-md:row-start-2 max-md:row-span-2 max-md:col-start-1 ${asks ? "max-md:col-span-3" : ""}`}>
-          {reading.kind === "read" && (
+          {kind === "read" && food && (
             <button
               type="button"
               className="text-left w-full min-h-8"
@@ -57,31 +54,31 @@ export function LineRow({ reading, context, components, ratios, proposal, onText
               onClick={() => setChanging(!changing)}
               title="Take another food"
             >
-              <span className="t-new">{reading.food.name}</span>
-              <span className="block t-small text-ink2">{reading.how.replace(/ ± (\d+) %/, "\u00a0±\u00a0$1\u00a0%")}</span>
+              <span className="t-new">{food.name}</span>
+              <span className="block t-small text-ink2">{reading?.how.replace(/ ± (\d+) %/, "\u00a0±\u00a0$1\u00a0%")}</span>
             </button>
           )}
           {asks && (
             <span className="t-ledger text-saffron flex items-baseline gap-1.5">
               <WhyMark kind="ask" />
-              {reading.why}
+              {reading?.why}
             </span>
           )}
-          {reading.kind === "left out" && <span className="t-small text-ink2">Left out of all figures</span>}
+          {kind === "left out" && <span className="t-small text-ink2">Left out of all figures</span>}
         </div>
         <div className="max-md:row-start-2 max-md:col-start-2 max-md:col-span-2 justify-self-end">
-          {reading.kind === "read" && (
+          {food && grams !== null && (
             <AmountField
-              label={`Grams of ${reading.food.name}`}
-              value={reading.grams.value}
-              shownAs={line.choice.grams === undefined ? formatGrams(reading.grams.value).replace(",", "") : undefined}
+              label={`Grams of ${food.name}`}
+              value={line.choice.grams ?? grams}
+              shownAs={line.choice.grams === undefined ? formatGrams(grams).replace(",", "") : undefined}
               least={0.001}
-              onChange={(grams) => onChoice({ ...line.choice, grams })}
+              onChange={(set) => onChoice({ ...line.choice, grams: set })}
             />
           )}
         </div>
         <div className={`max-md:col-start-2 max-md:col-span-2 ${asks ? "max-md:row-start-4" : "max-md:row-start-3"}`}>
-          {food && "role" in reading && <RoleSelect food={food} role={reading.role} onRole={(role) => choose({ role })} />}
+          {food && role && <RoleSelect food={food} role={line.choice.role ?? role} onRole={(chosen) => choose({ role: chosen })} />}
         </div>
         <button
           type="button"
@@ -95,7 +92,7 @@ export function LineRow({ reading, context, components, ratios, proposal, onText
           </svg>
         </button>
       </div>
-      {line.choice.grams !== undefined && reading.kind === "read" && (
+      {line.choice.grams !== undefined && kind === "read" && (
         <p className="px-3 pb-1 t-small">
           <button
             type="button"
@@ -109,12 +106,12 @@ export function LineRow({ reading, context, components, ratios, proposal, onText
           </button>
         </p>
       )}
-      {(asks || changing || reading.kind === "left out") && (
-        <Question reading={reading} line={line} context={context} proposal={proposal} onChoose={choose} onBack={() => onChoice({})} />
+      {reading && (asks || changing || kind === "left out") && (
+        <Question reading={reading} line={line} onChoose={choose} onFood={take} onBack={() => onChoice({})} />
       )}
-      {changing && reading.kind === "read" && (
+      {changing && reading?.kind === "read" && (
         <div className="px-3 pb-3 flex flex-wrap gap-x-5 gap-y-1 items-center">
-          <Kept choice={line.choice} ratios={ratios} onChoice={onChoice} />
+          <Kept choice={line.choice} ratios={reading.ratios} onChoice={onChoice} />
           {components.length > 0 && (
             <label className="t-small text-ink2">
               Belongs to{" "}
@@ -145,7 +142,7 @@ function Kept({
   onChoice,
 }: {
   readonly choice: LineChoice;
-  readonly ratios: readonly OfferedRatio[];
+  readonly ratios: ToldLine["ratios"];
   readonly onChoice: (choice: LineChoice) => void;
 }) {
   const { ratio, ...rest } = choice;
@@ -186,19 +183,18 @@ function Kept({
 function Question({
   reading,
   line,
-  context,
-  proposal,
   onChoose,
+  onFood,
   onBack,
 }: {
-  readonly reading: LineReading;
+  readonly reading: ToldLine;
   readonly line: RecipeLine;
-  readonly context: ReadingContext;
-  readonly proposal: AmountProposal | null;
   readonly onChoose: (part: LineChoice) => void;
+  readonly onFood: (food: NamedFood) => void;
   readonly onBack: () => void;
 }) {
   const chip = "border border-edge px-3 min-h-11 md:min-h-8 t-ledger hover:bg-pressed text-left";
+  const { food, proposal } = reading;
   if (reading.kind === "left out")
     return (
       <p className="px-3 pb-2">
@@ -211,17 +207,17 @@ function Question({
     <div className="px-3 pb-3 grid gap-2">
       {reading.kind === "food unknown" && (
         <div className="flex flex-wrap gap-2 items-center">
-          <span className="t-small text-ink2">{reading.guesses.length > 0 ? "Is it" : "Nothing like it is in the tables."}</span>
-          {reading.guesses.map((food) => (
-            <button key={food.id} type="button" className={chip} onClick={() => onChoose({ foodId: food.id })}>
-              {food.name}
+          <span className="t-small text-ink2">{reading.foods.length > 0 ? "Is it" : "Nothing like it is in the tables."}</span>
+          {reading.foods.map((guess) => (
+            <button key={guess.id} type="button" className={chip} onClick={() => onFood(guess)}>
+              {guess.name}
             </button>
           ))}
         </div>
       )}
-      {reading.kind === "amount unknown" && (
+      {food && reading.kind === "amount unknown" && (
         <div className="flex flex-wrap gap-2 items-center">
-          <span className="t-small text-ink2">{reading.food.name}: how much is it?</span>
+          <span className="t-small text-ink2">{food.name}: how much is it?</span>
           {proposal && (
             <button type="button" className={chip} onClick={() => onChoose({ grams: Math.max(0.1, Math.round(proposal.grams * 10) / 10) })}>
               {formatGrams(proposal.grams)} g{" "}
@@ -230,17 +226,17 @@ function Question({
               </span>
             </button>
           )}
-          {reading.guesses.map((guess) => (
+          {reading.amounts.map((guess) => (
             <button key={guess.label} type="button" className={chip} onClick={() => onChoose({ grams: guess.grams })}>
               <span className="t-frac">{guess.label}</span>, {formatGrams(guess.grams)} g
             </button>
           ))}
-          <OpenAmount food={reading.food} onGrams={(grams) => onChoose({ grams })} />
+          <OpenAmount food={food} onGrams={(grams) => onChoose({ grams })} />
         </div>
       )}
       <div className="flex flex-wrap gap-2 items-center">
         <div className="w-72 max-w-full">
-          <FoodPicker label="Another food" context={context} onPick={(food) => onChoose({ foodId: food.id })} />
+          <FoodPicker label="Another food" onPick={onFood} />
         </div>
         <button type="button" className="underline t-small min-h-8" onClick={() => onChoose({ leftOut: true })}>
           Leave this line out
@@ -255,7 +251,7 @@ function Question({
   );
 }
 
-function OpenAmount({ food, onGrams }: { readonly food: Food; readonly onGrams: (grams: number) => void }) {
+function OpenAmount({ food, onGrams }: { readonly food: NamedFood; readonly onGrams: (grams: number) => void }) {
   const [grams, setGrams] = useState<number | null>(null);
   return (
     <span className="inline-flex items-center gap-2">
@@ -274,7 +270,7 @@ function OpenAmount({ food, onGrams }: { readonly food: Food; readonly onGrams: 
   );
 }
 
-function RoleSelect({ food, role, onRole }: { readonly food: Food; readonly role: Role; readonly onRole: (role: Role) => void }) {
+function RoleSelect({ food, role, onRole }: { readonly food: NamedFood; readonly role: Role; readonly onRole: (role: Role) => void }) {
   return (
     <select
       aria-label={`What ${food.name} does in the sweet`}

@@ -1,29 +1,28 @@
 "use client";
 
 import { useState } from "react";
-import { ratiosFor, type ReadingContext, type ReadRecipe, type Recipe, type RecipeComponent, type RecipeLine } from "../../../core/recipe";
+import type { Recipe, RecipeComponent, RecipeLine } from "../../../core/recipe";
 import { formatGrams } from "../../../core/units";
+import type { NamedFood, RecipeView } from "../../../core/views";
 import { AmountField } from "../../parts/amount-field";
 import { LineRow } from "./line-row";
-import { useAmountProposal } from "./use-amount-proposal";
 
 interface LinesEditorProps {
-  readonly read: ReadRecipe;
-  readonly context: ReadingContext;
+  readonly recipe: Recipe;
+  readonly view: RecipeView;
   readonly onChange: (part: Partial<Recipe>, key?: string) => void;
   /** What a line that could not be read was answered with. */
-  readonly onTaught: (description: string, foodId: string) => void;
+  readonly onTaught: (description: string, food: NamedFood) => void;
 }
 
 const freshId = (kind: string) => `${kind}${crypto.randomUUID().slice(0, 8)}`;
 
 /** The ingredient lines, by the parts that they belong to; parts are added, named, used and taken apart here. */
-export function LinesEditor({ read, context, onChange, onTaught }: LinesEditorProps) {
-  const { recipe } = read;
+export function LinesEditor({ recipe, view, onChange, onTaught }: LinesEditorProps) {
   const components = recipe.components ?? [];
   const groups: readonly (RecipeComponent | null)[] = [...components, null];
   const known = new Set(components.map(({ id }) => id));
-  const propose = useAmountProposal(read);
+  const told = new Map(view.lines.map((line) => [line.id, line] as const));
   const setLine = (index: number, part: Partial<RecipeLine>, key?: string) =>
     onChange({ lines: recipe.lines.map((line, i) => (i === index ? { ...line, ...part } : line)) }, key);
   const add = (component: RecipeComponent | null) =>
@@ -51,28 +50,33 @@ export function LinesEditor({ read, context, onChange, onTaught }: LinesEditorPr
       {groups.map((group) => (
         <div key={group?.id ?? "sweet"} className="mb-3">
           {components.length > 0 && (
-            <GroupHead group={group} components={components} yields={group ? yieldOf(read, group.id) : null} onPart={setPart} onRemove={removePart} />
+            <GroupHead
+              group={group}
+              components={components}
+              yields={view.parts.find(({ id }) => id === group?.id)?.yields ?? null}
+              onPart={setPart}
+              onRemove={removePart}
+            />
           )}
           <ul
             className="bg-sheet border border-ink"
             aria-label={group ? `Lines of ${group.name}` : components.length > 0 ? "Lines of the sweet itself" : "Lines"}
           >
-            {read.readings.map((reading, i) => {
-              const line = recipe.lines[i];
-              const belongs = line?.component !== undefined && known.has(line.component) ? line.component : undefined;
-              if (!line || belongs !== group?.id) return null;
+            {recipe.lines.map((line, i) => {
+              const belongs = line.component !== undefined && known.has(line.component) ? line.component : undefined;
+              if (belongs !== group?.id) return null;
+              const reading = told.get(line.id) ?? null;
               return (
                 <LineRow
                   key={line.id}
+                  line={line}
                   reading={reading}
-                  context={context}
                   components={components}
-                  ratios={ratiosFor(read.readings, line.id)}
-                  proposal={propose(line.id)}
                   onText={(text) => setLine(i, { text, choice: line.choice.role ? { role: line.choice.role } : {} }, `line ${line.id}`)}
-                  onChoice={(choice) => {
-                    setLine(i, { choice }, choice.grams === undefined ? undefined : `grams ${line.id}`);
-                    if (reading.kind === "food unknown" && choice.foodId !== undefined) onTaught(reading.description, choice.foodId);
+                  onChoice={(choice) => setLine(i, { choice }, choice.grams === undefined ? undefined : `grams ${line.id}`)}
+                  onFood={(food) => {
+                    setLine(i, { choice: { ...line.choice, foodId: food.id } });
+                    if (reading?.kind === "food unknown") onTaught(reading.description, food);
                   }}
                   onPart={(component) => setLine(i, { component })}
                   onRemove={() => onChange({ lines: recipe.lines.filter((_, j) => j !== i) })}
@@ -96,8 +100,6 @@ export function LinesEditor({ read, context, onChange, onTaught }: LinesEditorPr
     </>
   );
 }
-
-const yieldOf = (read: ReadRecipe, id: string) => read.ledger.entries.findLast(({ component }) => component === id)?.after.mass ?? null;
 
 function GroupHead({
   group,

@@ -1,23 +1,20 @@
 "use client";
 
-import { interval } from "../../../core/numeric";
-import type { LedgerEntry, ReadRecipe } from "../../../core/recipe";
 import { formatGrams } from "../../../core/units";
+import type { RecipeView, ToldEntry } from "../../../core/views";
 import { ColumnHead, RowHead } from "../../parts/table-heads";
 
 const BAR = 160;
 
 /** The mass balance step by step: what goes in, what is driven off or leaves otherwise, what the pot holds after, of it water and fat. */
-export function MassLedger({ read }: { readonly read: ReadRecipe }) {
-  const { ledger, steps, structure } = read;
-  if (read.lines.length === 0) return null;
+export function MassLedger({ view: { ledger, thread, evaporation } }: { readonly view: RecipeView }) {
+  if (thread.lines === 0) return null;
   const most = Math.max(1, ...ledger.entries.map(({ after }) => after.mass));
-  const finished = interval(ledger.finished, 0);
-  const placeName = (at: number) => String(read.recipe.steps.findIndex((step) => step === steps[at]?.step) + 1);
+  const { finished } = ledger;
   return (
     <section className="mt-6 no-print" aria-label="Mass, step by step">
       <h2 className="t-h2">Mass, step by step</h2>
-      <p className="t-small text-ink2">Driven off in all: {read.evaporation.how}.</p>
+      <p className="t-small text-ink2">Driven off in all: {evaporation.how}.</p>
       <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Ledger of mass">
         <table className="w-full t-ledger mt-1 rule-t sm:min-w-[560px]">
           <thead className="t-small text-ink2">
@@ -41,13 +38,7 @@ export function MassLedger({ read }: { readonly read: ReadRecipe }) {
           </thead>
           <tbody>
             {ledger.entries.map((entry, i) => (
-              <Row
-                key={i}
-                entry={entry}
-                most={most}
-                name={entry.step === null ? (steps.length > 0 ? "then" : "all") : placeName(entry.step)}
-                part={entry.component === null ? null : (structure.components.get(entry.component)?.name ?? null)}
-              />
+              <Row key={i} entry={entry} most={most} />
             ))}
           </tbody>
           <tfoot>
@@ -80,15 +71,15 @@ export function MassLedger({ read }: { readonly read: ReadRecipe }) {
   );
 }
 
-function Row({ entry, most, name, part }: { readonly entry: LedgerEntry; readonly most: number; readonly name: string; readonly part: string | null }) {
+function Row({ entry, most }: { readonly entry: ToldEntry; readonly most: number }) {
   const { mass, water, fat } = entry.after;
   const width = (grams: number) => Math.max(0, (BAR * grams) / most);
   const rest = Math.max(0, mass - water - fat);
   return (
     <tr className="border-b border-line align-top">
       <RowHead className="py-1.5 pr-3 whitespace-nowrap">
-        {name}
-        {part && <span className="block t-small text-ink2">{part}</span>}
+        {entry.name}
+        {entry.part && <span className="block t-small text-ink2">{entry.part}</span>}
       </RowHead>
       <td className="py-1.5">
         {entry.went.map(({ name: food, grams }) => `${food.toLowerCase()} ${formatGrams(grams)} g`).join(", ") || <span className="text-ink3">nothing</span>}

@@ -1,12 +1,18 @@
-import { stepTexts, type ReadRecipe } from "../../../core/recipe";
+import { stepTexts, type Recipe } from "../../../core/recipe";
 import { formatGrams, servingsText } from "../../../core/units";
+import type { RecipeView } from "../../../core/views";
 import { minutesWords } from "./step-words";
 
 /** The recipe on paper: its parts with measures and grams, its steps with their times, what it comes to. */
-export function RecipePrint({ read }: { readonly read: ReadRecipe }) {
-  const { recipe, readings, structure, ledger, steps } = read;
-  const parts = [...structure.components.values(), null];
-  const nameOf = (id: string | undefined) => (id === undefined ? null : (structure.components.get(id)?.name ?? null));
+export function RecipePrint({ recipe, view }: { readonly recipe: Recipe; readonly view: RecipeView }) {
+  const { ledger } = view;
+  const parts = [...view.parts, null];
+  const nameOf = (id: string | undefined) => view.parts.find((part) => part.id === id)?.name ?? null;
+  const told = new Map(view.lines.map((line) => [line.id, line] as const));
+  const steps = view.steps.flatMap((reading) => {
+    const step = recipe.steps.find(({ id }) => id === reading.id);
+    return step ? [{ ...reading, step }] : [];
+  });
   return (
     <section className="print-only" aria-label="On paper">
       <p>
@@ -14,9 +20,10 @@ export function RecipePrint({ read }: { readonly read: ReadRecipe }) {
         {ledger.apart.map(({ name, grams }) => `, with ${formatGrams(grams)} g of ${name.toLowerCase()} beside it`)}.
       </p>
       {parts.map((part) => {
-        const lines = readings.flatMap((reading, i) => {
-          const own = nameOf(recipe.lines[i]?.component) === null ? undefined : recipe.lines[i]?.component;
-          return own === part?.id && reading.kind !== "left out" ? [reading] : [];
+        const lines = recipe.lines.flatMap((line) => {
+          const own = nameOf(line.component) === null ? undefined : line.component;
+          const reading = told.get(line.id);
+          return own === part?.id && reading?.kind !== "left out" ? [{ ...line, grams: reading?.grams ?? null }] : [];
         });
         if (lines.length === 0) return null;
         return (
@@ -24,12 +31,10 @@ export function RecipePrint({ read }: { readonly read: ReadRecipe }) {
             <h2 className="t-h2">{part ? part.name : parts.length > 1 ? "The sweet itself" : "Ingredients"}</h2>
             <table className="w-full rule-t">
               <tbody>
-                {lines.map((reading) => (
-                  <tr key={reading.line.id} className="border-b border-line">
-                    <td className="py-1">{reading.line.text}</td>
-                    <td className="text-right t-figure whitespace-nowrap pl-4">
-                      {reading.kind === "read" ? `${formatGrams(reading.grams.value)} g` : "not read"}
-                    </td>
+                {lines.map(({ id, text, grams }) => (
+                  <tr key={id} className="border-b border-line">
+                    <td className="py-1">{text}</td>
+                    <td className="text-right t-figure whitespace-nowrap pl-4">{grams === null ? "not read" : `${formatGrams(grams)} g`}</td>
                   </tr>
                 ))}
               </tbody>

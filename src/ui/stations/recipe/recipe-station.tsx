@@ -1,13 +1,12 @@
 "use client";
 
-import { evaluateRecipe, openRecipe } from "../../../core/kitchen";
-import { useDeferredValue, useMemo } from "react";
+import { useCallback, useDeferredValue, useMemo, useState } from "react";
 import { upgraded } from "../../../core/exchange";
-import { ARCHETYPES, writersCup, type Archetype, type ReadRecipe, type Recipe } from "../../../core/recipe";
+import { ARCHETYPES, type Archetype, type Recipe } from "../../../core/recipe";
 import type { DiningTable } from "../../../core/table";
 import { AmountField } from "../../parts/amount-field";
-import { useKitchen } from "../../shell/use-kitchen";
-import { useFoodPickerSoon } from "../../parts/food-picker";
+import type { FigureOf, NamedFood, RecipeView } from "../../../core/views";
+import { useFoodPickerSoon } from "../../panels/food-picker";
 import { UndoButtons } from "../../parts/undo-buttons";
 import { useUndoKeys } from "../../parts/use-history";
 import { WorkingProvider } from "../../panels/working";
@@ -19,6 +18,7 @@ import { SaveNotice } from "../../shell/save-notice";
 import { PageHead } from "../../shell/shell";
 import { StationThread } from "../../shell/thread";
 import { useDocument } from "../../shell/use-document";
+import { useView } from "../../shell/use-view";
 import { FigureSheet } from "../../panels/figure-sheet";
 import { LinesEditor, WritersCup } from "./lines-editor";
 import { MassLedger } from "./mass-ledger";
@@ -35,6 +35,8 @@ export interface RecipeStationProps {
   readonly table: Revised<DiningTable>;
   /** What is known of what lies on the bench, in few words; null where nothing does. */
   readonly bench: string | null;
+  /** What is computed of recipe and table, as saved. */
+  readonly view: RecipeView;
 }
 
 /** As it is written today: what an older window left unsaved may have steps as plain sentences. */
@@ -45,7 +47,7 @@ const MOST_NAME = 60;
 const named = (recipe: Recipe): Recipe | null => (recipe.title.trim() === "" ? null : recipe);
 
 /** The Recipe station: the sweet as handed down, each line read into a food and grams, its figures beside it. */
-export function RecipeStation({ id, recipe: given, table: givenTable, bench }: RecipeStationProps) {
+export function RecipeStation({ id, recipe: given, table: givenTable, bench, view: givenView }: RecipeStationProps) {
   const edited = useDocument(`/api/recipes/${id}`, given, opened, named);
   useUndoKeys(edited);
   useFoodPickerSoon();
@@ -53,26 +55,23 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench }: R
   const table = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
   const { measures } = useHousehold();
   const pantry = usePantryDocument();
-  const kitchen = useKitchen();
-  const {
-    reading: context,
-    reference: { constants },
-  } = kitchen;
-  const read = useMemo(() => openRecipe(recipe, kitchen), [recipe, kitchen]);
+  const question = useMemo(() => ({ recipe, table }), [recipe, table]);
+  const [isOld] = useState(() => latest(`/api/recipes/${id}`, given).document !== given.document || table !== givenTable.document);
+  const { view, why } = useView("recipe", question, givenView, isOld);
+  const sweet = useCallback((): FigureOf => ({ kind: "recipe", recipe, table }), [recipe, table]);
 
   const change = (part: Partial<Recipe>, key?: string) => set({ ...recipe, ...part }, key);
   // What only sums up may follow a moment after what is typed.
-  const later = useDeferredValue(read);
-  const cup = useMemo(() => writersCup(recipe.lines), [recipe.lines]);
+  const later = useDeferredValue(view);
+  const { cup } = view;
 
   /** What a line is answered with is what the household calls it: read so in every recipe, unless that is taken back. */
-  const teach = (description: string, foodId: string) => {
+  const teach = (description: string, food: NamedFood) => {
     const words = description.trim().toLowerCase();
-    const food = context.foods.get(foodId);
-    if (!food || words === "" || words.length > MOST_NAME) return;
+    if (words === "" || words.length > MOST_NAME) return;
     pantry.set((now) => ({
       ...now,
-      names: [...now.names.filter((name) => name.words !== words), { words, foodId, at: new Date().toISOString().slice(0, 10) }],
+      names: [...now.names.filter((name) => name.words !== words), { words, foodId: food.id, at: new Date().toISOString().slice(0, 10) }],
     }));
     toast(`“${words}” is read as ${food.name} from now on.`, {
       label: "Only here",
@@ -81,13 +80,13 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench }: R
   };
 
   return (
-    <WorkingProvider constants={constants}>
+    <WorkingProvider anchors={view.anchors} sweet={sweet}>
       <PageHead title={recipe.title || "Untitled"} line={`As handed down, ${servingsText(recipe.servings)}`}>
-        <StationThread recipeId={id} here="recipe" of={{ lines: read.lines.length, asked: read.unresolved.length, table, bench }} />
+        <StationThread recipeId={id} here="recipe" of={{ ...view.thread, table, bench }} />
       </PageHead>
       <PageColumns aside="wide">
         <div className="p-4 md:p-5 min-w-0">
-          <RecipePrint read={later} />
+          <RecipePrint recipe={recipe} view={later} />
           <div className="no-print flex flex-wrap gap-x-6 gap-y-3 items-end">
             <label className="flex-1 min-w-56">
               <span className="t-small text-ink2 block">Title</span>
@@ -123,7 +122,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench }: R
                 onChange={(event) => change({ archetype: (event.target.value || null) as Archetype | null })}
                 className="bg-sheet border border-edge px-3 min-h-11 max-w-full"
               >
-                <option value="">{read.archetypeGuess.archetype} (told from the lines)</option>
+                <option value="">{view.archetype} (told from the lines)</option>
                 {ARCHETYPES.map((each) => (
                   <option key={each} value={each}>
                     {each}
@@ -133,6 +132,11 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench }: R
             </label>
           </div>
 
+          {why !== null && (
+            <p role="alert" className="mt-4 bg-rose-wash text-rose px-3 py-2 t-ledger">
+              What is read here could not be computed, and is as it was before: {why}
+            </p>
+          )}
           <section className="mt-4 no-print" aria-label="Ingredient lines">
             <div className="flex items-center justify-between gap-3 mb-2">
               <h2 className="t-h2">Ingredients</h2>
@@ -150,15 +154,15 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench }: R
                 onUse={(millilitres) => change({ cup: millilitres })}
               />
             )}
-            <LinesEditor read={read} context={context} onChange={change} onTaught={teach} />
+            <LinesEditor recipe={recipe} view={view} onChange={change} onTaught={teach} />
           </section>
 
           <section className="mt-6 no-print" aria-label="Steps">
             <h2 className="t-h2">Steps</h2>
             <p className="t-small text-ink2">What each does, how long, and what goes in is read from its words; open it to set it by hand.</p>
-            <StepsEditor read={read} onChange={change} />
+            <StepsEditor recipe={recipe} view={view} onChange={change} />
           </section>
-          <MassLedger read={later} />
+          <MassLedger view={later} />
           <section className="mt-6 no-print" aria-label="To find it by">
             <label>
               <span className="t-h2 block">To find it by</span>
@@ -182,41 +186,22 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench }: R
           <TakeAlong id={id} />
         </div>
         <aside className="lg:crease-l p-4 md:p-5" aria-label="Figures as handed down">
-          <Figures id={id} read={read} table={table} onChange={change} />
+          <FigureSheet
+            figures={view.figures}
+            cost={view.cost}
+            servings={recipe.servings}
+            unread={view.thread.asked}
+            of="as handed down"
+            more={`/recipes/${id}/nutrition`}
+            evaporation={{
+              value: recipe.evaporation ?? view.evaporation.grams,
+              byHand: recipe.evaporation !== null,
+              onChange: (evaporation) => change({ evaporation }, "evaporation"),
+              onReset: () => change({ evaporation: null }),
+            }}
+          />
         </aside>
       </PageColumns>
     </WorkingProvider>
-  );
-}
-
-/** The figures as handed down: a part of its own, rendered and hydrated apart from the lines. */
-function Figures({
-  id,
-  read,
-  table,
-  onChange: change,
-}: {
-  readonly id: string;
-  readonly read: ReadRecipe;
-  readonly table: DiningTable;
-  readonly onChange: (part: Partial<Recipe>, key?: string) => void;
-}) {
-  const kitchen = useKitchen();
-  const { recipe } = read;
-  const { input, figures } = useMemo(() => evaluateRecipe(read, { ...table, servings: recipe.servings }, kitchen), [read, recipe.servings, table, kitchen]);
-  return (
-    <FigureSheet
-      figures={figures}
-      input={input}
-      unread={read.unresolved.length}
-      of="as handed down"
-      more={`/recipes/${id}/nutrition`}
-      evaporation={{
-        value: recipe.evaporation ?? read.evaporation.grams.value,
-        byHand: recipe.evaporation !== null,
-        onChange: (evaporation) => change({ evaporation }, "evaporation"),
-        onReset: () => change({ evaporation: null }),
-      }}
-    />
   );
 }

@@ -1,27 +1,29 @@
 "use client";
 
-import { ATTENTIONS, HEATS, OPERATIONS, type ReadRecipe, type ReadStepWithTakes, type StepChoice, type StepTake } from "../../../core/recipe";
+import { ATTENTIONS, HEATS, OPERATIONS, type RecipeComponent, type RecipeStep, type StepChoice, type StepTake } from "../../../core/recipe";
+import type { ToldLine, ToldStep } from "../../../core/views";
 import { AmountField } from "../../parts/amount-field";
 import { useHousehold } from "../../shell/household";
 import { HEAT_WORDS, OPERATION_WORDS } from "./step-words";
 
 interface StepPanelProps {
-  readonly reading: ReadStepWithTakes;
-  readonly read: ReadRecipe;
+  readonly step: RecipeStep;
+  readonly reading: ToldStep;
+  readonly lines: readonly ToldLine[];
+  readonly components: readonly RecipeComponent[];
   readonly onChoice: (choice: StepChoice, key?: string) => void;
 }
 
 const select = "border border-edge bg-sheet px-2 min-h-11 md:min-h-9 t-ledger max-w-full";
 
 /** All that a step is taken to be, each to be set by hand; what is not set goes by the text. */
-export function StepPanel({ reading, read, onChoice }: StepPanelProps) {
-  const { choice } = reading.step;
+export function StepPanel({ step, reading, lines, components, onChoice }: StepPanelProps) {
+  const { choice } = step;
   const { equipment } = useHousehold();
   const set = (part: StepChoice, key?: string) => onChoice({ ...choice, ...part }, key);
   const unset = (...names: readonly (keyof StepChoice)[]) =>
     onChoice(Object.fromEntries(Object.entries(choice).filter(([name]) => !names.includes(name as keyof StepChoice))));
-  const wet = reading.operation === "simmer" || reading.operation === "reduce" || reading.open.length > 0 || reading.coveredMinutes > 0;
-  const { shortest, usual, longest } = reading.minutes;
+  const { shortest, usual, longest } = choice.minutes ?? reading.minutes;
   return (
     <div className="grid gap-x-6 gap-y-3 md:grid-cols-2 bg-ground border-t border-line px-3 py-3">
       <label className="t-small text-ink2">
@@ -47,7 +49,7 @@ export function StepPanel({ reading, read, onChoice }: StepPanelProps) {
         How much of the cook it takes
         <select
           className={`${select} block text-ink`}
-          value={reading.attention}
+          value={choice.attention ?? reading.attention}
           onChange={(event) => {
             const attention = ATTENTIONS.find((each) => each === event.target.value);
             if (attention) set({ attention });
@@ -88,13 +90,13 @@ export function StepPanel({ reading, read, onChoice }: StepPanelProps) {
           />
         </span>
       </fieldset>
-      {wet && (
+      {reading.isWet && (
         <div className="flex flex-wrap items-end gap-x-4 gap-y-1">
           <label className="t-small text-ink2">
             Heat
             <select
               className={`${select} block text-ink`}
-              value={reading.heat ?? "simmer"}
+              value={choice.heat ?? reading.heat ?? "simmer"}
               onChange={(event) => {
                 const heat = HEATS.find((each) => each === event.target.value);
                 if (heat) set({ heat });
@@ -108,22 +110,21 @@ export function StepPanel({ reading, read, onChoice }: StepPanelProps) {
             </select>
           </label>
           <label className="flex items-center gap-2 t-ledger min-h-11 md:min-h-9">
-            <input type="checkbox" className="size-5" checked={reading.covered} onChange={(event) => set({ covered: event.target.checked })} />
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={choice.covered ?? reading.covered}
+              onChange={(event) => set({ covered: event.target.checked })}
+            />
             under a lid
           </label>
         </div>
       )}
-      <Takes reading={reading} read={read} onTakes={(takes) => set({ takes }, "takes")} onReset={() => unset("takes")} />
+      <Takes step={step} reading={reading} lines={lines} components={components} onTakes={(takes) => set({ takes }, "takes")} onReset={() => unset("takes")} />
       <div>
         <span className="t-small text-ink2 block">The pot after it, weighed without the pan</span>
         {choice.weighed === undefined ? (
-          <button
-            type="button"
-            className="underline t-small min-h-11 md:min-h-8"
-            onClick={() =>
-              set({ weighed: Math.max(1, Math.round(read.ledger.entries.find(({ step }) => read.steps[step ?? -1] === reading)?.after.mass ?? 1)) })
-            }
-          >
+          <button type="button" className="underline t-small min-h-11 md:min-h-8" onClick={() => set({ weighed: Math.max(1, Math.round(reading.after ?? 1)) })}>
             It was weighed
           </button>
         ) : (
@@ -158,20 +159,20 @@ export function StepPanel({ reading, read, onChoice }: StepPanelProps) {
 }
 
 function Takes({
+  step,
   reading,
-  read,
+  lines,
+  components,
   onTakes,
   onReset,
-}: {
-  readonly reading: ReadStepWithTakes;
-  readonly read: ReadRecipe;
+}: Omit<StepPanelProps, "onChoice"> & {
   readonly onTakes: (takes: readonly StepTake[]) => void;
   readonly onReset: () => void;
 }) {
-  const takes = reading.takes.map((take) => ({ of: take.of.id, share: Math.round(1000 * take.share) / 1000 }));
+  const takes = reading.takes.map(({ id, share }) => ({ of: id, share: Math.round(1000 * share) / 1000 }));
   const things = [
-    ...read.readings.flatMap((line, i) => (line.kind === "read" ? [{ id: read.recipe.lines[i]?.id ?? "", name: line.food.name }] : [])),
-    ...[...read.structure.components.values()].filter(({ id }) => id !== reading.step.component).map(({ id, name }) => ({ id, name: `${name} (a part)` })),
+    ...lines.flatMap(({ id, kind, food }) => (kind === "read" && food ? [{ id, name: food.name }] : [])),
+    ...components.filter(({ id }) => id !== step.component).map(({ id, name }) => ({ id, name: `${name} (a part)` })),
   ];
   const nameOf = (id: string) => things.find((thing) => thing.id === id)?.name ?? id;
   return (
@@ -219,7 +220,7 @@ function Takes({
               </option>
             ))}
         </select>
-        {reading.step.choice.takes && (
+        {step.choice.takes && (
           <button type="button" className="underline t-small min-h-8" onClick={onReset}>
             as the text says
           </button>

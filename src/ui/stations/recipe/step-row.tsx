@@ -2,8 +2,9 @@
 
 import { useSortable } from "@dnd-kit/sortable";
 import { useState } from "react";
-import type { LedgerEntry, LedgerProblem, ReadRecipe, ReadStepWithTakes, RecipeComponent, RecipeStep } from "../../../core/recipe";
+import type { RecipeComponent, RecipeStep } from "../../../core/recipe";
 import { formatGrams } from "../../../core/units";
+import type { ToldLine, ToldStep } from "../../../core/views";
 import { Chevron, WhyMark } from "../../parts/marks";
 import { RowMenu } from "../../parts/row-menu";
 import { ledgerWords } from "./ledger-words";
@@ -14,11 +15,9 @@ export interface StepRowProps {
   readonly step: RecipeStep;
   readonly number: number;
   readonly count: number;
-  /** Null while its text is empty. */
-  readonly reading: ReadStepWithTakes | null;
-  readonly entry: LedgerEntry | null;
-  readonly problems: readonly LedgerProblem[];
-  readonly read: ReadRecipe;
+  /** What it was read as; null while its text is empty, and in the moment before that is known. */
+  readonly reading: ToldStep | null;
+  readonly lines: readonly ToldLine[];
   readonly components: readonly RecipeComponent[];
   readonly onStep: (part: Partial<RecipeStep>, key?: string) => void;
   readonly onMove: (by: -1 | 1) => void;
@@ -27,7 +26,7 @@ export interface StepRowProps {
 }
 
 /** One step: its text, what it was read as, what the pot holds after it. Moved by its handle, by keys on it, or by the menu. */
-export function StepRow({ step, number, count, reading, entry, problems, read, components, onStep, onMove, onAddAfter, onRemove }: StepRowProps) {
+export function StepRow({ step, number, count, reading, lines, components, onStep, onMove, onAddAfter, onRemove }: StepRowProps) {
   const [open, setOpen] = useState(false);
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id: step.id });
   const moved = transform ? { transform: `translate3d(0, ${transform.y}px, 0)`, transition } : {};
@@ -95,7 +94,7 @@ export function StepRow({ step, number, count, reading, entry, problems, read, c
                 {reading.takes.map((take, i) => (
                   <span key={i} className={take.why === "not named" ? "text-saffron" : ""}>
                     {i > 0 ? ", " : ""}
-                    {takeWords(take, read)}
+                    {takeWords(take)}
                     {take.why === "not named" ? " (named in no step)" : ""}
                   </span>
                 ))}
@@ -121,19 +120,27 @@ export function StepRow({ step, number, count, reading, entry, problems, read, c
             ))}
           </select>
         )}
-        {entry && (
+        {reading && reading.after !== null && (
           <span className="t-small text-ink2 whitespace-nowrap">
-            then <span className="t-figure text-ink">{formatGrams(entry.after.mass)} g</span>
+            then <span className="t-figure text-ink">{formatGrams(reading.after)} g</span>
           </span>
         )}
       </div>
-      {problems.map((problem, i) => (
+      {reading?.problems.map((problem, i) => (
         <p key={i} role="status" className="pl-11 pr-3 pb-1.5 t-small text-rose flex gap-1.5 items-baseline">
           <WhyMark kind="conflict" />
           {ledgerWords(problem)}
         </p>
       ))}
-      {open && reading && <StepPanel reading={reading} read={read} onChoice={(choice, key) => onStep({ choice }, key ? `${key} ${step.id}` : undefined)} />}
+      {open && reading && (
+        <StepPanel
+          step={step}
+          reading={reading}
+          lines={lines}
+          components={components}
+          onChoice={(choice, key) => onStep({ choice }, key ? `${key} ${step.id}` : undefined)}
+        />
+      )}
     </li>
   );
 }

@@ -1,8 +1,8 @@
-import type { ReadStepWithTakes, ReadTake, StepMinutes } from "../../../core/recipe";
-import type { ReadRecipe } from "../../../core/recipe";
+import type { StepMinutes } from "../../../core/recipe";
 import { formatGrams } from "../../../core/units";
+import type { ToldStep, ToldTake } from "../../../core/views";
 
-export const OPERATION_WORDS: Readonly<Record<ReadStepWithTakes["operation"], string>> = {
+export const OPERATION_WORDS: Readonly<Record<ToldStep["operation"], string>> = {
   mix: "mix",
   soak: "soak",
   wash: "wash",
@@ -43,11 +43,6 @@ export function minutesWords({ shortest, usual, longest }: StepMinutes): string 
   return shortest === usual && longest === usual ? span(usual) : `${span(usual)} (${plain(shortest)} to ${plain(longest)})`;
 }
 
-/** What goes in at a step, with its grams: "half the sugar, 50 g". */
-export function takeWords({ of, share }: ReadTake, read: ReadRecipe): string {
-  const part = share > 0.995 ? "" : `${Math.round(100 * share)} % of `;
-  if (of.kind === "component") return `${part}${read.structure.components.get(of.id)?.name.toLowerCase() ?? ""}`;
-  const reading = read.byLine.get(of.id);
-  if (reading?.kind !== "read") return "";
-  return `${part}${reading.food.name.toLowerCase()} ${formatGrams(reading.grams.value * share)}\u00a0g`;
-}
+/** What goes in at a step, with its grams: "50 % of sugar 50 g". */
+export const takeWords = ({ name, share, grams }: ToldTake): string =>
+  `${share > 0.995 ? "" : `${Math.round(100 * share)} % of `}${name.toLowerCase()}${grams === null ? "" : ` ${formatGrams(grams)}\u00a0g`}`;

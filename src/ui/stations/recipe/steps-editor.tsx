@@ -13,12 +13,14 @@ import {
 } from "@dnd-kit/core";
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { useId } from "react";
-import type { ReadRecipe, Recipe, RecipeStep } from "../../../core/recipe";
-import { ledgerWords, stepOf } from "./ledger-words";
+import type { Recipe, RecipeStep } from "../../../core/recipe";
+import type { RecipeView } from "../../../core/views";
+import { ledgerWords } from "./ledger-words";
 import { StepRow } from "./step-row";
 
 interface StepsEditorProps {
-  readonly read: ReadRecipe;
+  readonly recipe: Recipe;
+  readonly view: RecipeView;
   readonly onChange: (part: Partial<Recipe>, key?: string) => void;
 }
 
@@ -32,8 +34,8 @@ const freshStep = (component: string | undefined): RecipeStep => ({
 });
 
 /** The steps of a recipe, in order: written, read, moved, taken out. */
-export function StepsEditor({ read, onChange }: StepsEditorProps) {
-  const { steps, components = [] } = read.recipe;
+export function StepsEditor({ recipe, view, onChange }: StepsEditorProps) {
+  const { steps, components = [] } = recipe;
   const describedBy = useId();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -58,10 +60,10 @@ export function StepsEditor({ read, onChange }: StepsEditorProps) {
     onDragEnd: ({ over }) => (over ? `Put down at place ${placeOf(over.id)} of ${steps.length}.` : "Put back."),
     onDragCancel: ({ active }) => `Step ${placeOf(active.id)} stays where it was.`,
   };
-  const whole = read.ledger.problems.filter((problem) => stepOf(problem) === null);
+  const told = new Map(view.steps.map((step) => [step.id, step] as const));
   return (
     <>
-      {whole.map((problem, i) => (
+      {view.problems.map((problem, i) => (
         <p key={i} role="status" className="bg-rose-wash text-rose px-3 py-2 t-ledger mt-2">
           {ledgerWords(problem)}
         </p>
@@ -75,31 +77,26 @@ export function StepsEditor({ read, onChange }: StepsEditorProps) {
       >
         <SortableContext items={steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
           <ol className="border border-ink bg-sheet mt-2">
-            {steps.map((step, i) => {
-              const at = read.steps.findIndex((reading) => reading.step === step);
-              return (
-                <StepRow
-                  key={step.id}
-                  step={step}
-                  number={i + 1}
-                  count={steps.length}
-                  reading={read.steps[at] ?? null}
-                  entry={read.ledger.entries.find((entry) => entry.step === at) ?? null}
-                  problems={read.ledger.problems.filter((problem) => at >= 0 && stepOf(problem) === at)}
-                  read={read}
-                  components={components}
-                  onStep={(part, key) =>
-                    setSteps(
-                      steps.map((each) => (each.id === step.id ? { ...each, ...part } : each)),
-                      key,
-                    )
-                  }
-                  onMove={(by) => setSteps(arrayMove([...steps], i, i + by))}
-                  onAddAfter={() => addAfter(i)}
-                  onRemove={() => setSteps(steps.filter(({ id }) => id !== step.id))}
-                />
-              );
-            })}
+            {steps.map((step, i) => (
+              <StepRow
+                key={step.id}
+                step={step}
+                number={i + 1}
+                count={steps.length}
+                reading={(step.text.trim() !== "" && told.get(step.id)) || null}
+                lines={view.lines}
+                components={components}
+                onStep={(part, key) =>
+                  setSteps(
+                    steps.map((each) => (each.id === step.id ? { ...each, ...part } : each)),
+                    key,
+                  )
+                }
+                onMove={(by) => setSteps(arrayMove([...steps], i, i + by))}
+                onAddAfter={() => addAfter(i)}
+                onRemove={() => setSteps(steps.filter(({ id }) => id !== step.id))}
+              />
+            ))}
             <li className="px-3 no-print">
               <button type="button" onClick={() => addAfter(steps.length - 1)} className="t-ledger min-h-11 w-full text-left hover:underline">
                 + Add a step

@@ -1,54 +1,41 @@
 "use client";
 
-import { evaluateRecipe, evaluateVersion, openBench, openRecipe, openTable } from "../../../core/kitchen";
 import { useRouter } from "next/navigation";
-import { useCallback, useLayoutEffect, useMemo, useState } from "react";
-import { methodFor, rowsWithoutFood, stored, type BenchState, type StoredBench, type StoredProposals } from "../../../core/adaptation";
-import { type ReadRecipe, type Recipe } from "../../../core/recipe";
-import {
-  beamReadings,
-  allergyStates,
-  fitWords,
-  partedPortions,
-  partedWords,
-  insideCount,
-  standingOf,
-  tableVerdict,
-  versionNotes,
-  type BeamReading,
-  type Proposal,
-  type Version,
-} from "../../../core/substitution";
-import { notAsked, whoseRules, type DiningTable } from "../../../core/table";
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { benchFrom2, type StoredBench, type StoredProposals } from "../../../core/adaptation";
+import type { Recipe } from "../../../core/recipe";
+import type { BeamReading } from "../../../core/substitution";
+import { notAsked, type DiningTable } from "../../../core/table";
+import { servingsText } from "../../../core/units";
+import type { BenchView, FigureOf } from "../../../core/views";
+import { BeamsPanel } from "../../panels/beams-panel";
+import { useFoodPickerSoon } from "../../panels/food-picker";
+import { StepsPanel } from "../../panels/steps-panel";
+import { FigureButton, WorkingProvider } from "../../panels/working";
 import { AmountField } from "../../parts/amount-field";
-import { send, why } from "../../parts/send";
-import { useFoodPickerSoon } from "../../parts/food-picker";
-import { useKitchen } from "../../shell/use-kitchen";
+import { PageColumns } from "../../parts/page-columns";
+import { send, why as whyOf } from "../../parts/send";
 import { UndoButtons } from "../../parts/undo-buttons";
 import { useUndoKeys } from "../../parts/use-history";
-import { useSettled } from "../../parts/use-settled";
-import { FigureButton, WorkingProvider } from "../../panels/working";
 import { latest, noteSave, savedRevision, type Revised } from "../../shell/documents";
 import { Go } from "../../shell/go";
+import { useHouseRulesDocument } from "../../shell/house-rules";
+import { useHouseholdDocument } from "../../shell/household";
+import { usePantryDocument } from "../../shell/pantry";
 import { SaveNotice } from "../../shell/save-notice";
 import { useSaving } from "../../shell/saving";
 import { PageHead } from "../../shell/shell";
 import { StationThread } from "../../shell/thread";
 import { useDocument } from "../../shell/use-document";
-import { BeamsPanel } from "../../panels/beams-panel";
-import { asHandedDown, fromProposal, setEvaporation } from "./bench-state";
-import type { BenchView } from "./bench-view";
+import { useView } from "../../shell/use-view";
+import { chosen, setEvaporation } from "./bench-state";
 import { ChangedSince } from "./changed-since";
-import { KeepBar } from "./keep-bar";
 import { EndingPanel } from "./ending-panel";
+import { KeepBar } from "./keep-bar";
 import { Ledger } from "./ledger";
 import { ProposalTabs } from "./proposal-tabs";
-import { StepsPanel } from "../../panels/steps-panel";
 import { useEarlierStates } from "./use-earlier-states";
-import { useProposals, type GivenProposals } from "./use-proposals";
-import { STARTING } from "./use-solver";
-import { PageColumns } from "../../parts/page-columns";
-import { servingsText } from "../../../core/units";
+import { STARTING, useProposals } from "./use-proposals";
 
 interface BenchStationProps {
   readonly id: string;
@@ -57,102 +44,78 @@ interface BenchStationProps {
   readonly bench: Revised<StoredBench | null>;
   /** What was worked out for this table before. */
   readonly proposals: StoredProposals | null;
+  /** What is computed of all of it, as saved. */
+  readonly view: BenchView;
 }
 
-const PROPOSALS = 3;
+/** A browser may hold one that was not saved, from an earlier version of the app. */
+const opened = (bench: StoredBench | null): StoredBench | null => bench && benchFrom2(bench);
 
-/** The Swap station: the bench, where a version is found, changed by hand and weighed against the recipe. In steps, so that what each hangs on is computed once. */
-export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench, proposals }: BenchStationProps) {
+/** The revisions of all documents that what is worked out rests on; null while one of them is not saved. */
+function useRevisions(recipe: number | null, table: number | null): readonly number[] | null {
+  const [pantry, house, household] = [usePantryDocument().revision, useHouseRulesDocument().revision, useHouseholdDocument().revision];
+  return useMemo(
+    () => (recipe === null || table === null || pantry === null || house === null || household === null ? null : [recipe, table, pantry, house, household]),
+    [recipe, table, pantry, house, household],
+  );
+}
+
+/** The Swap station: the bench, where a version is found, changed by hand and weighed against the recipe. */
+export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench, proposals: storedProposals, view: givenView }: BenchStationProps) {
   const recipe = useMemo(() => latest(`/api/recipes/${id}`, givenRecipe).document, [id, givenRecipe]);
   const table = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
-  const kitchen = useKitchen();
-  const read = useMemo(() => openRecipe(recipe, kitchen), [recipe, kitchen]);
-  const recipeRevision = savedRevision(`/api/recipes/${id}`, givenRecipe);
-  const tableRevision = savedRevision(`/api/recipes/${id}/table`, givenTable);
-  const given = useMemo(() => ({ stored: proposals, recipe: recipeRevision, table: tableRevision }), [proposals, recipeRevision, tableRevision]);
-  return <PosedBench id={id} read={read} table={table} bench={bench} given={given} />;
-}
-
-interface PosedBenchProps {
-  readonly id: string;
-  readonly read: ReadRecipe;
-  readonly table: DiningTable;
-  readonly bench: BenchStationProps["bench"];
-  readonly given: GivenProposals;
-}
-
-function PosedBench({ id, read, table, bench, given }: PosedBenchProps) {
-  const kitchen = useKitchen();
-  const view: BenchView = useMemo(
-    () => ({ read, table, problem: openTable(read, table, kitchen, PROPOSALS), before: evaluateRecipe(read, table, kitchen) }),
-    [read, table, kitchen],
-  );
-  return <Bench id={id} view={view} bench={bench} given={given} />;
-}
-
-interface BenchProps {
-  readonly id: string;
-  readonly view: BenchView;
-  readonly bench: BenchStationProps["bench"];
-  readonly given: GivenProposals;
-}
-
-function Bench({ id, view, bench, given }: BenchProps) {
-  const kitchen = useKitchen();
-  const { reference, rules } = kitchen;
-  const { constants } = reference;
-  const { table } = view;
+  const revisions = useRevisions(savedRevision(`/api/recipes/${id}`, givenRecipe), savedRevision(`/api/recipes/${id}/table`, givenTable));
   const router = useRouter();
   const { flush } = useSaving();
 
-  /** What lay on the bench, for the recipe and table as they are; what nobody chose gives way where they have changed. */
-  const lay = useCallback(
-    (kept: StoredBench | null) => {
-      const laid = openBench(kept, view.read, table, kitchen);
-      return laid && (laid.state.byHand || laid.since.length === 0) ? laid : null;
-    },
-    [kitchen, view, table],
-  );
-  const open = useCallback((kept: StoredBench | null) => lay(kept)?.state ?? asHandedDown(view.read, table), [lay, view, table]);
-  const close = useCallback((state: BenchState): StoredBench | null => stored(state, view.read, table), [view, table]);
-  const edited = useDocument<StoredBench | null, BenchState>(`/api/recipes/${id}/bench`, bench, open, close);
+  // What is saved where nothing lies on it yet: the recipe as handed down.
+  const handedDown = useRef(givenView.handedDown);
+  const close = useCallback((state: StoredBench | null): StoredBench => state ?? handedDown.current, []);
+  const edited = useDocument<StoredBench | null, StoredBench | null>(`/api/recipes/${id}/bench`, bench, opened, close);
   useFoodPickerSoon();
-  const { present: state, set, redo } = edited;
-  const earlier = useEarlierStates(id, bench.revision, edited, lay);
+  const { present, set, redo } = edited;
+  const question = useMemo(
+    () => ({ recipe, table, bench: present, proposals: storedProposals, revisions }),
+    [recipe, table, present, storedProposals, revisions],
+  );
+  const [isOld] = useState(
+    () => recipe !== givenRecipe.document || table !== givenTable.document || latest(`/api/recipes/${id}/bench`, bench).document !== bench.document,
+  );
+  const { view, of, isBehind, why } = useView("bench", question, givenView, isOld);
+  useEffect(() => void (handedDown.current = view.handedDown), [view.handedDown]);
+  /** The bench as it is laid for recipe and table: what lies there may have been made for others, and nothing may lie there. */
+  const laid = useCallback((now: StoredBench | null): StoredBench => (now === null || now === of?.bench ? view.bench : now), [of, view.bench]);
+  const latestLaid = useRef(laid);
+  useEffect(() => void (latestLaid.current = laid), [laid]);
+  // The same for as long as the station is open: rows are shown anew only where they changed.
+  const change = useCallback((next: (bench: StoredBench) => StoredBench, key?: string) => set((now) => next(latestLaid.current(now)), key), [set]);
+  const now = laid(present);
+
+  const earlier = useEarlierStates({ id, revision: bench.revision, recipe, table, now, bring: edited.bring });
   const undo = edited.undo ?? earlier;
   useUndoKeys({ undo, redo });
-  const [start] = useState(state);
-  const [there] = useState(() => lay(latest(`/api/recipes/${id}/bench`, bench).document));
+  const [start] = useState(present);
   const [seen, setSeen] = useState(false);
-  const [gone] = useState(() => rowsWithoutFood(latest(`/api/recipes/${id}/bench`, bench).document, view.read, reference.foods));
   // Something was worked on before, came back unsaved, or was changed since. What waits for its food is not written over either.
-  const touched = there !== null || gone > 0 || state !== start || edited.undo !== null || redo !== null;
-  const { search, again, cancel } = useProposals(id, view, kitchen, given);
-  const proposals: readonly Proposal[] = search.kind === "ended" && search.ending.kind === "proposals" ? search.ending.proposals : [];
+  const isTouched = isBehind || view.isLaid || view.gone > 0 || present !== start || edited.undo !== null || redo !== null;
+  const isOfGround = of !== null && of.recipe === recipe && of.table === table;
+  const { search, again, cancel } = useProposals({ id, recipe, table, revisions, known: isOfGround ? view.ending : undefined });
+  const proposals = search.kind === "ended" && search.ending.kind === "proposals" ? search.ending.proposals : [];
 
   // The first proposal is laid on the bench unless something was already worked on.
   const first = proposals[0];
   // Before it is painted, so that the recipe as handed down does not flash by.
   useLayoutEffect(() => {
-    if (first && !touched) set(fromProposal(first, false));
-  }, [first, touched, set]);
+    if (first && !isTouched) set(first.bench);
+  }, [first, isTouched, set]);
 
-  const after = useMemo(
-    () => ({ version: state.version, ...evaluateVersion(state.version, view.read, table, kitchen) }),
-    [state.version, view.read, table, kitchen],
+  const sweet = useCallback(
+    (side: string): FigureOf => ({ kind: "bench", side: side === "as handed down" ? "before" : "after", recipe, table, bench: present }),
+    [recipe, table, present],
   );
-  const beams = useMemo(() => beamReadings(view.before.figures, after.figures, table.limits, table.serve, constants), [view, after, table, constants]);
-  // Steps and notes may follow a moment later than the beams.
-  const later = useSettled(after, 120);
-  const notes = useMemo(() => versionNotes(view.problem, later.version, later.figures), [view, later]);
-  const standing = useMemo(() => standingOf(view.problem, later.version, later.figures), [view, later]);
-  const parted = useMemo(() => partedWords(partedPortions(view.read, standing, view.problem.rules), whoseRules(table)), [view, standing, table]);
-  const verdict = useMemo(() => tableVerdict(standing, view.problem, table, parted), [standing, view, table, parted]);
-  const allergies = useMemo(() => allergyStates(standing, view.problem, table), [standing, view, table]);
   const unasked = useMemo(() => notAsked(table), [table]);
-  const notFor = verdict.kind === "not for";
-  const { inside, of } = insideCount(beams);
-  const chosen = proposals.findIndex((proposal) => proposal.label === state.label);
+  const { before, after, beams, isNotFor, fit } = view;
+  const chosenOne = proposals.findIndex((proposal) => proposal.label === now.label);
 
   const [looked, setLooked] = useState<readonly BeamReading[] | null>(null);
   const [keeping, setKeeping] = useState<{ readonly busy: boolean; readonly why: string | null }>({ busy: false, why: null });
@@ -160,51 +123,52 @@ function Bench({ id, view, bench, given }: BenchProps) {
     setKeeping({ busy: true, why: null });
     try {
       await flush();
-      const answer = (await send("POST", "/api/versions", { recipeId: id, bench: stored(state, view.read, table), ...(notFor ? { notFor } : {}) })) as {
-        id: string;
-      };
+      const answer = (await send("POST", "/api/versions", { recipeId: id, bench: now, ...(isNotFor ? { notFor: true } : {}) })) as { id: string };
       noteSave();
       router.push(`/versions/${answer.id}`);
       router.refresh();
     } catch (error) {
-      setKeeping({ busy: false, why: why(error, "It could not be kept.") });
+      setKeeping({ busy: false, why: whyOf(error, "It could not be kept.") });
     }
   };
-  const changed = state.version.rows.filter((row) => row.change !== "as is").length;
-  const fit = fitWords(verdict, { inside, of });
+  const changed = now.rows.filter((row) => row.change !== "as is").length;
 
   return (
-    <WorkingProvider constants={constants}>
-      <PageHead title={view.read.recipe.title} line={`For this table, ${servingsText(table.servings)}, served ${table.serve}`}>
-        <StationThread recipeId={id} here="swap" of={{ lines: view.read.lines.length, asked: view.read.unresolved.length, table, bench: fit }} />
+    <WorkingProvider anchors={view.anchors} sweet={sweet}>
+      <PageHead title={recipe.title} line={`For this table, ${servingsText(table.servings)}, served ${table.serve}`}>
+        <StationThread recipeId={id} here="swap" of={{ ...view.thread, table, bench: fit }} />
       </PageHead>
       <PageColumns aside="wide" className="lg:grid-rows-[auto_1fr] pb-20 md:pb-0">
         <div className="p-4 pb-0 md:pt-2 md:px-5 min-w-0">
-          {view.read.unresolved.length > 0 && (
-            <p className="bg-saffron-wash px-3 py-2 t-ledger mb-3">
-              {view.read.unresolved.length} {view.read.unresolved.length === 1 ? "line of the recipe is" : "lines of the recipe are"} not read yet and not in
-              any version. Whether they fit this table is not known: answer them at the Recipe station.
+          {why !== null && (
+            <p role="alert" className="bg-rose-wash text-rose px-3 py-2 t-ledger mb-3">
+              This could not be computed, and its figures are as they were before: {why}
             </p>
           )}
-          {gone > 0 && edited.undo === null && (
+          {view.thread.asked > 0 && (
             <p className="bg-saffron-wash px-3 py-2 t-ledger mb-3">
-              The version that lay here uses {gone === 1 ? "a food that is" : `${gone} foods that are`} no longer in the pantry. It is laid aside: put the food
-              back, or take up another version and it goes.
+              {view.thread.asked} {view.thread.asked === 1 ? "line of the recipe is" : "lines of the recipe are"} not read yet and not in any version. Whether
+              they fit this table is not known: answer them at the Recipe station.
             </p>
           )}
-          {there !== null && there.since.length > 0 && !seen && (
+          {view.gone > 0 && edited.undo === null && (
+            <p className="bg-saffron-wash px-3 py-2 t-ledger mb-3">
+              The version that lay here uses {view.gone === 1 ? "a food that is" : `${view.gone} foods that are`} no longer in the pantry. It is laid aside: put
+              the food back, or take up another version and it goes.
+            </p>
+          )}
+          {view.isLaid && view.since.length > 0 && !seen && (
             <ChangedSince
-              since={there.since}
-              ruleName={(rule) => rules.get(rule)?.name ?? rule}
+              since={view.since}
               onUnderstood={() => {
                 setSeen(true);
-                set((now) => ({ ...now }));
+                change((bench) => ({ ...bench }));
               }}
               onAnew={
                 first
                   ? () => {
                       setSeen(true);
-                      set(fromProposal(first, true));
+                      set(chosen(first.bench));
                     }
                   : null
               }
@@ -214,50 +178,43 @@ function Bench({ id, view, bench, given }: BenchProps) {
             <SaveNotice document={edited} />
             <UndoButtons undo={undo} redo={redo} />
           </div>
-          <EndingPanel
-            state={search}
-            recipeId={id}
-            unasked={unasked}
-            order={view.problem.order}
-            ruleNames={new Map(view.problem.rules.map((rule) => [rule.id, rule.name]))}
-            onAgain={again}
-          />
+          <EndingPanel state={search} recipeId={id} unasked={unasked} order={view.order} ruleNames={view.ruleNames} onAgain={again} />
           <ProposalTabs
             proposals={proposals}
-            chosen={chosen < 0 ? null : chosen}
-            ownLabel={chosen < 0 ? state.label : null}
+            chosen={chosenOne < 0 ? null : chosenOne}
+            ownLabel={chosenOne < 0 ? now.label : null}
             onChoose={(i) => {
               const proposal = proposals[i];
-              if (proposal) set(fromProposal(proposal, true));
+              if (proposal) set(chosen(proposal.bench));
             }}
             working={search.kind === "working" ? search.progress : search.kind === "idle" ? STARTING : null}
             onCancel={cancel}
-            onByHand={() => set({ ...asHandedDown(view.read, table), byHand: true })}
+            onByHand={() => set(chosen(view.handedDown))}
           />
-          <Ledger view={view} state={state} onChange={set} onLook={setLooked} />
+          <Ledger rows={view.rows} bench={now} recipe={recipe} table={table} onChange={change} onLook={setLooked} />
           <div className="border-x border-b border-ink bg-sheet rule-double px-3 py-2 grid sm:grid-cols-[1fr_auto_1fr] gap-2 items-center t-ledger">
             <span>
-              <FigureButton figure={view.before.figures.yield} id="yield" input={view.before.input} of="as handed down" className="font-[600]!" /> finished
+              <FigureButton figure={before.figures.yield} id="yield" of="as handed down" className="font-[600]!" /> finished
             </span>
             <span className="flex items-center gap-2 text-ink2">
               cooks down by{" "}
               <AmountField
                 label="Water driven off in this version, grams"
-                value={state.version.evaporation}
-                onChange={(evaporation) => set((present) => setEvaporation(present, evaporation), "evaporation")}
+                value={now.evaporation}
+                onChange={(evaporation) => change((bench) => setEvaporation(bench, evaporation), "evaporation")}
               />
             </span>
             <span className="sm:text-right">
-              <FigureButton figure={after.figures.yield} id="yield" input={after.input} of="for this table" className="font-[600]!" /> finished,{" "}
-              {table.servings} of <FigureButton figure={after.figures.servingMass} id="servingMass" input={after.input} of="for this table" />
+              <FigureButton figure={after.figures.yield} id="yield" of="for this table" className="font-[600]!" /> finished, {table.servings} of{" "}
+              <FigureButton figure={after.figures.servingMass} id="servingMass" of="for this table" />
             </span>
           </div>
           <KeepBar
             beams={beams}
             changed={changed}
             fit={fit}
-            notFor={notFor}
-            states={allergies}
+            notFor={isNotFor}
+            states={view.allergies}
             unasked={unasked}
             edited={edited}
             undo={undo}
@@ -265,7 +222,7 @@ function Bench({ id, view, bench, given }: BenchProps) {
             busy={keeping.busy}
             onKeep={() => void keep()}
           />
-          {parted.map((text) => (
+          {view.parted.map((text) => (
             <p key={text} className="mt-2 t-ledger text-ink2">
               {text}
             </p>
@@ -277,7 +234,7 @@ function Bench({ id, view, bench, given }: BenchProps) {
           )}
         </div>
         <aside className="lg:crease-l p-4 md:pt-2 md:px-4 lg:row-span-2" aria-label="Beams">
-          <BeamsPanel beams={beams} notes={notes} before={view.before} after={after} ghosts={looked} />
+          <BeamsPanel beams={beams} notes={view.notes} before={before} after={after} ghosts={looked} />
           <p className="mt-3 no-print">
             <Go className="underline t-ledger inline-flex items-center min-h-8" href={`/recipes/${id}/nutrition`}>
               Nutrition in full, with claims
@@ -286,14 +243,9 @@ function Bench({ id, view, bench, given }: BenchProps) {
         </aside>
         <section className="p-4 md:px-5 min-w-0 isolate" aria-label="Steps for this table">
           <h2 className="t-h2">The steps, for this table</h2>
-          <LaterSteps view={view} version={later.version} />
+          <StepsPanel steps={view.steps} />
         </section>
       </PageColumns>
     </WorkingProvider>
   );
-}
-
-function LaterSteps({ view: { read, table }, version }: { readonly view: BenchView; readonly version: Version }) {
-  const { handling } = useKitchen();
-  return <StepsPanel steps={useMemo(() => methodFor(read, version, table, handling).words, [read, version, table, handling])} />;
 }

@@ -3,15 +3,16 @@
 import { capital } from "../../../core/units";
 import { Go } from "../../shell/go";
 import { LIMIT_NAMES, type LimitId } from "../../../core/table";
-import type { Ending, Order, Question } from "../../../core/substitution";
+import type { Order, Question } from "../../../core/substitution";
+import type { ToldEnding } from "../../../core/views";
 import { Button } from "../../parts/button";
 import { WhyMark } from "../../parts/marks";
-import type { SolverState } from "./use-solver";
+import type { Search } from "./use-proposals";
 
 interface EndingPanelProps {
-  readonly state: SolverState;
+  readonly state: Search;
   readonly recipeId: string;
-  readonly ruleNames: ReadonlyMap<string, string>;
+  readonly ruleNames: Readonly<Record<string, string>>;
   readonly order: Order;
   /** Who was never asked about allergies. */
   readonly unasked: readonly { readonly name: string }[];
@@ -50,7 +51,7 @@ function Ended({
   unasked,
   onAgain,
 }: Omit<EndingPanelProps, "state"> & {
-  readonly ending: Ending;
+  readonly ending: ToldEnding;
 }) {
   const table = (
     <Go className="underline" href={`/recipes/${recipeId}/table`}>
@@ -126,7 +127,7 @@ function Ended({
                   <LimitClash limit={clash.limit} given={clash.given} needed={clash.needed} />
                 ) : (
                   <>
-                    <span className="font-[550]">{ruleNames.get(clash.limit) ?? clash.limit}</span>
+                    <span className="font-[550]">{ruleNames[clash.limit] ?? clash.limit}</span>
                     <span>no food that this table eats can take the role</span>
                   </>
                 )}

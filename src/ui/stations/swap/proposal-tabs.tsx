@@ -1,6 +1,7 @@
 "use client";
 
-import { insideCount, type Progress, type Proposal } from "../../../core/substitution";
+import { insideCount, type Progress } from "../../../core/substitution";
+import type { ToldProposal } from "../../../core/views";
 import { StateMark } from "../../parts/marks";
 
 /** The proposals as tabs, each with what it is best at and how many beams lie inside; the last tab is the maker's own. */
@@ -13,7 +14,7 @@ export function ProposalTabs({
   onByHand,
   onCancel,
 }: {
-  readonly proposals: readonly Proposal[];
+  readonly proposals: readonly ToldProposal[];
   readonly chosen: number | null;
   readonly ownLabel: string | null;
   /** How far the search is; null where it does not run. */
@@ -29,7 +30,7 @@ export function ProposalTabs({
     <div className="flex overflow-x-auto items-stretch min-h-[77px]" role="group" aria-label="Proposals">
       {proposals.map((proposal, i) => {
         const { inside, of } = insideCount(proposal.beams);
-        const changed = proposal.version.rows.filter((row) => row.change !== "as is").length;
+        const changed = proposal.bench.rows.filter((row) => row.change !== "as is").length;
         return (
           <button
             key={i}
@@ -46,12 +47,7 @@ export function ProposalTabs({
               ))}
             </span>
             <span className="t-small text-ink2">
-              {proposal.standing.breaches.some(({ limit }) => limit === null) ? (
-                <span className="text-rose">breaks: {proposal.standing.breaches.find(({ limit }) => limit === null)?.short}</span>
-              ) : (
-                `${inside} of ${of} inside`
-              )}{" "}
-              · {changed} changed
+              {proposal.breaks !== null ? <span className="text-rose">breaks: {proposal.breaks}</span> : `${inside} of ${of} inside`} · {changed} changed
             </span>
           </button>
         );

@@ -1,112 +1,71 @@
 "use client";
 
-import { useEffect, useMemo } from "react";
-import type { Food } from "../../../core/food";
-import { findings, judge } from "../../../core/models/diet";
-import { evaluatePoint, type EvaluationInput, type Figures, type PropertyId } from "../../../core/evaluate";
-import { groundOf, type BenchState } from "../../../core/adaptation";
-import { kitchenMeasure, type ReadRecipe } from "../../../core/recipe";
-import { beamReadings, limitFindings, ratioSwap, type AdaptationProblem, type BeamReading, type VersionRow, versionInput } from "../../../core/substitution";
+import { useEffect, useState } from "react";
+import type { StoredBench } from "../../../core/adaptation";
+import type { LineId, Recipe } from "../../../core/recipe";
+import type { BeamReading } from "../../../core/substitution";
 import type { DiningTable } from "../../../core/table";
-import { formatChange, formatGrams, weighable } from "../../../core/units";
-import { useKitchen } from "../../shell/use-kitchen";
+import { formatChange, formatGrams } from "../../../core/units";
+import type { NamedFood, SubstitutesView } from "../../../core/views";
+import { FoodPicker } from "../../panels/food-picker";
 import { Beam } from "../../parts/beam";
-import { FoodPicker } from "../../parts/food-picker";
 import { WhyMark, stateColour } from "../../parts/marks";
-import { setFood } from "./bench-state";
+import { why as whyOf } from "../../parts/send";
+import { useCompute } from "../../shell/computer";
+import { failed } from "../../shell/messages";
 
 interface SubstitutesProps {
-  readonly row: VersionRow;
-  readonly index: number;
-  readonly state: BenchState;
-  readonly read: ReadRecipe;
+  /** The open row, by its id. */
+  readonly row: LineId;
+  readonly recipe: Recipe;
   readonly table: DiningTable;
-  readonly problem: AdaptationProblem;
-  readonly recipeFigures: Figures;
-  readonly onTake: (food: Food, grams: number) => void;
+  readonly bench: StoredBench;
+  readonly onTake: (food: Pick<NamedFood, "id">, grams: number) => void;
   /** Called with the beams of the option that is pointed at or focused; null when none is. */
   readonly onLook: (beams: readonly BeamReading[] | null) => void;
 }
 
-interface Option {
-  readonly food: Food;
-  readonly grams: number;
-  readonly keeps: string;
-  readonly water: number;
-  readonly beams: readonly BeamReading[];
-  readonly off: number;
-}
-
-const MOST_OPTIONS = 5;
 const OPTION = "sm:grid-cols-[18px_minmax(0,1fr)_118px_auto] gap-x-3";
 const BEAMS = "grid grid-cols-5 w-full sm:w-[400px]";
 const shortName = (name: string) => (name.split(",")[0] ?? name).replace("Free sugars", "Sugars");
 
 /** The open line: foods that could stand here, ranked, with amounts by ratio and what each would do; impossible ones last. */
-export function Substitutes({ row, index, state, read, table, problem, recipeFigures, onTake, onLook }: SubstitutesProps) {
-  const kitchen = useKitchen();
+export function Substitutes({ row, recipe, table, bench, onTake, onLook }: SubstitutesProps) {
+  const compute = useCompute();
+  const [told, setTold] = useState<SubstitutesView | { readonly why: string } | null>(null);
   useEffect(() => () => onLook(null), [onLook]);
-  const from = useMemo(() => {
-    if (row.food) return { food: row.food, grams: row.grams };
-    const source = problem.lines.find((line) => line.id === row.line);
-    return source ? { food: source.food, grams: source.grams } : null;
-  }, [row, problem]);
-
-  const { options, refused } = useMemo(() => {
-    const possible: Option[] = [];
-    const not: { food: Food; why: string }[] = [];
-    if (!from) return { options: possible, refused: not };
-    const { constants } = problem.reference;
-    for (const candidate of problem.tables.candidates) {
-      const food = problem.reference.foods.get(candidate.foodId);
-      if (!food || candidate.role !== row.role || !candidate.archetypes.includes(problem.archetype) || food.id === row.food?.id) continue;
-      const rule = problem.rules.find((each) => judge(food, each).verdict !== "allowed");
-      if (rule) {
-        not.push({ food, why: rule.short });
-        continue;
-      }
-      const swap = ratioSwap(from.food, from.grams, food, row.role, table.serve, constants);
-      if (!swap) continue;
-      if (swap.grams > (candidate.most * recipeFigures.yield.value) / 100 || state.version.rows.some((each) => each.food?.id === food.id)) continue;
-      const grams = weighable(swap.grams);
-      const input: EvaluationInput = versionInput(setFood(state, index, food, grams, "").version, groundOf(read, table));
-      const beams = beamReadings(recipeFigures, evaluatePoint(input, constants), problem.limits, table.serve, constants);
-      const off = beams.reduce(
-        (sum, { deviation }) =>
-          sum + (deviation.state === "outside" ? 1 : 0) + (deviation.wedge > 0 ? Math.min(2, Math.abs(deviation.relative) / deviation.wedge) / 4 : 0),
-        0,
-      );
-      possible.push({ food, grams, keeps: swap.keeps, water: swap.water, beams, off: off + candidate.affinity / 4 });
-    }
-    return { options: possible.sort((a, b) => a.off - b.off).slice(0, MOST_OPTIONS), refused: not };
-  }, [from, problem, row, table, state, index, read, recipeFigures]);
-
-  // What the line as handed down breaks, with the reasons.
-  const reasons = useMemo(() => {
-    const source = problem.lines.find((line) => line.id === row.line);
-    if (!source) return [];
-    return [
-      ...findings([{ line: source.id, food: source.food, text: "" }], problem.rules),
-      ...limitFindings(problem).filter((finding) => finding.line === source.id),
-    ];
-  }, [problem, row.line]);
-
-  const served: readonly PropertyId[] = [
-    ...(table.serve === "hot" ? (["sweetness.hot", "body.hot"] as const) : (["sweetness.chilled", "body.chilled"] as const)),
-    "richness",
-    "serving.freeSugarsUk",
-    "serving.freeSugarsWho",
-    "serving.energy",
-  ];
-  const shown = (beam: BeamReading) => served.includes(beam.id);
+  useEffect(() => {
+    let isLeft = false;
+    compute("substitutes", { row, recipe, table, bench })
+      .then((view) => !isLeft && setTold(view))
+      .catch((error: unknown) => !isLeft && setTold({ why: whyOf(error, "What could stand here could not be worked out.") }));
+    return () => void (isLeft = true);
+  }, [row, recipe, table, bench, compute]);
+  /** A food that was found by its name, in the amount that does for what stands here. */
+  const take = (food: NamedFood) =>
+    void compute("exchange grams", { row, recipe, table, bench, food: food.id })
+      .then((grams) => {
+        if (grams !== null) onTake(food, grams);
+      })
+      .catch((error: unknown) => failed(whyOf(error, "Its amount could not be worked out."), () => take(food)));
+  if (!told || "why" in told)
+    return (
+      <div className="border-l-4 border-saffron-fill px-3 py-2 bg-sheet">
+        <p role={told ? "alert" : "status"} className={`t-ledger ${told ? "text-rose" : "text-ink2"}`}>
+          {told ? told.why : "Working out what could stand here …"}
+        </p>
+      </div>
+    );
+  const { reasons, options, refused } = told;
+  const shown = (beam: BeamReading) => told.shown.includes(beam.id);
   return (
     <div className="border-l-4 border-saffron-fill px-3 py-2 bg-sheet">
       {reasons.length > 0 && (
         <ul className="t-small pb-1.5">
-          {reasons.map((finding) => (
-            <li key={finding.rule} className="flex items-center gap-1.5">
-              <WhyMark kind={finding.verdict === "ask" ? "ask" : "conflict"} />
-              {finding.ruleName}: {finding.reason}.
+          {reasons.map(({ rule, ruleName, isAsked, reason }) => (
+            <li key={rule} className="flex items-center gap-1.5">
+              <WhyMark kind={isAsked ? "ask" : "conflict"} />
+              {ruleName}: {reason}.
             </li>
           ))}
         </ul>
@@ -126,7 +85,7 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
             </span>
           </div>
           <ol aria-label="What could stand here">
-            {options.map(({ food, grams, keeps, water, beams }, rank) => (
+            {options.map(({ food, grams, measure, keeps, water, beams }, rank) => (
               <li key={food.id} className="border-b border-line">
                 <button
                   type="button"
@@ -140,7 +99,7 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
                   <span className="t-figure text-ink2">{rank + 1}</span>
                   <span className="t-new min-w-0">{food.name}</span>
                   <span className="t-figure">
-                    <span className="t-frac">{kitchenMeasure(food, grams, read.measures)?.text ?? "weighed"}</span>, {formatGrams(grams)} g
+                    <span className="t-frac">{measure}</span>, {formatGrams(grams)} g
                     <span className="block t-small text-ink2">
                       {keeps}
                       {Math.abs(water) >= 5 && `, ${water > 0 ? "+" : "−"}${formatGrams(Math.abs(water))} g water`}
@@ -179,18 +138,7 @@ export function Substitutes({ row, index, state, read, table, problem, recipeFig
         </p>
       )}
       <div className="max-w-80 py-1">
-        <FoodPicker
-          label="Any other food"
-          context={kitchen.reading}
-          note={(food) => {
-            const rule = problem.rules.find((each) => judge(food, each).verdict !== "allowed");
-            return rule ? `${judge(food, rule).verdict === "ask" ? "to ask" : "breaks"}: ${rule.short}` : null;
-          }}
-          onPick={(food) => {
-            const swap = from ? ratioSwap(from.food, from.grams, food, row.role, table.serve, problem.reference.constants) : null;
-            onTake(food, swap ? Math.round(swap.grams * 10) / 10 : (from?.grams ?? 10));
-          }}
-        />
+        <FoodPicker label="Any other food" table={table} onPick={take} />
       </div>
     </div>
   );

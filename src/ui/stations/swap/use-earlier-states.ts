@@ -1,33 +1,36 @@
 "use client";
 
-import equal from "fast-deep-equal";
 import { useState } from "react";
-import type { BenchState, StoredBench } from "../../../core/adaptation";
-import type { Document } from "../../shell/use-document";
-import { failed, toast } from "../../shell/messages";
+import type { StoredBench } from "../../../core/adaptation";
+import type { Recipe } from "../../../core/recipe";
+import type { DiningTable } from "../../../core/table";
 import { send, why } from "../../parts/send";
+import { useCompute } from "../../shell/computer";
+import { failed, toast } from "../../shell/messages";
+
+interface Bench {
+  readonly id: string;
+  readonly revision: number;
+  readonly recipe: Recipe;
+  readonly table: DiningTable;
+  /** What lies there now. */
+  readonly now: StoredBench;
+  readonly bring: (earlier: readonly StoredBench[]) => void;
+}
 
 /**
  * Undo beyond this visit: what lay on the bench before, as the server keeps it, is laid beneath the first step, and one step
  * taken back. Null where nothing was ever replaced, or all of it is here already.
  */
-export function useEarlierStates(
-  id: string,
-  revision: number,
-  { present, bring }: Pick<Document<BenchState>, "present" | "bring">,
-  lay: (kept: StoredBench) => { readonly state: BenchState } | null,
-): (() => void) | null {
+export function useEarlierStates({ id, revision, recipe, table, now, bring }: Bench): (() => void) | null {
   const [asked, setAsked] = useState(false);
+  const compute = useCompute();
   if (asked || revision < 2) return null;
   const load = async () => {
     setAsked(true);
     try {
       const { states } = (await send("GET", `/api/recipes/${id}/bench`)) as { readonly states: readonly { readonly bench: StoredBench }[] };
-      const earlier: BenchState[] = [];
-      for (const { bench } of states) {
-        const state = lay({ ...bench, byHand: true })?.state;
-        if (state && !equal(state.version, (earlier[0] ?? present).version)) earlier.unshift(state);
-      }
+      const earlier = await compute("earlier benches", { recipe, table, now, benches: states.map(({ bench }) => bench) });
       if (earlier.length === 0) return toast("Nothing earlier is kept of this bench.");
       bring(earlier);
     } catch (error) {

@@ -1,59 +1,84 @@
 "use client";
 
-import { useEffect, useMemo, useRef } from "react";
-import { reopened, storedProposals, type StoredProposals } from "../../../core/adaptation";
-import type { Kitchen } from "../../../core/kitchen";
-import { endsAtOnce } from "../../../core/substitution";
-import { send } from "../../parts/send";
-import { useHouseRulesDocument } from "../../shell/house-rules";
-import { useHouseholdDocument } from "../../shell/household";
-import { usePantryDocument } from "../../shell/pantry";
-import type { BenchView } from "./bench-view";
-import { useSolver, type SolverState } from "./use-solver";
+import { useCallback, useEffect, useRef, useState } from "react";
+import type { Recipe } from "../../../core/recipe";
+import type { Progress } from "../../../core/substitution";
+import type { DiningTable } from "../../../core/table";
+import type { ToldEnding } from "../../../core/views";
+import { createBrowserSolver, type SolverClient } from "../../../workers/client/browser";
+import { Cancelled } from "../../../workers/worker-client";
+import { send, why as whyOf } from "../../parts/send";
+import { useCompute } from "../../shell/computer";
 
-/** What versions are worked out for: the models, and the revisions of all documents that they rest on. Null while something of these is not saved. */
-function useBasis({ reference: { modelVersion } }: Kitchen, recipe: number | null, table: number | null): string | null {
-  const revisions = [recipe, table, usePantryDocument().revision, useHouseRulesDocument().revision, useHouseholdDocument().revision];
-  return revisions.includes(null) ? null : [modelVersion, ...revisions].join(" ");
-}
+export const STARTING: Progress = { done: 0, of: 4, doing: "Loading the solver" };
 
-/** What was worked out before, and the revisions of recipe and table as they are here. */
-export interface GivenProposals {
-  readonly stored: StoredProposals | null;
-  readonly recipe: number | null;
-  readonly table: number | null;
+/** How far a search for versions is. */
+export type Search =
+  | { readonly kind: "idle" }
+  | { readonly kind: "working"; readonly progress: Progress }
+  | { readonly kind: "ended"; readonly ending: ToldEnding }
+  | { readonly kind: "cancelled" }
+  | { readonly kind: "failed"; readonly why: string };
+
+interface Sought {
+  readonly id: string;
+  readonly recipe: Recipe;
+  readonly table: DiningTable;
+  /** The revisions of all documents that it rests on; null while one of them is not saved. */
+  readonly revisions: readonly number[] | null;
+  /** How it ends, where that is known without the solver; undefined while that is not known. */
+  readonly known: ToldEnding | null | undefined;
 }
 
 interface Proposals {
-  readonly search: SolverState;
+  readonly search: Search;
   readonly again: () => void;
   readonly cancel: () => void;
 }
 
 /** The versions for a table: told at once, as they were worked out before, or worked out in the solver's worker and kept. */
-export function useProposals(id: string, view: BenchView, kitchen: Kitchen, given: GivenProposals): Proposals {
-  const { problem, before } = view;
-  const atOnce = useMemo(() => endsAtOnce(problem), [problem]);
-  const { state, start, cancel } = useSolver();
-  const basis = useBasis(kitchen, given.recipe, given.table);
-  const known = useMemo(
-    () => (atOnce || basis === null ? null : reopened(given.stored, basis, problem, kitchen.reference.foods, before.figures)),
-    [atOnce, basis, given.stored, problem, kitchen, before],
+export function useProposals({ id, recipe, table, revisions, known }: Sought): Proposals {
+  const [search, setSearch] = useState<Search>({ kind: "idle" });
+  const compute = useCompute();
+  const solver = useRef<SolverClient | null>(null);
+  const running = useRef<AbortController | null>(null);
+  const rested = useRef(revisions);
+  useEffect(() => void (rested.current = revisions), [revisions]);
+
+  const start = useCallback(async () => {
+    const at = { recipe, table };
+    running.current?.abort();
+    const controller = new AbortController();
+    running.current = controller;
+    // One whose place another took says nothing more.
+    const tell = (next: Search) => running.current === controller && setSearch(next);
+    tell({ kind: "working", progress: STARTING });
+    try {
+      const problem = await compute("bench problem", at);
+      const restsOn = rested.current;
+      solver.current ??= createBrowserSolver();
+      const ending = await solver.current.ask(problem, { signal: controller.signal, onProgress: (progress) => tell({ kind: "working", progress }) });
+      const { told, kept } = await compute("bench ending", { ...at, ending, revisions: restsOn });
+      tell({ kind: "ended", ending: told });
+      // Where it cannot be kept it is worked out again the next time.
+      if (kept) send("PUT", `/api/recipes/${id}/proposals`, kept).catch(() => undefined);
+    } catch (error) {
+      tell(error instanceof Cancelled ? { kind: "cancelled" } : { kind: "failed", why: whyOf(error, "The solver stopped.") });
+    }
+  }, [id, recipe, table, compute]);
+  const cancel = useCallback(() => running.current?.abort(), []);
+  useEffect(
+    () => () => {
+      running.current?.abort();
+      solver.current?.close();
+      solver.current = null;
+    },
+    [],
   );
-  useEffect(() => {
-    if (!atOnce && !known) start(problem);
-  }, [start, atOnce, known, problem]);
 
-  const kept = useRef<unknown>(null);
+  const needsSolver = known === null;
   useEffect(() => {
-    if (state.kind !== "ended" || state.of !== problem || basis === null || kept.current === state.ending) return;
-    kept.current = state.ending;
-    const stored = storedProposals(state.ending, basis);
-    // Where it cannot be kept it is worked out again the next time.
-    if (stored) send("PUT", `/api/recipes/${id}/proposals`, stored).catch(() => undefined);
-  }, [state, problem, basis, id]);
-
-  const again = () => start(problem);
-  if (atOnce) return { search: { kind: "ended", ending: atOnce, of: problem }, again, cancel };
-  return { search: known && state.kind === "idle" ? { kind: "ended", ending: known, of: problem } : state, again, cancel };
+    if (needsSolver) void start();
+  }, [needsSolver, start]);
+  return { search: known ? { kind: "ended", ending: known } : search, again: () => void start(), cancel };
 }

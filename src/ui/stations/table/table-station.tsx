@@ -12,13 +12,12 @@ import { AmountField } from "../../parts/amount-field";
 import { Choice } from "../../parts/choice";
 import { UndoButtons } from "../../parts/undo-buttons";
 import { useUndoKeys } from "../../parts/use-history";
-import { heldAt, latest, type Revised } from "../../shell/documents";
+import { latest, type Revised } from "../../shell/documents";
 import { useHousehold } from "../../shell/household";
 import { SaveNotice } from "../../shell/save-notice";
 import { PageHead } from "../../shell/shell";
 import { StationThread } from "../../shell/thread";
 import { useDocument } from "../../shell/use-document";
-import { useSources } from "../../shell/use-sources";
 import { useView } from "../../shell/use-view";
 import { OtherSweets, type OtherRecipe } from "./other-sweets";
 import { ServingDay } from "./fasting-days";
@@ -47,8 +46,6 @@ interface TableStationProps {
 }
 
 const same = (table: DiningTable): DiningTable => table;
-/** What this household has told of itself: it may not be saved yet. */
-const URLS = ["/api/pantry", "/api/household", "/api/house-rules"];
 
 /** The Table station: who eats, on what day, how much of it; the one set of rules that comes to, and what that means for this sweet. */
 export function TableStation({ id, recipe: givenRecipe, table: given, bench, eaters, ahead, otherSweets, view: givenView, today }: TableStationProps) {
@@ -57,15 +54,13 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
   useUndoKeys(edited);
   const { present: table, set, undo, redo } = edited;
   const { units, schools = {} } = useHousehold();
-  const sources = useSources();
   const [known, setKnown] = useState(otherSweets);
   const question = useMemo(() => {
     const others = (table.otherSweets ?? []).flatMap(({ recipe: other }) => known.find((each) => each.id === other) ?? []);
     return { recipe, table, others };
   }, [recipe, table, known]);
-  // The server computed what is saved; what this window knows beyond that is computed at once.
-  const [isOld] = useState(() => recipe !== givenRecipe.document || table !== given.document || URLS.some((url) => heldAt(url)?.unsaved));
-  const { view, isBehind, why } = useView(question, sources, givenView, isOld);
+  const [isOld] = useState(() => recipe !== givenRecipe.document || table !== given.document);
+  const { view, isBehind, why } = useView("table", question, givenView, isOld);
   const { rules } = view;
 
   const wishes = useMemo(() => {

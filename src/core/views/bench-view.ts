@@ -1,0 +1,297 @@
+import {
+  asHandedDown,
+  methodFor,
+  recipeInput,
+  reopened,
+  rowsWithoutFood,
+  sinceWords,
+  stored,
+  storedProposals,
+  type BenchState,
+  type StoredBench,
+  type StoredProposals,
+} from "../adaptation";
+import type { EvaluationInput, Figures } from "../evaluate";
+import { evaluateRecipe, evaluateVersion, kept, openBench, openRecipe, openTable, type Evaluated, type Kitchen } from "../kitchen";
+import type { StepWords } from "../method";
+import { costOf, type Cost } from "../models/cost";
+import { kitchenMeasure, type ReadRecipe, type Recipe } from "../recipe";
+import {
+  allergyStates,
+  beamReadings,
+  endsAtOnce,
+  fitWords,
+  insideCount,
+  partedPortions,
+  partedWords,
+  rowFindings,
+  standingOf,
+  tableVerdict,
+  versionNotes,
+  type AdaptationProblem,
+  type AllergyState,
+  type BeamReading,
+  type Ending,
+  type Note,
+  type Order,
+  type Proposal,
+  type VersionRow,
+} from "../substitution";
+import { whoseRules, type DiningTable } from "../table";
+import { capital } from "../units";
+import type { Broken } from "./found-foods";
+import type { Anchors, NamedFood } from "./recipe-view";
+
+/** The recipe and table that a bench stands at. */
+export interface BenchGround {
+  readonly recipe: Recipe;
+  readonly table: DiningTable;
+}
+
+/** What the Swap station shows from. */
+export interface BenchQuestion extends BenchGround {
+  readonly bench: StoredBench | null;
+  /** What was worked out before. */
+  readonly proposals: StoredProposals | null;
+  /** The revisions of all documents that proposals rest on; null while one of them is not saved. */
+  readonly revisions: readonly number[] | null;
+}
+
+/** A row of the ledger, in words. */
+export interface ToldRow extends Omit<VersionRow, "food"> {
+  /** Null where the line is left out. */
+  readonly food: NamedFood | null;
+  readonly measure: string;
+  /** What it was in the recipe; null for a food that was added. */
+  readonly was: { readonly name: string; readonly measure: string; readonly grams: number } | null;
+  /** The gravest of what the rules make of it. */
+  readonly breaks: Broken | null;
+}
+
+/** A sweet's figures and what it costs. */
+export interface ToldFigures {
+  readonly figures: Figures;
+  readonly cost: Cost | null;
+  readonly servings: number;
+}
+
+/** A version that was worked out, ready to be laid on the bench. */
+export interface ToldProposal extends Pick<Proposal, "label" | "reason" | "beams"> {
+  readonly bench: StoredBench;
+  /** The rule that it breaks all the same, in few words. */
+  readonly breaks: string | null;
+}
+
+/** How a search for versions ended. */
+export type ToldEnding =
+  | { readonly kind: "proposals"; readonly proposals: readonly ToldProposal[] }
+  | { [Kind in Ending["kind"]]: Omit<Extract<Ending, { kind: Kind }>, "recipeFigures"> }[Exclude<Ending["kind"], "proposals">];
+
+/** All that the Swap station shows and that has to be computed; it can be cloned. */
+export interface BenchView {
+  readonly thread: { readonly asked: number; readonly lines: number };
+  readonly anchors: Anchors;
+  /** Names of the table's rules, by their ids. */
+  readonly ruleNames: Readonly<Record<string, string>>;
+  /** Places of lines and steps. */
+  readonly order: Order;
+  /** What lies on the bench, for recipe and table as they are: as handed down where nothing that can be laid does. */
+  readonly bench: StoredBench;
+  /** Whether it was worked on before, and does not give way. */
+  readonly isLaid: boolean;
+  /** What has changed since it was worked on, in words. */
+  readonly since: readonly string[];
+  /** Rows of it whose food is no longer in the pantry: then it cannot be laid. */
+  readonly gone: number;
+  /** The recipe itself as a bench. */
+  readonly handedDown: StoredBench;
+  readonly rows: readonly ToldRow[];
+  readonly before: ToldFigures;
+  readonly after: ToldFigures;
+  readonly beams: readonly BeamReading[];
+  readonly notes: readonly Note[];
+  /** The verdict in few words, and whether it is that a rule is broken. */
+  readonly fit: string;
+  readonly isNotFor: boolean;
+  readonly allergies: readonly AllergyState[];
+  /** Portions that are parted from the pot, in words. */
+  readonly parted: readonly string[];
+  readonly steps: readonly StepWords[];
+  /** How the search for versions ends, where no solver is needed to tell. */
+  readonly ending: ToldEnding | null;
+}
+
+/** What stays the same while a version is worked on. */
+interface Ground {
+  readonly read: ReadRecipe;
+  readonly problem: AdaptationProblem;
+  readonly before: Evaluated;
+  readonly handedDown: BenchState;
+}
+
+const PROPOSALS = 3;
+
+const grounds = kept((kitchen: Kitchen) =>
+  kept((recipe: Recipe) =>
+    kept((table: DiningTable): Ground => {
+      const read = openRecipe(recipe, kitchen);
+      return {
+        read,
+        problem: openTable(read, table, kitchen, PROPOSALS),
+        before: evaluateRecipe(read, table, kitchen),
+        handedDown: asHandedDown(read, table),
+      };
+    }),
+  ),
+);
+export const groundFor = ({ recipe, table }: BenchGround, kitchen: Kitchen): Ground => grounds(kitchen)(recipe)(table);
+
+/** What lay on the bench, for the recipe and table as they are; what nobody chose gives way where they have changed. */
+export function laidBench(bench: StoredBench | null, { read }: Ground, table: DiningTable, kitchen: Kitchen) {
+  const laid = openBench(bench, read, table, kitchen);
+  return laid && (laid.state.byHand || laid.since.length === 0) ? laid : null;
+}
+
+/** What the Swap station shows of a bench, in a kitchen. */
+export function benchView({ recipe, table, bench, proposals, revisions }: BenchQuestion, kitchen: Kitchen): BenchView {
+  const { constants, foods } = kitchen.reference;
+  const ground = groundFor({ recipe, table }, kitchen);
+  const { read, problem, before, handedDown } = ground;
+  const laid = laidBench(bench, ground, table, kitchen);
+  const { version } = laid?.state ?? handedDown;
+  const after = evaluateVersion(version, read, table, kitchen);
+  const beams = beamReadings(before.figures, after.figures, table.limits, table.serve, constants);
+  const standing = standingOf(problem, version, after.figures);
+  const parted = partedWords(partedPortions(read, standing, problem.rules), whoseRules(table));
+  const verdict = tableVerdict(standing, problem, table, parted);
+  return {
+    thread: { asked: read.unresolved.length, lines: read.lines.length },
+    anchors: { bodyAnchors: constants.bodyAnchors },
+    ruleNames: Object.fromEntries(problem.rules.map(({ id, name }) => [id, name])),
+    order: problem.order,
+    bench: stored(laid?.state ?? handedDown, read, table),
+    isLaid: laid !== null,
+    since: (laid?.since ?? []).map((change) => sinceWords(change, (rule) => kitchen.rules.get(rule)?.name ?? rule)),
+    gone: rowsWithoutFood(bench, read, foods),
+    handedDown: stored(handedDown, read, table),
+    rows: version.rows.map((row) => toldRow(row, ground, table)),
+    before: toldFigures(before),
+    after: toldFigures(after),
+    beams,
+    notes: versionNotes(problem, version, after.figures),
+    fit: fitWords(verdict, insideCount(beams)),
+    isNotFor: verdict.kind === "not for",
+    allergies: allergyStates(standing, problem, table),
+    parted,
+    steps: methodFor(read, version, table, kitchen.handling).words,
+    ending: endingWithoutSolver(proposals, revisions, ground, table, kitchen),
+  };
+}
+
+const toldFigures = ({ input, figures }: Evaluated): ToldFigures => ({ figures, cost: costOf(input.lines), servings: input.servings });
+
+/** What a figure of the recipe, or of the version on the bench, is computed from. */
+export function benchInput(
+  { recipe, table, bench }: Pick<BenchQuestion, "recipe" | "table" | "bench">,
+  side: "before" | "after",
+  kitchen: Kitchen,
+): EvaluationInput {
+  const ground = groundFor({ recipe, table }, kitchen);
+  if (side === "before") return recipeInput(ground.read, table);
+  return evaluateVersion((laidBench(bench, ground, table, kitchen)?.state ?? ground.handedDown).version, ground.read, table, kitchen).input;
+}
+
+/** What a row was in the recipe: its name, and its amount as written where the servings are the recipe's. */
+function toldRow(row: VersionRow, { read, problem }: Ground, table: DiningTable): ToldRow {
+  const { food, ...rest } = row;
+  const source = row.line === null ? undefined : problem.lines.find(({ id }) => id === row.line);
+  const reading = row.line === null ? undefined : read.byLine.get(row.line);
+  const described = reading && "description" in reading && reading.description;
+  const stated = reading?.kind === "read" && table.servings === read.recipe.servings ? reading.measure : "";
+  const was = source
+    ? {
+        name: described ? capital(described) : source.food.name,
+        measure: stated || (kitchenMeasure(source.food, source.grams, read.measures)?.text ?? ""),
+        grams: source.grams,
+      }
+    : null;
+  return {
+    ...rest,
+    food: food && { id: food.id, name: food.name },
+    measure: row.change === "as is" ? (was?.measure ?? "") : food ? (kitchenMeasure(food, row.grams, read.measures)?.text ?? "") : "",
+    was,
+    breaks: gravest(row, problem),
+  };
+}
+
+function gravest(row: VersionRow, problem: AdaptationProblem): Broken | null {
+  const found = rowFindings(problem, row);
+  const first = found.find(({ verdict }) => verdict === "avoid") ?? found[0];
+  return first ? { short: first.short, isAsked: first.verdict === "ask" } : null;
+}
+
+/** The models, and the revisions of all documents that what is worked out rests on. */
+const basisOf = (revisions: readonly number[], { reference }: Kitchen): string => [reference.modelVersion, ...revisions].join(" ");
+
+function endingWithoutSolver(
+  proposals: StoredProposals | null,
+  revisions: readonly number[] | null,
+  ground: Ground,
+  table: DiningTable,
+  kitchen: Kitchen,
+): ToldEnding | null {
+  const { problem, before } = ground;
+  const known = endsAtOnce(problem) ?? (revisions && reopened(proposals, basisOf(revisions, kitchen), problem, kitchen.reference.foods, before.figures));
+  return known && toldEnding(known, ground, table);
+}
+
+function toldEnding(ending: Ending, { read }: Ground, table: DiningTable): ToldEnding {
+  const { recipeFigures: _, ...told } = ending;
+  if (told.kind !== "proposals") return told;
+  return {
+    kind: "proposals",
+    proposals: told.proposals.map(({ label, reason, beams, version, standing }) => ({
+      label,
+      reason,
+      beams,
+      bench: stored({ label, version, byHand: false }, read, table),
+      breaks: standing.breaches.find(({ limit }) => limit === null)?.short ?? null,
+    })),
+  };
+}
+
+/** What the solver is asked for a table. */
+export const benchProblem = (ground: BenchGround, kitchen: Kitchen): AdaptationProblem => groundFor(ground, kitchen).problem;
+
+/** How a search ended that the solver was asked for. */
+export interface EndingQuestion extends BenchGround {
+  readonly ending: Ending;
+  readonly revisions: BenchQuestion["revisions"];
+}
+
+/** The same as it is shown, and as it is kept to be reopened; null where it is not. */
+export function endingView(
+  { ending, revisions, ...at }: EndingQuestion,
+  kitchen: Kitchen,
+): { readonly told: ToldEnding; readonly kept: StoredProposals | null } {
+  return { told: toldEnding(ending, groundFor(at, kitchen), at.table), kept: revisions && storedProposals(ending, basisOf(revisions, kitchen)) };
+}
+
+/** Benches as they lay before, laid for recipe and table as they are; what cannot be laid, or is as the one before it, is left out. The latest first. */
+export interface EarlierQuestion extends BenchGround {
+  readonly benches: readonly StoredBench[];
+  /** What lies on it now. */
+  readonly now: StoredBench;
+}
+
+export function earlierBenches({ benches, now, ...at }: EarlierQuestion, kitchen: Kitchen): readonly StoredBench[] {
+  const { read } = groundFor(at, kitchen);
+  const earlier: StoredBench[] = [];
+  const held = ({ rows, evaporation }: StoredBench) => JSON.stringify([evaporation, rows.map(({ id, foodId, grams, change }) => [id, foodId, grams, change])]);
+  for (const bench of benches) {
+    const state = openBench({ ...bench, byHand: true }, read, at.table, kitchen)?.state;
+    const laid = state && stored(state, read, at.table);
+    if (laid && held(laid) !== held(earlier[0] ?? now)) earlier.unshift(laid);
+  }
+  return earlier;
+}

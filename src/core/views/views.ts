@@ -1,0 +1,31 @@
+import type { Kitchen } from "../kitchen";
+import { benchProblem, benchView, earlierBenches, endingView } from "./bench-view";
+import { foundFoods } from "./found-foods";
+import { recipeView } from "./recipe-view";
+import { exchangeGrams, substitutesView } from "./substitutes-view";
+import { tableView } from "./table-view";
+import { workingOf } from "./working-view";
+
+/** All that is computed for what is shown, each of its question, in a kitchen. Questions and answers can be cloned. */
+export const VIEWS = {
+  table: tableView,
+  recipe: recipeView,
+  bench: benchView,
+  "bench problem": benchProblem,
+  "bench ending": endingView,
+  "earlier benches": earlierBenches,
+  substitutes: substitutesView,
+  "exchange grams": exchangeGrams,
+  foods: foundFoods,
+  working: workingOf,
+};
+
+export type ViewKind = keyof typeof VIEWS;
+export type ViewQuestion<Kind extends ViewKind> = Parameters<(typeof VIEWS)[Kind]>[0];
+export type ViewAnswer<Kind extends ViewKind> = ReturnType<(typeof VIEWS)[Kind]>;
+
+/** The answer to one question. */
+export function viewOf<Kind extends ViewKind>(kind: Kind, question: ViewQuestion<Kind>, kitchen: Kitchen): ViewAnswer<Kind> {
+  const view = VIEWS[kind] as (question: ViewQuestion<Kind>, kitchen: Kitchen) => ViewAnswer<Kind>;
+  return view(question, kitchen);
+}
