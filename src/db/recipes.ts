@@ -83,6 +83,7 @@ export async function listRecipes(
     {
       id: text,
       title: text,
+      total: number,
       servings: number,
       line_count: number,
       first_lines: texts,
@@ -93,15 +94,19 @@ export async function listRecipes(
       version_count: number,
       updated_at: time,
     },
-    `SELECT id, title, (document->>'servings')::numeric::float8 AS servings, jsonb_array_length(document->'lines') AS line_count,
+    // What is shown is taken of the page's recipes alone; how many there are is counted on the same way through.
+    `WITH page AS MATERIALIZED (SELECT recipe.id AS page_id, minutes, tags, count(*) OVER ()::int AS total
+       ${FOUND} ORDER BY updated_at DESC, recipe.id LIMIT $7 OFFSET $8)
+     SELECT id, title, total, (document->>'servings')::numeric::float8 AS servings, jsonb_array_length(document->'lines') AS line_count,
        jsonb_path_query_array(document, '$.lines[0 to 4].text') AS first_lines, updated_at, minutes, tags,
        (SELECT dining_table->'rules' FROM adaptation WHERE recipe_id = recipe.id) AS rules,
        (SELECT dining_table->'limits' FROM adaptation WHERE recipe_id = recipe.id) AS limits,
        (SELECT count(*)::int FROM version WHERE recipe_id = recipe.id AND deleted_at IS NULL) AS version_count
-     ${FOUND} ORDER BY updated_at DESC, id LIMIT $7 OFFSET $8`,
+     FROM page JOIN recipe ON id = page_id ORDER BY updated_at DESC, id`,
     [...parametersOf(search), limit, offset],
   );
-  const { total } = await one(db, { total: number }, `SELECT count(*)::int AS total ${FOUND}`, parametersOf(search));
+  // Beyond the last page nothing tells how many there are.
+  const total = rows[0]?.total ?? (await one(db, { total: number }, `SELECT count(*)::int AS total ${FOUND}`, parametersOf(search))).total;
   return {
     recipes: rows.map((row) => ({
       id: row.id,
