@@ -1,5 +1,5 @@
 export { differenceWords, lineDifferences, type Compared, type ComparedLine, type LineageRevision, type LineageVersion } from "./lineage";
-export { asHandedDown, foodsWith, rebased, rowsWithoutFood, sinceWords, stored, type BenchState, type Rebased, type Since } from "./bench";
+export { asHandedDown, foodsWith, rebased, rowsWithoutFood, sinceWords, stored, type BenchState, type Rebased } from "./bench";
 export type { StoredBench, StoredRow } from "./stored-bench";
 export { packSnapshot, snapshotFrom1, snapshotFrom2, unpackSnapshot, type StoredSnapshot, type StoredSnapshot1, type StoredSnapshot2 } from "./stored-snapshot";
 export { benchFrom1, benchFrom2, type StoredBench1, type StoredBench2 } from "./upcast";

@@ -1,5 +1,5 @@
 export * from "./tables";
-export { type AdaptationProblem, type Order, type SourceLine } from "./problem";
+export { type AdaptationProblem, type Order } from "./problem";
 export type { LinearModel, SolveOptions, SolverOutcome, SolverPort } from "./model";
 export { limitProperty, openRoles } from "./open-roles";
 export { judgedLines, listedIn, problemFor, scaledFor, stepFindings } from "./problem-for";

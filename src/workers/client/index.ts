@@ -1,3 +1,3 @@
-export { createBrowserReader, createBrowserSolver, type ReadingClient, type SolverClient } from "./browser";
+export { createBrowserReader, type ReadingClient } from "./browser";
 export { Cancelled } from "../worker-client";
 export { kitchenOf } from "../../data/kitchen";
