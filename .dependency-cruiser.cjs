@@ -40,7 +40,7 @@ const below = {
     "adaptation",
     "cautions",
   ],
-  views: ["numeric", "units", "food", "household", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],

@@ -47,7 +47,7 @@ export const ANNOTATIONS: Readonly<Record<string, Annotation>> = {
   E017: { id: "dry-dates", name: "Dry dates", synonyms: ["dried dates", "chuara"], glycaemicIndex: GI.dates, sugarClass: "cooked fruit pieces", density: 0.6, counted: [piece(7)] },
   E019: { id: "dates", name: "Dates", synonyms: ["date", "soft dates", "pitted dates", "stoned dates", "dates pieces"], glycaemicIndex: GI.dates, sugarClass: "cooked fruit pieces", role: "sweetener", density: 0.62, counted: [piece(8, "piece", 0.2)], note: "In whole or chopped pieces about half is counted as cooked down to a purée." },
   E020: { id: "fresh-fig", name: "Fresh fig", synonyms: ["fig"], glycaemicIndex: GI.driedFruit, counted: [piece(50)] },
-  E033: { id: "lemon-juice", name: "Lemon juice", synonyms: ["juice of lemon", "lime juice", "lemon"], role: "acid", sugarClass: "added", density: 1.02, pours: true, counted: [piece(45)] },
+  E033: { id: "lemon-juice", name: "Lemon juice", synonyms: ["juice of lemon", "lemon"], role: "acid", sugarClass: "added", density: 1.02, pours: true, counted: [piece(45)] },
   E036: { id: "mango", name: "Mango, ripe", synonyms: ["mango"], glycaemicIndex: GI.mango, density: 0.7, counted: [piece(220)] },
   E055: { id: "pomegranate", name: "Pomegranate seeds", synonyms: ["pomegranate"], density: 0.72 },
   E057: { id: "raisins", name: "Raisins", synonyms: ["black raisins", "raisin", "kishmish", "currants"], glycaemicIndex: GI.driedFruit, thickening: SOLID_PIECES, role: "crunch", density: 0.62, counted: [piece(0.5, "piece", 0.25)] },

@@ -5,10 +5,13 @@ const first = <T>(rules: Rules<T>, id: string): T | undefined => rules.find(([pa
 
 /** Accepted botanical names by id, the first that fits; what is made of several plants, or of none, has no row here. */
 const BOTANICAL: Rules<string> = [
+  [/white-chocolate|milk-chocolate|filo-pastry|digestive|monk-fruit|dry-yeast|^jam$/, ""], [/bread/, "Triticum aestivum"], [/corn-flakes/, "Zea mays"], [/aquafaba/, "Cicer arietinum"], [/candied-ginger/, "Zingiber officinale"],
+  [/demerara|golden-syrup/, "Saccharum officinarum"], [/bay-leaf/, "Laurus nobilis"], [/star-anise/, "Illicium verum"], [/allspice/, "Pimenta dioica"], [/passion-fruit/, "Passiflora edulis"], [/kiwi/, "Actinidia deliciosa"],
+  [/^lime-(juice|zest)/, "Citrus × aurantiifolia"], [/orange-zest/, "Citrus × sinensis"],
   [/chocolate|cocoa/, "Theobroma cacao"], [/custard-powder|baking-powder|vegetable-oil|vegan-block|vanaspati|candied-peel|blended|glucose-syrup|dextrose|fruit-sugar|xylitol|erythritol|allulose|pectin/, ""],
   [/custard-apple/, "Annona squamosa"], [/^apple/, "Malus domestica"], [/curry-leaves/, "Bergera koenigii"], [/star-fruit/, "Averrhoa carambola"],
   [/amaranth/, "Amaranthus hypochondriacus"], [/quinoa/, "Chenopodium quinoa"], [/buckwheat/, "Fagopyrum esculentum"],
-  [/pearl-millet|^puffed-millet/, "Cenchrus americanus"], [/barley/, "Hordeum vulgare"], [/sorghum/, "Sorghum bicolor"], [/maize|cornflour|corn-oil|corn-baby/, "Zea mays"],
+  [/pearl-millet|^puffed-millet/, "Cenchrus americanus"], [/^millet-flakes/, "Panicum miliaceum"], [/barley/, "Hordeum vulgare"], [/sorghum/, "Sorghum bicolor"], [/maize|cornflour|corn-oil|corn-baby/, "Zea mays"],
   [/ragi/, "Eleusine coracana"], [/ricebean/, "Vigna umbellata"], [/rice/, "Oryza sativa"], [/little-millet/, "Panicum sumatrense"], [/kodo-millet/, "Paspalum scrobiculatum"],
   [/foxtail/, "Setaria italica"], [/barnyard/, "Echinochloa frumentacea"], [/proso/, "Panicum miliaceum"], [/browntop/, "Urochloa ramosa"], [/teff/, "Eragrostis tef"],
   [/oat/, "Avena sativa"], [/wheat|bulgur|semolina|vermicelli/, "Triticum aestivum"],

@@ -111,7 +111,7 @@ export const WRITTEN_RECIPES: readonly WrittenRecipe[] = [
     text: "Rava kesari\nFor 5 people\n1 katori rava\n1 katori cheeni\n2 katori water\n½ katori ghee\n8 kaju\n10 kishmish\na few strands of kesar\nMethod\nRoast the rava in ghee. Add hot water, then sugar. Finish with nuts.",
     title: "Rava kesari",
     servings: 5,
-    foods: ["semolina", "sugar", "water", "ghee", "cashew", "raisins", "?"],
+    foods: ["semolina", "sugar", "water", "ghee", "cashew", "raisins", "saffron"],
     steps: 1,
   },
   {

@@ -1,12 +1,32 @@
 import MiniSearch from "minisearch";
-import type { Food } from "../food";
+import { INDEX, type Food } from "../food";
+import {
+  ABOUT_WORDS,
+  CONTAINERS,
+  FILLING_WORDS,
+  JOINERS,
+  PARTS,
+  PIECE_WORDS,
+  PREPARATIONS,
+  PURPOSES,
+  QUALITIES,
+  REGIONAL_PREPARATIONS,
+  SHAPES,
+  SIZE_WORDS,
+  THINGS,
+  TIME_WORDS,
+} from "./vocabulary";
 
 /** A matched food, or ranked guesses to ask about (best first; may be empty). */
 export type FoodMatch = { readonly kind: "known"; readonly foodId: string } | { readonly kind: "ask"; readonly guesses: readonly string[] };
 
 export interface FoodMatcher {
-  /** Matches a description from a recipe line. Sure only where every word that matters is accounted for. */
-  match(description: string): FoodMatch;
+  /**
+   * Matches the words of a line that name its food. Sure only where every word is accounted for: by the food's name, or as
+   * one that changes nothing about that food. `beside` are words that stand after it ("ground", "condensed"): a name may take
+   * them in.
+   */
+  match(description: string, beside?: string): FoodMatch;
   /** Ranked food ids for what is being typed. */
   search(words: string, limit: number): readonly string[];
   /** Builds what a search asks, a part at a time, so that the first search need not. */
@@ -18,18 +38,9 @@ const MOST_SEARCH_WORDS = 8;
 const MOST_SEARCH_CHARACTERS = 240;
 /** Foods indexed without a pause: a millisecond or two. */
 const PREPARED_AT_ONCE = 60;
-
-/** Words that say how a food is cut, bought or kept, not which food it is. */
-const DESCRIPTORS = new Set(
-  (
-    "fresh freshly fine finely coarse coarsely thick thin organic good quality best raw ripe dry large medium small big whole full heaped heaping rounded level scant generous loose cooked mashed " +
-    "chopped diced sliced slivered flaked crushed ground grated powdered melted softened soft soaked drained washed rinsed peeled pitted stoned " +
-    "deseeded halved quartered broken toasted roasted unroasted fried warm hot cold chilled boiling boiled lukewarm cooled room temperature divided packed loosely " +
-    "tightly lightly roughly thinly blanched unsalted salted unsweetened plain pure natural homemade home made store bought canned tinned can tin " +
-    "pods pod strands strand threads thread seeds seed sticks stick pieces piece halves half leaves leaf sheet sheets handful pinch few into for the of and or a an to in with from about " +
-    "extra more garnish garnishing serving decoration plus as required needed inch cubes cube bits bit powder block nuts nut flakes at desiccated shelled skinned sifted sieved strained beaten"
-  ).split(" "),
-);
+/** A food that holds less water than this, g per 100 g, is dry. */
+const DRY_BELOW = 35;
+const FRESH = "fresh";
 
 /** The singular, for finding alone: "berries" and "berry", "dates" and "date". */
 export const stemOf = (word: string): string =>
@@ -37,6 +48,8 @@ export const stemOf = (word: string): string =>
     ? word
         .replace(/ies$/, "y")
         .replace(/(sh|ch|o|x)es$/, "$1")
+        .replace(/leaves$/, "leaf")
+        .replace(/halves$/, "half")
         .replace(/([^s])s$/, "$1")
     : word;
 const words = (text: string) =>
@@ -49,10 +62,47 @@ const words = (text: string) =>
     .filter(Boolean)
     .map(stemOf);
 const firstWords = (text: string) => [...new Set(words(text.slice(0, MOST_SEARCH_CHARACTERS)))].slice(0, MOST_SEARCH_WORDS).join(" ");
-const STEMMED_DESCRIPTORS = new Set([...DESCRIPTORS].map(stemOf));
+
+const stems = (...lists: readonly (readonly string[])[]): ReadonlySet<string> => new Set(lists.flat().map(stemOf));
+/** Words that change nothing about any food. */
+const PLAIN = stems(
+  QUALITIES,
+  PREPARATIONS,
+  REGIONAL_PREPARATIONS,
+  PURPOSES,
+  JOINERS,
+  ABOUT_WORDS,
+  FILLING_WORDS,
+  SIZE_WORDS,
+  TIME_WORDS,
+  PIECE_WORDS,
+  Object.values(CONTAINERS).flatMap((written) => written.split(" ")),
+);
+const NOT_DEEDS = stems(THINGS);
+const BY_FAMILY: ReadonlyMap<string, readonly string[]> = new Map(
+  [...Object.entries(PARTS), ...Object.entries(SHAPES)].map(([word, families]) => [stemOf(word), families]),
+);
+/** Adverbs and what was done to a thing. */
+const HOW = /[a-z]{3}(?:ly|ed|ing|less)$/;
+
+/** Whether a word beside a food's name, by its stem, says how it is cut, bought or kept, and not which food it is. */
+export const isPlainWord = (stem: string): boolean => PLAIN.has(stem) || (HOW.test(stem) && !NOT_DEEDS.has(stem) && !BY_FAMILY.has(stem)) || /^\d+$/.test(stem);
+
+/** Whether a word says how a thing is, even if that may make another food of it: it names none by itself. */
+export const isDescribing = (stem: string): boolean => BY_FAMILY.has(stem) || isPlainWord(stem);
+
+/** Whether a word changes nothing about this food: "powder" nothing about cinnamon, "dried" nothing about raisins. */
+function changesNothing(stem: string, { family, per100g }: Food): boolean {
+  const families = BY_FAMILY.get(stem);
+  const isDry = (per100g[INDEX.water] ?? 100) < DRY_BELOW;
+  // "Fresh apricots" are not dried ones.
+  if (stem === FRESH) return !(family === "fruit" && isDry);
+  if (families) return families.includes(family) || (families.includes("dry") && isDry);
+  return isPlainWord(stem);
+}
 
 interface Alias {
-  readonly foodId: string;
+  readonly food: Food;
   readonly tokens: readonly string[];
 }
 
@@ -62,7 +112,7 @@ const namedBy = new WeakMap<Food, readonly Alias[]>();
 function aliasesOf(food: Food): readonly Alias[] {
   const known = namedBy.get(food);
   if (known) return known;
-  const made = [food.name, ...food.synonyms].map((name) => ({ foodId: food.id, tokens: words(name) }));
+  const made = [food.name, ...food.synonyms].map((name) => ({ food, tokens: [...new Set(words(name))] }));
   namedBy.set(food, made);
   return made;
 }
@@ -74,9 +124,12 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
   const list = [...foods];
   const aliases = list.flatMap(aliasesOf);
   const exact = new Map<string, string>();
+  /** By each of their words: only those that share one with a line are looked at. */
+  const byToken = new Map<string, Alias[]>();
   for (const alias of aliases) {
     const key = keyOf(alias.tokens);
-    if (!exact.has(key)) exact.set(key, alias.foodId);
+    if (!exact.has(key)) exact.set(key, alias.food.id);
+    for (const token of alias.tokens) byToken.set(token, [...(byToken.get(token) ?? []), alias]);
   }
   // Only asked when something is typed or not known: built then, if it was not prepared.
   let index: MiniSearch | null = null;
@@ -109,29 +162,27 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
     return (named === undefined ? found : [named, ...found.filter((id) => id !== named)]).slice(0, limit);
   };
 
-  function match(description: string): FoodMatch {
-    const head = description.split(/,|;| - | – /)[0] ?? description;
-    for (const text of [description, head]) {
-      const tokens = [...new Set(words(text))];
-      // All words first ("roasted vermicelli" is a food of its own), then leaving those that say only how it is cut.
-      const covered = exact.get(keyOf(tokens)) ?? coveringAlias(tokens);
-      if (covered) return { kind: "known", foodId: covered };
-    }
-    return { kind: "ask", guesses: search(description, 5) };
+  function match(description: string, beside = ""): FoodMatch {
+    const own = [...new Set(words(description.slice(0, MOST_SEARCH_CHARACTERS)))];
+    const more = [...new Set(words(beside.slice(0, MOST_SEARCH_CHARACTERS)))].filter((token) => !own.includes(token));
+    // All words first ("roasted vermicelli" is a food of its own), then leaving those that change nothing about it.
+    const covered = exact.get(keyOf(own.concat(more))) ?? exact.get(keyOf(own)) ?? coveringAlias(own, more);
+    return covered === undefined ? { kind: "ask", guesses: search(description, 5) } : { kind: "known", foodId: covered };
   }
 
-  /** The longest alias whose words are all there while every other word is only a descriptor; undefined if tied. */
-  function coveringAlias(tokens: readonly string[]): string | undefined {
+  /** The longest alias whose words are all there while every other word changes nothing about it; undefined if tied. */
+  function coveringAlias(own: readonly string[], more: readonly string[]): string | undefined {
+    const stated = new Set([...own, ...more]);
     let best: Alias | undefined;
     let tied = false;
-    const stated = new Set(tokens);
-    for (const alias of aliases) {
+    for (const alias of new Set(own.flatMap((token) => byToken.get(token) ?? []))) {
+      if (best && alias.tokens.length < best.tokens.length) continue;
       if (!alias.tokens.every((token) => stated.has(token))) continue;
-      if (!tokens.every((token) => alias.tokens.includes(token) || STEMMED_DESCRIPTORS.has(token))) continue;
+      if (![...stated].every((token) => alias.tokens.includes(token) || changesNothing(token, alias.food))) continue;
       if (!best || alias.tokens.length > best.tokens.length) [best, tied] = [alias, false];
-      else if (alias.tokens.length === best.tokens.length && alias.foodId !== best.foodId) tied = true;
+      else if (alias.food.id !== best.food.id) tied = true;
     }
-    return tied ? undefined : best?.foodId;
+    return tied ? undefined : best?.food.id;
   }
   return { match, search, prepare };
 }

@@ -2,7 +2,8 @@ import { type Estimate, Z80, withShare } from "../numeric";
 import { FILLING, fillingIn, FIXED_MILLILITRES, MASS_GRAMS, MEASURE_SHARE, formatGrams, type HouseholdMeasures } from "../units";
 import type { Food } from "../food";
 import { nearestFraction } from "./kitchen-measure";
-import type { StatedAmount } from "./read-amount";
+import type { StatedAmount } from "./scan-amount";
+import { PARTS } from "./vocabulary";
 
 export interface Weighed {
   readonly kind: "weighed";
@@ -29,16 +30,26 @@ const LOOSE_MILLILITRES: Readonly<Record<string, readonly [millilitres: number, 
   dash: [0.62, MEASURE_SHARE.pinch],
   drop: [0.05, MEASURE_SHARE.pinch],
   knob: [15, MEASURE_SHARE.handful],
+  glass: [200, MEASURE_SHARE.handful],
+  shot: [40, MEASURE_SHARE.handful],
+  vati: [180, MEASURE_SHARE.handful],
 };
+/** How much more or less a loose measure holds where it is called large or small (rule of thumb). */
+const SIZED = { large: 1.5, small: 0.7 } as const;
 const OWN = ["cup", "katori", "tablespoon", "teaspoon"] as const;
 const millilitresOf = (unit: string, measures: HouseholdMeasures): number | undefined => {
+  if (unit === "dessertspoon") return 2 * measures.teaspoon;
   const own = OWN.find((each) => each === unit);
   return own ? measures[own] : FIXED_MILLILITRES[unit];
 };
 const SPOONS: readonly string[] = ["tablespoon", "teaspoon"];
-const COOKED = /\b(?:cooked|boiled|steamed)\b/i;
+export const COOKED = /\b(?:cooked|boiled|steamed)\b/i;
 /** How much wider the interval is where the food is chopped, grated or ground. */
 const FORM_SHARE = 0.1;
+/** What fruit, vegetables and roots weigh once they are made smooth, g per ml, where the food has no figure of its own (rule of thumb: near water). */
+const SMOOTH_DENSITY = 1.03;
+const SMOOTH = /\b(?:pur[ée]ed?|pulp(?:ed)?|blended|liqui[ds]i[sz]ed|sieved)\b/i;
+const PULPY: readonly Food["family"][] = ["fruit", "vegetable", "root"];
 /** How much wider the interval is when only the family's density is known. */
 const FAMILY_SHARE = 0.2;
 
@@ -153,15 +164,16 @@ function ofVolume(amount: StatedAmount, by: MeasuredBy): OneUnit | string | null
   if (millilitres === undefined) return null;
   const { food } = by;
   const form = formIn(food, by.words);
-  const ownDensity = form === undefined ? food.density : (food.forms[form] ?? food.density);
+  const smooth = form === undefined && PULPY.includes(food.family) && SMOOTH.test(by.words);
+  const ownDensity = smooth ? SMOOTH_DENSITY : form === undefined ? food.density : (food.forms[form] ?? food.density);
   const density = ownDensity ?? by.familyDensity;
   if (density === null) return notKnown(unit, food);
   const { filling, filled, filledWords } = fillingOf(amount, by);
   // A form that is a filling by itself (brown sugar, packed) has its own density.
   const more = loose || form === filling ? FILLING.level : filled;
-  const densityShare = ownDensity === null ? FAMILY_SHARE : form === undefined ? 0 : FORM_SHARE;
+  const densityShare = ownDensity === null ? FAMILY_SHARE : form === undefined && !smooth ? 0 : FORM_SHARE;
   return {
-    grams: millilitres * density * (SPOONS.includes(unit) ? more.spoon : more.cup),
+    grams: (loose && amount.sized ? SIZED[amount.sized] : 1) * millilitres * density * (SPOONS.includes(unit) ? more.spoon : more.cup),
     share: Math.hypot(loose?.[1] ?? vesselShare(unit, food), more.share, densityShare),
     words: (count) => `${loose ? "" : filledWords}${plural(shortUnit(unit), count)}`,
   };
@@ -170,9 +182,12 @@ function ofVolume(amount: StatedAmount, by: MeasuredBy): OneUnit | string | null
 const vesselShare = (unit: string, food: Food): number =>
   food.pours ? MEASURE_SHARE.liquid : unit === "cup" || unit === "katori" ? MEASURE_SHARE.cup : MEASURE_SHARE.spoon;
 
+const CENTIMETRES_PER_INCH = 2.54;
 /** By the piece, large, small or usual. */
 function ofPieces(unit: string | null, { food, words }: MeasuredBy): OneUnit | null {
-  const named = food.counted.find((counted) => counted.unit === unit) ?? (unit === null ? countedIn(food, words) : undefined);
+  const inch = unit === "centimeter" ? food.counted.find((counted) => counted.unit === "inch") : undefined;
+  if (inch) return { grams: inch.grams / CENTIMETRES_PER_INCH, share: inch.share, words: () => "cm" };
+  const named = food.counted.find((counted) => counted.unit === unit) ?? (unit === null || unit in PARTS ? countedIn(food, words) : undefined);
   if (!named) return null;
   const scale = /\blarge\b|\bbig\b/i.test(words) ? 1.2 : /\bsmall\b/i.test(words) ? 0.8 : 1;
   return { grams: named.grams * scale, share: named.share, words: (count) => (named.unit === "piece" ? "" : plural(named.unit, count)) };

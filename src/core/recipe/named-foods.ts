@@ -1,8 +1,8 @@
 import type { Food } from "../food";
-import { HARMLESS, HOW, IN_STEPS } from "./harmless-words";
-import { stemOf } from "./match-food";
+import { isPlainWord, stemOf } from "./match-food";
 import type { Mention } from "./mentions";
 import { piecesBetween, singleSpaced } from "./plain-text";
+import { CONTAINERS, NUMBER_WORDS, OTHERS, PART_WORDS, PARTS, SHAPES, STEP_WORDS, THINGS, UNIT_WORDS } from "./vocabulary";
 
 /** A food that a text names, and where. */
 export interface NamedFood {
@@ -110,6 +110,21 @@ export function createFoodFinder(foods: Iterable<Food>): FoodFinder {
   };
 }
 
+const BRING_NO_FOOD = new Set(
+  [
+    ...OTHERS,
+    ...Object.keys(PARTS),
+    ...Object.keys(SHAPES),
+    ...Object.keys(NUMBER_WORDS),
+    ...Object.keys(PART_WORDS),
+    ...[UNIT_WORDS, CONTAINERS].flatMap((units) => Object.values(units).flatMap((written) => written.split(" "))),
+  ].map(stemOf),
+);
+const IN_STEPS = new Set(STEP_WORDS.map(stemOf));
+const THING_STEMS = new Set(THINGS.map(stemOf));
+/** Whether a word, by its stem, brings no food beside the one that a line is of. */
+export const isHarmless = (stem: string): boolean => BRING_NO_FOOD.has(stem) || isPlainWord(stem);
+
 type Span = Pick<NamedFood, "at" | "end">;
 
 /** Tells whether a place lies within one of these spans, which do not overlap but where they are the same. */
@@ -132,7 +147,8 @@ function unknownWords(text: string, from: number, named: (place: Span) => boolea
   const found = new Map<string, string>();
   for (const { stem, at, end } of wordsIn(text)) {
     if (named({ at: at + from, end: end + from })) continue;
-    if (stem.length < 3 || /\d/.test(stem) || HARMLESS.has(stem) || known(stem) || HOW.test(text.slice(at, end).toLowerCase())) continue;
+    const word = text.slice(at, end).toLowerCase();
+    if (stem.length < 3 || /\d/.test(stem) || isHarmless(stem) || known(stem) || (HOW.test(word) && !THING_STEMS.has(stem))) continue;
     found.set(stem, text.slice(at, end));
   }
   return [...found.values()];
@@ -150,6 +166,8 @@ export interface Beside {
   readonly ground: boolean;
 }
 
+/** Adverbs and what was done to it bring no food; what is made of a food's name is found as that food before. */
+const HOW = /(?:\p{L}{3}(?:ly|ed|ing)|less)$/u;
 const SEPARATOR = /[,;:+]| [-–—] | (?:with|and|or|in|plus) /gi;
 const OR = /\bor\b|[a-z]\/[a-z]/i;
 const GROUND = /\b(?:ground|powder(?:ed)?|paste|pur[ée]ed?|blended|pulveri[sz]ed|meal|flour|finely milled)\b/i;
@@ -297,3 +315,7 @@ const NUTS_UNNAMED = "named-nuts-kinds-not-said";
 
 /** The words of a text as `known` takes them. */
 export const stemsOf = (text: string): readonly string[] => wordsIn(singleSpaced(text)).map(({ stem }) => stem);
+
+/** The words of a text with their stems and places. */
+export const wordsAt = (text: string): readonly (Word & { readonly word: string })[] =>
+  wordsIn(text).map((each) => ({ ...each, word: text.slice(each.at, each.end) }));

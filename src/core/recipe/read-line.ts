@@ -2,11 +2,11 @@ import type { Estimate } from "../numeric";
 import { formatGrams, formatNumber, type HouseholdMeasures, capital } from "../units";
 import type { Food, Role } from "../food";
 import type { PantryTables } from "../pantry";
-import type { FoodMatcher } from "./match-food";
-import { measureAmounts } from "./measure-amount";
-import { besideIn, type Beside, type FoodFinder } from "./named-foods";
+import { amountsOf, linePartsOf, type AmountProblem, type LinePart } from "./line-parts";
+import { isDescribing, isPlainWord, type FoodMatcher } from "./match-food";
+import { COOKED, measureAmounts } from "./measure-amount";
+import { besideIn, isHarmless, stemsOf, wordsAt, type Beside, type FoodFinder } from "./named-foods";
 import { RECIPE_LIMITS } from "./limits";
-import { readAmount, type LineParts } from "./read-amount";
 import type { RecipeLine } from "./recipe";
 
 export interface AmountGuess {
@@ -29,6 +29,8 @@ export type LineReading =
       readonly optional: boolean;
       readonly description: string;
       readonly beside: Beside;
+      /** Other foods that stand in it with amounts of their own, each as a line of its own. */
+      readonly more?: readonly string[];
     }
   | {
       readonly kind: "food unknown";
@@ -46,6 +48,7 @@ export type LineReading =
       readonly role: Role;
       readonly description: string;
       readonly beside: Beside;
+      readonly more?: readonly string[];
       readonly why: string;
     }
   | { readonly kind: "left out"; readonly line: RecipeLine };
@@ -76,27 +79,18 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
       beside: { foods: [], words: [], choice: false, ground: false },
       why: `The line is longer than ${formatNumber(RECIPE_LIMITS.lineCharacters)} characters`,
     };
-  const parts = readAmount(line.text);
+  const told = linePartsOf(line.text);
   const settled = line.choice.foodId ? context.foods.get(line.choice.foodId) : undefined;
-  const unknown = () => besideIn(line.text, null, false, context.find);
-  const choices = settled ? [] : alternatives(parts.description, context);
-  if (choices.length > 1)
-    return { kind: "food unknown", line, guesses: choices, description: parts.description, beside: unknown(), why: `A choice is left: “${parts.description}”` };
-  const only = settled ? null : namedOnly(parts, context);
-  const matched = settled ?? (only ? undefined : knownFood(parts, context));
-  if (!matched) {
-    const match = context.matcher.match(parts.description);
-    const guesses = (match.kind === "ask" ? match.guesses : [match.foodId]).flatMap((id) => context.foods.get(id) ?? []);
-    const why = only
-      ? `${only.name}: known by what it is made of, not by its figures`
-      : parts.description
-        ? `"${parts.description}" is not a food of the tables`
-        : "No food is named";
-    return { kind: "food unknown", line, guesses, description: parts.description, beside: unknown(), why };
-  }
-  const role = line.choice.role ?? matched.role;
-  const beside = besideIn(line.text, matched, settled !== undefined, context.find);
-  const shared = { line, food: matched, role, description: parts.description, beside };
+  const found = settled ? { food: settled, head: headOf(told.parts), more: [] } : foodOf(told.parts, context);
+  const parts = told.parts.map((part) => (found.head && part.at === found.head.at ? found.head : part));
+  // The food as it is named, and what is said of it in plain words.
+  const description = parts.flatMap((part) => (part.words !== "" && (part === found.head || isPlainText(part.words)) ? [part.words] : [])).join(", ");
+  if ("why" in found)
+    return { kind: "food unknown", line, guesses: found.guesses, description, beside: besideIn(line.text, null, false, context.find), why: found.why };
+  const { food, head } = found;
+  const role = line.choice.role ?? food.role;
+  const beside = besideIn(line.text, food, settled !== undefined, context.find);
+  const shared = { line, food, role, description, beside, ...(found.more.length > 0 ? { more: found.more } : {}) };
   if (line.choice.grams !== undefined)
     return {
       ...shared,
@@ -104,15 +98,21 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
       grams: { value: line.choice.grams, sd: line.choice.grams * WEIGHED_SHARE_SD },
       how: `${formatGrams(line.choice.grams)} g, set by hand`,
       measure: "",
-      optional: parts.optional,
+      optional: told.optional,
     };
-  if (parts.problem) return { ...shared, kind: "amount unknown", guesses: amountGuesses(matched, context.measures), why: problemWords(parts) };
-  const measured = measureAmounts(parts.amounts, matched, parts.description, context.familyDensity[matched.family] ?? null, context.measures);
+  const own = new Set(namesOf(food));
+  const amounts = head ? amountsOf(parts, head, (words) => stemsOf(words).every((stem) => own.has(stem) || isDescribing(stem))) : [];
+  const problem = told.problem ?? (amounts.length > 0 ? null : told.open === null ? { kind: "none" as const } : { kind: "open" as const, words: told.open });
+  if (problem) return { ...shared, kind: "amount unknown", guesses: amountGuesses(food, context.measures), why: problemWords(problem) };
+  // What is done to it after the comma is done once it is measured: "1 cup lentils, ground".
+  if (food.cooked && !COOKED.test(head?.words ?? "") && parts.some(({ words }) => COOKED.test(words)))
+    return { ...shared, kind: "amount unknown", guesses: amountGuesses(food, context.measures), why: "Was it measured before it was cooked, or after?" };
+  const measured = measureAmounts(amounts, food, head?.words ?? "", context.familyDensity[food.family] ?? null, context.measures);
   if (measured.kind === "unweighed")
     return {
       ...shared,
       kind: "amount unknown",
-      guesses: measured.guess ? [measured.guess] : amountGuesses(matched, context.measures),
+      guesses: measured.guess ? [measured.guess] : amountGuesses(food, context.measures),
       why: capital(measured.why),
     };
   return {
@@ -121,47 +121,135 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
     grams: measured.grams,
     how: measured.how,
     measure: measured.measure,
-    optional: parts.optional,
+    optional: told.optional,
     ...(measured.water && { water: measured.water }),
   };
 }
 
-const MOST_ALTERNATIVES = 8;
+const isPlainText = (words: string): boolean => stemsOf(words).every(isPlainWord);
+const namesOf = (food: Food): readonly string[] => [food.name, ...food.synonyms].flatMap(stemsOf);
 
-/** The foods of "milk or water": each side must be a food by itself. */
-function alternatives(description: string, context: ReadingContext): Food[] {
-  const sides = description.split(/ or /i);
-  if (sides.length < 2 || sides.length > MOST_ALTERNATIVES) return [];
-  const foods = sides.flatMap((side) => {
-    const match = context.matcher.match(side);
-    return match.kind === "known" ? (context.foods.get(match.foodId) ?? []) : [];
-  });
-  return foods.length === sides.length ? [...new Set(foods)] : [];
+/** The part that names what a line is of: the first that says more than how it is. */
+const headOf = (parts: readonly LinePart[]): LinePart | undefined =>
+  parts.find(({ words }) => !stemsOf(words).every(isDescribing)) ?? parts.find(({ words }) => !isPlainText(words)) ?? parts.find(({ words }) => words !== "");
+
+/** The food of a line, with what else stands in it with an amount of its own; or why it has to be asked. */
+type FoundFood =
+  | { readonly head: LinePart; readonly food: Food; readonly more: readonly string[] }
+  | { readonly head: LinePart | undefined; readonly guesses: readonly Food[]; readonly why: string };
+
+const MOST_ALTERNATIVES = 8;
+const MOST_GUESSES = 5;
+
+function foodOf(parts: readonly LinePart[], context: ReadingContext): FoundFood {
+  const found = headOf(parts);
+  const head = found && unitInName(found, context);
+  if (!head) return { head, guesses: [], why: "No food is named" };
+  const { matcher, foods } = context;
+  const knownAs = (words: string, beside = ""): Food | null => {
+    const match = matcher.match(words, beside);
+    return match.kind === "known" ? (foods.get(match.foodId) ?? null) : null;
+  };
+  const others = parts.filter((part) => part !== found);
+  // What stands after it in plain words may be part of its name: "almonds, ground", "milk, condensed".
+  const beside = others.filter(({ joint, words }) => ["start", ",", "(", "-", "and"].includes(joint) && namesNothing(words, context)).map(({ words }) => words);
+  const only = namedOnly(head, context);
+  const food = only ? null : knownAs(head.words, beside.join(" "));
+  const named = others.filter(({ words }) => !isPlainText(words));
+  const choices = choiceOf(head, food, others, knownAs);
+  if (choices.length > 1) return { head, guesses: choices, why: `A choice is left: “${choices.map(({ name }) => name).join("” or “")}”` };
+  if (only) return { head, guesses: guessesFor(head.words, context), why: `${only.name}: known by what it is made of, not by its figures` };
+  if (!food) {
+    const called = named.flatMap(({ joint, words }) => (joint === "(" || joint === "/" ? (knownAs(words) ?? []) : []));
+    const guesses = [...new Set([...called, ...guessesFor(head.words, context)])].slice(0, MOST_GUESSES);
+    return { head, guesses, why: `"${head.words}" is not a food of the tables` };
+  }
+  return besideOf(head, food, named, context, knownAs);
 }
 
-/** The food that a description begins with, where it is known by what it is made of alone ("almond milk powder"). */
-function namedOnly({ description }: LineParts, { find, foods }: ReadingContext): Food | null {
-  const [head = ""] = description.split(/[,;(]| - | – /);
-  const named = find(head).filter(({ meant }) => meant);
+/** "1 bottle gourd": a word that is a unit elsewhere, and part of a name here. */
+function unitInName(head: LinePart, { matcher }: ReadingContext): LinePart {
+  const [amount, ...more] = head.amounts;
+  if (amount?.written === undefined || more.length > 0 || matcher.match(head.words).kind === "known") return head;
+  const words = `${amount.written} ${head.words}`.trim();
+  if (matcher.match(words).kind !== "known") return head;
+  const { written: _, ...count } = amount;
+  return { ...head, words, amounts: [{ ...count, unit: null }] };
+}
+
+/** What the other parts of a line that name something make of it: more foods with their amounts, or something to ask. */
+function besideOf(head: LinePart, food: Food, named: readonly LinePart[], { find, foods }: ReadingContext, knownAs: (words: string) => Food | null): FoundFood {
+  const more: string[] = [];
+  const own = new Set(namesOf(food));
+  for (const part of named) {
+    const spans = find(part.words);
+    // "Without ghee", "the colour of honey": named, and not in it.
+    const isMeant = spans.length === 0 || spans.some(({ meant }) => meant);
+    const other = isMeant ? knownAs(part.words) : null;
+    if (other?.id === food.id) continue;
+    const amounts = part.amounts.filter(({ unit }) => unit !== "inch" && unit !== "centimeter");
+    if (other && amounts.length > 0 && !part.each) {
+      more.push(textOf(part));
+      continue;
+    }
+    // "Ghee-roasted" says how; "slivered almonds" are more of it.
+    if (other && ["and", "plus", ",", "/"].includes(part.joint) && !isDescribing(stemsOf(part.words).at(-1) ?? ""))
+      return { head, guesses: [food, other], why: `“${food.name}” and “${other.name}” share one amount` };
+    if (other && part.inBrackets && part.joint === "(") return { head, guesses: [food, other], why: `“${part.words}” is another food than “${head.words}”` };
+    const unknown = wordsAt(part.words).filter(
+      ({ stem, at, end }) => !own.has(stem) && !isPlainWord(stem) && !isHarmless(stem) && !spans.some((span) => span.at <= at && end <= span.end),
+    );
+    if (unknown.length > 0) {
+      const guesses = [food, ...spans.flatMap(({ food: each }) => (foods.has(each.id) ? [each] : []))];
+      return { head, guesses: [...new Set(guesses)].slice(0, MOST_GUESSES), why: `“${unknown.map(({ word }) => word).join(" ")}” is not understood` };
+    }
+  }
+  return { head, food, more };
+}
+
+const textOf = ({ text }: LinePart): string => text;
+
+/** Whether words name no food by themselves: they may belong to the name of the one before them. */
+const namesNothing = (words: string, { find }: ReadingContext): boolean => find(words).length === 0;
+
+/** The foods that a line leaves to choose from: "milk or water", "almond or soya milk". Each must be a food by itself. */
+function choiceOf(head: LinePart, food: Food | null, others: readonly LinePart[], knownAs: (words: string) => Food | null): readonly Food[] {
+  const sides: LinePart[] = [];
+  for (const part of others) {
+    if (part.at < head.at || isPlainText(part.words)) continue;
+    // "Fried in oil or ghee" leaves no choice of what is fried.
+    if (part.joint !== "or" && part.joint !== "/") break;
+    sides.push(part);
+  }
+  if (sides.length === 0 || sides.length >= MOST_ALTERNATIVES) return [];
+  const noun = sides.at(-1)?.words.split(" ").at(-1) ?? "";
+  const sharing = knownAs(`${head.words} ${noun}`);
+  const first = sharing && sharing.id !== knownAs(noun)?.id ? sharing : food;
+  const all = [first, ...sides.map(({ words }) => knownAs(words))];
+  return all.every((each) => each !== null) ? [...new Set(all)] : [];
+}
+
+const guessesFor = (words: string, { matcher, foods }: ReadingContext): readonly Food[] => {
+  const match = matcher.match(words);
+  return (match.kind === "ask" ? match.guesses : [match.foodId]).flatMap((id) => foods.get(id) ?? []);
+};
+
+/** The food that a part names, where it is known by what it is made of alone ("almond milk powder"). */
+function namedOnly({ words }: LinePart, { find, foods }: ReadingContext): Food | null {
+  const named = find(words).filter(({ meant }) => meant);
   const [first] = named;
   return first && named.every(({ food }) => !foods.has(food.id)) ? first.food : null;
 }
 
-function knownFood(parts: LineParts, context: ReadingContext): Food | undefined {
-  if (!parts.description) return undefined;
-  const match = context.matcher.match(parts.description);
-  return match.kind === "known" ? context.foods.get(match.foodId) : undefined;
-}
-
-function problemWords({ problem }: LineParts): string {
-  switch (problem?.kind) {
+function problemWords(problem: AmountProblem): string {
+  switch (problem.kind) {
     case "open":
       return `The amount is left open ("${problem.words}")`;
     case "not positive":
       return "An amount must be above zero";
     case "impossible":
       return `"${problem.words}" is not an amount: the lower figure of a fraction cannot be zero`;
-    default:
+    case "none":
       return "No amount is given";
   }
 }

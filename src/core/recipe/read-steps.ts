@@ -2,7 +2,7 @@ import type { ProcessConstants } from "../food";
 import { measureAmounts } from "./measure-amount";
 import { mentionsOf, namesOfLine, type FindMentions } from "./mentions";
 import { RECIPE_LIMITS } from "./limits";
-import { readAmount } from "./read-amount";
+import { Scanner } from "./scan-amount";
 import type { LineReading, ReadingContext } from "./read-line";
 import { readStep, type StepReading } from "./read-step";
 import type { LineId, PartId, Recipe } from "./recipe";
@@ -165,8 +165,9 @@ function shareBefore(before: string, reading: LineReading | undefined, context: 
       .replace(/\bhalf an?\b/i, "½")
       .replace(/\ba few\b/i, "3")
       .replace(/\b(?:spoonfuls?|spoons?)\b/i, "tbsp");
-    const { amounts } = readAmount(`${words} ${reading.description}`);
-    const measured = measureAmounts(amounts, reading.food, reading.description, context.familyDensity[reading.food.family] ?? null, context.measures);
+    const stated = new Scanner(words.trim()).amount();
+    if (!stated) return null;
+    const measured = measureAmounts([stated], reading.food, reading.description, context.familyDensity[reading.food.family] ?? null, context.measures);
     return measured.kind === "weighed" && reading.grams.value > 0 ? Math.min(1, measured.grams.value / reading.grams.value) : null;
   }
   const share = SHARE_BEFORE.exec(before)?.[1] ?? GLYPH_BEFORE.exec(before)?.[1];

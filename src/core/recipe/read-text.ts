@@ -1,7 +1,7 @@
 import { type Result, fail, succeed } from "../numeric";
 import { overLimits, RECIPE_LIMITS, type OverLimit } from "./limits";
 import { plainLine } from "./plain-text";
-import { readAmount } from "./read-amount";
+import { Scanner } from "./scan-amount";
 import { headingIn, Parts } from "./headings";
 import { type Recipe } from "./recipe";
 
@@ -191,9 +191,10 @@ class TextReading {
 }
 
 const inPart = (component: string | undefined) => (component === undefined ? {} : { component });
-const startsWithAmount = (plain: string) => {
-  const parts = readAmount(plain);
-  return parts.amounts.length > 0 && parts.description !== plain;
+/** "A rice pudding" has no amount; "a cup of rice" has. */
+const startsWithAmount = (plain: string): boolean => {
+  const amount = new Scanner(plain).amount();
+  return amount !== null && (amount.unit !== null || !/^an? /i.test(plain));
 };
 const IMPERATIVE =
   /^(?:simmer|boil|cook|roast|toast|fry|mix|stir|whisk|soak|rinse|wash|grind|blend|strain|press|squeeze|add|heat|warm|bring|cool|chill|set|rest|serve|bake|steam|shape|roll|pour|knead|garnish)\b/i;

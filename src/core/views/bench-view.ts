@@ -55,6 +55,8 @@ export interface BenchQuestion extends BenchGround {
   readonly proposals: StoredProposals | null;
   /** The revisions of all documents that proposals rest on; null while one of them is not saved. */
   readonly revisions: readonly number[] | null;
+  /** Whether the first proposal is laid on it where nothing lies there: until something was done. */
+  readonly laysFirst: boolean;
 }
 
 /** A row of the ledger, in words. */
@@ -153,12 +155,16 @@ export function laidBench(bench: StoredBench | null, { read }: Ground, table: Di
 }
 
 /** What the Swap station shows of a bench, in a kitchen. */
-export function benchView({ recipe, table, bench, proposals, revisions }: BenchQuestion, kitchen: Kitchen): BenchView {
+export function benchView({ recipe, table, bench, proposals, revisions, laysFirst }: BenchQuestion, kitchen: Kitchen): BenchView {
   const { constants, foods } = kitchen.reference;
   const ground = groundFor({ recipe, table }, kitchen);
   const { read, problem, before, handedDown } = ground;
   const laid = laidBench(bench, ground, table, kitchen);
-  const { version } = laid?.state ?? handedDown;
+  const gone = rowsWithoutFood(bench, read, foods);
+  const ending = endingWithoutSolver(proposals, revisions, ground, kitchen);
+  const [first] = laysFirst && gone === 0 && ending?.kind === "proposals" ? ending.proposals : [];
+  const state = laid?.state ?? (first ? { ...first, byHand: false } : handedDown);
+  const { version } = state;
   const after = evaluateVersion(version, read, table, kitchen);
   const beams = beamReadings(before.figures, after.figures, table.limits, table.serve, constants);
   const standing = standingOf(problem, version, after.figures);
@@ -169,10 +175,10 @@ export function benchView({ recipe, table, bench, proposals, revisions }: BenchQ
     anchors: { bodyAnchors: constants.bodyAnchors },
     ruleNames: Object.fromEntries(problem.rules.map(({ id, name }) => [id, name])),
     order: problem.order,
-    bench: stored(laid?.state ?? handedDown, read, table),
+    bench: stored(state, read, table),
     isLaid: laid !== null,
     since: (laid?.since ?? []).map((change) => sinceWords(change, (rule) => kitchen.rules.get(rule)?.name ?? rule)),
-    gone: rowsWithoutFood(bench, read, foods),
+    gone,
     handedDown: stored(handedDown, read, table),
     rows: version.rows.map((row) => toldRow(row, ground, table)),
     before: toldFigures(before),
@@ -184,7 +190,7 @@ export function benchView({ recipe, table, bench, proposals, revisions }: BenchQ
     allergies: allergyStates(standing, problem, table),
     parted,
     steps: methodFor(read, version, table, kitchen.handling).words,
-    ending: endingWithoutSolver(proposals, revisions, ground, table, kitchen),
+    ending: ending && toldEnding(ending, ground, table),
   };
 }
 
@@ -236,13 +242,10 @@ const basisOf = (revisions: readonly number[], { reference }: Kitchen): string =
 function endingWithoutSolver(
   proposals: StoredProposals | null,
   revisions: readonly number[] | null,
-  ground: Ground,
-  table: DiningTable,
+  { problem, before }: Ground,
   kitchen: Kitchen,
-): ToldEnding | null {
-  const { problem, before } = ground;
-  const known = endsAtOnce(problem) ?? (revisions && reopened(proposals, basisOf(revisions, kitchen), problem, kitchen.reference.foods, before.figures));
-  return known && toldEnding(known, ground, table);
+): Ending | null {
+  return endsAtOnce(problem) ?? (revisions && reopened(proposals, basisOf(revisions, kitchen), problem, kitchen.reference.foods, before.figures));
 }
 
 function toldEnding(ending: Ending, { read }: Ground, table: DiningTable): ToldEnding {

@@ -19,6 +19,7 @@ const onBench = (part: Partial<BenchQuestion> = {}): BenchQuestion => ({
   bench: null,
   proposals: null,
   revisions: [1, 1, 0, 0, 0],
+  laysFirst: true,
   ...part,
 });
 const gramsSet = (bench: StoredBench, id: string, grams: number): StoredBench => ({
@@ -113,6 +114,9 @@ describe("what is computed for a page", () => {
     for (const { bench } of told.proposals) expect(ask("bench", onBench({ bench })).isNotFor).toBe(false);
     const again = ask("bench", onBench({ proposals: kept, revisions }));
     expect(again.ending).toEqual(told);
+    // Nothing lies there, and nothing was done: the first is shown; after undo the recipe itself.
+    expect(again).toMatchObject({ isLaid: false, bench: told.proposals[0]?.bench });
+    expect(ask("bench", onBench({ proposals: kept, revisions, laysFirst: false })).bench).toEqual(again.handedDown);
     expect(ask("bench", onBench({ proposals: kept, revisions: [2, 1, 0, 0, 0] })).ending).toBeNull();
     expect(ask("bench", onBench({ proposals: kept, revisions: null })).ending).toBeNull();
   });

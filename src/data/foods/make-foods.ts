@@ -6,6 +6,8 @@ import { completeTraits } from "./complete";
 import { COOKED, formsOf } from "./forms";
 import { lookAlikesOf } from "./look-alikes";
 import { MORE } from "./by-hand-more";
+import { PIECES_OF } from "./pieces";
+import { SHOP } from "./by-hand-shop";
 import { MICROS } from "./micros";
 import { MORE_NAMES } from "./more-names";
 import { PARTS } from "./parts";
@@ -106,7 +108,7 @@ const BESIDE: Readonly<Record<string, readonly Food["mayContain"][number][]>> = 
 /** All foods of the shipped tables, from the measured rows and those written by hand. `foods-1.json` and so on hold what this makes, so that an app has only to read it. */
 export function makeFoods(): Food[] {
   const foods = new Map(MEASURED.map((row) => [row.id, measuredFood(row)]));
-  for (const row of [...SWEETENERS, ...MILKS, ...OTHERS, ...MORE]) foods.set(row.id, completeRow(row, foods));
+  for (const row of [...SWEETENERS, ...MILKS, ...OTHERS, ...MORE, ...SHOP]) foods.set(row.id, completeRow(row, foods));
   return [...foods.values()].map((food) => {
     const nature = natureFor(food.id);
     const synonyms = [...food.synonyms, ...(MORE_NAMES[food.id] ?? [])];
@@ -120,7 +122,8 @@ export function makeFoods(): Food[] {
       ...(sulphured === undefined || told("sulphites") ? [] : [{ allergen: "sulphites" as const, why: sulphured }]),
       ...(BESIDE[food.id] ?? []),
     ];
-    return { ...food, allergens, mayContain, synonyms, nature, parts: PARTS[food.id] ?? [], forms: formsOf({ ...food, nature }), cooked: COOKED[food.id] ?? null };
+    const more = (PIECES_OF[food.id] ?? []).filter(({ unit }) => !food.counted.some((each) => each.unit === unit));
+    return { ...food, allergens, mayContain, synonyms, nature, counted: [...food.counted, ...more], parts: PARTS[food.id] ?? [], forms: formsOf({ ...food, nature }), cooked: COOKED[food.id] ?? null };
   });
 }
 

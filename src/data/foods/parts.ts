@@ -6,6 +6,7 @@ const alcohol = (sure: boolean): FoodPart => ({ name: "alcohol", family: "essenc
 const ofPlant = (name: string, family: FoodPart["family"], plant: string, sure: boolean): FoodPart => ({ name, family, plant, origin: "plant", alcohol: false, sure });
 const whiteSugar = ofPlant("white sugar", "sweetener", "Saccharum officinarum", true);
 const soyLecithin = ofPlant("soya lecithin", "pulse", "Glycine max", false);
+const mayHold = (name: string, family: FoodPart["family"], origin: FoodPart["origin"]): FoodPart => ({ name, family, plant: null, origin, alcohol: false, sure: false });
 const milkSolids: FoodPart = { name: "milk, or what is drawn from it", family: "dairy", plant: null, origin: "dairy", alcohol: false, sure: false };
 /** What an isolate is usually made from, by makers. */
 const source = (...of: readonly (readonly [name: string, family: FoodPart["family"], plant: string])[]): readonly FoodPart[] => of.map(([name, family, plant]) => ofPlant(name, family, plant, false));
@@ -33,5 +34,23 @@ export const PARTS: Readonly<Record<string, readonly FoodPart[]>> = {
   "xanthan-gum": source(["sugar of maize, fermented", "starch", "Zea mays"]),
   "condensed-coconut-milk": [whiteSugar, milkSolids],
   "cream-of-coconut": [whiteSugar],
+  "white-chocolate": [soyLecithin, whiteSugar],
+  "milk-chocolate": [soyLecithin, whiteSugar, ofPlant("cocoa", "spice", "Theobroma cacao", true)],
+  ...Object.fromEntries(
+    ["white-bread", "whole-wheat-bread", "fresh-breadcrumbs", "dry-breadcrumbs", "filo-pastry"].map((id) => [id, [milkSolids, mayHold("egg", "egg", "egg"), soyLecithin]]),
+  ),
+  "digestive-biscuits": [whiteSugar, milkSolids, mayHold("egg", "egg", "egg"), soyLecithin, ofPlant("barley malt", "cereal", "Hordeum vulgare", false)],
+  "corn-flakes": [whiteSugar, ofPlant("barley malt", "cereal", "Hordeum vulgare", false)],
+  "coconut-milk-powder": [{ ...milkSolids, name: "casein, which is of milk", sure: true }, ofPlant("maltodextrin of maize", "starch", "Zea mays", false)],
+  "mango-pulp-sweetened": [whiteSugar],
+  jam: [whiteSugar],
+  "rose-petal-jam": [whiteSugar, mayHold("honey", "sweetener", "honey")],
+  "candied-ginger": [whiteSugar],
+  "dried-cherries": [whiteSugar],
+  "almond-drink-sweetened": [whiteSugar],
+  "soy-drink-sweetened": [whiteSugar],
+  "soy-drink-barista": [whiteSugar],
+  "golden-syrup": [ofPlant("sugar syrup", "sweetener", "Saccharum officinarum", true)],
+  "monk-fruit-erythritol": source(["sugar of maize, fermented", "starch", "Zea mays"]),
   "candied-peel": [whiteSugar],
 };

@@ -4,6 +4,8 @@ import type { ViewAnswer, ViewKind, ViewQuestion } from "../../core/views";
 import type { ComputeAnswer, ComputeQuestion, ReadingAnswer, ReadingQuestion, Reply } from "../protocol";
 import { createWorkerClient, type WorkerClient, type WorkerListeners } from "../worker-client";
 
+export { Cancelled } from "../worker-client";
+
 export type SolverClient = WorkerClient<AdaptationProblem, Progress, Ending>;
 export type ReadingClient = WorkerClient<ReadingQuestion, never, ReadingAnswer>;
 

@@ -1,3 +1,2 @@
-export { createBrowserReader, type ReadingClient } from "./browser";
-export { Cancelled } from "../worker-client";
+export { Cancelled, createBrowserReader, type ReadingClient } from "./browser";
 export { kitchenOf } from "../../data/kitchen";

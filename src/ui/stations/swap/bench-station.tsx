@@ -74,9 +74,10 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
   const edited = useDocument<StoredBench | null, StoredBench | null>(`/api/recipes/${id}/bench`, bench, opened, close);
   useFoodPickerSoon();
   const { present, set, redo } = edited;
+  const laysFirst = edited.undo === null && redo === null;
   const question = useMemo(
-    () => ({ recipe, table, bench: present, proposals: storedProposals, revisions }),
-    [recipe, table, present, storedProposals, revisions],
+    () => ({ recipe, table, bench: present, proposals: storedProposals, revisions, laysFirst }),
+    [recipe, table, present, storedProposals, revisions, laysFirst],
   );
   const [isOld] = useState(
     () => recipe !== givenRecipe.document || table !== givenTable.document || latest(`/api/recipes/${id}/bench`, bench).document !== bench.document,
@@ -191,7 +192,7 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
             onCancel={cancel}
             onByHand={() => set(chosen(view.handedDown))}
           />
-          <Ledger rows={view.rows} bench={now} recipe={recipe} table={table} onChange={change} onLook={setLooked} />
+          <Ledger isBehind={isBehind} rows={view.rows} bench={now} recipe={recipe} table={table} onChange={change} onLook={setLooked} />
           <div className="border-x border-b border-ink bg-sheet rule-double px-3 py-2 grid sm:grid-cols-[1fr_auto_1fr] gap-2 items-center t-ledger">
             <span>
               <FigureButton figure={before.figures.yield} id="yield" of="as handed down" className="font-[600]!" /> finished

@@ -20,6 +20,8 @@ type Change = (next: (bench: StoredBench) => StoredBench, key?: string) => void;
 
 interface LedgerProps {
   readonly rows: readonly ToldRow[];
+  /** The rows are of an earlier bench. */
+  readonly isBehind: boolean;
   /** What the rows are of, and what they may be a moment behind. */
   readonly bench: StoredBench;
   readonly recipe: Recipe;
@@ -30,11 +32,11 @@ interface LedgerProps {
 }
 
 /** The ledger: each line as handed down, why it changes, and what stands for it in this version, to be changed by hand. */
-export function Ledger({ rows, bench, recipe, table, onChange, onLook }: LedgerProps) {
+export function Ledger({ rows, isBehind, bench, recipe, table, onChange, onLook }: LedgerProps) {
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
   return (
-    <section aria-label="The ledger" className="bg-sheet border border-ink">
+    <section aria-label="The ledger" aria-busy={isBehind} className="bg-sheet border border-ink">
       <div className={`hidden md:grid ${COLUMNS} gap-x-2 px-3 items-end border-b border-ink h-[30px] pb-1`} aria-hidden="true">
         <span className="t-h2 text-[15px] col-span-2">As handed down</span>
         <span className="t-small text-ink2 text-right">g</span>

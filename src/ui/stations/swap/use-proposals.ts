@@ -5,8 +5,7 @@ import type { Recipe } from "../../../core/recipe";
 import type { Progress } from "../../../core/substitution";
 import type { DiningTable } from "../../../core/table";
 import type { ToldEnding } from "../../../core/views";
-import { createBrowserSolver, type SolverClient } from "../../../workers/client/browser";
-import { Cancelled } from "../../../workers/worker-client";
+import { Cancelled, createBrowserSolver, type SolverClient } from "../../../workers/client/browser";
 import { send, why as whyOf } from "../../parts/send";
 import { useCompute } from "../../shell/computer";
 
