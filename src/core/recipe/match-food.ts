@@ -1,5 +1,5 @@
 import MiniSearch from "minisearch";
-import { INDEX, type Food } from "../food";
+import { INDEX, type Allergen, type Food } from "../food";
 import {
   ABOUT_WORDS,
   CONTAINERS,
@@ -91,8 +91,12 @@ export const isPlainWord = (stem: string): boolean => PLAIN.has(stem) || (HOW.te
 /** Whether a word says how a thing is, even if that may make another food of it: it names none by itself. */
 export const isDescribing = (stem: string): boolean => BY_FAMILY.has(stem) || isPlainWord(stem);
 
-/** Whether a word changes nothing about this food: "powder" nothing about cinnamon, "dried" nothing about raisins. */
-function changesNothing(stem: string, { family, per100g }: Food): boolean {
+/** Whether a word changes nothing about this food: "powder" nothing about cinnamon, "dried" nothing about raisins, "vegan" nothing about sugar. */
+export function changesNothing(stem: string, food: Food): boolean {
+  const { family, per100g } = food;
+  const claim = CLAIMS[stem];
+  // What is claimed of a food that has what it claims to be without is another food.
+  if (claim) return !claim(food);
   const families = BY_FAMILY.get(stem);
   const isDry = (per100g[INDEX.water] ?? 100) < DRY_BELOW;
   // "Fresh apricots" are not dried ones.
@@ -100,6 +104,19 @@ function changesNothing(stem: string, { family, per100g }: Food): boolean {
   if (families) return families.includes(family) || (families.includes("dry") && isDry);
   return isPlainWord(stem);
 }
+
+const holds =
+  (...allergens: readonly Allergen[]) =>
+  (food: Food): boolean =>
+    food.allergens.some((each) => allergens.includes(each));
+/** What a packet claims, by the word beside "free": whether a food is otherwise. */
+const CLAIMS: Readonly<Record<string, (food: Food) => boolean>> = {
+  gluten: holds("wheat", "barley", "rye"),
+  dairy: holds("milk"),
+  vegan: (food) => food.origin !== "plant" && food.origin !== "mineral",
+  vegetarian: ({ origin }) => origin === "gelatin" || origin === "animal",
+  certified: () => false,
+};
 
 interface Alias {
   readonly food: Food;
@@ -166,7 +183,7 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
     const own = [...new Set(words(description.slice(0, MOST_SEARCH_CHARACTERS)))];
     const more = [...new Set(words(beside.slice(0, MOST_SEARCH_CHARACTERS)))].filter((token) => !own.includes(token));
     // All words first ("roasted vermicelli" is a food of its own), then leaving those that change nothing about it.
-    const covered = exact.get(keyOf(own.concat(more))) ?? exact.get(keyOf(own)) ?? coveringAlias(own, more);
+    const covered = exact.get(keyOf(own.concat(more))) ?? coveringAlias(own, more) ?? exact.get(keyOf(own));
     return covered === undefined ? { kind: "ask", guesses: search(description, 5) } : { kind: "known", foodId: covered };
   }
 

@@ -54,9 +54,10 @@ export function mentionsOf<Key>(named: readonly Named<Key>[]): FindMentions<Key>
     if (name.length > 2 && !GENERIC.has(name) && !found.has(name)) found.set(name, key);
   };
   for (const { key, names } of named) for (const words of names) add(words, key);
-  // "Sesame seeds, white" is meant by "sesame", "golden raisins" by "raisins".
+  // "Sesame seeds, white" is meant by "sesame", "golden raisins" by "raisins"; what the table calls it, by no part of that name:
+  // "flour" beside a line of sattu may be another.
   for (const { key, names } of named)
-    for (const words of names.slice(0, 2)) {
+    for (const words of names.slice(0, 1)) {
       const last = words
         .replace(/\b(strands?|pods?|pieces?|threads?|seeds?|powder)\b/gi, "")
         .trim()

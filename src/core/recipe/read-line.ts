@@ -3,11 +3,11 @@ import { formatGrams, formatNumber, type HouseholdMeasures, capital } from "../u
 import type { Food, Role } from "../food";
 import type { PantryTables } from "../pantry";
 import { amountsOf, linePartsOf, type AmountProblem, type LinePart } from "./line-parts";
-import { isDescribing, isPlainWord, type FoodMatcher } from "./match-food";
+import { changesNothing, isDescribing, isPlainWord, type FoodMatcher } from "./match-food";
 import { COOKED, measureAmounts } from "./measure-amount";
 import { besideIn, isHarmless, stemsOf, wordsAt, type Beside, type FoodFinder } from "./named-foods";
 import { RECIPE_LIMITS } from "./limits";
-import type { RecipeLine } from "./recipe";
+import type { Recipe, RecipeLine } from "./recipe";
 
 export interface AmountGuess {
   readonly grams: number;
@@ -29,8 +29,8 @@ export type LineReading =
       readonly optional: boolean;
       readonly description: string;
       readonly beside: Beside;
-      /** Other foods that stand in it with amounts of their own, each as a line of its own. */
-      readonly more?: readonly string[];
+      /** Where more foods stand in it with amounts of their own: all of them, each as a line of its own. */
+      readonly apart?: readonly string[];
     }
   | {
       readonly kind: "food unknown";
@@ -48,7 +48,7 @@ export type LineReading =
       readonly role: Role;
       readonly description: string;
       readonly beside: Beside;
-      readonly more?: readonly string[];
+      readonly apart?: readonly string[];
       readonly why: string;
     }
   | { readonly kind: "left out"; readonly line: RecipeLine };
@@ -81,7 +81,7 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
     };
   const told = linePartsOf(line.text);
   const settled = line.choice.foodId ? context.foods.get(line.choice.foodId) : undefined;
-  const found = settled ? { food: settled, head: headOf(told.parts), more: [] } : foodOf(told.parts, context);
+  const found = settled ? { food: settled, head: headOf(told.parts, context), apart: [] } : foodOf(told.parts, context);
   const parts = told.parts.map((part) => (found.head && part.at === found.head.at ? found.head : part));
   // The food as it is named, and what is said of it in plain words.
   const description = parts.flatMap((part) => (part.words !== "" && (part === found.head || isPlainText(part.words)) ? [part.words] : [])).join(", ");
@@ -90,7 +90,7 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
   const { food, head } = found;
   const role = line.choice.role ?? food.role;
   const beside = besideIn(line.text, food, settled !== undefined, context.find);
-  const shared = { line, food, role, description, beside, ...(found.more.length > 0 ? { more: found.more } : {}) };
+  const shared = { line, food, role, description, beside, ...(found.apart.length > 0 ? { apart: found.apart } : {}) };
   if (line.choice.grams !== undefined)
     return {
       ...shared,
@@ -130,19 +130,27 @@ const isPlainText = (words: string): boolean => stemsOf(words).every(isPlainWord
 const namesOf = (food: Food): readonly string[] => [food.name, ...food.synonyms].flatMap(stemsOf);
 
 /** The part that names what a line is of: the first that says more than how it is. */
-const headOf = (parts: readonly LinePart[]): LinePart | undefined =>
-  parts.find(({ words }) => !stemsOf(words).every(isDescribing)) ?? parts.find(({ words }) => !isPlainText(words)) ?? parts.find(({ words }) => words !== "");
+const headOf = (parts: readonly LinePart[], { matcher }: ReadingContext): LinePart | undefined =>
+  parts.find(({ words }) => !stemsOf(words).every(isDescribing) || (!isPlainText(words) && matcher.match(words).kind === "known")) ??
+  parts.find(({ words }) => !isPlainText(words)) ??
+  parts.find(({ words }) => words !== "");
 
 /** The food of a line, with what else stands in it with an amount of its own; or why it has to be asked. */
 type FoundFood =
-  | { readonly head: LinePart; readonly food: Food; readonly more: readonly string[] }
+  | { readonly head: LinePart; readonly food: Food; readonly apart: readonly string[] }
   | { readonly head: LinePart | undefined; readonly guesses: readonly Food[]; readonly why: string };
 
+const POURED_OFF = /\b(?:drain(?:ed)?|discard(?:ed)?|thrown|poured off|squeezed out)\b/i;
 const MOST_ALTERNATIVES = 8;
 const MOST_GUESSES = 5;
 
 function foodOf(parts: readonly LinePart[], context: ReadingContext): FoundFood {
-  const found = headOf(parts);
+  const zested = zestAndJuice(parts);
+  if (zested) {
+    const zest = foodOf([zested.zest], context);
+    return "food" in zest ? { ...zest, apart: [zested.zest.text, zested.juice] } : zest;
+  }
+  const found = headOf(parts, context);
   const head = found && unitInName(found, context);
   if (!head) return { head, guesses: [], why: "No food is named" };
   const { matcher, foods } = context;
@@ -164,7 +172,19 @@ function foodOf(parts: readonly LinePart[], context: ReadingContext): FoundFood 
     const guesses = [...new Set([...called, ...guessesFor(head.words, context)])].slice(0, MOST_GUESSES);
     return { head, guesses, why: `"${head.words}" is not a food of the tables` };
   }
-  return besideOf(head, food, named, context, knownAs);
+  return besideOf(head, food, { named, parts }, context, knownAs);
+}
+
+/** "Zest and juice of 1 lime" is two foods of one fruit. */
+function zestAndJuice([first, second, ...others]: readonly LinePart[]): { readonly zest: LinePart; readonly juice: string } | null {
+  const [, what] = /\b(zest|rind|peel)$/i.exec(first?.words ?? "") ?? [];
+  const [, fruit] = /^juice of (.{2,40})$/i.exec(second?.words ?? "") ?? [];
+  if (!first || !second || what === undefined || fruit === undefined || second.joint !== "and" || first.amounts.length > 0 || others.length > 0) return null;
+  const { amounts } = second;
+  return {
+    zest: { ...first, amounts, words: `${first.words} of ${fruit}`, text: `${first.words} of ${second.text.replace(/^juice of /i, "")}` },
+    juice: second.text,
+  };
 }
 
 /** "1 bottle gourd": a word that is a unit elsewhere, and part of a name here. */
@@ -178,9 +198,18 @@ function unitInName(head: LinePart, { matcher }: ReadingContext): LinePart {
 }
 
 /** What the other parts of a line that name something make of it: more foods with their amounts, or something to ask. */
-function besideOf(head: LinePart, food: Food, named: readonly LinePart[], { find, foods }: ReadingContext, knownAs: (words: string) => Food | null): FoundFood {
-  const more: string[] = [];
+function besideOf(
+  head: LinePart,
+  food: Food,
+  { named, parts }: { readonly named: readonly LinePart[]; readonly parts: readonly LinePart[] },
+  { find, foods }: ReadingContext,
+  knownAs: (words: string) => Food | null,
+): FoundFood {
+  const more: LinePart[] = [];
   const own = new Set(namesOf(food));
+  // "Almonds, cashews and raisins, 2 tbsp each".
+  const told = head.amounts.length > 0 ? undefined : parts.find((part) => part.each && part.amounts.length > 0 && isPlainText(part.words));
+  const each = told && { at: told.at, text: told.text.replace(/\beach\b/gi, "").trim() };
   for (const part of named) {
     const spans = find(part.words);
     // "Without ghee", "the colour of honey": named, and not in it.
@@ -188,8 +217,14 @@ function besideOf(head: LinePart, food: Food, named: readonly LinePart[], { find
     const other = isMeant ? knownAs(part.words) : null;
     if (other?.id === food.id) continue;
     const amounts = part.amounts.filter(({ unit }) => unit !== "inch" && unit !== "centimeter");
-    if (other && amounts.length > 0 && !part.each) {
-      more.push(textOf(part));
+    // What a thing is soaked in, and poured off again, does not go in.
+    const isPouredOff = part.joint === "into" && parts.some(({ at, words }) => at >= part.at && POURED_OFF.test(words));
+    if (other && amounts.length > 0 && !part.each && !isPouredOff) {
+      more.push(part);
+      continue;
+    }
+    if (other && each) {
+      more.push({ ...part, text: `${each.text} ${part.words}` });
       continue;
     }
     // "Ghee-roasted" says how; "slivered almonds" are more of it.
@@ -197,17 +232,17 @@ function besideOf(head: LinePart, food: Food, named: readonly LinePart[], { find
       return { head, guesses: [food, other], why: `“${food.name}” and “${other.name}” share one amount` };
     if (other && part.inBrackets && part.joint === "(") return { head, guesses: [food, other], why: `“${part.words}” is another food than “${head.words}”` };
     const unknown = wordsAt(part.words).filter(
-      ({ stem, at, end }) => !own.has(stem) && !isPlainWord(stem) && !isHarmless(stem) && !spans.some((span) => span.at <= at && end <= span.end),
+      ({ stem, at, end }) => !own.has(stem) && !changesNothing(stem, food) && !isHarmless(stem) && !spans.some((span) => span.at <= at && end <= span.end),
     );
     if (unknown.length > 0) {
       const guesses = [food, ...spans.flatMap(({ food: each }) => (foods.has(each.id) ? [each] : []))];
       return { head, guesses: [...new Set(guesses)].slice(0, MOST_GUESSES), why: `“${unknown.map(({ word }) => word).join(" ")}” is not understood` };
     }
   }
-  return { head, food, more };
+  if (more.length === 0) return { head, food, apart: [] };
+  const rest = parts.filter(({ at: place }) => place !== each?.at && !more.some(({ at }) => at === place));
+  return { head, food, apart: [`${each ? `${each.text} ` : ""}${rest.map(({ text }) => text).join(", ")}`, ...more.map(({ text }) => text)] };
 }
-
-const textOf = ({ text }: LinePart): string => text;
 
 /** Whether words name no food by themselves: they may belong to the name of the one before them. */
 const namesNothing = (words: string, { find }: ReadingContext): boolean => find(words).length === 0;
@@ -282,3 +317,17 @@ function amountGuesses(food: Food, measures: HouseholdMeasures): AmountGuess[] {
     grams: Math.max(0.1, Math.round(count * measures[measure] * (food.density ?? 0.7) * 10) / 10),
   }));
 }
+
+/** A recipe in which each line is of one food: where more stand in one with amounts of their own, each becomes a line. What was settled by hand stays. */
+export function withLinesApart(recipe: Recipe, context: ReadingContext): Recipe {
+  const lines = recipe.lines.flatMap((line) => {
+    const reading = readLine(line, context);
+    const apart = ("apart" in reading && reading.apart) || [];
+    return apart.length < 2 ? [line] : linesApart(line, apart);
+  });
+  return lines.length > RECIPE_LIMITS.lines || lines.length === recipe.lines.length ? recipe : { ...recipe, lines };
+}
+
+/** A line made several: the first keeps its id and what was settled of it. */
+export const linesApart = (line: RecipeLine, apart: readonly string[]): readonly RecipeLine[] =>
+  apart.map((text, i) => (i === 0 ? { ...line, text } : { ...line, id: `${line.id}+${i}`, text, choice: {} }));

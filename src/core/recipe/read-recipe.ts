@@ -47,7 +47,7 @@ export function readRecipe(recipe: Recipe, context: ReadingContext, constants: C
   const structure = structureOf(recipe);
   const steps = readSteps(recipe, readings, structure, by, constants.process.value);
   const ledger = ledgerOf(recipe, readings, steps, structure, constants, context);
-  const unresolved = readings.flatMap((reading) => ("why" in reading ? [reading.line.id] : []));
+  const unresolved = readings.flatMap((reading) => ("why" in reading || "apart" in reading ? [reading.line.id] : []));
   const unlisted = unlistedOf(recipe, readings, structure, steps, by);
   const minutes = steps.reduce((sum, step) => sum + wetMinutes(step), 0);
   const evaporation = estimateEvaporation(recipe, ledger, archetype, constants.process.value.pan);

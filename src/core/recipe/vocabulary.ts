@@ -188,7 +188,7 @@ export const SHAPES: Readonly<Record<string, readonly string[]>> = {
   dried: ["spice", "dry", "pulse", "nut", "oilseed", "cereal"],
   dry: ["spice", "dry", "pulse", "nut", "oilseed", "cereal", "starch", "gum"],
   light: ["sweetener"],
-  dark: ["sweetener"],
+  dark: ["sweetener", "spice", "dry"],
   roasted: ["nut", "oilseed", "pulse", "cereal", "pseudo-cereal", "spice", "fat", "root", "vegetable"],
   toasted: ["nut", "oilseed", "pulse", "cereal", "pseudo-cereal", "spice", "fruit"],
   fried: ["nut", "dry", "oilseed"],

@@ -108,6 +108,7 @@ export function problemFor(
     unsettled: read.readings.flatMap((each) => {
       const { id: line } = each.line;
       if ("why" in each) return [{ line, text: each.line.text, why: each.why }];
+      if ("apart" in each) return [{ line, text: each.line.text, why: "more foods stand in it with amounts of their own" }];
       return each.kind === "read" && each.beside.choice ? [{ line, text: each.line.text, why: "a choice is left" }] : [];
     }),
     servings: table.servings,

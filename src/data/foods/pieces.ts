@@ -6,7 +6,7 @@ const of = (grams: number, share = 0.25, ...units: readonly string[]): Counted =
 /** What a piece, leaf, sprig or inch of further foods weighs, g, and half its 80 % interval as a share: household weights of public tables where they have it, else usual sizes (rule of thumb). */
 export const PIECES_OF: Readonly<Record<string, Counted>> = {
   "ifct-tomato-ripe-hybrid": of(120), "ifct-plantain-green": of(180), "ifct-banana-ripe-montham": of(170, 0.25), "ifct-onion-big": of(110, 0.3), "ifct-onion-small": of(12, 0.3),
-  "ifct-guava-white-flesh": of(100, 0.3), "ifct-custard-apple": of(120, 0.3), "ifct-sapota": of(90, 0.25), "ifct-litchi": of(10), "ifct-peach": of(150), "ifct-pear": of(178), "ifct-plum": of(66),
+  "ifct-guava-white-flesh": of(100, 0.3), "ifct-custard-apple": of(120, 0.3), "ifct-apple-small": of(100, 0.25), "ifct-sapota": of(90, 0.25), "ifct-litchi": of(10), "ifct-peach": of(150), "ifct-pear": of(178), "ifct-plum": of(66),
   "ifct-cherries-red": of(8), "ifct-strawberry": of(12, 0.3), "ifct-avocado-fruit": of(150, 0.3), "ifct-orange-pulp": of(130), "ifct-goosberry": of(35, 0.3), "ifct-lime-sweet-pulp": of(120),
   "ifct-mint-leaves": [...of(0.1, 0.4, "leaf"), ...of(1.2, 0.4, "sprig"), ...of(30, 0.4, "bunch"), ...of(0.1, 0.4)], "ifct-coriander-leaves": [...of(2, 0.4, "sprig"), ...of(60, 0.4, "bunch")],
   "ifct-curry-leaves": [...of(0.15, 0.4, "leaf"), ...of(2, 0.4, "sprig"), ...of(0.15, 0.4)], "basil-leaf": [...of(0.5, 0.4, "leaf"), ...of(2, 0.4, "sprig")],

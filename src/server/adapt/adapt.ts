@@ -6,7 +6,7 @@ import { openRecipe, openTable, USUAL_SOURCES } from "../../core/kitchen";
 import { evaluate, type Amount, type Figures } from "../../core/evaluate";
 import { methodFor } from "../../core/adaptation";
 import { textOf } from "../../core/method";
-import { readJsonLd, type LineId, type LineReading, type ReadRecipe, type StepId } from "../../core/recipe";
+import { readJsonLd, withLinesApart, type LineId, type LineReading, type ReadRecipe, type Recipe, type StepId } from "../../core/recipe";
 import {
   inOrder,
   limitFindings,
@@ -43,20 +43,20 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
       "The recipe cannot be read.",
       parsed.error.map(({ pointer, detail }) => ({ pointer: `/recipe${pointer}`, detail })),
     );
-  const read = openRecipe(parsed.value, USUAL_KITCHEN);
+  const read = openRecipe(withLinesApart(parsed.value, USUAL_KITCHEN.reading), USUAL_KITCHEN);
   if (read.lines.length === 0)
     throw new Refusal(
       422,
       "Nothing could be read: no line names a food of the tables with an amount.",
-      read.readings.map((each, i) => ({ pointer: `/recipe/recipeIngredient/${i}`, detail: unresolvedWords(each) })),
+      read.readings.map((each) => ({ pointer: `/recipe/recipeIngredient/${sentAt(each.line.id, parsed.value)}`, detail: unresolvedWords(each) })),
     );
   const table = tableOf(request, read);
   const problem = openTable(read, table, USUAL_KITCHEN, request.maxProposals ?? DEFAULT_PROPOSALS);
   const ending = await proposeOnServer(problem, left);
 
   const { questions } = standingOf(problem, null);
-  const { lines, steps } = problem.order;
-  const lineAt = (line: LineId | null) => (line === null ? null : lines.indexOf(line));
+  const { steps } = problem.order;
+  const lineAt = (line: LineId | null) => (line === null ? null : sentAt(line, parsed.value));
   const stepAt = (step: StepId | null) => (step === null ? null : steps.indexOf(step));
   const found = inOrder([...findings(judgedLines(read), problem.rules), ...limitFindings(problem)], problem.order);
   return {
@@ -69,7 +69,7 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
         grams: interval({ value: line.grams, sd: line.sd }),
         role: line.role,
       })),
-      unresolved: read.unresolved.map((line) => unresolvedJson(read, line)),
+      unresolved: read.unresolved.map((line) => unresolvedJson(read, parsed.value, line)),
       properties: propertiesJson(evaluate(problem, USUAL_KITCHEN.reference.constants).figures, table.servings),
     },
     findings: [
@@ -151,7 +151,10 @@ function unresolvedWords(each: LineReading | undefined): string {
   return each && "why" in each ? `${each.why}.` : "It could not be read.";
 }
 
-function unresolvedJson(read: ReadRecipe, id: LineId): object {
+/** The place of a line as it was sent: of what was taken apart, the line that it stood in. */
+const sentAt = (line: LineId, { lines }: Pick<Recipe, "lines">): number => lines.findIndex(({ id }) => id === line || line.startsWith(`${id}+`));
+
+function unresolvedJson(read: ReadRecipe, sent: Recipe, id: LineId): object {
   const each = read.byLine.get(id);
   const guesses =
     each?.kind === "food unknown"
@@ -159,7 +162,7 @@ function unresolvedJson(read: ReadRecipe, id: LineId): object {
       : each?.kind === "amount unknown"
         ? each.guesses.map(({ grams, label }) => ({ id: each.food.id, name: `${label} of ${each.food.name.toLowerCase()}`, grams }))
         : [];
-  return { line: read.readings.findIndex(({ line }) => line.id === id), text: each?.line.text ?? "", why: unresolvedWords(each), guesses };
+  return { line: sentAt(id, sent), text: each?.line.text ?? "", why: unresolvedWords(each), guesses };
 }
 
 function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: ReadRecipe, table: DiningTable, recipeFigures: Figures): object {

@@ -1,5 +1,6 @@
 import { writeCsv, writeJsonLd, writeOwnFile } from "../../core/exchange";
 import { openRecipe } from "../../core/kitchen";
+import { withLinesApart } from "../../core/recipe";
 import { checked } from "../http/checked";
 import { readText } from "../http/body";
 import { getKitchen } from "../kitchen/kitchen";
@@ -18,7 +19,9 @@ export const MOST_IMPORT_BYTES = 2 * MOST_FILE_BYTES;
 export async function readFile(request: Request): Promise<FileReading> {
   const text = await readText(request, MOST_FILE_BYTES);
   const name = new URL(request.url).searchParams.get("name") ?? "";
-  return readBeside({ kind: "file", text, name: name.toLowerCase() }, request.signal);
+  const [read, kitchen] = await Promise.all([readBeside({ kind: "file", text, name: name.toLowerCase() }, request.signal), getKitchen()]);
+  // What comes from here is as it was settled here.
+  return read.format === "a Threpsis file" ? read : { ...read, recipes: read.recipes.map((recipe) => withLinesApart(recipe, kitchen.reading)) };
 }
 
 /** Keeps recipes that were read and looked at: all of them or none. */
