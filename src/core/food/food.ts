@@ -169,3 +169,9 @@ export interface Food {
   /** A thing to know before it is bought or used, in one sentence. */
   readonly note: string | null;
 }
+
+/** Of one plant, or of one kind of animal: "the milk" of a step is the toned milk of the list. */
+export const areKin = (one: Food, other: Food): boolean =>
+  one.id === other.id ||
+  (one.nature?.botanical != null && one.nature.botanical === other.nature?.botanical) ||
+  (one.origin === other.origin && one.origin !== "plant" && one.origin !== "mineral");

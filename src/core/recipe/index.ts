@@ -1,5 +1,6 @@
 export {
   ARCHETYPES,
+  linesApart,
   plainSteps,
   stepTexts,
   type Archetype,
@@ -25,7 +26,7 @@ export { readStep } from "./read-step";
 export { type ReadStepWithTakes, type ReadTake } from "./read-steps";
 export { createFoodMatcher } from "./match-food";
 export { createFoodFinder, type Beside } from "./named-foods";
-export { linesApart, withLinesApart, type LineReading, type ReadingContext } from "./read-line";
+export { withLinesApart, type LineReading, type ReadingContext } from "./read-line";
 export { readRecipeText, readServings, type PasteProblem } from "./read-text";
 export { overLimits, RECIPE_LIMITS, STORED_RECIPE_LIMITS, type RecipeLimits } from "./limits";
 export { guessArchetype } from "./archetype";

@@ -7,7 +7,7 @@ import { changesNothing, isDescribing, isPlainWord, type FoodMatcher } from "./m
 import { COOKED, measureAmounts } from "./measure-amount";
 import { besideIn, isHarmless, stemsOf, wordsAt, type Beside, type FoodFinder } from "./named-foods";
 import { RECIPE_LIMITS } from "./limits";
-import type { Recipe, RecipeLine } from "./recipe";
+import { linesApart, type Recipe, type RecipeLine } from "./recipe";
 
 export interface AmountGuess {
   readonly grams: number;
@@ -327,7 +327,3 @@ export function withLinesApart(recipe: Recipe, context: ReadingContext): Recipe 
   });
   return lines.length > RECIPE_LIMITS.lines || lines.length === recipe.lines.length ? recipe : { ...recipe, lines };
 }
-
-/** A line made several: the first keeps its id and what was settled of it. */
-export const linesApart = (line: RecipeLine, apart: readonly string[]): readonly RecipeLine[] =>
-  apart.map((text, i) => (i === 0 ? { ...line, text } : { ...line, id: `${line.id}+${i}`, text, choice: {} }));

@@ -1,4 +1,5 @@
 import type { ProcessConstants } from "../food";
+import { areKin } from "../food";
 import { measureAmounts } from "./measure-amount";
 import { mentionsOf, namesOfLine, type FindMentions } from "./mentions";
 import { RECIPE_LIMITS } from "./limits";
@@ -68,7 +69,17 @@ export function readSteps(
   // Of a step that names one thing again and again the first time counts.
   const mentions = steps.map(({ step }) => {
     const named = new Set<Taken>();
-    return finderFor(step.component)(step.text.slice(0, RECIPE_LIMITS.stepCharacters)).filter(({ key }) => !named.has(key) && named.add(key));
+    const text = step.text.slice(0, RECIPE_LIMITS.stepCharacters);
+    const found = finderFor(step.component)(text);
+    // "Rose water" is no water of the list, "almond butter" no butter: a longer name of another food goes before.
+    const others = found.length === 0 ? [] : context.find(text);
+    const isAnother = ({ key, at, words }: (typeof found)[number]) => {
+      const reading = key.kind === "line" ? byLine.get(key.id) : undefined;
+      const own = reading && "food" in reading ? reading.food : null;
+      const longer = others.filter((other) => other.at <= at && at + words.length <= other.end && other.end - other.at > words.length + 1);
+      return own !== null && longer.length > 0 && longer.every(({ food }) => !areKin(food, own));
+    };
+    return found.filter((each) => !isAnother(each)).filter(({ key }) => !named.has(key) && named.add(key));
   });
   const mentioned = new Set(mentions.flatMap((found) => found.map(({ key }) => key)));
 

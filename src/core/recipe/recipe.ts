@@ -87,3 +87,7 @@ export const plainSteps = (texts: readonly string[]): RecipeStep[] => texts.map(
 
 /** The sentences of the steps, the empty ones left out. */
 export const stepTexts = ({ steps }: Pick<Recipe, "steps">): string[] => steps.map(({ text }) => text).filter((text) => text.trim() !== "");
+
+/** A line made several: the first keeps its id and what was settled of it. */
+export const linesApart = (line: RecipeLine, apart: readonly string[]): readonly RecipeLine[] =>
+  apart.map((text, i) => (i === 0 ? { ...line, text } : { ...line, id: `${line.id}+${i}`, text, choice: {} }));

@@ -144,7 +144,7 @@ export const PURPOSES = list(
 
 /** Words that join. */
 export const JOINERS = list(
-  "a an the of and or in into with without plus from for to at on by as is are it its be can may should will this that these those them their they you your one ones both either each which i e g eg ie etc x no not but so than also too about out up off per via do does don t s",
+  "some enough few a an the of and or in into with without plus from for to at on by as is are it its be can may should will this that these those them their they you your one ones both either each which i e g eg ie etc x no not but so than also too about out up off per via do does don t s",
 );
 
 /** What part of a plant or thing is meant: it changes nothing for foods of these families. Of all others it is asked about. */
@@ -253,6 +253,5 @@ export const STEP_WORDS = list(
     "smell shine gloss texture consistency string syrup crystals bubbles foam froth steam rim ingredient ingredients toppings hundred guests people child " +
     "children plates bowls afternoon morning evening weather winter summer joy pride prayer offering god banana tongs scissors dot dots star stars pleasure " +
     "company friends smile add pressure scatter simmer shape let heel stream bake stand chill pour take lift fold toss reduce thicken continue repeat check " +
-    "test adjust lots help gentle constant halwa halva kheer phirni payasam laddu pudding sweets dessert burfi barfi rolls truffles dumplings pancake pancakes " +
-    "",
+    "test adjust lots help gentle constant halwa halva kheer phirni payasam laddu pudding sweets dessert burfi barfi rolls truffles dumplings pancake pancakes ",
 );

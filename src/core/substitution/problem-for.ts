@@ -1,4 +1,4 @@
-import type { Food, Reference } from "../food";
+import { areKin, type Food, type Reference } from "../food";
 import { isStricter, judge, type JudgedLine, type Rule } from "../models/diet";
 import { scaleLines, type Archetype, type ReadRecipe, type StepId } from "../recipe";
 import { rulesAt, type DiningTable } from "../table";
@@ -50,12 +50,6 @@ export interface StepFinding {
   /** Absent where the words were not understood. */
   readonly food?: string;
 }
-
-/** Of one plant, or of one kind of animal: "the milk" of a step is the toned milk of the list. */
-const areKin = (one: Food, other: Food): boolean =>
-  one.id === other.id ||
-  (one.nature?.botanical != null && one.nature.botanical === other.nature?.botanical) ||
-  (one.origin === other.origin && one.origin !== "plant" && one.origin !== "mineral");
 
 /**
  * What rules make of what steps name and no line lists ("grease a tray with ghee"), in a pot of these foods. What is kin to

@@ -1,6 +1,6 @@
 import { recipeInput } from "../adaptation";
 import { proposeAmount, type Figures } from "../evaluate";
-import type { Constants, Food, Role } from "../food";
+import type { Constants, Food, Reference, Role } from "../food";
 import { evaluateRecipe, openRecipe, type Kitchen } from "../kitchen";
 import { costOf, type Cost } from "../models/cost";
 import { interval, type Figure } from "../numeric";
@@ -19,7 +19,9 @@ import {
   type Recipe,
   type StepId,
 } from "../recipe";
-import type { DiningTable } from "../table";
+import type { Rule } from "../models/diet";
+import { rulesAt, type DiningTable } from "../table";
+import { brokenBy, type Broken } from "./found-foods";
 
 /** In words what a step of body is. */
 export type Anchors = Pick<Constants, "bodyAnchors">;
@@ -42,8 +44,10 @@ export interface ToldLine {
   readonly how: string;
   /** What is asked, and why; empty where nothing is. */
   readonly why: string;
-  /** Foods that it may be. */
-  readonly foods: readonly NamedFood[];
+  /** Foods that it may be: the likeliest first of those that the table's rules and the line's own purpose let stand. */
+  readonly foods: readonly (NamedFood & { readonly breaks: Broken | null })[];
+  /** Where more foods stand in it with amounts of their own: all of them, each as a line of its own; else empty. */
+  readonly apart: readonly string[];
   /** Amounts that it may be. */
   readonly amounts: readonly { readonly label: string; readonly grams: number }[];
   /** For an amount that is asked: what would bring the sweet to what is usual for its kind. */
@@ -96,6 +100,8 @@ export interface RecipeView {
   /** One for each line and step of the recipe, in their order; a step without text has none. */
   readonly lines: readonly ToldLine[];
   readonly steps: readonly ToldStep[];
+  /** What steps name and no line lists: by the step's number, in the step's words. */
+  readonly unlisted: readonly { readonly step: number; readonly words: string }[];
   /** What each part comes to, g; null where that is not known. */
   readonly parts: readonly { readonly id: PartId; readonly name: string; readonly yields: number | null }[];
   /** What of the whole does not add up. */
@@ -119,7 +125,8 @@ export function recipeView({ recipe, table }: RecipeQuestion, kitchen: Kitchen):
     anchors: { bodyAnchors: constants.bodyAnchors },
     archetype: read.archetypeGuess.archetype,
     cup: writersCup(recipe.lines),
-    lines: readings.map((reading) => toldLine(reading, read, constants)),
+    lines: readings.map((reading) => toldLine(reading, read, rulesAt(table, kitchen.rules), kitchen.reference)),
+    unlisted: toldUnlisted(read),
     steps: read.steps.map((step, at) => toldStep(step, at, read)),
     parts: [...structure.components.values()].map(({ id, name }) => ({
       id,
@@ -136,7 +143,7 @@ export function recipeView({ recipe, table }: RecipeQuestion, kitchen: Kitchen):
 
 const named = ({ id, name }: Food): NamedFood => ({ id, name });
 
-function toldLine(reading: LineReading, read: ReadRecipe, constants: Constants): ToldLine {
+function toldLine(reading: LineReading, read: ReadRecipe, rules: readonly Rule[], { foods, constants }: Reference): ToldLine {
   const isFood = reading.kind === "read" || reading.kind === "amount unknown";
   return {
     id: reading.line.id,
@@ -146,12 +153,32 @@ function toldLine(reading: LineReading, read: ReadRecipe, constants: Constants):
     role: isFood ? reading.role : null,
     grams: reading.kind === "read" ? reading.grams.value : null,
     how: reading.kind === "read" ? reading.how : "",
-    why: "why" in reading ? reading.why : "",
-    foods: reading.kind === "food unknown" ? reading.guesses.map(named) : [],
+    why: "why" in reading ? reading.why : "apart" in reading ? "More foods stand in it, each with its own amount" : "",
+    foods: reading.kind === "food unknown" ? guessesOf(reading, rules, foods) : [],
+    apart: ("apart" in reading && reading.apart) || [],
     amounts: reading.kind === "amount unknown" ? reading.guesses.map(({ label, grams }) => ({ label, grams })) : [],
     proposal: reading.kind === "amount unknown" ? amountProposal(reading, read, constants) : null,
     ratios: isFood ? ratiosFor(read.readings, reading.line.id) : [],
   };
+}
+
+/** A sweetener "for diabetics", "sugar-free": sugars are not what is looked for. */
+const WITHOUT_SUGAR = /\b(?:diabet\w*|sugar[- ]?free|no (?:added )?sugar|without sugar|low[- ]carb|keto)\b/i;
+const SWEETENER = /\bsweeteners?\b|\bsugar substitute\b/i;
+/** What bakes and cooks like sugar and is none, by their ids. */
+const WITHOUT_SUGARS = ["erythritol", "xylitol", "stevia"];
+const MOST_GUESSES = 3;
+
+/** What a line may be, those that a rule of the table or the line's own purpose speaks against after all others. */
+function guessesOf({ guesses, line }: Extract<LineReading, { kind: "food unknown" }>, rules: readonly Rule[], foods: Reference["foods"]): ToldLine["foods"] {
+  const isWithout = WITHOUT_SUGAR.test(line.text);
+  const isAgainst = (food: Food) => isWithout && food.sugarClass === "added";
+  const meant = isWithout && SWEETENER.test(line.text) ? WITHOUT_SUGARS.flatMap((id) => foods.get(id) ?? []) : [];
+  return [...new Set([...meant, ...guesses])]
+    .map((food, place) => ({ food, breaks: brokenBy(food, rules), place }))
+    .sort((one, other) => (one.breaks || isAgainst(one.food) ? 1 : 0) - (other.breaks || isAgainst(other.food) ? 1 : 0) || one.place - other.place)
+    .slice(0, MOST_GUESSES)
+    .map(({ food, breaks }) => ({ ...named(food), breaks }));
 }
 
 /** For a line that tells no amount: how much would bring the sweet to what is usual for its kind. */
@@ -159,6 +186,16 @@ function amountProposal({ food, role }: { readonly food: Food; readonly role: Ro
   if (read.lines.length === 0) return null;
   const input = recipeInput(read, { rules: [], limits: [], servings: read.recipe.servings, serve: "hot" });
   return proposeAmount(input, food, role, read.archetype, constants);
+}
+
+/** Each thing once, at the first step that names it. What was made in the pot is none that a line could list. */
+function toldUnlisted({ unlisted, recipe }: ReadRecipe): RecipeView["unlisted"] {
+  const found = new Map<string, { readonly step: number; readonly words: string }>();
+  for (const { words, made, step } of unlisted) {
+    const key = words.toLowerCase();
+    if (!made && !found.has(key)) found.set(key, { step: recipe.steps.findIndex(({ id }) => id === step) + 1, words });
+  }
+  return [...found.values()];
 }
 
 /** The place among the read steps that a problem is about; null where it is about the whole. */

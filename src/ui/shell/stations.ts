@@ -24,16 +24,16 @@ const wishes = ({ table }: StationSource) => table.rules.length + table.limits.l
 /** The stations of a sweet, in their order: each has a page of its name under the sweet's. */
 export const STATIONS = [
   {
-    id: "table",
-    name: "Table",
-    state: (of) => (wishes(of) === 0 ? "not set" : `${wishes(of)} ${wishes(of) === 1 ? "wish" : "wishes"}, ${servingsText(of.table.servings)}`),
-    settled: (of) => wishes(of) > 0,
-  },
-  {
     id: "recipe",
     name: "Recipe",
     state: ({ asked, lines }) => (asked > 0 ? `${asked} to ask` : `${lines} lines`),
     settled: ({ asked }) => asked === 0,
+  },
+  {
+    id: "table",
+    name: "Table",
+    state: (of) => (wishes(of) === 0 ? "not set" : `${wishes(of)} ${wishes(of) === 1 ? "wish" : "wishes"}, ${servingsText(of.table.servings)}`),
+    settled: (of) => wishes(of) > 0,
   },
   { id: "swap", name: "Swap", state: ({ bench }) => bench ?? "to come", settled: ({ bench }) => bench !== null },
 ] as const satisfies readonly StationRecord[];

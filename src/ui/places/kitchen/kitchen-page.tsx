@@ -9,7 +9,7 @@ import { Go } from "../../shell/go";
 import { useHouseholdDocument } from "../../shell/household";
 import { PageHead } from "../../shell/shell";
 import { useFresh } from "../../shell/use-fresh";
-import { nextStep, STATIONS_TO_KEEP, type Progress } from "./next-step";
+import { nextStep, STATIONS_TO_KEEP, type Progress } from "../../shell/next-step";
 import { Vessel } from "./vessel";
 import { WayOfWork } from "../../panels/way-of-work";
 import { PageColumns } from "../../parts/page-columns";

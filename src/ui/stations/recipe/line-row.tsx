@@ -16,13 +16,14 @@ interface LineRowProps {
   readonly components: readonly RecipeComponent[];
   readonly onFood: (food: NamedFood) => void;
   readonly onPart: (component: string | undefined) => void;
+  readonly onApart: (apart: readonly string[]) => void;
   readonly onText: (text: string) => void;
   readonly onChoice: (choice: LineChoice) => void;
   readonly onRemove: () => void;
 }
 
 /** One ingredient line: as written, and what it was read as. What could not be read is asked about, below it. */
-export function LineRow({ line, reading, components, onText, onChoice, onFood, onPart, onRemove }: LineRowProps) {
+export function LineRow({ line, reading, components, onText, onChoice, onFood, onApart, onPart, onRemove }: LineRowProps) {
   const [changing, setChanging] = useState(false);
   const choose = (part: LineChoice) => {
     setChanging(false);
@@ -33,10 +34,16 @@ export function LineRow({ line, reading, components, onText, onChoice, onFood, o
     onFood(food);
   };
   const kind = reading?.kind ?? null;
-  const asks = kind === "food unknown" || kind === "amount unknown";
+  const apart = reading?.apart ?? [];
+  const asks = kind === "food unknown" || kind === "amount unknown" || apart.length > 1;
   const { food = null, grams = null, role = null } = reading ?? {};
   return (
-    <li className={`border-b border-line ${asks ? "border-l-4 border-l-saffron-fill" : ""}`} data-line={line.id} data-kind={kind ?? undefined}>
+    <li
+      className={`border-b border-line ${asks ? "border-l-4 border-l-saffron-fill" : ""}`}
+      data-line={line.id}
+      data-kind={kind ?? undefined}
+      data-asked={asks ? "yes" : undefined}
+    >
       <div className="grid gap-x-4 gap-y-0.5 px-3 py-1 grid-cols-[minmax(0,1fr)_96px_28px] md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)_92px_112px_28px] items-start md:items-center min-h-[46px]">
         <input
           aria-label="Ingredient line, as written"
@@ -107,7 +114,7 @@ export function LineRow({ line, reading, components, onText, onChoice, onFood, o
         </p>
       )}
       {reading && (asks || changing || kind === "left out") && (
-        <Question reading={reading} line={line} onChoose={choose} onFood={take} onBack={() => onChoice({})} />
+        <Question reading={reading} line={line} onChoose={choose} onFood={take} onApart={onApart} onBack={() => onChoice({})} />
       )}
       {changing && reading?.kind === "read" && (
         <div className="px-3 pb-3 flex flex-wrap gap-x-5 gap-y-1 items-center">
@@ -185,12 +192,14 @@ function Question({
   line,
   onChoose,
   onFood,
+  onApart,
   onBack,
 }: {
   readonly reading: ToldLine;
   readonly line: RecipeLine;
   readonly onChoose: (part: LineChoice) => void;
   readonly onFood: (food: NamedFood) => void;
+  readonly onApart: (apart: readonly string[]) => void;
   readonly onBack: () => void;
 }) {
   const chip = "border border-edge px-3 min-h-11 md:min-h-8 t-ledger hover:bg-pressed text-left";
@@ -205,12 +214,28 @@ function Question({
     );
   return (
     <div className="px-3 pb-3 grid gap-2">
+      {reading.apart.length > 1 && food && (
+        <div className="flex flex-wrap gap-2 items-center">
+          <button type="button" data-answer className={chip} onClick={() => onApart(reading.apart)}>
+            Make it {reading.apart.length} lines: <span className="text-ink2">{reading.apart.join(" · ")}</span>
+          </button>
+          <button type="button" className={chip} onClick={() => onFood(food)}>
+            All of it is {food.name.toLowerCase()}
+          </button>
+        </div>
+      )}
       {reading.kind === "food unknown" && (
         <div className="flex flex-wrap gap-2 items-center">
           <span className="t-small text-ink2">{reading.foods.length > 0 ? "Is it" : "Nothing like it is in the tables."}</span>
           {reading.foods.map((guess) => (
-            <button key={guess.id} type="button" className={chip} onClick={() => onFood(guess)}>
+            <button key={guess.id} type="button" data-answer className={chip} onClick={() => onFood(guess)}>
               {guess.name}
+              {guess.breaks && (
+                <span className="t-small text-rose">
+                  {" "}
+                  {guess.breaks.isAsked ? "to ask" : "breaks"}: {guess.breaks.short}
+                </span>
+              )}
             </button>
           ))}
         </div>
@@ -219,7 +244,7 @@ function Question({
         <div className="flex flex-wrap gap-2 items-center">
           <span className="t-small text-ink2">{food.name}: how much is it?</span>
           {proposal && (
-            <button type="button" className={chip} onClick={() => onChoose({ grams: Math.max(0.1, Math.round(proposal.grams * 10) / 10) })}>
+            <button type="button" data-answer className={chip} onClick={() => onChoose({ grams: Math.max(0.1, Math.round(proposal.grams * 10) / 10) })}>
               {formatGrams(proposal.grams)} g{" "}
               <span className="t-small text-ink2">
                 for the {proposal.by}: {formatGrams(proposal.low)} to {formatGrams(proposal.high)} (inferred, rule of thumb)
@@ -227,7 +252,7 @@ function Question({
             </button>
           )}
           {reading.amounts.map((guess) => (
-            <button key={guess.label} type="button" className={chip} onClick={() => onChoose({ grams: guess.grams })}>
+            <button key={guess.label} type="button" data-answer className={chip} onClick={() => onChoose({ grams: guess.grams })}>
               <span className="t-frac">{guess.label}</span>, {formatGrams(guess.grams)} g
             </button>
           ))}

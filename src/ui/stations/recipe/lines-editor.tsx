@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import type { Recipe, RecipeComponent, RecipeLine } from "../../../core/recipe";
+import { linesApart, type Recipe, type RecipeComponent, type RecipeLine } from "../../../core/recipe";
 import { formatGrams } from "../../../core/units";
 import type { NamedFood, RecipeView } from "../../../core/views";
 import { AmountField } from "../../parts/amount-field";
@@ -78,6 +78,7 @@ export function LinesEditor({ recipe, view, onChange, onTaught }: LinesEditorPro
                     setLine(i, { choice: { ...line.choice, foodId: food.id } });
                     if (reading?.kind === "food unknown") onTaught(reading.description, food);
                   }}
+                  onApart={(apart) => onChange({ lines: recipe.lines.toSpliced(i, 1, ...linesApart(line, apart)) })}
                   onPart={(component) => setLine(i, { component })}
                   onRemove={() => onChange({ lines: recipe.lines.filter((_, j) => j !== i) })}
                 />
@@ -90,6 +91,20 @@ export function LinesEditor({ recipe, view, onChange, onTaught }: LinesEditorPro
             </li>
           </ul>
         </div>
+      ))}
+      {view.unlisted.map(({ step, words }) => (
+        <p key={words} className="no-print bg-saffron-wash px-3 py-1.5 t-ledger mb-2 flex flex-wrap items-baseline gap-x-4">
+          <span>
+            Step {step} names “{words}”, which no line lists.
+          </span>
+          <button
+            type="button"
+            className="underline min-h-11 md:min-h-8"
+            onClick={() => onChange({ lines: [...recipe.lines, { id: freshId("l"), text: words, choice: {} }] })}
+          >
+            Make it a line
+          </button>
+        </p>
       ))}
       <p className="no-print">
         <button type="button" className="underline t-small min-h-11 md:min-h-8" onClick={addPart}>

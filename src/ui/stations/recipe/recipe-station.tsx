@@ -20,6 +20,7 @@ import { StationThread } from "../../shell/thread";
 import { useDocument } from "../../shell/use-document";
 import { useView } from "../../shell/use-view";
 import { FigureSheet } from "../../panels/figure-sheet";
+import { NextUp } from "../../panels/next-up";
 import { LinesEditor, WritersCup } from "./lines-editor";
 import { MassLedger } from "./mass-ledger";
 import { RecipePrint } from "./recipe-print";
@@ -87,6 +88,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench, vie
       <PageColumns aside="wide">
         <div className="p-4 md:p-5 min-w-0">
           <RecipePrint recipe={recipe} view={later} />
+          <NextUp recipeId={id} here="recipe" of={{ ...view.thread, table, bench }} />
           <div className="no-print flex flex-wrap gap-x-6 gap-y-3 items-end">
             <label className="flex-1 min-w-56">
               <span className="t-small text-ink2 block">Title</span>

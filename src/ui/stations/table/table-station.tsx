@@ -22,6 +22,7 @@ import { useView } from "../../shell/use-view";
 import { OtherSweets, type OtherRecipe } from "./other-sweets";
 import { ServingDay } from "./fasting-days";
 import { LimitWishes, Wish } from "../../panels/limit-wishes";
+import { NextUp } from "../../panels/next-up";
 import { MeansPanel } from "./means-panel";
 import { groupsOf, RuleWishes, usualRule } from "../../panels/rule-wishes";
 import { Seats } from "./seats";
@@ -83,7 +84,8 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
       </PageHead>
       <PageColumns aside="wide">
         <div className="p-4 md:p-5 grid gap-7 content-start">
-          <div className="flex justify-between items-center">
+          <NextUp recipeId={id} here="table" of={{ ...view.thread, table, bench }} />
+          <div className="flex justify-between items-center -mt-5">
             <div>
               <h2 className="t-h2">Who eats, and what they leave</h2>
               {view.findings.length > 0 && (
