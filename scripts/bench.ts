@@ -8,6 +8,7 @@ import { nutritionProfile } from "../src/core/nutrition";
 import { propose } from "../src/core/substitution";
 import { createHighsPort } from "../src/workers/solver/highs-port";
 import { library, reading } from "./bench-library";
+import { readings } from "./bench-reading";
 import { verdicts } from "./bench-verdicts";
 import { stations } from "./bench-stations";
 import { faults } from "./faults";
@@ -261,6 +262,7 @@ const PARTS = {
   views,
   faults: () => faults(rows),
   verdicts: () => verdicts(rows),
+  reading: () => readings(rows, spread),
 };
 // All of them, or those that are named: npm run bench -- computing pages
 const named = process.argv.slice(2);

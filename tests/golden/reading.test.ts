@@ -3,6 +3,8 @@ import { REFERENCE } from "../../src/data";
 import { readRecipe, readRecipeText, type LineReading } from "../../src/core/recipe";
 import { readLine as readLineOf } from "../../src/core/recipe/read-line";
 import { context } from "../support/kitchen";
+import { meantLines, permuted, scoreOf, scoreOfPermuted } from "../support/lines";
+import { seeded } from "../support/trials";
 import written from "./written-lines.json";
 import { WRITTEN_RECIPES } from "./written-recipes";
 
@@ -26,6 +28,24 @@ describe("lines as people write them", () => {
   });
   it("are asked about wherever they are not read right: nothing is guessed in silence", () =>
     expect(LINES.filter((line) => !right(line) && gramsOf(readLine(line[0])) !== null).map(([text]) => text)).toEqual([]));
+});
+
+describe("lines in many hands", () => {
+  const lines = meantLines("tests/golden/lines-of-others.tsv");
+  const missed = (score: string) => lines.filter((line) => scoreOf(line) === score).map(({ text }) => text);
+  it("are read right but for a few that are asked about", () => {
+    expect(missed("wrong")).toEqual([]);
+    expect(missed("asked").length / lines.length).toBeLessThan(0.03);
+  });
+  it("read the same with every food exchanged for another of its kind", () => {
+    const random = seeded(16);
+    const scores = lines.flatMap((line) => {
+      const other = permuted(line, random);
+      return other ? [scoreOfPermuted(other)] : [];
+    });
+    expect(scores.length).toBeGreaterThan(80);
+    expect(scores.filter((score) => score === "right").length / scores.length).toBeGreaterThan(0.94);
+  });
 });
 
 describe("whole recipes as people write them", () => {

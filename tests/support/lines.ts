@@ -1,7 +1,7 @@
 /** Ingredient lines as strangers write them, scored; and the same with every food exchanged for another of its kind. */
 import { readFileSync } from "node:fs";
 import Papa from "papaparse";
-import type { Food } from "../../src/core/food";
+import { areKin, type Food } from "../../src/core/food";
 import { readLine, type LineReading } from "../../src/core/recipe/read-line";
 import { REFERENCE } from "../../src/data";
 import { context } from "./kitchen";
@@ -80,5 +80,6 @@ export function permuted({ text }: MeantLine, random: Random): { readonly text: 
 export function scoreOfPermuted({ text, food }: { readonly text: string; readonly food: Food }): Score {
   const reading = readingOf(text);
   if (reading.kind !== "read") return "asked";
-  return reading.food.id === food.id ? "right" : "wrong";
+  // A sweetened kind of it, or a small one, where the line says so, is the same plant's.
+  return areKin(reading.food, food) ? "right" : "wrong";
 }

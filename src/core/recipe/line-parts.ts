@@ -243,7 +243,10 @@ export function amountsOf(parts: readonly LinePart[], head: LinePart, isPlain: (
   /** Amounts that belong together: those joined by "plus" add up, others tell the same in another way. */
   const told: { readonly amounts: StatedAmount[]; readonly each: boolean; readonly words: string }[] = [];
   for (const { part, at } of own) {
-    const amounts = part.amounts.filter(({ unit }) => part === head || unit === null || !LENGTHS.has(unit));
+    const amounts = part.amounts
+      .filter(({ unit }) => part === head || unit === null || !LENGTHS.has(unit))
+      // "Plus 6 halves": of the same thing, by its half.
+      .map((amount) => (part !== head && amount.unit === null && /^halves$/i.test(part.words) ? { ...amount, unit: "half" } : amount));
     if (amounts.length === 0) continue;
     const last = told.at(-1);
     const isMore = part.joint === "plus" || (part.joint === "and" && at <= headAt);

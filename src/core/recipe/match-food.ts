@@ -15,6 +15,7 @@ import {
   SIZE_WORDS,
   THINGS,
   TIME_WORDS,
+  VARIETIES,
 } from "./vocabulary";
 
 /** A matched food, or ranked guesses to ask about (best first; may be empty). */
@@ -42,22 +43,31 @@ const PREPARED_AT_ONCE = 60;
 const DRY_BELOW = 35;
 const FRESH = "fresh";
 
+const stemmed = new Map<string, string>();
+const MOST_STEMS = 8000;
+
 /** The singular, for finding alone: "berries" and "berry", "dates" and "date". */
-export const stemOf = (word: string): string =>
-  word.length > 3
-    ? word
-        .replace(/ies$/, "y")
-        .replace(/(sh|ch|o|x)es$/, "$1")
-        .replace(/leaves$/, "leaf")
-        .replace(/halves$/, "half")
-        .replace(/([^s])s$/, "$1")
-    : word;
+export function stemOf(word: string): string {
+  if (word.length <= 3) return word;
+  const known = stemmed.get(word);
+  if (known !== undefined) return known;
+  const stem = word
+    .replace(/ies$/, "y")
+    .replace(/(sh|ch|o|x)es$/, "$1")
+    .replace(/leaves$/, "leaf")
+    .replace(/halves$/, "half")
+    .replace(/([^s])s$/, "$1");
+  if (stemmed.size >= MOST_STEMS) stemmed.clear();
+  stemmed.set(word, stem);
+  return stem;
+}
 const words = (text: string) =>
   text
     .toLowerCase()
     .normalize("NFKD")
     .replace(/[\u0300-\u036f]/g, "")
     .replace(/['’]/g, "")
+    .replace(/%/g, " % ")
     .split(/[^a-z0-9%]+/)
     .filter(Boolean)
     .map(stemOf);
@@ -66,6 +76,7 @@ const firstWords = (text: string) => [...new Set(words(text.slice(0, MOST_SEARCH
 const stems = (...lists: readonly (readonly string[])[]): ReadonlySet<string> => new Set(lists.flat().map(stemOf));
 /** Words that change nothing about any food. */
 const PLAIN = stems(
+  VARIETIES,
   QUALITIES,
   PREPARATIONS,
   REGIONAL_PREPARATIONS,
@@ -87,6 +98,10 @@ const HOW = /[a-z]{3}(?:ly|ed|ing|less)$/;
 
 /** Whether a word beside a food's name, by its stem, says how it is cut, bought or kept, and not which food it is. */
 export const isPlainWord = (stem: string): boolean => PLAIN.has(stem) || (HOW.test(stem) && !NOT_DEEDS.has(stem) && !BY_FAMILY.has(stem)) || /^\d+$/.test(stem);
+
+const SHAPE_STEMS = stems(Object.keys(SHAPES));
+/** Whether a word tells what was done to a thing: "roasted", "powdered". */
+export const isDeed = (stem: string): boolean => SHAPE_STEMS.has(stem) || (HOW.test(stem) && !NOT_DEEDS.has(stem));
 
 /** Whether a word says how a thing is, even if that may make another food of it: it names none by itself. */
 export const isDescribing = (stem: string): boolean => BY_FAMILY.has(stem) || isPlainWord(stem);
@@ -183,7 +198,7 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
     const own = [...new Set(words(description.slice(0, MOST_SEARCH_CHARACTERS)))];
     const more = [...new Set(words(beside.slice(0, MOST_SEARCH_CHARACTERS)))].filter((token) => !own.includes(token));
     // All words first ("roasted vermicelli" is a food of its own), then leaving those that change nothing about it.
-    const covered = exact.get(keyOf(own.concat(more))) ?? coveringAlias(own, more) ?? exact.get(keyOf(own));
+    const covered = exact.get(keyOf(own.concat(more))) ?? coveringAlias(own, more) ?? exact.get(keyOf(own)) ?? coveringAlias(own, []);
     return covered === undefined ? { kind: "ask", guesses: search(description, 5) } : { kind: "known", foodId: covered };
   }
 

@@ -104,7 +104,8 @@ export function createFoodFinder(foods: Iterable<Food>): FoodFinder {
       const done = DONE.has(first.stem) && longest.to === i && DONE_TO.test(after) && BEGINS.test(text.slice(Math.max(0, first.at - 6), first.at));
       const meant = !free && !done && !ofIt && !TOOL.test(text.slice(first.at, first.at + 40));
       for (const food of longest.foods) found.push({ food, at: first.at, end: last.end, meant });
-      i = longest.to;
+      // Across a comma another name may begin within this one: "amaranth seed, black berry".
+      if (!/[,;()]/.test(text.slice(first.at, last.end))) i = longest.to;
     }
     return found;
   };
@@ -172,6 +173,17 @@ const SEPARATOR = /[,;:+]| [-–—] | (?:with|and|or|in|plus) /gi;
 const OR = /\bor\b|[a-z]\/[a-z]/i;
 const GROUND = /\b(?:ground|powder(?:ed)?|paste|pur[ée]ed?|blended|pulveri[sz]ed|meal|flour|finely milled)\b/i;
 
+const NO_NAMES: ReadonlySet<string> = new Set();
+const namedBy = new WeakMap<Food, ReadonlySet<string>>();
+/** The words of a food's names, by their stems; worked out once for each food. */
+export function nameStemsOf(food: Food): ReadonlySet<string> {
+  const known = namedBy.get(food);
+  if (known) return known;
+  const made = new Set([food.name, ...food.synonyms].flatMap(stemsOf));
+  namedBy.set(food, made);
+  return made;
+}
+
 /** What a line names and says beside its food (null where that is not known). `settled`: the maker has said which food it is. */
 export function besideIn(text: string, own: Food | null, settled: boolean, find: FoodFinder): Beside {
   const named = find(text);
@@ -182,7 +194,7 @@ export function besideIn(text: string, own: Food | null, settled: boolean, find:
     .map((piece) => (piece.inside ? " ".repeat(piece.text.length + 2) : piece.text))
     .join("");
   const headEnd = SEPARATOR.exec(unbracketed)?.index ?? text.length;
-  const names = new Set(own ? [own.name, ...own.synonyms].flatMap((name) => wordsIn(name).map(({ stem }) => stem)) : []);
+  const names = own ? nameStemsOf(own) : NO_NAMES;
   const within = ({ at, end }: NamedFood) => end <= headEnd && wordsIn(text.slice(at, end)).every(({ stem }) => names.has(stem));
   // A name that several foods share is meant for the one that the line is of.
   const mineAt = new Set(found.filter(({ food }) => food.id === own?.id).map(({ at }) => at));

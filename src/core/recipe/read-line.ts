@@ -3,9 +3,9 @@ import { formatGrams, formatNumber, type HouseholdMeasures, capital } from "../u
 import type { Food, Role } from "../food";
 import type { PantryTables } from "../pantry";
 import { amountsOf, linePartsOf, type AmountProblem, type LinePart } from "./line-parts";
-import { changesNothing, isDescribing, isPlainWord, type FoodMatcher } from "./match-food";
+import { changesNothing, isDeed, isDescribing, isPlainWord, type FoodMatcher } from "./match-food";
 import { COOKED, measureAmounts } from "./measure-amount";
-import { besideIn, isHarmless, stemsOf, wordsAt, type Beside, type FoodFinder } from "./named-foods";
+import { besideIn, isHarmless, nameStemsOf, stemsOf, wordsAt, type Beside, type FoodFinder } from "./named-foods";
 import { RECIPE_LIMITS } from "./limits";
 import { linesApart, type Recipe, type RecipeLine } from "./recipe";
 
@@ -100,7 +100,7 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
       measure: "",
       optional: told.optional,
     };
-  const own = new Set(namesOf(food));
+  const own = nameStemsOf(food);
   const amounts = head ? amountsOf(parts, head, (words) => stemsOf(words).every((stem) => own.has(stem) || isDescribing(stem))) : [];
   const problem = told.problem ?? (amounts.length > 0 ? null : told.open === null ? { kind: "none" as const } : { kind: "open" as const, words: told.open });
   if (problem) return { ...shared, kind: "amount unknown", guesses: amountGuesses(food, context.measures), why: problemWords(problem) };
@@ -127,8 +127,6 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
 }
 
 const isPlainText = (words: string): boolean => stemsOf(words).every(isPlainWord);
-const namesOf = (food: Food): readonly string[] => [food.name, ...food.synonyms].flatMap(stemsOf);
-
 /** The part that names what a line is of: the first that says more than how it is. */
 const headOf = (parts: readonly LinePart[], { matcher }: ReadingContext): LinePart | undefined =>
   parts.find(({ words }) => !stemsOf(words).every(isDescribing) || (!isPlainText(words) && matcher.match(words).kind === "known")) ??
@@ -188,13 +186,19 @@ function zestAndJuice([first, second, ...others]: readonly LinePart[]): { readon
 }
 
 /** "1 bottle gourd": a word that is a unit elsewhere, and part of a name here. */
-function unitInName(head: LinePart, { matcher }: ReadingContext): LinePart {
+function unitInName(head: LinePart, { matcher, foods }: ReadingContext): LinePart {
   const [amount, ...more] = head.amounts;
-  if (amount?.written === undefined || more.length > 0 || matcher.match(head.words).kind === "known") return head;
-  const words = `${amount.written} ${head.words}`.trim();
-  if (matcher.match(words).kind !== "known") return head;
-  const { written: _, ...count } = amount;
-  return { ...head, words, amounts: [{ ...count, unit: null }] };
+  if (amount?.written === undefined || more.length > 0) return head;
+  const { written, ...count } = amount;
+  const known = matcher.match(head.words);
+  if (known.kind === "known" && (foods.get(known.foodId)?.counted.some(({ unit }) => unit === amount.unit) ?? false)) return head;
+  // "A pod of vanilla" is a vanilla pod; "a cup of rice" no rice cup.
+  const named = [...(known.kind === "known" ? [] : [`${written} ${head.words}`.trim()]), `${head.words} ${written}`.trim()];
+  const words = named.find((each) => {
+    const other = matcher.match(each);
+    return other.kind === "known" && (known.kind !== "known" || other.foodId !== known.foodId);
+  });
+  return words === undefined ? head : { ...head, words, amounts: [{ ...count, unit: null }] };
 }
 
 /** What the other parts of a line that name something make of it: more foods with their amounts, or something to ask. */
@@ -206,7 +210,7 @@ function besideOf(
   knownAs: (words: string) => Food | null,
 ): FoundFood {
   const more: LinePart[] = [];
-  const own = new Set(namesOf(food));
+  const own = nameStemsOf(food);
   // "Almonds, cashews and raisins, 2 tbsp each".
   const told = head.amounts.length > 0 ? undefined : parts.find((part) => part.each && part.amounts.length > 0 && isPlainText(part.words));
   const each = told && { at: told.at, text: told.text.replace(/\beach\b/gi, "").trim() };
@@ -228,7 +232,7 @@ function besideOf(
       continue;
     }
     // "Ghee-roasted" says how; "slivered almonds" are more of it.
-    if (other && ["and", "plus", ",", "/"].includes(part.joint) && !isDescribing(stemsOf(part.words).at(-1) ?? ""))
+    if (other && ["and", "plus", ",", "/"].includes(part.joint) && !isDeed(stemsOf(part.words).at(-1) ?? ""))
       return { head, guesses: [food, other], why: `“${food.name}” and “${other.name}” share one amount` };
     if (other && part.inBrackets && part.joint === "(") return { head, guesses: [food, other], why: `“${part.words}” is another food than “${head.words}”` };
     const unknown = wordsAt(part.words).filter(

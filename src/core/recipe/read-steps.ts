@@ -1,5 +1,4 @@
-import type { ProcessConstants } from "../food";
-import { areKin } from "../food";
+import { areKin, type ProcessConstants } from "../food";
 import { measureAmounts } from "./measure-amount";
 import { mentionsOf, namesOfLine, type FindMentions } from "./mentions";
 import { RECIPE_LIMITS } from "./limits";

@@ -334,8 +334,21 @@ export class Scanner {
 
   /** "A few strands": as many as are counted; of all else a few are asked about. */
   private afterFew(): StatedAmount | null {
-    const unit = this.unit();
+    const unit = this.unit() ?? this.unitSoon();
     return unit !== null && FEW_OF.has(unit) ? { quantity: A_FEW[0], upper: A_FEW[1], unit, size: null, filling: null } : null;
+  }
+
+  /** "A few mint leaves": a unit that ends the name, and stays in it. */
+  private unitSoon(): string | null {
+    const start = this.at;
+    let unit: string | null = null;
+    for (let i = 0; i < MOST_WORDS_BETWEEN && unit === null; i++) {
+      this.skipSpaces();
+      if (this.word() === "") break;
+      unit = this.unit();
+    }
+    this.at = start;
+    return unit;
   }
 
   /** What each of so many holds: "× 400 ml tins", "200 ml cartons" after a number. */

@@ -119,16 +119,21 @@ export const FEW_OF: ReadonlySet<string> = new Set(["drop", "leaf", "pod", "spri
 export const QUALITIES = list(
   "fresh freshly good best better quality premium fine finely coarse coarsely thick thin thinly thickly thicker thinner ripe overripe over ripened tender soft softer hard firm firmer dry sweet organic natural pure real true authentic genuine " +
     "local seasonal homemade home made store bought shop brand branded favourite favorite preferred preferably prefer possible available any kind kinds type types variety varieties mild neutral strong tasteless odourless flavourless aromatic fragrant " +
-    "cold warm hot cool lukewarm tepid chilled room temperature temp boiling iced ice fridge freezer refrigerated pantry clean plump juicy fleshy smooth runny pourable creamy crisp crunchy crumbly moist perfect indian desi kosher free range fair trade " +
+    "cold warm hot cool lukewarm tepid chilled room temperature temp boiling iced ice fridge freezer refrigerated pantry clean plump juicy fleshy flaky grainy powdery lumpy sticky syrupy smooth runny pourable creamy crisp crunchy crumbly moist perfect indian desi kosher free range fair trade " +
     "unsalted unsweetened unflavoured unflavored unrefined unroasted untoasted unpeeled uncooked unbleached undiluted plain simple ordinary usual common household culinary edible food grade grated old day new young mature quick instantly proper lovely big small large medium little long short whole " +
     "table cooking baking everyday regular standard normal great several assorted different other another same pouring setting whipping hand made farmhouse artisan artisanal stone ground cold-pressed press pressed heaped colour coloured color",
+);
+
+/** Cultivars and origins: a food of that name is of its kind, whichever of them it is. */
+export const VARIETIES = list(
+  "alphonso kesar ataulfo totapuri langra medjool deglet noor kimia mazafati ajwa basmati jasmine sona masoori masuri gobindobhog ambemohar kolam ponni arborio bramley gala fuji granny smith mamra californian kashmiri iranian spanish ceylon madagascar bourbon afghan turkish",
 );
 
 /** What was done to it, in words that do not show it by their ending. */
 export const PREPARATIONS = list(
   "cut split slit broken ground beaten shaken frozen thawed torn crushed crush chop chopped grate dice diced cube cubed cubes mince minced mash mashed puree pureed purée puréed slice sliced slices sliver slivered slivers flaked shred shredded shreds strip strips chunk chunks bit bits piece pieces half halves quarter quarters lengthwise lengthways crosswise diagonally " +
     "round rounds julienne julienned matchsticks wedge wedges segment segments ring rings lump lumps crumb-free peel peeled skinless skinned boneless seedless pitted stoned stone stones stalk stalks stem stems core skin skins husk husks rind pith seeds-removed top tops tail tails end ends removed discard discarded drained drain rinse rinsed wash washed soak soaked strain strained sieve sieved sift sifted " +
-    "roast toast blanch melt melted soften softened warm heat cooled cool beat whip whisk whisked stir stirred mix mixed blend blended paste-like spun squeezed squeeze press wrung hung set rest rested proof dissolve dissolved steep steeped infuse infused bloom bloomed slake slaked picked pick overnight ahead before after then until till while when once again separately divided divide " +
+    "roast toast blanch melt melted soften softened warm heat cooled cool beat whip whisk whisked stir stirred mix mixed blend blended paste-like spun squeezed squeeze press wrung hung set rest rested proof dissolve dissolved steep steeped infuse infused bloom bloomed slake slaked picked pick overnight ahead before after then until till while when once twice thrice again separately divided divide " +
     "together apart well very more less extra plus additional reserve reserved set aside each per total altogether all apiece roughly evenly gently lightly loosely tightly nicely properly thoroughly completely partly partially slightly just only few aside cleaned clean trim trimmed deseed deseeded deveined hulled shelled shell unshelled husked cracked bruised bashed pounded pound beaten sized",
 );
 /** The same in the kitchens where these sweets come from. */
