@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { context } from "../../../tests/support/kitchen";
 import { REFERENCE } from "../../data";
+import { trimmedOf } from "./plain-text";
 import { readLine } from "./read-line";
 
 const NAMES = [...REFERENCE.foods.values()].flatMap(({ id, name }) => {
@@ -35,12 +36,7 @@ const letters = fc.constantFrom<(text: string) => string>(
   (text) => text.toUpperCase(),
   (text) => text.toLowerCase(),
 );
-const tidy = (text: string) =>
-  text
-    .replace(/\(\s*\)/g, " ")
-    .replace(/\s+/g, " ")
-    .replace(/(?:[,–-]\s*)+$/, "")
-    .trim();
+const tidy = (text: string) => trimmedOf(text.replace(/\(\s*\)/g, " ").replace(/\s+/g, " "), " ,–-");
 const line = fc.record({ amount: amounts, food, quality, preparation, option, order, letters });
 type Made = typeof line extends fc.Arbitrary<infer T> ? T : never;
 
@@ -62,7 +58,10 @@ describe("lines put together at random", () => {
         const text = written(made);
         const reading = read(text);
         all++;
-        if (reading.kind !== "read") return void asked++;
+        if (reading.kind !== "read") {
+          asked++;
+          return;
+        }
         expect(reading.food.id, text).toBe(made.food.id);
         expect(reading.grams.value + (reading.water?.value ?? 0), text).toBeCloseTo(made.amount.grams, 6);
         expect(reading.optional, text).toBe(made.option.includes("optional"));
