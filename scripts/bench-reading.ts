@@ -50,7 +50,7 @@ export function readings(rows: Rows, spread: (values: readonly number[]) => stri
     const only = [...vocabularyStems()].filter((stem) => theirs.has(stem) && !own.has(stem));
     rows.push(["words of the vocabulary that stand in that file alone", `${only.length}${only.length > 0 ? `: ${only.join(", ")}` : ""}`, "0"]);
   }
-  const fifteen = (DEMO_RECIPES[1]?.text ?? "").split("\n").filter((line) => /^[\d½¼¾]/.test(line));
+  const fifteen = (DEMO_RECIPES[1]?.text.split("Method")[0] ?? "").split("\n").filter((line) => /^[\d½¼¾]/.test(line));
   const lines = Array.from({ length: 15 }, (_, i) => fifteen[i % fifteen.length] ?? "1 cup sugar");
   const times = Array.from({ length: TIMES }, () => {
     const start = performance.now();

@@ -28,6 +28,8 @@ export interface FoodMatcher {
    * them in.
    */
   match(description: string, beside?: string): FoodMatch;
+  /** The id of the food that is matched; null where it would have to be asked. No guesses are looked for. */
+  known(description: string, beside?: string): string | null;
   /** Ranked food ids for what is being typed. */
   search(words: string, limit: number): readonly string[];
   /** Builds what a search asks, a part at a time, so that the first search need not. */
@@ -156,12 +158,18 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
   const list = [...foods];
   const aliases = list.flatMap(aliasesOf);
   const exact = new Map<string, string>();
-  /** By each of their words: only those that share one with a line are looked at. */
-  const byToken = new Map<string, Alias[]>();
+  const uses = new Map<string, number>();
+  for (const { tokens } of aliases) for (const token of tokens) uses.set(token, (uses.get(token) ?? 0) + 1);
+  const rarest = ({ tokens }: Alias) => tokens.reduce((rare, token) => ((uses.get(token) ?? 0) < (uses.get(rare) ?? 0) ? token : rare), tokens[0] ?? "");
+  /** By the word of theirs that the fewest names share: only those whose word stands in a line are looked at. */
+  const byRarest = new Map<string, Alias[]>();
   for (const alias of aliases) {
     const key = keyOf(alias.tokens);
     if (!exact.has(key)) exact.set(key, alias.food.id);
-    for (const token of alias.tokens) byToken.set(token, [...(byToken.get(token) ?? []), alias]);
+    const token = rarest(alias);
+    const others = byRarest.get(token);
+    if (others) others.push(alias);
+    else byRarest.set(token, [alias]);
   }
   // Only asked when something is typed or not known: built then, if it was not prepared.
   let index: MiniSearch | null = null;
@@ -194,12 +202,16 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
     return (named === undefined ? found : [named, ...found.filter((id) => id !== named)]).slice(0, limit);
   };
 
-  function match(description: string, beside = ""): FoodMatch {
+  function known(description: string, beside = ""): string | null {
     const own = [...new Set(words(description.slice(0, MOST_SEARCH_CHARACTERS)))];
     const more = [...new Set(words(beside.slice(0, MOST_SEARCH_CHARACTERS)))].filter((token) => !own.includes(token));
     // All words first ("roasted vermicelli" is a food of its own), then leaving those that change nothing about it.
-    const covered = exact.get(keyOf(own.concat(more))) ?? coveringAlias(own, more) ?? exact.get(keyOf(own)) ?? coveringAlias(own, []);
-    return covered === undefined ? { kind: "ask", guesses: search(description, 5) } : { kind: "known", foodId: covered };
+    return exact.get(keyOf(own.concat(more))) ?? coveringAlias(own, more) ?? exact.get(keyOf(own)) ?? coveringAlias(own, []) ?? null;
+  }
+
+  function match(description: string, beside = ""): FoodMatch {
+    const foodId = known(description, beside);
+    return foodId === null ? { kind: "ask", guesses: search(description, 5) } : { kind: "known", foodId };
   }
 
   /** The longest alias whose words are all there while every other word changes nothing about it; undefined if tied. */
@@ -207,8 +219,9 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
     const stated = new Set([...own, ...more]);
     let best: Alias | undefined;
     let tied = false;
-    for (const alias of new Set(own.flatMap((token) => byToken.get(token) ?? []))) {
+    for (const alias of [...own, ...more].flatMap((token) => byRarest.get(token) ?? [])) {
       if (best && alias.tokens.length < best.tokens.length) continue;
+      if (!alias.tokens.some((token) => own.includes(token))) continue;
       if (!alias.tokens.every((token) => stated.has(token))) continue;
       if (![...stated].every((token) => alias.tokens.includes(token) || changesNothing(token, alias.food))) continue;
       if (!best || alias.tokens.length > best.tokens.length) [best, tied] = [alias, false];
@@ -216,5 +229,5 @@ export function createFoodMatcher(foods: Iterable<Food>): FoodMatcher {
     }
     return tied ? undefined : best?.food.id;
   }
-  return { match, search, prepare };
+  return { match, known, search, prepare };
 }

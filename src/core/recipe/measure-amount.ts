@@ -3,7 +3,7 @@ import { FILLING, fillingIn, FIXED_MILLILITRES, MASS_GRAMS, MEASURE_SHARE, forma
 import type { Food } from "../food";
 import { nearestFraction } from "./kitchen-measure";
 import type { StatedAmount } from "./scan-amount";
-import { PARTS } from "./vocabulary";
+import { PARTS, SIZED_LIKE } from "./vocabulary";
 
 export interface Weighed {
   readonly kind: "weighed";
@@ -33,6 +33,7 @@ const LOOSE_MILLILITRES: Readonly<Record<string, readonly [millilitres: number, 
   glass: [200, MEASURE_SHARE.handful],
   shot: [40, MEASURE_SHARE.handful],
   vati: [180, MEASURE_SHARE.handful],
+  ...Object.fromEntries(Object.entries(SIZED_LIKE).map(([like, millilitres]) => [`${like}-sized`, [millilitres, MEASURE_SHARE.pinch] as const])),
 };
 /** How much more or less a loose measure holds where it is called large or small (rule of thumb). */
 const SIZED = { large: 1.5, small: 0.7 } as const;
@@ -249,7 +250,7 @@ const SHORT: Readonly<Record<string, string>> = {
   pound: "lb",
   fluidounce: "fl oz",
 };
-const shortUnit = (unit: string) => SHORT[unit] ?? unit;
+const shortUnit = (unit: string) => SHORT[unit] ?? (unit.endsWith("-sized") ? `${unit} lump` : unit);
 const UNCHANGED = new Set(["katori", "g", "kg", "mg", "ml", "l", "tbsp", "tsp", "oz", "lb", "fl oz"]);
 const plural = (word: string, count: number) =>
   count <= 1 || UNCHANGED.has(word) ? word : word === "half" ? "halves" : /(ch|sh|s)$/.test(word) ? `${word}es` : `${word}s`;

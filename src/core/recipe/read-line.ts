@@ -129,7 +129,7 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
 const isPlainText = (words: string): boolean => stemsOf(words).every(isPlainWord);
 /** The part that names what a line is of: the first that says more than how it is. */
 const headOf = (parts: readonly LinePart[], { matcher }: ReadingContext): LinePart | undefined =>
-  parts.find(({ words }) => !stemsOf(words).every(isDescribing) || (!isPlainText(words) && matcher.match(words).kind === "known")) ??
+  parts.find(({ words }) => !stemsOf(words).every(isDescribing) || (!isPlainText(words) && matcher.known(words) !== null)) ??
   parts.find(({ words }) => !isPlainText(words)) ??
   parts.find(({ words }) => words !== "");
 
@@ -153,8 +153,8 @@ function foodOf(parts: readonly LinePart[], context: ReadingContext): FoundFood 
   if (!head) return { head, guesses: [], why: "No food is named" };
   const { matcher, foods } = context;
   const knownAs = (words: string, beside = ""): Food | null => {
-    const match = matcher.match(words, beside);
-    return match.kind === "known" ? (foods.get(match.foodId) ?? null) : null;
+    const id = matcher.known(words, beside);
+    return id === null ? null : (foods.get(id) ?? null);
   };
   const others = parts.filter((part) => part !== found);
   // What stands after it in plain words may be part of its name: "almonds, ground", "milk, condensed".
@@ -190,13 +190,13 @@ function unitInName(head: LinePart, { matcher, foods }: ReadingContext): LinePar
   const [amount, ...more] = head.amounts;
   if (amount?.written === undefined || more.length > 0) return head;
   const { written, ...count } = amount;
-  const known = matcher.match(head.words);
-  if (known.kind === "known" && (foods.get(known.foodId)?.counted.some(({ unit }) => unit === amount.unit) ?? false)) return head;
+  const known = matcher.known(head.words);
+  if (known !== null && (foods.get(known)?.counted.some(({ unit }) => unit === amount.unit) ?? false)) return head;
   // "A pod of vanilla" is a vanilla pod; "a cup of rice" no rice cup.
-  const named = [...(known.kind === "known" ? [] : [`${written} ${head.words}`.trim()]), `${head.words} ${written}`.trim()];
+  const named = [...(known === null ? [`${written} ${head.words}`.trim()] : []), `${head.words} ${written}`.trim()];
   const words = named.find((each) => {
-    const other = matcher.match(each);
-    return other.kind === "known" && (known.kind !== "known" || other.foodId !== known.foodId);
+    const other = matcher.known(each);
+    return other !== null && other !== known;
   });
   return words === undefined ? head : { ...head, words, amounts: [{ ...count, unit: null }] };
 }

@@ -10,6 +10,7 @@ import {
   PART_WORDS,
   PIECE_WORDS,
   SIZE_WORDS,
+  SIZED_LIKE,
   TIME_WORDS,
   UNIT_WORDS,
 } from "./vocabulary";
@@ -289,14 +290,16 @@ export class Scanner {
       const upper = this.upper();
       const inner = this.inner();
       if (inner) return { quantity, upper, ...inner, filling: null };
+      const like = this.likeSize();
       const between = this.attempt(() => {
+        if (like !== null) return null;
         const said = this.said(BEFORE_UNIT);
         const from = this.at;
         const unit = this.unit();
         return unit === null ? null : { said, unit, written: this.text.slice(from, this.at).trim() };
       });
       if (this.attempt(() => this.take(TIMES))) return null;
-      const unit = between?.unit ?? this.unknownUnit();
+      const unit = between?.unit ?? like ?? this.unknownUnit();
       // "Half and half", "cut in half": no number of anything.
       if (unit === null && isLetter(this.text.charAt(start)) && !/^ (?!and\b)\p{L}/iu.test(this.text.slice(this.at, this.at + 5))) return null;
       const words = [...before, ...(between?.said ?? [])];
@@ -321,12 +324,25 @@ export class Scanner {
       return word.length > 4 ? word.replace(/s$/, "") : word;
     });
 
+  /** "Lemon-sized ball of": what a lump is as large as. */
+  private likeSize = (): string | null =>
+    this.attempt(() => {
+      const like = this.take({ has: (word) => word in SIZED_LIKE });
+      if (like === null) return null;
+      this.skipSpaces();
+      if (this.peek() === "-") this.at++;
+      if (!this.takes("sized", "size")) return null;
+      this.takes("ball", "piece", "lump", "knob", "bit", "chunk", "balls", "pieces", "lumps");
+      return `${like}-sized`;
+    });
+
   /** "Handful", "pinch" without a number is one of them. */
   private loose(before: readonly string[]): number | null {
     const start = this.at;
     const said = this.said(BEFORE_UNIT);
-    const unit = this.unit();
+    const unit = this.likeSize() ?? this.unit();
     this.at = start;
+    if (unit?.endsWith("-sized")) return 1;
     return unit !== null && (LOOSE_UNITS.has(unit) || (before.length + said.length > 0 && [...before, ...said].some((word) => FILLING_WORDS.includes(word))))
       ? 1
       : null;
