@@ -109,6 +109,12 @@ function partsOf(plain: string): readonly LinePart[] {
   while (scanner.at < plain.length) {
     scanner.skipSpaces();
     const start = scanner.at;
+    const name = HALVES.exec(plain.slice(start, start + 16))?.[0];
+    if (name !== undefined) {
+      part.words.push("half and half");
+      scanner.at = start + name.length;
+      continue;
+    }
     const amount = scanner.amount();
     if (amount) {
       part.amounts.push(amount);
@@ -210,10 +216,10 @@ function figuresAt(plain: string, start: number, scanner: Scanner): string {
   return plain.slice(start, scanner.at);
 }
 
-const SET_PHRASES =
-  /^(?:half and half|half-and-half|bread and butter|in (?:half|halves|two|quarters|pieces|slices|thirds|cubes|strips)|for later|from scratch|and so on)\b/i;
-const isSetPhrase = (plain: string, at: number): boolean =>
-  SET_PHRASES.test(plain.slice(at, at + 24)) || /half and half$/i.test(plain.slice(Math.max(0, at - 5), at + 8));
+/** A kind of cream, whose name is no amount. */
+const HALVES = /^half(?: and | & |-and-)half\b/i;
+const SET_PHRASES = /^(?:bread and butter|in (?:half|halves|two|quarters|pieces|slices|thirds|cubes|strips)|for later|from scratch|and so on)\b/i;
+const isSetPhrase = (plain: string, at: number): boolean => SET_PHRASES.test(plain.slice(at, at + 24));
 
 /** How exact an amount is: by weight, by a volume in figures, by what a container holds, by a household's measure, by pieces, loosely. The lower the better. */
 function rankOf({ unit, size }: StatedAmount): number {

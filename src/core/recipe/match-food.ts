@@ -70,7 +70,8 @@ const words = (text: string) =>
     .replace(/[\u0300-\u036f]/g, "")
     .replace(/['’]/g, "")
     .replace(/%/g, " % ")
-    .split(/[^a-z0-9%]+/)
+    // Words of other scripts are words, too.
+    .split(/[^\p{L}\p{M}0-9%]+/u)
     .filter(Boolean)
     .map(stemOf);
 const firstWords = (text: string) => [...new Set(words(text.slice(0, MOST_SEARCH_CHARACTERS)))].slice(0, MOST_SEARCH_WORDS).join(" ");

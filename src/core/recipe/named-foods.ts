@@ -16,7 +16,9 @@ export interface NamedFood {
 /** Finds every food that a text names, wherever in it, the longest name first; linear in the text. */
 export type FoodFinder = (text: string) => readonly NamedFood[];
 
-const WORD = /[\p{L}\d%]+/gu;
+/** Short words of this script bring no food; of others any may. */
+const SHORT = /^[a-z\d%é]*$/;
+const WORD = /[\p{L}\p{M}\d%]+/gu;
 interface Word {
   readonly stem: string;
   readonly at: number;
@@ -149,7 +151,7 @@ function unknownWords(text: string, from: number, named: (place: Span) => boolea
   for (const { stem, at, end } of wordsIn(text)) {
     if (named({ at: at + from, end: end + from })) continue;
     const word = text.slice(at, end).toLowerCase();
-    if (stem.length < 3 || /\d/.test(stem) || isHarmless(stem) || known(stem) || (HOW.test(word) && !THING_STEMS.has(stem))) continue;
+    if ((stem.length < 3 && SHORT.test(stem)) || /\d/.test(stem) || isHarmless(stem) || known(stem) || (HOW.test(word) && !THING_STEMS.has(stem))) continue;
     found.set(stem, text.slice(at, end));
   }
   return [...found.values()];

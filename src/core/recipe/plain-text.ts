@@ -42,12 +42,45 @@ export function trimmedOf(text: string, signs: string): string {
   return text.slice(from, to);
 }
 
-/** A line without markup, bullets and pictographs; words and figures stay as they were typed. */
+const NAMED_SIGNS: Readonly<Record<string, string>> = {
+  nbsp: " ",
+  amp: "&",
+  frac12: "½",
+  frac14: "¼",
+  frac34: "¾",
+  ndash: "–",
+  mdash: "—",
+  times: "×",
+  deg: "°",
+  quot: '"',
+  apos: "'",
+  rsquo: "’",
+  eacute: "é",
+  egrave: "è",
+};
+/** Signs that a page writes by name or number. */
+const withSigns = (text: string): string =>
+  text.includes("&")
+    ? text.replace(/&(?:([a-z]{2,6}\d{0,2})|#(\d{1,6}));/gi, (all, name: string | undefined, code: string | undefined) =>
+        name === undefined ? String.fromCodePoint(Math.min(Number(code), 0x10ffff)) : (NAMED_SIGNS[name.toLowerCase()] ?? all),
+      )
+    : text;
+
+/** The zeros of the digits of other scripts, each followed by the nine others. */
+const ZEROS = [0x0660, 0x06f0, 0x0966, 0x09e6, 0x0a66, 0x0ae6, 0x0b66, 0x0be6, 0x0c66, 0x0ce6, 0x0d66];
+const WIDE = 0xfee0;
+/** Digits of any script as 0 to 9, and wide letters as plain ones. */
+const withPlainDigits = (text: string): string =>
+  text
+    .replace(/[\uFF01-\uFF5E]/g, (sign) => String.fromCharCode(sign.charCodeAt(0) - WIDE))
+    .replace(/(?![0-9])\p{Nd}/gu, (digit) => {
+      const zero = ZEROS.find((each) => digit.charCodeAt(0) >= each && digit.charCodeAt(0) < each + 10);
+      return zero === undefined ? digit : String(digit.charCodeAt(0) - zero);
+    });
+
+/** A line without markup, bullets and pictographs; words and figures stay as they were typed, digits of other scripts as 0 to 9. */
 export function plainLine(text: string): string {
-  const plain = withoutTags(text)
-    .replace(/&nbsp;/g, " ")
-    .replace(/&amp;/g, "&")
-    .replace(/[\p{Extended_Pictographic}\uFE0F\u200D]/gu, " ");
+  const plain = withPlainDigits(withSigns(withoutTags(text))).replace(/[\p{Extended_Pictographic}\uFE0F\u200D]/gu, " ");
   return singleSpaced(plain.replace(/^[\s•·*▢□◦‣⁃–—-]+(?=\s|[\d\p{L}¼½¾⅓⅔⅛])(?!\d)/u, ""));
 }
 

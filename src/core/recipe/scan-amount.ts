@@ -75,7 +75,7 @@ const MOST_DIGITS = 9;
 const MOST_WORDS_BETWEEN = 3;
 
 const isDigit = (sign: string) => sign >= "0" && sign <= "9";
-const isLetter = (sign: string) => /\p{L}/u.test(sign);
+const isLetter = (sign: string) => /[\p{L}\p{M}]/u.test(sign);
 
 /** A reader over one text: each of its steps looks at a bounded number of characters ahead. */
 export class Scanner {

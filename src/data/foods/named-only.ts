@@ -86,7 +86,7 @@ export const NAMED_ONLY: readonly Food[] = [
   named("Lactose-free cream", ["lactose free cream"], MILKY),
   named("Ice cream", ["ice-cream", "gelato", "kulfi", "soft serve", "frozen yogurt", "frozen yoghurt", "semifreddo", "parfait"], { ...MILKY, holds: ["egg?"], sugarClass: "added" }),
   named("Custard", ["creme anglaise", "crème anglaise", "creme patissiere", "pastry cream", "creme brulee", "flan"], { ...MILKY, holds: ["egg?"] }),
-  named("Whipped cream", ["whipping cream", "heavy cream", "clotted cream", "chantilly", "half and half", "single cream"], MILKY),
+  named("Whipped cream", ["whipping cream", "heavy cream", "clotted cream", "chantilly", "single cream"], MILKY),
   named("Cheese", ["cottage cheese", "quark", "fromage frais", "feta", "mozzarella", "cheddar", "parmesan", "labneh"], MILKY),
   named("Whey", ["whey powder", "whey protein", "casein", "caseinate", "sodium caseinate", "calcium caseinate", "milk protein", "milk solids", "lactose", "lactose powder", "skim powder", "dairy whitener", "lactalbumin", "ghee residue"], MILKY),
   named("Cultured milk", ["kefir", "lassi", "mishti doi", "shrikhand", "amrakhand", "rabri", "rabdi", "basundi", "dulce de leche", "cajeta", "peda", "burfi", "barfi", "rasgulla", "gulab jamun", "milk cake", "kalakand", "malaiyo"], { ...MILKY, sugarClass: "added" }),
