@@ -72,6 +72,7 @@ describe("what was worked out for a table", () => {
     await closest.waitFor();
     expect((await kept).status()).toBe(204);
     expect(solved.length).toBe(1);
+    await page.locator('[aria-label="The ledger"][aria-busy="false"]').waitFor();
     const told = await page.getByRole("region", { name: "The ledger" }).textContent();
 
     await session.goto("/recipes/demo-1/swap");

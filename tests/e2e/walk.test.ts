@@ -5,7 +5,11 @@ import { PHONE, startSession } from "../support/session";
 
 const session = startSession();
 const { button } = session;
-const proposalsReady = () => session.page.getByRole("button", { name: /^Closest/ }).waitFor();
+/** Until the first version is worked out, and lies on the bench with its figures. */
+const proposalsReady = async () => {
+  await session.page.getByRole("button", { name: /^Closest/ }).waitFor();
+  await session.page.locator('[aria-label="The ledger"][aria-busy="false"]').waitFor();
+};
 const beam = (id: string) => session.page.locator(`[data-beam="${id}"]`);
 
 const PASTED = `Walnut semolina squares
@@ -45,7 +49,7 @@ describe("from a pasted recipe to a kept version", () => {
       .locator("[data-kind='amount unknown']")
       .getByRole("button", { name: /1 tbsp, 14 g/ })
       .click();
-    expect(await session.page.locator("[data-kind='read']").count()).toBe(8);
+    await session.page.locator("[data-kind='read']").nth(7).waitFor();
     await session.page.getByLabel("What Dates does in the sweet").selectOption("crunch");
 
     // Table.
