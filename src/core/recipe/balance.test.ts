@@ -67,5 +67,8 @@ describe("kitchen measures", () => {
   it("counts strands, and spoons what can be spooned", () => {
     expect(kitchenMeasure(food("saffron"), 0.016, USUAL_HOUSEHOLD.measures)?.text).toBe("8 strands");
     expect(kitchenMeasure(food("sugar"), 203, USUAL_HOUSEHOLD.measures)?.text).toBe("1 cup");
+    // Neither lumps, which differ, nor the one fruit that weighs twice that.
+    expect(kitchenMeasure(food("jaggery"), 95, USUAL_HOUSEHOLD.measures)?.text).not.toMatch(/lump/);
+    expect(kitchenMeasure(food("pumpkin"), 800, USUAL_HOUSEHOLD.measures)?.text).toMatch(/cups/);
   });
 });

@@ -28,6 +28,9 @@ export function nearestFraction(x: number): { readonly text: string; readonly va
 const NEAR = 0.1;
 /** From this many spoons on, only whole ones are counted out. */
 const MANY = 4;
+/** Pieces that differ by more than this, as half their 80 % interval, are no measure to count out; nor where whole ones miss the grams by more than the second. */
+const SURE_PIECE = 0.3;
+const NEAR_PIECES = 0.2;
 
 interface Unit {
   readonly word: string;
@@ -57,9 +60,16 @@ const jug = (millilitres: number): number => {
  * measure weighs; null where the food is only weighed.
  */
 export function kitchenMeasure(food: Food, grams: number, measures: HouseholdMeasures): { readonly text: string; readonly grams: number } | null {
-  const counted = food.counted.find((unit) => unit.unit !== "can" && unit.grams >= 0.001);
-  if (counted && grams / counted.grams <= 40 && grams / counted.grams >= 0.5 && (food.density === null || counted.unit === "strand" || counted.grams >= 5)) {
-    const count = Math.max(1, Math.round(grams / counted.grams));
+  const counted = food.counted.find(({ unit, grams: one, share }) => unit !== "can" && one >= 0.001 && (share <= SURE_PIECE || food.density === null));
+  const count = counted ? Math.max(1, Math.round(grams / counted.grams)) : 0;
+  // What can be measured another way is counted only where whole pieces come near it.
+  const isNear = counted !== undefined && Math.abs((count * counted.grams) / grams - 1) <= NEAR_PIECES;
+  if (
+    counted &&
+    grams / counted.grams <= 40 &&
+    grams / counted.grams >= 0.5 &&
+    (food.density === null || counted.unit === "strand" || (counted.grams >= 5 && isNear))
+  ) {
     return { text: counted.unit === "piece" ? String(count) : `${count} ${counted.unit}${count > 1 ? "s" : ""}`, grams: count * counted.grams };
   }
   if (food.density === null) return null;

@@ -33,6 +33,7 @@ const LOOSE_MILLILITRES: Readonly<Record<string, readonly [millilitres: number, 
   glass: [200, MEASURE_SHARE.handful],
   shot: [40, MEASURE_SHARE.handful],
   vati: [180, MEASURE_SHARE.handful],
+  mug: [280, MEASURE_SHARE.handful],
   ...Object.fromEntries(Object.entries(SIZED_LIKE).map(([like, millilitres]) => [`${like}-sized`, [millilitres, MEASURE_SHARE.pinch] as const])),
 };
 /** How much more or less a loose measure holds where it is called large or small (rule of thumb). */

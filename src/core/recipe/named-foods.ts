@@ -54,8 +54,8 @@ const FREE = /^(?:[- ]free\b|-?less\b)/i;
 /** A tool that is called by a food, from the food on; or a likeness. */
 const TOOL =
   /^(?:tea (?:towel|strainer|cloth)|butter (?:paper|knife|dish)|coffee (?:filter|grinder|mug|cup)|egg (?:beater|whisk|cup|timer)|cheese ?cloth|(?:nut )?milk (?:bag|pan)|nut (?:grinder|mill|cracker)|rice cooker|bread knife|cake (?:tin|ring|stand|mould)|pastry (?:brush|cutter|bag)|(?:sugar|jam|oil|milk) thermometer|jam jar|wine glass|spice (?:grinder|mill)|pepper mill|(?:biscuit|cookie) (?:cutter|sheet|tin)|pie (?:dish|tin)|[a-z]{1,20}s?[- ](?:sized|shaped|colou?red))\b/i;
-/** "cream the butter", "glaze it": what is done, not a food. */
-const DONE = new Set(["cream", "glaze"]);
+/** "cream the butter", "toast the millet": what is done, not a food. */
+const DONE = new Set(["cream", "glaze", "toast"]);
 const DONE_TO = /^ (?:the|it|them|each|together|until|in a|well|with)\b/i;
 const BEGINS = /(?:^|[.;,] ?|\band |\bthen )$/i;
 

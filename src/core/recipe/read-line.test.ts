@@ -91,6 +91,34 @@ describe("ingredient lines", () => {
     expect(camel.kind === "food unknown" && camel.guesses.length).toBeGreaterThan(0);
   });
 
+  it.each([
+    ["1 tbsp cornflour stirred into 3 tbsp cold water", ["1 tbsp cornflour stirred", "3 tbsp cold water"]],
+    ["almonds, cashews and raisins, 2 tbsp each", ["2 tbsp almonds", "2 tbsp cashews", "2 tbsp raisins"]],
+    ["1 tsp each ground ginger and cinnamon", ["1 tsp ground ginger", "1 tsp cinnamon"]],
+    ["zest and juice of 1 lime", ["zest of 1 lime", "juice of 1 lime"]],
+    ["2 tbsp raisins soaked in 1 cup water, drained", undefined],
+    ["4-5 cardamom pods or 1/2 tsp cardamom powder", undefined],
+  ])("%s becomes %j", (text, apart) => {
+    const reading = read(text);
+    expect(reading.kind).toBe("read");
+    expect("apart" in reading ? reading.apart : undefined).toEqual(apart);
+  });
+
+  it.each([
+    ["sugar or jaggery, 1 cup", /choice/],
+    ["2 tbsp raisins soaked in 2 tbsp milk or 2 tbsp water", /choice/],
+    ["1/4 cup raisins, almonds", /share one amount/],
+    ["1 cup sugar, घी", /घी/],
+    ["100 g दूध milk", /not a food/],
+    ["1 cup milk powder biscuit", /not a food|known by/],
+    ["1 tbsp sugar minus 2 cups", /above zero/],
+    ["1 cup lentils, cooked", /before it was cooked/],
+  ])("%s is asked about", (text, why) => {
+    const reading = read(text);
+    expect(reading.kind).not.toBe("read");
+    expect("why" in reading ? reading.why : "").toMatch(why);
+  });
+
   it("takes what the maker settled by hand over the text", () => {
     const reading = readLine({ id: "l", text: "1 blarg of sweetness", choice: { foodId: "jaggery", grams: 150, role: "colour" } }, context);
     expect(reading).toMatchObject({ kind: "read", role: "colour", grams: { value: 150 } });

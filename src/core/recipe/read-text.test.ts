@@ -9,6 +9,13 @@ describe("pasted text", () => {
     expect(recipe).toMatchObject({ title: "My kheer", servings: 8, steps: [{ text: "Wash the rice." }, { text: "Simmer it for 40 minutes." }] });
     expect(recipe.lines.map((line) => line.text)).toEqual(["1 litre milk", "½ cup rice"]);
   });
+  it.each([
+    ["12 pieces", 12],
+    ["8 people", 8],
+    ["16 squares", 16],
+  ])("takes “%s” for a yield, not for a line", (text, servings) =>
+    expect(read(`My kheer\n${text}\n1 litre milk`).recipe).toMatchObject({ servings, lines: [{ text: "1 litre milk" }] }),
+  );
   it("takes a line of dashes or stars for what parts a recipe, not for an ingredient", () => {
     const { recipe } = read(`My kheer\n${"-".repeat(40)}\n1 litre milk\n***\n½ cup rice\n====\nMethod\n________\nSimmer it.`);
     expect(recipe.lines.map((line) => line.text)).toEqual(["1 litre milk", "½ cup rice"]);

@@ -24,7 +24,7 @@ const COUNTED = "people|persons?|servings?|portions?|bowls?|cups|pieces?|helping
 const IN_WORDS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, twelve: 12 };
 const NUMBER = `\\d{1,6}|${Object.keys(IN_WORDS).join("|")}`;
 const YIELD = new RegExp(
-  `^\\(?(?:[^:\\d]{1,20}: ?)?(?:(?:serves?|servings?|makes?|yields?|portions?|for)\\b ?:? ?(?:about )?(${NUMBER})(?: ?(?:-|–|to) ?(?:${NUMBER}))?(?: ?(?:small |large |big )?(?:${COUNTED}))?|(${NUMBER}) ?(?:servings?|portions?|bowls?|helpings?)) ?\\)?\\.?$`,
+  `^\\(?(?:[^:\\d]{1,20}: ?)?(?:(?:serves?|servings?|makes?|yields?|portions?|for)\\b ?:? ?(?:about )?(${NUMBER})(?: ?(?:-|–|to) ?(?:${NUMBER}))?(?: ?(?:small |large |big )?(?:${COUNTED}))?|(${NUMBER}) ?(?:servings?|portions?|bowls?|helpings?|people|persons?|pieces|squares|balls|ladoos|cakes|tarts)) ?\\)?\\.?$`,
   "i",
 );
 const NUMBERED = /^(?:step ?)?\d{1,3} ?[.):] (?=\S)/i;

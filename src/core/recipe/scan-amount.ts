@@ -321,6 +321,7 @@ export class Scanner {
       this.skipSpaces();
       const word = this.word();
       if (word.length < 3 || PIECES.has(word) || !/^ of \p{L}/u.test(this.text.slice(this.at, this.at + 5))) return null;
+      if (word in SIZED_LIKE) return `${word}-sized`;
       return word.length > 4 ? word.replace(/s$/, "") : word;
     });
 

@@ -56,6 +56,7 @@ export const UNIT_WORDS: Readonly<Record<string, string>> = {
   ladle: "ladle ladles ladleful ladlefuls",
   leaf: "leaf leaves",
   liter: "l lt ltr ltrs liter liters litre litres",
+  mug: "mug mugs mugful mugfuls",
   milligram: "mg milligram milligrams",
   milliliter: "ml mls milliliter milliliters millilitre millilitres",
   ounce: "oz ounce ounces",
@@ -134,7 +135,7 @@ export const FEW_OF: ReadonlySet<string> = new Set(["drop", "leaf", "pod", "spri
 export const QUALITIES = list(
   "fresh freshly good best better quality premium fine finely coarse coarsely thick thin thinly thickly thicker thinner ripe overripe over ripened tender soft softer hard firm firmer dry sweet organic natural pure real true authentic genuine " +
     "local seasonal homemade home made store bought shop brand branded favourite favorite preferred preferably prefer possible available any kind kinds type types variety varieties mild neutral strong tasteless odourless flavourless aromatic fragrant " +
-    "cold warm hot cool lukewarm tepid chilled room temperature temp boiling iced ice fridge freezer refrigerated pantry clean plump juicy fleshy flaky grainy powdery lumpy sticky syrupy smooth runny pourable creamy crisp crunchy crumbly moist perfect indian desi kosher free range fair trade " +
+    "cold warm hot cool lukewarm tepid chilled room temperature temp boiling iced ice fridge freezer refrigerated pantry clean plump juicy fleshy floury waxy flaky grainy powdery lumpy sticky syrupy smooth runny pourable creamy crisp crunchy crumbly moist perfect indian desi kosher free range fair trade " +
     "unsalted unsweetened unflavoured unflavored unrefined unroasted untoasted unpeeled uncooked unbleached undiluted plain simple ordinary usual common household culinary edible food grade grated old day new young mature quick instantly proper lovely big small large medium little long short whole " +
     "table cooking baking everyday regular standard normal great several assorted different other another same pouring setting whipping hand made farmhouse artisan artisanal stone ground cold-pressed press pressed heaped colour coloured color",
 );

@@ -92,6 +92,8 @@ export type ToldEnding =
 /** All that the Swap station shows and that has to be computed; it can be cloned. */
 export interface BenchView {
   readonly thread: { readonly asked: number; readonly lines: number };
+  /** Lines that are in no version: what they are of, or how much, is not known. */
+  readonly unread: number;
   readonly anchors: Anchors;
   /** Names of the table's rules, by their ids. */
   readonly ruleNames: Readonly<Record<string, string>>;
@@ -172,6 +174,7 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
   const verdict = tableVerdict(standing, problem, table, parted);
   return {
     thread: { asked: read.unresolved.length, lines: read.lines.length },
+    unread: read.readings.filter((reading) => "why" in reading).length,
     anchors: { bodyAnchors: constants.bodyAnchors },
     ruleNames: Object.fromEntries(problem.rules.map(({ id, name }) => [id, name])),
     order: problem.order,

@@ -14,5 +14,5 @@ export const PIECES_OF: Readonly<Record<string, Counted>> = {
   ginger: [...of(6, 0.35, "inch"), ...of(12, 0.4, "piece"), ...of(12, 0.4, "knob")], turmeric: of(5, 0.35, "inch"), cinnamon: [...of(1.1, 0.35, "inch")],
   "lemon-zest": of(4, 0.35), potato: of(150, 0.3), "sweet-potato": of(150, 0.3), carrot: of(70, 0.3), beetroot: of(120, 0.3), pumpkin: of(1500, 0.5), "ifct-ash-gourd": of(2000, 0.5),
   pomegranate: of(140, 0.3), gelatin: of(2, 0.3, "sheet", "leaf"), "fox-nut": of(0.4, 0.3), "lotus-seeds": of(0.9, 0.3), cashew: of(1.6, 0.2, "piece"), hazelnut: of(1.1, 0.2), "ifct-cucumber-green-elongate": of(250, 0.3),
-  "soya-yogurt": of(125, 0.1, "container"), yogurt: of(125, 0.2, "container"), "rock-sugar": of(4, 0.4), jaggery: of(20, 0.5, "lump"), nutmeg: of(5, 0.3), "dried-rose-petals": of(0.03, 0.5, "piece", "leaf"),
+  "soya-yogurt": of(125, 0.1, "container"), yogurt: of(125, 0.2, "container"), "rock-sugar": of(4, 0.4), jaggery: of(20, 0.5, "lump"), sugar: of(4, 0.3, "cube"), nutmeg: of(5, 0.3), "dried-rose-petals": of(0.03, 0.5, "piece", "leaf"),
 };

@@ -39,5 +39,5 @@ export function NextUp({ recipeId, here, of }: { readonly recipeId: string; read
 function toFirstAsked(): void {
   const line = document.querySelector('[data-asked="yes"]');
   line?.scrollIntoView({ block: "center" });
-  line?.querySelector<HTMLElement>("[data-answer], input")?.focus();
+  line?.querySelector<HTMLElement>("[data-answer], textarea")?.focus();
 }

@@ -6,8 +6,8 @@ import type { LineChoice, RecipeComponent, RecipeLine } from "../../../core/reci
 import { formatGrams } from "../../../core/units";
 import type { NamedFood, ToldLine } from "../../../core/views";
 import { AmountField } from "../../parts/amount-field";
-import { FoodPicker } from "../../panels/food-picker";
 import { WhyMark } from "../../parts/marks";
+import { LineQuestion } from "./line-question";
 
 interface LineRowProps {
   readonly line: RecipeLine;
@@ -45,12 +45,16 @@ export function LineRow({ line, reading, components, onText, onChoice, onFood, o
       data-asked={asks ? "yes" : undefined}
     >
       <div className="grid gap-x-4 gap-y-0.5 px-3 py-1 grid-cols-[minmax(0,1fr)_96px_28px] md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)_92px_112px_28px] items-start md:items-center min-h-[46px]">
-        <input
+        <textarea
           aria-label="Ingredient line, as written"
           value={line.text}
           maxLength={2000}
-          onChange={(event) => onText(event.target.value)}
-          className={`max-md:col-span-2 t-ledger bg-transparent border-b border-transparent hover:border-edge focus:border-edge min-h-8 w-full ${kind === "left out" ? "line-through text-ink3" : ""}`}
+          rows={1}
+          onChange={(event) => onText(event.target.value.replaceAll("\n", " "))}
+          onKeyDown={(event) => {
+            if (event.key === "Enter") event.preventDefault();
+          }}
+          className={`max-md:col-span-2 t-ledger field-sizing-content resize-none py-1 bg-transparent border-b border-transparent hover:border-edge focus:border-edge min-h-8 w-full ${kind === "left out" ? "line-through text-ink3" : ""}`}
         />
         <div className={`min-w-0 max-md:row-start-2 max-md:row-span-2 max-md:col-start-1 ${asks ? "max-md:col-span-3" : ""}`}>
           {kind === "read" && food && (
@@ -114,7 +118,7 @@ export function LineRow({ line, reading, components, onText, onChoice, onFood, o
         </p>
       )}
       {reading && (asks || changing || kind === "left out") && (
-        <Question reading={reading} line={line} onChoose={choose} onFood={take} onApart={onApart} onBack={() => onChoice({})} />
+        <LineQuestion reading={reading} line={line} onChoose={choose} onFood={take} onApart={onApart} onBack={() => onChoice({})} />
       )}
       {changing && reading?.kind === "read" && (
         <div className="px-3 pb-3 flex flex-wrap gap-x-5 gap-y-1 items-center">
@@ -183,114 +187,6 @@ function Kept({
           {Math.round(times * 100) / 100} × {words}
         </button>
       ))}
-    </span>
-  );
-}
-
-function Question({
-  reading,
-  line,
-  onChoose,
-  onFood,
-  onApart,
-  onBack,
-}: {
-  readonly reading: ToldLine;
-  readonly line: RecipeLine;
-  readonly onChoose: (part: LineChoice) => void;
-  readonly onFood: (food: NamedFood) => void;
-  readonly onApart: (apart: readonly string[]) => void;
-  readonly onBack: () => void;
-}) {
-  const chip = "border border-edge px-3 min-h-11 md:min-h-8 t-ledger hover:bg-pressed text-left";
-  const { food, proposal } = reading;
-  if (reading.kind === "left out")
-    return (
-      <p className="px-3 pb-2">
-        <button type="button" className="underline t-small" onClick={onBack}>
-          Count it after all
-        </button>
-      </p>
-    );
-  return (
-    <div className="px-3 pb-3 grid gap-2">
-      {reading.apart.length > 1 && food && (
-        <div className="flex flex-wrap gap-2 items-center">
-          <button type="button" data-answer className={chip} onClick={() => onApart(reading.apart)}>
-            Make it {reading.apart.length} lines: <span className="text-ink2">{reading.apart.join(" · ")}</span>
-          </button>
-          <button type="button" className={chip} onClick={() => onFood(food)}>
-            All of it is {food.name.toLowerCase()}
-          </button>
-        </div>
-      )}
-      {reading.kind === "food unknown" && (
-        <div className="flex flex-wrap gap-2 items-center">
-          <span className="t-small text-ink2">{reading.foods.length > 0 ? "Is it" : "Nothing like it is in the tables."}</span>
-          {reading.foods.map((guess) => (
-            <button key={guess.id} type="button" data-answer className={chip} onClick={() => onFood(guess)}>
-              {guess.name}
-              {guess.breaks && (
-                <span className="t-small text-rose">
-                  {" "}
-                  {guess.breaks.isAsked ? "to ask" : "breaks"}: {guess.breaks.short}
-                </span>
-              )}
-            </button>
-          ))}
-        </div>
-      )}
-      {food && reading.kind === "amount unknown" && (
-        <div className="flex flex-wrap gap-2 items-center">
-          <span className="t-small text-ink2">{food.name}: how much is it?</span>
-          {proposal && (
-            <button type="button" data-answer className={chip} onClick={() => onChoose({ grams: Math.max(0.1, Math.round(proposal.grams * 10) / 10) })}>
-              {formatGrams(proposal.grams)} g{" "}
-              <span className="t-small text-ink2">
-                for the {proposal.by}: {formatGrams(proposal.low)} to {formatGrams(proposal.high)} (inferred, rule of thumb)
-              </span>
-            </button>
-          )}
-          {reading.amounts.map((guess) => (
-            <button key={guess.label} type="button" data-answer className={chip} onClick={() => onChoose({ grams: guess.grams })}>
-              <span className="t-frac">{guess.label}</span>, {formatGrams(guess.grams)} g
-            </button>
-          ))}
-          <OpenAmount food={food} onGrams={(grams) => onChoose({ grams })} />
-        </div>
-      )}
-      <div className="flex flex-wrap gap-2 items-center">
-        <div className="w-72 max-w-full">
-          <FoodPicker label="Another food" onPick={onFood} />
-        </div>
-        <button type="button" className="underline t-small min-h-8" onClick={() => onChoose({ leftOut: true })}>
-          Leave this line out
-        </button>
-        {line.choice.foodId !== undefined && (
-          <button type="button" className="underline t-small min-h-8" onClick={onBack}>
-            Back to the line as written
-          </button>
-        )}
-      </div>
-    </div>
-  );
-}
-
-function OpenAmount({ food, onGrams }: { readonly food: NamedFood; readonly onGrams: (grams: number) => void }) {
-  const [grams, setGrams] = useState<number | null>(null);
-  return (
-    <span className="inline-flex items-center gap-2">
-      <AmountField label={`Another amount of ${food.name}, grams`} value={grams ?? 0} least={0.001} onChange={setGrams} />
-      <button
-        type="button"
-        className="underline t-small min-h-8 disabled:text-ink3 disabled:no-underline"
-        disabled={grams === null}
-        onClick={() => {
-          if (grams !== null) onGrams(grams);
-        }}
-      >
-        Take it
-      </button>
     </span>
   );
 }

@@ -78,7 +78,11 @@ export function LinesEditor({ recipe, view, onChange, onTaught }: LinesEditorPro
                     setLine(i, { choice: { ...line.choice, foodId: food.id } });
                     if (reading?.kind === "food unknown") onTaught(reading.description, food);
                   }}
-                  onApart={(apart) => onChange({ lines: recipe.lines.toSpliced(i, 1, ...linesApart(line, apart)) })}
+                  onApart={(apart) =>
+                    onChange({
+                      lines: recipe.lines.toSpliced(i, 1, ...linesApart(line, apart).map((each, n) => (n === 0 ? each : { ...each, id: freshId("l") }))),
+                    })
+                  }
                   onPart={(component) => setLine(i, { component })}
                   onRemove={() => onChange({ lines: recipe.lines.filter((_, j) => j !== i) })}
                 />

@@ -192,7 +192,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench, vie
             figures={view.figures}
             cost={view.cost}
             servings={recipe.servings}
-            unread={view.thread.asked}
+            unread={view.lines.filter(({ kind }) => kind === "food unknown" || kind === "amount unknown").length}
             of="as handed down"
             more={`/recipes/${id}/nutrition`}
             evaporation={{

@@ -146,10 +146,10 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
               This could not be computed, and its figures are as they were before: {why}
             </p>
           )}
-          {view.thread.asked > 0 && (
+          {view.unread > 0 && (
             <p className="bg-saffron-wash px-3 py-2 t-ledger mb-3">
-              {view.thread.asked} {view.thread.asked === 1 ? "line of the recipe is" : "lines of the recipe are"} not read yet and not in any version. Whether
-              they fit this table is not known: answer them at the Recipe station.
+              {view.unread} {view.unread === 1 ? "line of the recipe is" : "lines of the recipe are"} not read yet and not in any version. Whether they fit this
+              table is not known: answer them at the Recipe station.
             </p>
           )}
           {view.gone > 0 && edited.undo === null && (
