@@ -14,6 +14,7 @@ const below = {
   making: ["numeric", "units", "food", "process"],
   pantry: ["numeric", "units", "food", "making"],
   recipe: ["numeric", "units", "food", "process", "making", "pantry"],
+  packet: ["numeric", "units", "food", "calendar", "pantry", "recipe"],
   models: ["numeric", "units", "food", "process", "recipe"],
   table: ["numeric", "units", "food", "models"],
   evaluate: ["numeric", "units", "food", "process", "recipe", "models"],
@@ -40,7 +41,7 @@ const below = {
     "adaptation",
     "cautions",
   ],
-  views: ["numeric", "units", "food", "household", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],

@@ -1,4 +1,4 @@
-export { completeTraits, FAMILY_DENSITY } from "./foods";
+export { FAMILY_DENSITY } from "./foods";
 export { NAMED_ONLY } from "./foods/named-only";
 export { LOOK_ALIKES } from "./foods/look-alikes";
 export { RULES } from "./diet-rules";
@@ -6,6 +6,7 @@ export { SUBSTITUTION } from "./substitution";
 export { CAUTIONS } from "./cautions";
 export { HANDLING } from "./handling";
 export { MAKING } from "./making";
+export { PANTRY_TABLES } from "./pantry-tables";
 export { RETENTION, RULE_BOOKS } from "./rule-books";
 export { DEMO_CURRENCY, DEMO_EATERS, DEMO_EQUIPMENT, DEMO_PANTRY, DEMO_PLACE } from "./demo-pantry";
 export { DEMO_RECIPES } from "./demo-recipes";

@@ -1,11 +1,11 @@
 import { kitchensOver,type Kitchen,type KitchenSources } from "../core/kitchen";
 import { CAUTIONS } from "./cautions";
 import { DIETS,RULES } from "./diet-rules";
-import { completeTraits,FAMILY_DENSITY } from "./foods";
+import { FAMILY_DENSITY } from "./foods";
 import { LOOK_ALIKES } from "./foods/look-alikes";
 import { NAMED_ONLY } from "./foods/named-only";
 import { HANDLING } from "./handling";
-import { MAKING } from "./making";
+import { PANTRY_TABLES } from "./pantry-tables";
 import { REFERENCE } from "./reference";
 import { RETENTION,RULE_BOOKS } from "./rule-books";
 import { SUBSTITUTION } from "./substitution";
@@ -21,7 +21,7 @@ export const kitchenOf: (sources: KitchenSources) => Kitchen = kitchensOver({
   cautions: CAUTIONS,
   books: RULE_BOOKS,
   retention: RETENTION,
-  pantryTables: { traits: completeTraits, making: MAKING },
+  pantryTables: PANTRY_TABLES,
   familyDensity: FAMILY_DENSITY,
   namedOnly: NAMED_ONLY,
 });

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { axe } from "../support/browser";
 import { DESK, heard, PHONE, startSession } from "../support/session";
 
 const session = startSession();
@@ -151,5 +152,45 @@ describe("the maker", () => {
     await heard(page);
     await expect.poll(() => page.getByLabel("Name, as your recipes call it").inputValue()).toBe("Seed bar of the fair");
     expect(await page.getByLabel("Fat", { exact: true }).inputValue()).toBe("12,x");
+  });
+
+  it("makes a food of a packet's text: figures, list, allergens, date; asks what it does not know, and judges by all of it", async () => {
+    await session.open(PHONE);
+    const { page } = session;
+    await session.goto("/pantry/new");
+    await session.button("Read the packet").tap();
+    await page.getByRole("alert").getByText("Paste or type what the packet says first.").waitFor();
+    await page.getByLabel("What the packet says").fill("hello there");
+    await session.button("Read the packet").tap();
+    await page
+      .getByRole("alert")
+      .getByText(/No list of ingredients/)
+      .waitFor();
+    await page
+      .getByLabel("What the packet says")
+      .fill(
+        "Crisp rounds\nIngredients: rice flour, sugar, palm oil, kremolin, soya lecithin. May contain sesame.\nPer 100 g: energy 480 kcal, fat 18 g, saturates 9 g, carbohydrate 75 g, sugars 22 g, protein 5 g, salt 0.1 g\nUse by 3 Feb 2027",
+      );
+    await session.button("Read the packet").tap();
+    await page.getByText("5 ingredients · 7 figures of the table · contains soy · may contain sesame · use by 2027-02-03").waitFor();
+    expect(await page.getByLabel("Name, as your recipes call it").inputValue()).toBe("Crisp rounds");
+    expect(await page.getByLabel("Fat", { exact: true }).inputValue()).toBe("18");
+    const list = page.getByRole("region", { name: "What it lists" });
+    await list.getByText("E322 of soya, emulsifier").waitFor();
+    await page.getByText(/Not understood in the list: “kremolin”/).waitFor();
+    expect(await axe(page)).toEqual([]);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+    await session.button("Put it in the pantry").tap();
+    await page.waitForURL(/own-crisp-rounds/);
+    await page.getByText("Use by 3 February 2027").waitFor();
+    await session.link("Change it").tap();
+    await page.waitForURL(/edit$/);
+    await list.getByLabel("What “kremolin” is").fill("milk powder");
+    await page.getByRole("option", { name: /^Whole-milk powder/ }).tap();
+    await list.getByText("Whole-milk powder").waitFor();
+    await expect.poll(() => page.getByText(/Not understood in the list/).count()).toBe(0);
+    await session.button("Save the change").tap();
+    await page.waitForURL(/own-crisp-rounds[^/]*$/);
+    await saved();
   });
 });

@@ -1,7 +1,7 @@
 import { createFoodMatcher, createFoodFinder, readRecipe, readRecipeText, type ReadRecipe, type ReadingContext } from "../../src/core/recipe";
 import { problemFor, type AdaptationProblem } from "../../src/core/substitution";
 import type { DiningTable } from "../../src/core/table";
-import { completeTraits, DEMO_RECIPES, FAMILY_DENSITY, MAKING, NAMED_ONLY, REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
+import { DEMO_RECIPES, FAMILY_DENSITY, NAMED_ONLY, PANTRY_TABLES, REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
 import { USUAL_HOUSEHOLD } from "../../src/core/household";
 import type { Food } from "../../src/core/food";
 
@@ -11,7 +11,7 @@ export const context: ReadingContext = {
   find: createFoodFinder([...REFERENCE.foods.values(), ...NAMED_ONLY]),
   familyDensity: FAMILY_DENSITY,
   measures: USUAL_HOUSEHOLD.measures,
-  tables: { traits: completeTraits, making: MAKING },
+  tables: PANTRY_TABLES,
 };
 
 export function food(id: string): Food {

@@ -1,3 +1,4 @@
+export { addMonths, isoDay } from "./days";
 export { addDays, checkedPlace, clockTime, dayOf, dayWords, startOfDay } from "./place";
 export { riseOrSet } from "./sun-moon";
 export { lunarDayAt, lunarDaySpan } from "./lunar-day";

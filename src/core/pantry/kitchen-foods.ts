@@ -1,6 +1,7 @@
 import type { Food } from "../food";
 import type { HouseholdMeasures } from "../units";
-import { foodFromLabel, foodFromMaking, type OwnFood, type PantryTables } from "./own-food";
+import { foodFromLabel } from "./label-food";
+import { foodFromMaking, type OwnFood, type PantryTables } from "./own-food";
 import { pricePerGram, type Price } from "./price";
 import { withWeighings, type Weighing } from "./weighing";
 
@@ -54,7 +55,7 @@ export function kitchenFoods(
   for (const own of pantry.foods) {
     if (shipped.has(own.id)) continue;
     const { made } = own;
-    const food = made.kind === "label" ? foodFromLabel(own, made.label, tables.traits) : foodFromMaking(own, made.making, made.part, foods, tables);
+    const food = made.kind === "label" ? labelled(own, foods, tables) : foodFromMaking(own, made.making, made.part, foods, tables);
     if (!food) continue;
     foods.set(own.id, food);
     // At once, so that what is made of it knows.
@@ -65,6 +66,20 @@ export function kitchenFoods(
     if (food) foods.set(foodId, { ...food, synonyms: [...food.synonyms, words] });
   }
   return foods;
+}
+
+/** What a label food rests on besides is the shipped foods, which do not change: fitted once for each. */
+const labelledBy = new WeakMap<PantryTables, WeakMap<OwnFood, Food>>();
+function labelled(own: OwnFood, foods: ReadonlyMap<string, Food>, tables: PantryTables): Food | null {
+  if (own.made.kind !== "label") return null;
+  // A packet may list own foods, which do change.
+  const isFixed = !own.made.packet?.ingredients.some(({ means }) => means?.kind === "food" && means.id.startsWith("own-"));
+  if (!isFixed) return foodFromLabel(own, own.made, { foods, tables });
+  const kept = labelledBy.get(tables) ?? new WeakMap<OwnFood, Food>();
+  labelledBy.set(tables, kept);
+  const food = kept.get(own) ?? foodFromLabel(own, own.made, { foods, tables });
+  kept.set(own, food);
+  return food;
 }
 
 /** Puts a food's weighings in, then its price: a price by the piece goes by what a piece weighs here. */

@@ -1,7 +1,9 @@
 import { energyKilojoules, type Constants, type Food } from "../food";
 import { make, type Making } from "../making";
 import { KILOJOULES_PER_KILOCALORIE } from "../units";
-import { foodFromLabel, whyUnmakeable, type Label, type OwnFood, type PantryTables } from "./own-food";
+import { foodFromLabel } from "./label-food";
+import { isCompound, type Packet } from "./packet";
+import { whyUnmakeable, type Label, type OwnFood, type PantryTables } from "./own-food";
 
 export interface OwnFoodProblem {
   readonly field: string;
@@ -25,7 +27,13 @@ export function ownFoodProblems(
     ...nameProblems(own, others),
     ...(made.kind === "made"
       ? makingProblems(made.making, made.part, foods, tables)
-      : [...amountProblems(made.label), ...energyProblems(own, made.label, constants, tables), ...saltProblems(own, made.label), ...gaps(made.label)]),
+      : [
+          ...amountProblems(made.label),
+          ...energyProblems(own, made.label, constants, tables),
+          ...saltProblems(own, made.label),
+          ...gaps(made.label),
+          ...packetGaps(made.packet),
+        ]),
   ];
 }
 
@@ -81,7 +89,7 @@ function energyProblems(own: OwnFood, label: Label, constants: Pick<Constants, "
   const inKilocalories = energyUnit === "kcal";
   const unit = inKilocalories ? KILOJOULES_PER_KILOCALORIE : 1;
   const given = (energy * unit * 100) / per;
-  const computed = energyKilojoules(foodFromLabel(own, label, tables.traits).per100g, constants.energyPerGram.value);
+  const computed = energyKilojoules(foodFromLabel(own, { label }, { foods: new Map(), tables }).per100g, constants.energyPerGram.value);
   const off = computed > 0 ? given / computed : 1;
   if (Math.abs(off - 1) <= ENERGY_OFF.share || Math.abs(given - computed) <= ENERGY_OFF.kilojoules) return [];
   const inOtherUnit = inKilocalories ? off / KILOJOULES_PER_KILOCALORIE : off * KILOJOULES_PER_KILOCALORIE;
@@ -103,6 +111,13 @@ function saltProblems({ family }: OwnFood, { salt, saltUnit, per }: Label): OwnF
     ...(family !== "salt" && saltPer100 > 10 ? [doubt("salt", much)] : []),
     ...(inSodium && salt > 0 && salt < 1.5 ? [doubt("salt", "So few milligrams may be grams of salt.")] : []),
   ];
+}
+
+function packetGaps(packet: Packet | undefined): OwnFoodProblem[] {
+  const open = (packet?.ingredients ?? []).filter(({ means }, place) => means === null && !isCompound(packet?.ingredients ?? [], place));
+  if (open.length === 0) return [];
+  const words = open.map(({ words: each }) => `“${each}”`).join(", ");
+  return [doubt("packet", `Not understood in the list: ${words}. Until that is answered, every rule has to ask about this food.`)];
 }
 
 const gaps = ({ fat, carbohydrate, protein }: Label): OwnFoodProblem[] =>

@@ -1,5 +1,6 @@
-import { MICRONUTRIENTS, NUTRIENTS, type Allergen, type Family, type Food, type Nutrient, type Origin } from "../food";
+import type { Allergen, Family, Food, Origin } from "../food";
 import { foodsIn, make, type Made, type MadePart, type Making, type MakingTables, type Unmakeable } from "../making";
+import type { Packet, PacketTables } from "./packet";
 
 /** What a pack says of its food; null where it says nothing, which is not the same as none. Grams but for energy and sodium. */
 export interface Label {
@@ -45,14 +46,14 @@ export interface OwnFood {
   readonly allergens: readonly Allergen[];
   /** What the pack says it may contain traces of. */
   readonly traces: readonly Allergen[];
-  readonly made: { readonly kind: "label"; readonly label: Label } | { readonly kind: "made"; readonly making: Making; readonly part: string };
+  readonly made:
+    { readonly kind: "label"; readonly label: Label; readonly packet?: Packet } | { readonly kind: "made"; readonly making: Making; readonly part: string };
   /** g per ml; null where it is only weighed. */
   readonly density: number | null;
   readonly note: string;
   readonly revision: number;
 }
 
-/** One thing that is wrong, or doubtful, with an own food: where, what, and how to mend it. */
 /** Fills in what the models need of a food from its family. */
 export type FamilyTraits = (
   family: Family,
@@ -63,68 +64,12 @@ export type FamilyTraits = (
 export interface PantryTables {
   readonly traits: FamilyTraits;
   readonly making: MakingTables;
+  readonly packet: PacketTables;
 }
 
 /** Why a making gives nothing, in words. */
 export const whyUnmakeable = ({ kind, foodId }: Unmakeable): string =>
   kind === "no such food" ? `The food “${foodId}” that it is made of is not in the pantry.` : `“${foodId}” is no material of this maker.`;
-
-/** Labels may be off by this much of each amount (usual tolerances of food law are about 20 %; standard deviation). */
-const LABEL_SHARE = 0.1;
-/** Which sugars they are, and whether the rest is starch, a label does not say: standard deviation of each, as a share. */
-const KIND_SHARE = 0.3;
-const STARCHY: readonly Family[] = ["cereal", "pseudo-cereal", "pulse", "root", "starch"];
-/** Ash beside salt, g per 100 g, where a label is silent on it (rule of thumb). */
-const OTHER_ASH = 0.8;
-
-const sugarsOf = (family: Family): readonly (readonly [Nutrient, number])[] =>
-  family === "dairy"
-    ? [["lactose", 1]]
-    : family === "fruit"
-      ? [
-          ["fructose", 0.5],
-          ["glucose", 0.5],
-        ]
-      : [["sucrose", 1]];
-
-/** The food that a label describes. Water is what is left of 100 g. */
-export function foodFromLabel(own: OwnFood, label: Label, traits: FamilyTraits): Food {
-  const to100 = 100 / label.per;
-  const stated = (amount: number | null) => (amount === null ? null : amount * to100);
-  const [fat, saturated, fibre] = [stated(label.fat), stated(label.saturatedFat), stated(label.fibre)];
-  const [protein, sugars] = [stated(label.protein), stated(label.sugars)];
-  const total = stated(label.carbohydrate);
-  const carbohydrate = total === null ? null : Math.max(0, total - (label.includesFibre ? (fibre ?? 0) : 0));
-  const salt = stated(label.salt);
-  const sodium = salt === null ? null : label.saltUnit === "mg sodium" ? salt : salt * 400;
-  const amounts: Partial<Record<Nutrient, number>> = {};
-  const unknown: Nutrient[] = [];
-  const put = (nutrient: Nutrient, amount: number | null) => {
-    if (amount === null) unknown.push(nutrient);
-    else amounts[nutrient] = amount;
-  };
-  put("fat", fat);
-  put("saturatedFat", saturated);
-  put("availableCarbohydrate", carbohydrate);
-  put("protein", protein);
-  put("sodium", sodium);
-  // Soluble and insoluble are not told apart: half and half.
-  put("solubleFibre", fibre === null ? null : fibre / 2);
-  put("insolubleFibre", fibre === null ? null : fibre / 2);
-  for (const [sugar, share] of sugarsOf(own.family)) put(sugar, sugars === null ? null : sugars * share);
-  if (STARCHY.includes(own.family)) put("starch", carbohydrate === null || sugars === null ? null : Math.max(0, carbohydrate - sugars));
-  unknown.push("potassium", "calcium", "iron");
-  const ash = (sodium ?? 0) / 400 + OTHER_ASH;
-  const rest = 100 - (fat ?? 0) - (carbohydrate ?? 0) - (protein ?? 0) - (fibre ?? 0);
-  amounts.ash = Math.min(ash, Math.max(0, rest));
-  amounts.water = Math.max(0, rest - amounts.ash);
-  if ([fat, carbohydrate, protein].includes(null)) unknown.push("water");
-  const per100g = NUTRIENTS.map((nutrient) => amounts[nutrient] ?? 0);
-  const kinds: readonly Nutrient[] = ["starch", "lactose", "fructose", "glucose", "sucrose", "solubleFibre", "insolubleFibre"];
-  const sd = per100g.map((amount, n) => amount * (kinds.includes(NUTRIENTS[n] ?? "water") ? KIND_SHARE : LABEL_SHARE));
-  const none = MICRONUTRIENTS.map(() => null);
-  return { ...shared(own, traits), provenance: "label", source: "your own, from its label", per100g, sd, micro: none, microSd: none, unknown };
-}
 
 /**
  * The food that one part of a making is, with the traits of the food it is like (of a mixture: of its family); null where
@@ -142,7 +87,7 @@ export function foodFromMaking(
   if (!part) return null;
   const like = making.kind === "mixture" ? undefined : foods.get(part.like);
   const sources = foodsIn(making).flatMap(({ foodId }) => foods.get(foodId) ?? []);
-  const base = shared(own, traits);
+  const base = ownTraits(own, traits);
   return {
     ...base,
     ...(like && { ...like, ...pickOwn(base), counted: making.kind === "roast" ? like.counted : [], cooked: null }),
@@ -158,7 +103,7 @@ export function foodFromMaking(
   };
 }
 
-const pickOwn = ({ id, name, synonyms, revision, note, lookAlikes, density, origin }: ReturnType<typeof shared>) => ({
+const pickOwn = ({ id, name, synonyms, revision, note, lookAlikes, density, origin }: ReturnType<typeof ownTraits>) => ({
   id,
   name,
   synonyms,
@@ -192,7 +137,8 @@ function costPerGram(making: Making, part: MadePart, made: Made | null, foods: R
 
 const traces = (own: OwnFood): Food["mayContain"] => own.traces.map((allergen) => ({ allergen, why: "its pack says it may contain traces" }));
 
-const shared = (own: OwnFood, traits: FamilyTraits) => ({
+/** What the maker has said of an own food, and what its family implies. */
+export const ownTraits = (own: OwnFood, traits: FamilyTraits) => ({
   ...traits(own.family, { origin: own.origin, allergens: own.allergens, mayContain: traces(own), density: own.density }),
   id: own.id,
   name: own.name,

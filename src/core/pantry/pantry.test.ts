@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { completeTraits, MAKING, NAMED_ONLY, REFERENCE } from "../../data";
+import { NAMED_ONLY, PANTRY_TABLES as TABLES, REFERENCE } from "../../data";
 import { context } from "../../../tests/support/kitchen";
 import { INDEX } from "../food";
 import { createFoodFinder, createFoodMatcher, readRecipe, readRecipeText } from "../recipe";
@@ -21,7 +21,6 @@ import {
 } from ".";
 
 const { measures } = USUAL_HOUSEHOLD;
-const TABLES = { traits: completeTraits, making: MAKING };
 const label = (part: Partial<Label>): Label => ({ ...EMPTY_LABEL, ...part });
 const own = (part: Partial<Label> = {}, more: Partial<OwnFood> = {}): OwnFood => ({
   id: "own-case",
@@ -38,7 +37,8 @@ const own = (part: Partial<Label> = {}, more: Partial<OwnFood> = {}): OwnFood =>
   ...more,
 });
 const FULL = { energy: 264, fat: 0.4, saturatedFat: 0.1, carbohydrate: 60, sugars: 52, fibre: 5, protein: 1.5, salt: 0.05 } as const;
-const fromLabel = (part: Partial<Label>, more: Partial<OwnFood> = {}) => foodFromLabel(own(part, more), label(part), completeTraits);
+const fromLabel = (part: Partial<Label>, more: Partial<OwnFood> = {}) =>
+  foodFromLabel(own(part, more), { label: label(part) }, { foods: REFERENCE.foods, tables: TABLES });
 const problems = (part: Partial<Label>, more: Partial<OwnFood> = {}) =>
   ownFoodProblems(own(part, more), namesOf(REFERENCE.foods.values()), REFERENCE.foods, REFERENCE.constants, TABLES);
 const weighing = (grams: number, part: Partial<Weighing> = {}): Weighing => ({

@@ -13,6 +13,7 @@ export {
 export { recipeView, type Anchors, type NamedFood, type RecipeView, type ToldEntry, type ToldLine, type ToldStep, type ToldTake } from "./recipe-view";
 export { benchView, type BenchQuestion, type BenchView, type ToldEnding, type ToldFigures, type ToldProposal, type ToldRow } from "./bench-view";
 export { type SubstitutesView } from "./substitutes-view";
+export { type PacketListView, type PacketView, type ToldIngredient } from "./packet-view";
 export { type FoundFood } from "./found-foods";
 export { type FigureOf } from "./working-view";
 export { viewOf, type ViewAnswer, type ViewKind, type ViewQuestion } from "./views";

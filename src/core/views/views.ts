@@ -1,6 +1,7 @@
 import type { Kitchen } from "../kitchen";
 import { benchProblem, benchView, earlierBenches, endingView } from "./bench-view";
 import { foundFoods } from "./found-foods";
+import { packetListView, packetView } from "./packet-view";
 import { recipeView } from "./recipe-view";
 import { exchangeGrams, substitutesView } from "./substitutes-view";
 import { tableView } from "./table-view";
@@ -17,6 +18,8 @@ export const VIEWS = {
   substitutes: substitutesView,
   "exchange grams": exchangeGrams,
   foods: foundFoods,
+  packet: packetView,
+  "packet list": packetListView,
   working: workingOf,
 };
 

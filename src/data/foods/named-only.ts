@@ -88,7 +88,7 @@ export const NAMED_ONLY: readonly Food[] = [
   named("Custard", ["creme anglaise", "crème anglaise", "creme patissiere", "pastry cream", "creme brulee", "flan"], { ...MILKY, holds: ["egg?"] }),
   named("Whipped cream", ["whipping cream", "heavy cream", "clotted cream", "chantilly", "single cream"], MILKY),
   named("Cheese", ["cottage cheese", "quark", "fromage frais", "feta", "mozzarella", "cheddar", "parmesan", "labneh"], MILKY),
-  named("Whey", ["whey powder", "whey protein", "casein", "caseinate", "sodium caseinate", "calcium caseinate", "milk protein", "milk solids", "lactose", "lactose powder", "skim powder", "dairy whitener", "lactalbumin", "ghee residue"], MILKY),
+  named("Whey", ["casein", "caseinate", "sodium caseinate", "calcium caseinate", "milk protein", "milk solids", "lactose", "lactose powder", "skim powder", "dairy whitener", "lactalbumin", "ghee residue"], MILKY),
   named("Cultured milk", ["kefir", "lassi", "mishti doi", "shrikhand", "amrakhand", "rabri", "rabdi", "basundi", "dulce de leche", "cajeta", "peda", "burfi", "barfi", "rasgulla", "gulab jamun", "milk cake", "kalakand", "malaiyo"], { ...MILKY, sugarClass: "added" }),
   named("Beurre noisette", ["brown butter", "beurre", "nut brown butter", "butter oil", "milk fat", "clarified milk fat"], { ...MILKY, family: "fat" }),
   named("Chocolate in bars", ["chocolate bar", "chocolate buttons"], { ...MILKY, holds: ["soya?", "white sugar", "cocoa"], may: ["hazelnut", "almond", "peanut", "wheat"], sugarClass: "added" }),

@@ -4,13 +4,11 @@ import type { Constants, Family, Food } from "../../core/food";
 import { EMPTY_PANTRY, kitchenFoods, namesOf, ownFoodProblems, type PantryDocument } from "../../core/pantry";
 import { foodsIn } from "../../core/making";
 import { USUAL_HOUSEHOLD } from "../../core/household";
-import { completeTraits, MAKING, REFERENCE } from "../../data";
+import { PANTRY_TABLES, REFERENCE } from "../../data";
 import { checkedRevised } from "../http/checked";
 import { getKitchen } from "./kitchen";
 import { Refusal } from "../http/problems";
 import { validatePantry } from "../http/schemas/pantry";
-
-const TABLES = { traits: completeTraits, making: MAKING };
 
 /** Saves them; refused whole where an own food cannot be. */
 export async function savePantry(body: unknown): Promise<number> {
@@ -22,13 +20,13 @@ export async function savePantry(body: unknown): Promise<number> {
 
 function checkOwnFoods(pantry: PantryDocument): void {
   const names = namesOf(REFERENCE.foods.values());
-  const foods = kitchenFoods(REFERENCE.foods, pantry, USUAL_HOUSEHOLD.measures, TABLES);
+  const foods = kitchenFoods(REFERENCE.foods, pantry, USUAL_HOUSEHOLD.measures, PANTRY_TABLES);
   const before = new Set(REFERENCE.foods.keys());
   for (const [i, own] of pantry.foods.entries()) {
     const refuse = (field: string, why: string): never => {
       throw new Refusal(422, `“${own.name}” cannot be saved. ${why}`, [{ pointer: `/document/foods/${i}/${field}`, detail: why }]);
     };
-    const [problem] = ownFoodProblems(own, names, foods, REFERENCE.constants, TABLES).filter(({ grave }) => grave);
+    const [problem] = ownFoodProblems(own, names, foods, REFERENCE.constants, PANTRY_TABLES).filter(({ grave }) => grave);
     if (problem) refuse(problem.field, problem.why);
     const missing = own.made.kind === "made" ? foodsIn(own.made.making).find(({ foodId }) => !before.has(foodId)) : undefined;
     if (missing)

@@ -114,6 +114,7 @@ function byProperties(food: Food, by: Rule): Judgement {
     break;
   }
   for (const part of food.parts) {
+    if (part.origin === "unknown" && by.clauses.some(({ verdict }) => verdict !== "allowed")) found("ask", `holds ${part.name}`);
     const clause = by.clauses.find(({ when }) => partFits(part, when));
     if (!clause || clause.verdict === "allowed") continue;
     if (part.sure) found(clause.verdict, `holds ${part.name}`);

@@ -2,7 +2,7 @@ import Type from "typebox";
 import { ALLERGENS, FAMILIES, ORIGINS } from "../../../core/food";
 import type { Making } from "../../../core/making";
 import { PRICE_UNITS, type PantryDocument } from "../../../core/pantry";
-import { amount, atLeastOne, distinct, list, oneOf, only, orNull, schemaOf, some, text } from "./shapes";
+import { amount, atLeastOne, distinct, isoDay, list, oneOf, only, orNull, schemaOf, some, text } from "./shapes";
 
 const grams = amount(0, 1_000_000);
 const someGrams = some(1_000_000);
@@ -49,6 +49,18 @@ const making = Type.Union([
   only({ ...kind("roast"), flour: foodId, grams: someGrams, stage: oneOf(["pale", "golden", "deep"]), finished: weighed }),
 ]);
 
+const meaning = Type.Union([
+  only({ kind: Type.Literal("food"), id: foodId }),
+  only({ kind: Type.Literal("additive"), code: text(40, 1) }),
+  only({ kind: Type.Literal("harmless") }),
+  Type.Null(),
+]);
+const packet = only({
+  text: text(10_000),
+  ingredients: list(only({ words: text(160), percent: orNull(amount(0, 100)), depth: Type.Integer({ minimum: 0, maximum: 3 }), means: meaning }), 80),
+  keeps: Type.Union([only({ kind: oneOf(["best before", "use by"]), day: isoDay }), Type.Null()]),
+});
+
 const ownFood = only({
   id: Type.String({ pattern: "^own-[a-z0-9-]{1,80}$" }),
   name: text(100, 1),
@@ -57,7 +69,7 @@ const ownFood = only({
   origin: oneOf(ORIGINS),
   allergens,
   traces: allergens,
-  made: Type.Union([only({ kind: Type.Literal("label"), label }), only({ kind: Type.Literal("made"), making, part: text(20) })]),
+  made: Type.Union([only({ kind: Type.Literal("label"), label, packet: Type.Optional(packet) }), only({ kind: Type.Literal("made"), making, part: text(20) })]),
   density: orNull(some(25)),
   note: text(500),
   revision: Type.Integer({ minimum: 1, maximum: 1_000_000 }),

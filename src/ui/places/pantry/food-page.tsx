@@ -12,6 +12,7 @@ import { PageHead } from "../../shell/shell";
 import { CalledHere } from "./called-here";
 import { Measures } from "./measures";
 import { Nature } from "./nature";
+import { PacketDateNote } from "./packet-date";
 import { PriceField } from "./price-field";
 import { UsedIn } from "./used-in";
 import { Weigh } from "./weigh";
@@ -30,10 +31,12 @@ interface FoodPageProps {
   /** Foods that it is often taken for. */
   readonly lookAlikes: readonly Pick<Food, "id" | "name">[];
   readonly constants: Constants;
+  /** ISO date. */
+  readonly today: string;
 }
 
 /** One food: all that the tables say of it, with intervals, source, measures and what to mind. */
-export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
+export function FoodPage({ food, kin, lookAlikes, constants, today }: FoodPageProps) {
   const { measures, units } = useHousehold();
   const facts = foodFacts(food, constants);
   const isUnknown = (...nutrients: readonly Nutrient[]) => nutrients.some((nutrient) => food.unknown.includes(nutrient));
@@ -62,6 +65,7 @@ export function FoodPage({ food, kin, lookAlikes, constants }: FoodPageProps) {
       </PageHead>
       <PageColumns>
         <div className="p-4 md:p-5 min-w-0 max-w-[820px]">
+          {own && <PacketDateNote id={food.id} today={today} />}
           {food.note && <p className="bg-saffron-wash px-3 py-2 t-ledger mb-4">{food.note}</p>}
           <h2 className="t-h2">In 100 g</h2>
           <table className="w-full t-ledger mt-1 rule-t">

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useCallback, useMemo, useState } from "react";
 import { ORIGINS, type Origin } from "../../../core/food";
-import { EMPTY_LABEL, namesOf, ownFoodProblems, type Label, type OwnFood } from "../../../core/pantry";
+import { EMPTY_LABEL, namesOf, ownFoodProblems, type Label, type OwnFood, type Packet, type PacketMeaning } from "../../../core/pantry";
 import { AmountField, readTyped } from "../../parts/amount-field";
 import { Button, buttonClass } from "../../parts/button";
 import { UndoButtons } from "../../parts/undo-buttons";
@@ -19,6 +19,9 @@ import { FAMILY_NAMES, FAMILY_ORDER } from "./food-words";
 import { newFoodId } from "./maker-model";
 import { MadeFoodEdit } from "./maker-page";
 import { AllergenBoxes, Further, UnitChoice, Why } from "./own-food-parts";
+import { PacketBox } from "./packet-box";
+import { PacketDate } from "./packet-date";
+import { PacketList } from "./packet-list";
 import { RemoveFood } from "./remove-food";
 import { Touched } from "./touched";
 import { PageColumns } from "../../parts/page-columns";
@@ -32,9 +35,9 @@ const FIELDS: readonly (readonly [keyof Label & ("fat" | "saturatedFat" | "carbo
   ["protein", "Protein", false],
 ];
 
-const blank = (): OwnFood => ({
+const blank = (name: string): OwnFood => ({
   id: "",
-  name: "",
+  name,
   synonyms: [],
   family: "sweetener",
   origin: "plant",
@@ -62,25 +65,34 @@ const isDraft = (found: unknown): found is LabelDraft =>
   "made" in found.own;
 
 /** A food of one's own: changed where it was made, by its label or by the maker; null for a new one, from its label. */
-export function OwnFoodPage({ id }: { readonly id: string | null }) {
+export function OwnFoodPage({ id, name = "" }: { readonly id: string | null; readonly name?: string }) {
   const own = usePantryDocument().present.foods.find((food) => food.id === id) ?? null;
-  return own?.made.kind === "made" ? <MadeFoodEdit own={{ ...own, made: own.made }} /> : <LabelPage known={own} />;
+  return own?.made.kind === "made" ? <MadeFoodEdit own={{ ...own, made: own.made }} /> : <LabelPage known={own} called={name} />;
 }
 
 /** Typed from its pack. What the pack does not say stays empty: it is not known, never none. */
-function LabelPage({ known }: { readonly known: OwnFood | null }) {
+function LabelPage({ known, called }: { readonly known: OwnFood | null; readonly called: string }) {
   const router = useRouter();
   const { flush } = useSaving();
   const pantry = usePantryDocument();
   const { reference, pantryTables } = useKitchen();
-  const initial = useCallback((): LabelDraft => ({ own: known ?? blank(), typed: {} }), [known]);
-  const draft = useDraft(known?.id ?? "new food", initial, isDraft);
+  const initial = useCallback((): LabelDraft => ({ own: known ?? blank(called), typed: {} }), [known, called]);
+  const draft = useDraft(known?.id ?? (called === "" ? "new food" : `new food ${called}`), initial, isDraft);
   useUndoKeys(draft);
   const { own, typed } = draft.present;
   const [tried, setTried] = useState(false);
   const label = own.made.kind === "label" ? own.made.label : EMPTY_LABEL;
   const change = (part: Partial<OwnFood>, key?: string) => draft.set((now) => ({ ...now, own: { ...now.own, ...part } }), key);
-  const setLabel = (part: Partial<Label>) => change({ made: { kind: "label", label: { ...label, ...part } } });
+  const packet = own.made.kind === "label" ? own.made.packet : undefined;
+  const labelled = (changed: Label, listed: Packet | undefined = packet): OwnFood["made"] => ({
+    kind: "label",
+    label: changed,
+    ...(listed && { packet: listed }),
+  });
+  const setLabel = (part: Partial<Label>) => change({ made: labelled({ ...label, ...part }) });
+  const means = (place: number, meaning: PacketMeaning) =>
+    packet &&
+    change({ made: labelled(label, { ...packet, ingredients: packet.ingredients.map((each, n) => (n === place ? { ...each, means: meaning } : each)) }) });
   const { foods, constants } = reference;
   const names = useMemo(() => namesOf(foods.values()), [foods]);
   const problems = ownFoodProblems(own, names, foods, constants, pantryTables);
@@ -93,10 +105,7 @@ function LabelPage({ known }: { readonly known: OwnFood | null }) {
   const type = (field: keyof Label, text: string) => {
     const read = text.trim() === "" ? null : readTyped(text, 0);
     const stated = read === null ? { [field]: null } : "value" in read ? { [field]: read.value } : {};
-    draft.set(
-      (now) => ({ own: { ...now.own, made: { kind: "label", label: { ...label, ...stated } } }, typed: { ...now.typed, [field]: text } }),
-      `label ${field}`,
-    );
+    draft.set((now) => ({ own: { ...now.own, made: labelled({ ...label, ...stated }) }, typed: { ...now.typed, [field]: text } }), `label ${field}`);
   };
   const save = async () => {
     setTried(true);
@@ -166,6 +175,7 @@ function LabelPage({ known }: { readonly known: OwnFood | null }) {
             void save();
           }}
         >
+          <PacketBox own={own} isNew={known === null} onRead={(read) => draft.set({ own: read, typed: {} })} />
           <div>
             <label className="block">
               <span className="t-small text-ink2 block">Name, as your recipes call it</span>
@@ -239,6 +249,13 @@ function LabelPage({ known }: { readonly known: OwnFood | null }) {
               <UnitChoice value={label.saltUnit} options={["g salt", "mg sodium"]} label="Unit of salt" onChange={(saltUnit) => setLabel({ saltUnit })} />,
             )}
           </fieldset>
+          {packet && <PacketList label={label} packet={packet} onMeans={means} />}
+          {packet && <PacketDate packet={packet} onChange={(keeps) => change({ made: labelled(label, { ...packet, keeps }) })} />}
+          {whyOf("packet") && (
+            <p role="status" className="t-small text-saffron">
+              {whyOf("packet")?.why}
+            </p>
+          )}
           <fieldset>
             <legend className="t-h2 text-[15px]">Contains</legend>
             <AllergenBoxes chosen={own.allergens} onChange={(allergens) => change({ allergens })} />

@@ -74,7 +74,15 @@ export function Further({ own, onChange }: { readonly own: OwnFood; readonly onC
           <Choice name="density" label="only weighed" checked={own.density === null} onChange={() => onChange({ density: null })} />
           <Choice name="density" label="g per ml" checked={own.density !== null} onChange={() => onChange({ density: own.density ?? 1 })} />
           {own.density !== null && (
-            <AmountField label="Grams per millilitre" unit="" value={own.density} least={0.02} most={25} onChange={(density) => onChange({ density })} />
+            <AmountField
+              label="Grams per millilitre"
+              unit=""
+              value={own.density}
+              shownAs={String(own.density)}
+              least={0.02}
+              most={25}
+              onChange={(density) => onChange({ density })}
+            />
           )}
         </p>
       </div>

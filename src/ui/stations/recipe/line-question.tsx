@@ -5,6 +5,7 @@ import type { LineChoice, RecipeLine } from "../../../core/recipe";
 import { formatGrams } from "../../../core/units";
 import type { NamedFood, ToldLine } from "../../../core/views";
 import { FoodPicker } from "../../panels/food-picker";
+import { Go } from "../../shell/go";
 import { AmountField } from "../../parts/amount-field";
 
 /** What is asked about a line, with the answers that are likeliest. */
@@ -84,6 +85,11 @@ export function LineQuestion({
         <div className="w-72 max-w-full">
           <FoodPicker label="Another food" onPick={onFood} />
         </div>
+        {reading.kind === "food unknown" && (
+          <Go href={`/pantry/new?name=${encodeURIComponent(reading.description.slice(0, 60))}`} className="underline t-small min-h-8 inline-flex items-center">
+            Add it from its packet
+          </Go>
+        )}
         <button type="button" className="underline t-small min-h-8" onClick={() => onChoose({ leftOut: true })}>
           Leave this line out
         </button>

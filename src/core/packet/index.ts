@@ -1,0 +1,2 @@
+export { readPacket, type ReadPacket } from "./read-packet";
+export { type PacketWords } from "./read-ingredients";
