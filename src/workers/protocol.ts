@@ -49,7 +49,8 @@ export interface UnderstoodLine {
 }
 export interface UnderstoodRecipe {
   readonly title: string;
-  readonly servings: number;
+  /** "6 servings", "20 ladoos". */
+  readonly makes: string;
   readonly archetype: Archetype;
   readonly lines: readonly UnderstoodLine[];
   readonly steps: number;

@@ -4,7 +4,7 @@ import { fail, succeed, type Result } from "../numeric";
 import {
   overLimits,
   RECIPE_LIMITS,
-  readServings,
+  readYield,
   type ComponentUse,
   type LineReading,
   type Recipe,
@@ -126,7 +126,7 @@ function takeRow(recipes: Map<string, Draft>, cell: (name: string) => string, bo
   const recipe = recipes.get(title) ?? { title, servings: null, lines: [], steps: [], components: [] };
   recipes.set(title, recipe);
   const stated = cell("servings");
-  const servings = stated ? readServings(stated) : null;
+  const servings = stated ? (readYield(stated, true)?.servings ?? null) : null;
   if (stated && (servings === null || servings <= 0)) return `“${stated}” is not a number of servings.`;
   recipe.servings ??= servings;
   if (body === "") return null;

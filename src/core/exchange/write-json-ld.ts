@@ -1,4 +1,4 @@
-import type { Recipe } from "../recipe";
+import { yieldText, type Recipe } from "../recipe";
 
 /**
  * A recipe as schema.org JSON-LD: name, yield, the lines as written, the steps. What is left out, and the writer's notes,
@@ -8,7 +8,7 @@ export const writeJsonLd = (recipe: Recipe): object => ({
   "@context": "https://schema.org",
   "@type": "Recipe",
   name: recipe.title,
-  recipeYield: `${recipe.servings} servings`,
+  recipeYield: recipe.makes ? [yieldText({ ...recipe, servings: recipe.makes.count }), `${recipe.servings} servings`] : `${recipe.servings} servings`,
   recipeIngredient: recipe.lines.filter(({ choice }) => !choice.leftOut).map(({ text }) => text),
   recipeInstructions: sectionsOf(recipe),
 });

@@ -1,6 +1,6 @@
 import { type Result, fail, succeed } from "../numeric";
 import { overLimits, RECIPE_LIMITS } from "./limits";
-import { readServings } from "./read-text";
+import { readYield, type ReadYield } from "./yield";
 import { headingIn, Parts } from "./headings";
 import { singleSpaced, withoutTags } from "./plain-text";
 import { type Recipe, type RecipeStep } from "./recipe";
@@ -39,13 +39,14 @@ export function readJsonLd(document: unknown): Result<Recipe, readonly JsonLdPro
   });
   const title = typeof recipe.name === "string" && recipe.name.trim() ? recipe.name.trim().slice(0, RECIPE_LIMITS.titleCharacters) : "Untitled sweet";
   const parts = new Parts();
-  const servings = yieldOf(recipe.recipeYield);
-  if (recipe.recipeYield !== undefined && servings !== null && servings <= 0)
+  const made = yieldOf(recipe.recipeYield);
+  if (recipe.recipeYield !== undefined && made !== null && made.servings <= 0)
     problems.push({ pointer: `${pointer}/recipeYield`, detail: "The yield must be above 0." });
   if (problems.length > 0) return fail(problems);
   const read: Recipe = {
     title,
-    servings: servings ?? DEFAULT_SERVINGS,
+    servings: made?.servings ?? DEFAULT_SERVINGS,
+    ...(made?.makes && { makes: made.makes }),
     lines: linesOf(ingredients, parts, title),
     steps: stepsOf(recipe.recipeInstructions, parts, title),
     ...(parts.found.length > 0 ? { components: parts.found } : {}),
@@ -75,16 +76,16 @@ function findRecipe(document: unknown): { recipe: Json; pointer: string } | null
   return isRecipe(recipe) ? { recipe, pointer: `${base}/${index}` } : null;
 }
 
-function yieldOf(value: unknown): number | null {
-  for (const each of [value].flat()) {
-    if (typeof each === "number" && Number.isFinite(each)) return each;
-    if (typeof each === "string") {
-      const read = readServings(each);
-      if (read !== null) return read;
-    }
-    if (isObject(each) && typeof each.value === "number") return each.value;
-  }
-  return null;
+function yieldOf(value: unknown): ReadYield | null {
+  const read = [value].flat().flatMap((each): ReadYield[] => {
+    if (typeof each === "number" && Number.isFinite(each)) return [{ servings: each }];
+    if (typeof each === "string") return [readYield(each, true) ?? []].flat();
+    return isObject(each) && typeof each.value === "number" ? [{ servings: each.value }] : [];
+  });
+  const makes = read.find((each) => each.makes)?.makes;
+  const [first] = read;
+  const servings = read.find((each) => !each.makes)?.servings ?? first?.servings;
+  return servings === undefined ? null : { servings, ...(makes && { makes }) };
 }
 
 /** The lines; one that heads others ("For the syrup:") names their part. */

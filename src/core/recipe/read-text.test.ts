@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { read } from "../../../tests/support/kitchen";
 import { readJsonLd } from "./json-ld";
-import { readRecipeText, readServings } from "./read-text";
+import { readRecipeText } from "./read-text";
+import { readYield, yieldText } from "./yield";
 
 describe("pasted text", () => {
   it("finds title, yield, lines and steps with headings", () => {
@@ -32,8 +33,30 @@ describe("pasted text", () => {
     ["Serves: about 4", 4],
     ["Makes 10-12 pieces", 10],
     ["4", 4],
+    ["12 pieces, 6 servings", 6],
     ["a lot", null],
-  ])("yield %s is %s", (text, servings) => expect(readServings(text)).toBe(servings));
+  ])("yield %s is %s", (text, servings) => expect(readYield(text, true)?.servings ?? null).toBe(servings));
+  it.each([
+    ["Makes about 20 small ladoos", "20 ladoos"],
+    ["8 pops", "8 pops"],
+    ["Makes 16", "16 servings"],
+    ["Makes 24 pieces (serves 12)", "24 pieces, 12 servings"],
+    ["Makes a jar", "one jar, 18 servings"],
+    ["Makes 2 jars of 250 ml", "2 250 ml jars, 26 servings"],
+    ["Makes one 20 cm square tin", "one 20 cm square tin, 25 servings"],
+    ["Makes a 20 x 30 cm tray", "one 20 x 30 cm tray, 38 servings"],
+    ["Two dozen truffles", "24 truffles"],
+    ["Yield: 12 modaks", "12 modaks"],
+    ["Serves 4 to 6 people", "4 servings"],
+    ["2 cups rice", null],
+    ["1 jar honey", null],
+    ["3 large bananas", null],
+    ["6 slices bread", null],
+    ["for the syrup", null],
+  ])("%s makes %s", (text, told) => {
+    const read = readYield(text, false);
+    expect(read && yieldText(read)).toBe(told);
+  });
   it("refuses nothing, too much, and no ingredients, by name", () => {
     expect(readRecipeText(" \n ")).toEqual({ ok: false, error: { kind: "empty" } });
     expect(readRecipeText(Array.from({ length: 5000 }, (_, i) => `${i} cups milk`).join("\n"))).toMatchObject({

@@ -4,6 +4,7 @@ import { plainLine } from "./plain-text";
 import { Scanner } from "./scan-amount";
 import { headingIn, Parts } from "./headings";
 import { type Recipe } from "./recipe";
+import { readYield, type ReadYield } from "./yield";
 
 export type PasteProblem =
   | { readonly kind: "empty" }
@@ -20,31 +21,10 @@ const MOST_TYPED = 2 * RECIPE_LIMITS.characters;
 const INGREDIENTS_HEAD = /^(?:ingredients?|you (?:will )?need|what you need)\b[^.:]*(?::(.*))?$/i;
 const STEPS_HEAD = /^(?:method|steps?|directions?|instructions?|preparation|how to make\b[^.:]*|procedure) ?(?::(.*))?$/i;
 const NOTE = /^(?:notes?|tips?|good to know)\b ?[:.-](.+)$/i;
-const COUNTED = "people|persons?|servings?|portions?|bowls?|cups|pieces?|helpings?|slices?|balls?|ladoos?|squares?|glasses|cakes?|tarts?";
-const IN_WORDS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, twelve: 12 };
-const NUMBER = `\\d{1,6}|${Object.keys(IN_WORDS).join("|")}`;
-const YIELD = new RegExp(
-  `^\\(?(?:[^:\\d]{1,20}: ?)?(?:(?:serves?|servings?|makes?|yields?|portions?|for)\\b ?:? ?(?:about )?(${NUMBER})(?: ?(?:-|–|to) ?(?:${NUMBER}))?(?: ?(?:small |large |big )?(?:${COUNTED}))?|(${NUMBER}) ?(?:servings?|portions?|bowls?|helpings?|people|persons?|pieces|squares|balls|ladoos|cakes|tarts)) ?\\)?\\.?$`,
-  "i",
-);
 const NUMBERED = /^(?:step ?)?\d{1,3} ?[.):] (?=\S)/i;
 const ANY_NUMBER = /\d/;
 const WORD_OR_FIGURE = /[\p{L}\p{N}]/u;
 const LISTED = /[,;] ?(?=[\d¼½¾⅓⅔⅛]|an? |half )/i;
-
-/**
- * The servings a yield states ("Serves 6", "6 servings", 6), or null.
- * @unit servings
- * @range above 0
- * @source read from text
- */
-export function readServings(text: string): number | null {
-  const trimmed = plainLine(text.slice(0, RECIPE_LIMITS.lineCharacters));
-  if (/^\d{1,6}(?:\.\d{1,6})?$/.test(trimmed)) return Number(trimmed);
-  const match = YIELD.exec(trimmed);
-  const found = match?.[1] ?? match?.[2] ?? /(?<!\d)(\d{1,6}) ?(?:servings?|portions?|bowls?|people|persons?)/i.exec(trimmed)?.[1];
-  return found ? (IN_WORDS[found.toLowerCase()] ?? Number(found)) : null;
-}
 
 /** A line of a text: as written, and in plain signs. */
 interface TextRow {
@@ -108,7 +88,7 @@ class TextReading {
   private readonly notes: string[] = [];
   private readonly parts = new Parts();
   private title: string | null = null;
-  private servings: number | null = null;
+  private made: ReadYield | null = null;
   private section: "unknown" | "ingredients" | "steps" = "unknown";
   private component: string | undefined;
 
@@ -146,8 +126,11 @@ class TextReading {
   }
 
   private yield({ plain }: TextRow): boolean {
-    const stated = YIELD.test(plain) ? readServings(plain) : null;
-    if (stated !== null) this.servings ??= stated;
+    const stated = readYield(plain, false);
+    if (stated !== null) {
+      // Servings told beside pieces told before are of those.
+      if (this.made === null || !stated.makes) this.made = { ...stated, ...(this.made?.makes && { makes: this.made.makes }) };
+    }
     return stated !== null;
   }
 
@@ -179,7 +162,8 @@ class TextReading {
     const notes = told.length > RECIPE_LIMITS.titleCharacters ? [told, ...this.notes] : this.notes;
     return {
       title: told.slice(0, RECIPE_LIMITS.titleCharacters),
-      servings: this.servings && this.servings > 0 ? this.servings : DEFAULT_SERVINGS,
+      servings: this.made && this.made.servings > 0 ? this.made.servings : DEFAULT_SERVINGS,
+      ...(this.made?.makes && { makes: this.made.makes }),
       lines: this.ingredients.map((line, i) => ({ id: `l${i + 1}`, text: line.text, choice: {}, ...inPart(line.component) })),
       steps: this.steps.map((step, i) => ({ id: `s${i + 1}`, text: step.text, choice: {}, ...inPart(step.component) })),
       ...(this.parts.found.length > 0 ? { components: this.parts.found } : {}),

@@ -1,3 +1,4 @@
+import type { RecipeYield } from "./yield";
 import type { Food, Role } from "../food";
 import type { StepChoice } from "./operations";
 
@@ -54,6 +55,8 @@ export type Archetype = (typeof ARCHETYPES)[number];
 export interface Recipe {
   readonly title: string;
   readonly servings: number;
+  /** What it makes beside that, where it is told in pieces, jars or trays. */
+  readonly makes?: RecipeYield;
   readonly lines: readonly RecipeLine[];
   readonly steps: readonly RecipeStep[];
   /** Parts made on their own, in the order in which they are told; absent where there are none. */

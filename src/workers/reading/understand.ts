@@ -1,5 +1,5 @@
 import { openRecipe, type Kitchen } from "../../core/kitchen";
-import { readRecipeText, withLinesApart, type LineReading, type Recipe } from "../../core/recipe";
+import { readRecipeText, withLinesApart, yieldText, type LineReading, type Recipe } from "../../core/recipe";
 import { kitchenOf } from "../../data/kitchen";
 import type { ReadingAnswer, ReadingQuestion, UnderstoodLine, UnderstoodRecipe } from "../protocol";
 
@@ -16,7 +16,7 @@ function understoodOf(recipe: Recipe, kitchen: Kitchen): UnderstoodRecipe {
   const { readings, unresolved, archetype } = openRecipe(recipe, kitchen);
   return {
     title: recipe.title,
-    servings: recipe.servings,
+    makes: yieldText(recipe),
     archetype,
     lines: readings.map(lineOf),
     steps: recipe.steps.length,

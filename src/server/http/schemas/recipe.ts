@@ -41,6 +41,7 @@ const recipeWithin = (most: RecipeLimits) => {
   return only({
     title: text(most.titleCharacters, 1),
     servings: some(most.servings),
+    makes: Type.Optional(only({ kind: oneOf(["pieces", "jar", "tray", "amount"]), count: some(most.servings), noun: text(most.componentCharacters, 1) })),
     lines: list(line, most.lines),
     steps: list(step, most.steps),
     components: Type.Optional(list(only({ id, name: text(most.componentCharacters, 1), use, into: Type.Optional(id) }), most.components)),

@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useState } from "react";
 import type { Recipe } from "../../../core/recipe";
-import { formatGrams, servingsText } from "../../../core/units";
+import { formatGrams } from "../../../core/units";
 import type { UnderstoodLine, UnderstoodRecipe } from "../../../workers/protocol";
 import { WhyMark } from "../../parts/marks";
 import { useReading, type Reading } from "./use-reading";
@@ -77,12 +77,12 @@ function HowFar({ reading: { state, stop } }: { readonly reading: Reading }) {
 
 /** A recipe before it is kept: its lines as they would be read, what would be asked, its steps. */
 function Understood({ recipe }: { readonly recipe: UnderstoodRecipe }) {
-  const { title, servings, archetype, lines, steps, asked, notes } = recipe;
+  const { title, makes, archetype, lines, steps, asked, notes } = recipe;
   return (
     <div>
       <p className="rule-t mt-1 pt-1.5 t-new">{title}</p>
       <p className="t-small text-ink2">
-        {servingsText(servings)}, read as a {archetype}; {lines.length} {lines.length === 1 ? "line" : "lines"}, {steps} {steps === 1 ? "step" : "steps"}
+        {makes}, read as a {archetype}; {lines.length} {lines.length === 1 ? "line" : "lines"}, {steps} {steps === 1 ? "step" : "steps"}
         {asked > 0 && `; ${asked} will be asked about`}
       </p>
       <ul className="border-t border-line mt-1">

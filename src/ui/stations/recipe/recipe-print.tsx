@@ -1,5 +1,5 @@
-import { stepTexts, type Recipe } from "../../../core/recipe";
-import { formatGrams, servingsText } from "../../../core/units";
+import { stepTexts, yieldText, type Recipe } from "../../../core/recipe";
+import { formatGrams } from "../../../core/units";
 import type { RecipeView } from "../../../core/views";
 import { minutesWords } from "./step-words";
 
@@ -16,7 +16,7 @@ export function RecipePrint({ recipe, view }: { readonly recipe: Recipe; readonl
   return (
     <section className="print-only" aria-label="On paper">
       <p>
-        For {servingsText(recipe.servings)}; finished about {formatGrams(ledger.finished.value)} g
+        For {yieldText(recipe)}; finished about {formatGrams(ledger.finished.value)} g
         {ledger.apart.map(({ name, grams }) => `, with ${formatGrams(grams)} g of ${name.toLowerCase()} beside it`)}.
       </p>
       {parts.map((part) => {

@@ -2,7 +2,7 @@
 
 import { useCallback, useDeferredValue, useMemo, useState } from "react";
 import { upgraded } from "../../../core/exchange";
-import { ARCHETYPES, type Archetype, type Recipe } from "../../../core/recipe";
+import { ARCHETYPES, servingText, yieldText, type Archetype, type Recipe } from "../../../core/recipe";
 import type { DiningTable } from "../../../core/table";
 import { AmountField } from "../../parts/amount-field";
 import type { FigureOf, NamedFood, RecipeView } from "../../../core/views";
@@ -28,7 +28,6 @@ import { StepsEditor } from "./steps-editor";
 import { Tags } from "./tags";
 import { TakeAlong } from "./take-along";
 import { PageColumns } from "../../parts/page-columns";
-import { servingsText } from "../../../core/units";
 
 export interface RecipeStationProps {
   readonly id: string;
@@ -82,7 +81,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench, vie
 
   return (
     <WorkingProvider anchors={view.anchors} sweet={sweet}>
-      <PageHead title={recipe.title || "Untitled"} line={`As handed down, ${servingsText(recipe.servings)}`}>
+      <PageHead title={recipe.title || "Untitled"} line={`As handed down, ${yieldText(recipe)}`}>
         <StationThread recipeId={id} here="recipe" of={{ ...view.thread, table, bench }} />
       </PageHead>
       <PageColumns aside="wide">
@@ -116,6 +115,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench, vie
                 onChange={(servings) => change({ servings }, "servings")}
                 className="min-h-11 justify-center"
               />
+              {servingText(recipe) && <span className="t-small text-ink2 block max-w-[220px]">{servingText(recipe)}</span>}
             </div>
             <label>
               <span className="t-small text-ink2 block">Kind of sweet</span>
