@@ -5,7 +5,7 @@ const first = <T>(rules: Rules<T>, id: string): T | undefined => rules.find(([pa
 
 /** Accepted botanical names by id, the first that fits; what is made of several plants, or of none, has no row here. */
 const BOTANICAL: Rules<string> = [
-  [/white-chocolate|milk-chocolate|filo-pastry|digestive|monk-fruit|dry-yeast|^jam$/, ""], [/bread/, "Triticum aestivum"], [/corn-flakes/, "Zea mays"], [/aquafaba/, "Cicer arietinum"], [/candied-ginger/, "Zingiber officinale"],
+  [/white-chocolate|milk-chocolate|filo-pastry|digestive|monk-fruit|dry-yeast|maltodextrin|^jam$/, ""], [/shea-fat/, "Vitellaria paradoxa"], [/palm-kernel/, "Elaeis guineensis"], [/rapeseed/, "Brassica napus"], [/bread/, "Triticum aestivum"], [/corn-flakes/, "Zea mays"], [/aquafaba/, "Cicer arietinum"], [/candied-ginger/, "Zingiber officinale"],
   [/demerara|golden-syrup/, "Saccharum officinarum"], [/bay-leaf/, "Laurus nobilis"], [/star-anise/, "Illicium verum"], [/allspice/, "Pimenta dioica"], [/passion-fruit/, "Passiflora edulis"], [/kiwi/, "Actinidia deliciosa"],
   [/^lime-(juice|zest)/, "Citrus × aurantiifolia"], [/orange-zest/, "Citrus × sinensis"],
   [/chocolate|cocoa/, "Theobroma cacao"], [/custard-powder|baking-powder|vegetable-oil|vegan-block|vanaspati|candied-peel|blended|glucose-syrup|dextrose|fruit-sugar|xylitol|erythritol|allulose|pectin/, ""],
@@ -16,7 +16,7 @@ const BOTANICAL: Rules<string> = [
   [/foxtail/, "Setaria italica"], [/barnyard/, "Echinochloa frumentacea"], [/proso/, "Panicum miliaceum"], [/browntop/, "Urochloa ramosa"], [/teff/, "Eragrostis tef"],
   [/oat/, "Avena sativa"], [/wheat|bulgur|semolina|vermicelli/, "Triticum aestivum"],
   [/besan|bengal-gram|roasted-gram/, "Cicer arietinum"], [/black-gram/, "Vigna mungo"], [/cowpea/, "Vigna unguiculata"], [/field-bean/, "Lablab purpureus"],
-  [/moong|green-gram/, "Vigna radiata"], [/horse-gram/, "Macrotyloma uniflorum"], [/lentil/, "Lens culinaris"], [/moth-bean/, "Vigna aconitifolia"], [/peas?-(dry|fresh|drink)|pea-drink/, "Pisum sativum"],
+  [/moong|green-gram/, "Vigna radiata"], [/horse-gram/, "Macrotyloma uniflorum"], [/lentil/, "Lens culinaris"], [/moth-bean/, "Vigna aconitifolia"], [/peas?-(dry|fresh|drink|protein)|pea-drink/, "Pisum sativum"],
   [/rajmah|french-beans/, "Phaseolus vulgaris"], [/red-gram/, "Cajanus cajan"], [/soya?-|tofu/, "Glycine max"], [/peanut|groundnut/, "Arachis hypogaea"],
   [/ash-gourd/, "Benincasa hispida"], [/bamboo/, "Bambusa bambos"], [/bean-scarlet/, "Phaseolus coccineus"], [/bitter-gourd/, "Momordica charantia"], [/bottle-gourd/, "Lagenaria siceraria"],
   [/brinjal/, "Solanum melongena"], [/broad-beans/, "Vicia faba"], [/capsicum|chillies/, "Capsicum annuum"], [/cauliflower|knol/, "Brassica oleracea"], [/celery/, "Apium graveolens"],
@@ -49,7 +49,7 @@ const BOTANICAL: Rules<string> = [
 ];
 
 const FORM: Rules<FoodNature["form"]> = [
-  [/-oil/, "oil"], [/^butter$|ghee|vanaspati|vegan-block|cocoa-butter/, "solid fat"], [/boiled|omlet/, "whole"],
+  [/-oil/, "oil"], [/^butter$|ghee|vanaspati|vegan-block|cocoa-butter|shea-fat/, "solid fat"], [/protein|gluten|maltodextrin/, "powder"], [/boiled|omlet/, "whole"],
   [/vermicelli/, "strands"], [/semolina|bulgur/, "grits"], [/flour|besan|cornflour|arrowroot|starch|custard-powder|maize-meal|bran|germ|icing/, "flour"], [/flakes|rolled|desiccated|husk|psyllium/, "flakes"],
   [/puffed|popped|fox-nut$/, "puffed"], [/^sago/, "pearls"], [/paste|puree|-butter$|tahini|tamarind-pulp/, "paste"],
   [/powder|cocoa|guar|xanthan|pectin|inulin|^agar|gelatin|stevia|allulose|turmeric|cinnamon|dry-ginger|^cardamom$|soda|acid|tartar/, "powder"],
@@ -57,7 +57,7 @@ const FORM: Rules<FoodNature["form"]> = [
   [/sugar$|dextrose|erythritol|xylitol|salt|edible-gum/, "crystals"], [/saffron|mace/, "strands"], [/lea(f|ves)|petals|mint/, "leaf"], [/dal$|split|roasted-gram/, "split"], [/grated|fresh-coconut|zest|peel/, "shreds"],
 ];
 const PROCESSING: Rules<FoodNature["processing"]> = [
-  [/cocoa-butter|-oil/, "extracted"], [/roasted|cocoa|chocolate|peanut-butter|tahini|peanut-flour|carob/, "roasted"], [/puffed|popped|fox-nut$/, "popped"], [/parboiled|boiled|omlet|bulgur|rolled/, "cooked"],
+  [/cocoa-butter|shea-fat|-oil|protein|gluten/, "extracted"], [/maltodextrin/, "refined"], [/roasted|cocoa|chocolate|peanut-butter|tahini|peanut-flour|carob/, "roasted"], [/puffed|popped|fox-nut$/, "popped"], [/parboiled|boiled|omlet|bulgur|rolled/, "cooked"],
   [/yog|buttermilk|hung-/, "fermented"], [/evaporated|condensed|khoa|milk-powder|jaggery|maple|molasses|date-syrup|agave|yacon/, "evaporated"], [/candied|sweetened|cream-of-coconut|cranberr/, "sweetened"], [/malt/, "malted"],
   [/dried|dry|raisins|prunes|zante|desiccated|date-sugar|dates|edible-gum|psyllium/, "dried"],
   [/besan|(wheat|millet|ragi|rice|sorghum|oat|amaranth|buckwheat|banana|almond|coconut|chestnut|moong|fox-nut|soya)-flour|maize-meal|semolina|bran|germ/, "milled"],
