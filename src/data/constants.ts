@@ -77,6 +77,7 @@ export const CONSTANTS: Constants = {
       caramelised: 0.05,
       pan: 24,
       cap: null,
+      fatAbove: { "coconut-milk": 0.9, "coconut-cream": 0.75, "coconut-milk-thin": 0.85, "cream-of-coconut": 0.7, tahini: 0.65, "peanut-butter": 0.65, "almond-butter": 0.65, "cashew-butter": 0.65 },
       whistle: 3.5,
       usual: {
         mix: { minutes: [2, 3, 5], attention: "hands on" },

@@ -36,6 +36,8 @@ export interface ProcessConstants {
   readonly pan: number;
   /** The most water that the usual burner drives off, g per minute; null where no burner is known. */
   readonly cap: number | null;
+  /** Share of its fat that lies in the upper half of a food that has stood, by food id. */
+  readonly fatAbove: Readonly<Record<string, number>>;
   /** Minutes under pressure for each whistle. */
   readonly whistle: number;
   /** Minutes (at the least, as usual, at the most) and how much of the cook it takes, where a step does not say. */

@@ -35,6 +35,7 @@ export { overLimits, RECIPE_LIMITS, STORED_RECIPE_LIMITS, type RecipeLimits } fr
 export { guessArchetype } from "./archetype";
 export { readRecipe, type ReadRecipe } from "./read-recipe";
 export { readJsonLd } from "./json-ld";
+export { halvedCan, halvedCanWords } from "./halved-can";
 export { foodMeasures } from "./food-measures";
 export { kitchenMeasure } from "./kitchen-measure";
 export { scaleLines } from "./scale";

@@ -1,7 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { context } from "../../../tests/support/kitchen";
+import { REFERENCE } from "../../data";
 import { Z80 } from "../numeric";
+import { halvedCan } from "./halved-can";
 import { readLine, type LineReading } from "./read-line";
 
 const read = (text: string): LineReading => readLine({ id: "l", text, choice: {} }, context);
@@ -140,5 +142,31 @@ describe("ingredient lines", () => {
       ),
       { numRuns: 400 },
     );
+  });
+});
+
+describe("a part of a can", () => {
+  const heed = (text: string) => {
+    const found = halvedCan(readLine({ id: "l1", text, choice: {} }, context), REFERENCE.constants);
+    return found && { share: found.share, parts: [found.fromBelow, found.fromAbove].map((fat) => Math.round((100 * fat) / found.fat)) };
+  };
+  it.each([
+    ["half a can of coconut milk", 0.5, [20, 180]],
+    ["½ x 400 ml tin coconut milk", 0.5, [20, 180]],
+    ["half the can of coconut milk", 0.5, [20, 180]],
+    ["1 1/2 cans coconut milk", 0.5, [20, 180]],
+    ["3/4 can coconut milk", 0.75, [73, 127]],
+  ])("of what parts in it has to be stirred: %s", (text, share, parts) => expect(heed(text)).toEqual({ share, parts }));
+  it.each(["2 cans coconut milk", "½ can condensed milk", "½ cup coconut milk", "200 ml coconut milk"])("is nothing to mind in %s", (text) =>
+    expect(heed(text)).toBeNull(),
+  );
+  it("brings, from both ends together, what the can holds", () => {
+    for (const share of [0.1, 0.25, 0.4, 0.5]) {
+      const [from, rest] = [share, 1 - share].map((each) =>
+        halvedCan(readLine({ id: "l1", text: `${each} can coconut milk`, choice: {} }, context), REFERENCE.constants),
+      );
+      expect((from?.fromBelow ?? 0) + (rest?.fromAbove ?? 0)).toBeCloseTo((from?.fat ?? 0) / share, 6);
+      expect((from?.fromAbove ?? 0) + (rest?.fromBelow ?? 0)).toBeCloseTo((from?.fat ?? 0) / share, 6);
+    }
   });
 });

@@ -9,6 +9,7 @@ import { COOKED, measureAmounts } from "./measure-amount";
 import { besideIn, nameStemsOf, stemsOf, type Beside } from "./named-foods";
 import { RECIPE_LIMITS } from "./limits";
 import type { ReadingContext } from "./reading-context";
+import { CONTAINERS } from "./vocabulary";
 import { linesApart, type Recipe, type RecipeLine } from "./recipe";
 
 /** What a line turned into. Nothing typed is lost: a line that could not be read is asked about. */
@@ -22,6 +23,8 @@ export type LineReading =
       readonly water?: Estimate;
       readonly how: string;
       readonly measure: string;
+      /** How many cans, jars or other containers it takes; absent where it is measured otherwise. */
+      readonly containers?: number;
       readonly role: Role;
       readonly optional: boolean;
       readonly description: string;
@@ -116,6 +119,7 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
       guesses: amountGuesses(food, context.measures),
       why: problemWords({ kind: "not positive", words: told.plain }),
     };
+  const contained = amounts.reduce((sum, { unit, quantity }) => sum + (unit !== null && unit in CONTAINERS ? quantity : 0), 0);
   return {
     ...shared,
     kind: "read",
@@ -124,6 +128,7 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
     measure: measured.measure,
     optional: told.optional,
     ...(measured.water && { water: measured.water }),
+    ...(contained > 0 && { containers: contained }),
   };
 }
 

@@ -195,8 +195,8 @@ export class Scanner {
   }
   /** "of a", "a" after a part of one. */
   private afterPart(): void {
-    this.attempt(() => (this.takes("of") && this.takes("a", "an", "one") ? true : null));
-    this.takes("a", "an", "one");
+    this.attempt(() => (this.takes("of") && this.takes("a", "an", "one", "the") ? true : null));
+    this.takes("a", "an", "one", "the");
   }
   /** "a few", "few". */
   private few = (): boolean => this.attempt(() => (this.takes("a"), this.takes("few") ? true : null)) === true;

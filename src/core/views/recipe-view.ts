@@ -5,6 +5,8 @@ import { evaluateRecipe, openRecipe, type Kitchen } from "../kitchen";
 import { costOf, type Cost } from "../models/cost";
 import { interval, type Figure } from "../numeric";
 import {
+  halvedCan,
+  halvedCanWords,
   ratiosFor,
   writersCup,
   type LedgerEntry,
@@ -48,6 +50,8 @@ export interface ToldLine {
   readonly foods: readonly (NamedFood & { readonly breaks: Broken | null })[];
   /** Where more foods stand in it with amounts of their own: all of them, each as a line of its own; else empty. */
   readonly apart: readonly string[];
+  /** What to mind before it is measured; null where there is nothing. */
+  readonly heed: string | null;
   /** Amounts that it may be. */
   readonly amounts: readonly { readonly label: string; readonly grams: number }[];
   /** For an amount that is asked: what would bring the sweet to what is usual for its kind. */
@@ -144,6 +148,7 @@ export function recipeView({ recipe, table }: RecipeQuestion, kitchen: Kitchen):
 const named = ({ id, name }: Food): NamedFood => ({ id, name });
 
 function toldLine(reading: LineReading, read: ReadRecipe, rules: readonly Rule[], { foods, constants }: Reference): ToldLine {
+  const halved = halvedCan(reading, constants);
   const isFood = reading.kind === "read" || reading.kind === "amount unknown";
   return {
     id: reading.line.id,
@@ -155,6 +160,7 @@ function toldLine(reading: LineReading, read: ReadRecipe, rules: readonly Rule[]
     how: reading.kind === "read" ? reading.how : "",
     why: "why" in reading ? reading.why : "apart" in reading ? "More foods stand in it, each with its own amount" : "",
     foods: reading.kind === "food unknown" ? guessesOf(reading, rules, foods) : [],
+    heed: halved && halvedCanWords(halved),
     apart: ("apart" in reading && reading.apart) || [],
     amounts: reading.kind === "amount unknown" ? reading.guesses.map(({ label, grams }) => ({ label, grams })) : [],
     proposal: reading.kind === "amount unknown" ? amountProposal(reading, read, constants) : null,

@@ -103,6 +103,7 @@ export function LineRow({ line, reading, components, onText, onChoice, onFood, o
           </svg>
         </button>
       </div>
+      {reading?.heed && <p className="px-3 pb-2 t-small text-saffron">{reading.heed}</p>}
       {line.choice.grams !== undefined && kind === "read" && (
         <p className="px-3 pb-1 t-small">
           <button
