@@ -116,3 +116,21 @@ describe("what a line names beside its food", () => {
     expect(notes.flatMap(({ kind, text }) => (kind === "breaks" ? [text] : [])).join(" ")).toMatch(/Breaks “vegan”: Ghee: is dairy/);
   });
 });
+
+describe("foods to choose from", () => {
+  const settled = (text: string, foodId: string) => {
+    const reading = readLine({ id: "l", text, choice: { foodId, grams: 100 } }, context);
+    return "beside" in reading ? { foods: reading.beside.foods.map(({ id }) => id), alternatives: reading.beside.alternatives.map(({ id }) => id) } : null;
+  };
+  it.each([
+    ["2 tbsp oil or ghee", "sunflower-oil", [], ["ghee"]],
+    ["2 tbsp oil or ghee, with honey", "sunflower-oil", ["honey"], ["ghee"]],
+    ["2 tbsp butter, ghee or coconut oil", "coconut-oil", [], ["butter", "ghee"]],
+    ["2 tbsp coconut oil, or butter if you like", "coconut-oil", [], ["butter"]],
+    ["1 cup jaggery/honey", "jaggery", [], ["honey"]],
+    ["200 g dates, soaked in milk or water", "dates", ["cow-milk"], []],
+    ["1 cup cream or full-fat coconut milk and 1 tbsp honey", "cream", ["honey"], ["coconut-milk"]],
+  ])("once one is taken the others are not in it, and what stands with them is: %s", (text, food, foods, alternatives) =>
+    expect(settled(text, food)).toEqual({ foods, alternatives }),
+  );
+});

@@ -68,7 +68,7 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
       line,
       guesses: [],
       description: "",
-      beside: { foods: [], words: [], choice: false, ground: false },
+      beside: { foods: [], words: [], choice: false, alternatives: [], ground: false },
       why: `The line is longer than ${formatNumber(RECIPE_LIMITS.lineCharacters)} characters`,
     };
   const told = linePartsOf(line.text);

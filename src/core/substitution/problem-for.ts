@@ -72,9 +72,18 @@ export function stepFindings({ unlisted }: Pick<ReadRecipe, "unlisted">, listed:
 export const listedIn = ({ readings }: Pick<ReadRecipe, "readings">): readonly Food[] => readings.flatMap((each) => ("food" in each ? [each.food] : []));
 
 /** The foods that a version of such a sweet may be made of, beside the recipe's own: all that a solver has to know. */
-const candidateFoods = (foods: ReadonlyMap<string, Food>, { candidates }: SubstitutionTables, archetype: Archetype): ReadonlyMap<string, Food> =>
+const candidateFoods = (
+  foods: ReadonlyMap<string, Food>,
+  { candidates }: SubstitutionTables,
+  archetype: Archetype,
+  lines: readonly SourceLine[],
+): ReadonlyMap<string, Food> =>
   new Map(
-    ["water", ...candidates.flatMap(({ foodId, archetypes }) => (archetypes.includes(archetype) ? [foodId] : []))].flatMap((id) => {
+    [
+      "water",
+      ...lines.flatMap(({ beside }) => beside?.alternatives.map(({ id }) => id) ?? []),
+      ...candidates.flatMap(({ foodId, archetypes }) => (archetypes.includes(archetype) ? [foodId] : [])),
+    ].flatMap((id) => {
       const food = foods.get(id);
       return food ? [[id, food] as const] : [];
     }),
@@ -110,7 +119,7 @@ export function problemFor(
     serve: table.serve,
     rules: kept,
     limits: table.limits,
-    reference: { ...reference, foods: candidateFoods(reference.foods, tables, read.archetype) },
+    reference: { ...reference, foods: candidateFoods(reference.foods, tables, read.archetype, lines) },
     tables,
     maxProposals,
   };

@@ -8,7 +8,7 @@ import { TREE_NUTS } from "../food";
 import { strictestVerdict } from "../models/diet";
 import { groundOf } from "../adaptation";
 import { evaluate } from "../evaluate";
-import { readRecipe } from "../recipe";
+import { readRecipe, readRecipeText } from "../recipe";
 import { REFERENCE } from "../../data";
 import {
   build,
@@ -108,6 +108,24 @@ describe("proposals for the demo's sweets", () => {
     expect(closest?.version.rows.find((row) => row.line === "l4")?.change).toBe("left out");
     expect(closest?.notes.some((note) => note.kind === "ask" && /Silver leaf/.test(note.text))).toBe(true);
   });
+  it("takes first what the recipe itself names to choose from, where a rule lets it stand", async () => {
+    const kheer = (liquid: string) =>
+      `Rice kheer\nServes 6\n${liquid}\n1/2 cup rice\n1/2 cup sugar\n1/4 tsp cardamom powder\nSimmer the rice in the milk for 40 minutes, stir in sugar and cardamom.`;
+    for (const [words, id] of [
+      ["rice drink", "rice-drink"],
+      ["oat milk", "oat-drink"],
+    ] as const) {
+      const named = readRecipeText(kheer(`1.2 litres milk or ${words}`));
+      if (!named.ok) throw new Error(named.error.kind);
+      const [first, ...others] = named.value.lines;
+      const settled = {
+        ...named.value,
+        lines: [{ ...first, id: first?.id ?? "l1", text: first?.text ?? "", choice: { foodId: "cow-milk", grams: 1230 } }, ...others],
+      };
+      const found = await proposals(problem(readRecipe(settled, context, REFERENCE.constants), { rules: ["vegan"] }));
+      expect(held(found[0] ?? expect.fail("none")), words).toContain(id);
+    }
+  }, 60_000);
   it("has named endings for nothing to change, and for kinds of sweet it cannot yet solve", async () => {
     expect((await solve(problem(halwa()))).kind).toBe("nothing-to-change");
     expect((await solve(problem(halwa(), { rules: ["egg-free"] }))).kind).toBe("nothing-to-change");

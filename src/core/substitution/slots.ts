@@ -2,6 +2,7 @@ import type { Food, Role } from "../food";
 import { INDEX } from "../food";
 import { mayEnter, type Opening } from "./open-roles";
 import type { AdaptationProblem, SourceLine } from "./problem";
+import type { Candidate } from "./tables";
 
 /** One food that a version can hold: a line of the recipe, or a candidate for an opened role. */
 export interface Slot {
@@ -57,7 +58,7 @@ export function slots(problem: AdaptationProblem, opening: Opening, finished: nu
     (candidate) => candidate.archetypes.includes(problem.archetype) && roles.has(candidate.role) && !present.has(candidate.foodId),
   );
   const fresh = new Set<string>();
-  for (const candidate of entering) {
+  for (const candidate of [...namedFor(problem, opening, present, finished), ...entering]) {
     const food = problem.reference.foods.get(candidate.foodId);
     const key = `${candidate.role}:${candidate.foodId}`;
     if (!food || !mayEnter(food, problem) || fresh.has(key)) continue;
@@ -88,6 +89,30 @@ export function slots(problem: AdaptationProblem, opening: Opening, finished: nu
       locked: false,
     });
   return kept;
+}
+
+/** What the writer's own words would let stand for a line: before all others, where custom has nothing it favours more. */
+const NAMED_AFFINITY = -0.4;
+
+/** Foods that lines name to choose from, as candidates for what the line does. */
+function namedFor({ lines, tables, archetype }: AdaptationProblem, opening: Opening, present: ReadonlySet<string>, finished: number): readonly Candidate[] {
+  return lines.flatMap(({ beside, role, grams }) => {
+    if (!opening.opened.has(role)) return [];
+    return (beside?.alternatives ?? [])
+      .filter(({ id }) => !present.has(id))
+      .map(({ id }): Candidate => {
+        const usual = tables.candidates.find((each) => each.role === role && each.foodId === id && each.archetypes.includes(archetype));
+        const share = (100 * grams) / finished;
+        return {
+          role,
+          foodId: id,
+          least: Math.min(usual?.least ?? Infinity, share * 0.4),
+          most: Math.max(usual?.most ?? 0, share * 1.5),
+          affinity: Math.min(usual?.affinity ?? 0, 0) + NAMED_AFFINITY,
+          archetypes: [archetype],
+        };
+      });
+  });
 }
 
 function mostOf(problem: AdaptationProblem, line: SourceLine, finished: number): number {

@@ -20,6 +20,8 @@ export interface SubstitutesQuestion extends BenchGround {
 /** A food that could stand in a row, with its amount by one ratio and what it would do. */
 export interface ToldOption {
   readonly food: NamedFood;
+  /** The line itself names it, to choose from. */
+  readonly isNamed: boolean;
   readonly grams: number;
   readonly measure: string;
   /** What is kept the same: "as sweet". */
@@ -40,6 +42,8 @@ export interface SubstitutesView {
 }
 
 const MOST_OPTIONS = 5;
+/** More than any option can be off. */
+const FIRST = 1000;
 
 interface OpenRow {
   readonly version: Version;
@@ -90,13 +94,19 @@ function ranked(
   const refused: { food: NamedFood; why: string }[] = [];
   if (!from) return { options, refused };
   const { constants } = problem.reference;
-  for (const candidate of problem.tables.candidates) {
+  const source = problem.lines.find(({ id }) => id === row.line);
+  const named = new Set(source?.beside?.alternatives.map(({ id }) => id));
+  const offered = [
+    ...[...named].map((foodId) => ({ role: row.role, foodId, most: 1000, affinity: 0, archetypes: [problem.archetype] })),
+    ...problem.tables.candidates.filter(({ foodId }) => !named.has(foodId)),
+  ];
+  for (const candidate of offered) {
     const food = problem.reference.foods.get(candidate.foodId);
     if (!food || candidate.role !== row.role || !candidate.archetypes.includes(problem.archetype) || food.id === row.food?.id) continue;
-    const named = { id: food.id, name: food.name };
+    const told = { id: food.id, name: food.name };
     const broken = brokenBy(food, problem.rules);
     if (broken) {
-      refused.push({ food: named, why: broken.short });
+      refused.push({ food: told, why: broken.short });
       continue;
     }
     const swap = ratioSwap(from.food, from.grams, food, row.role, table.serve, constants);
@@ -107,13 +117,15 @@ function ranked(
     const figures = evaluatePoint(versionInput(tried, groundOf(read, table)), constants);
     const beams = beamReadings(before.figures, figures, problem.limits, table.serve, constants);
     options.push({
-      food: named,
+      food: told,
+      isNamed: named.has(food.id),
       grams,
       measure: kitchenMeasure(food, grams, read.measures)?.text ?? "weighed",
       keeps: swap.keeps,
       water: swap.water,
       beams,
-      off: offBy(beams) + candidate.affinity / 4,
+      // What the recipe itself names to choose from comes first.
+      off: offBy(beams) + candidate.affinity / 4 - (named.has(food.id) ? FIRST : 0),
     });
   }
   return {

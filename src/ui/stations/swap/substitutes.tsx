@@ -85,7 +85,7 @@ export function Substitutes({ row, recipe, table, bench, onTake, onLook }: Subst
             </span>
           </div>
           <ol aria-label="What could stand here">
-            {options.map(({ food, grams, measure, keeps, water, beams }, rank) => (
+            {options.map(({ food, isNamed, grams, measure, keeps, water, beams }, rank) => (
               <li key={food.id} className="border-b border-line">
                 <button
                   type="button"
@@ -97,7 +97,10 @@ export function Substitutes({ row, recipe, table, bench, onTake, onLook }: Subst
                   className={`w-full text-left grid grid-cols-[18px_minmax(0,1fr)_auto] ${OPTION} gap-y-1 items-center py-1 hover:bg-pressed`}
                 >
                   <span className="t-figure text-ink2">{rank + 1}</span>
-                  <span className="t-new min-w-0">{food.name}</span>
+                  <span className="t-new min-w-0">
+                    {food.name}
+                    {isNamed && <span className="block t-small text-ink2 font-normal">named in the recipe</span>}
+                  </span>
                   <span className="t-figure">
                     <span className="t-frac">{measure}</span>, {formatGrams(grams)} g
                     <span className="block t-small text-ink2">
