@@ -298,4 +298,19 @@ describe("steps read", () => {
     const [step] = readRecipe(recipeOf(["1 cup sugar"], plainSteps([text])), context, REFERENCE.constants).steps;
     expect(step).toMatchObject({ operation, minutes: { usual: minutes }, attention, cue });
   });
+  it("drives off more in a wider pan, where a step tells how wide it is", () => {
+    const finished = (pan: string) => ledgerOf(["1 litre milk", "80 g rice"], [`Simmer the rice in the milk in a ${pan} for 40 minutes.`]).finished.value;
+    const [narrow, usual, wide] = [finished("20 cm pan"), finished("pan"), finished("12 inch heavy pan")];
+    expect(narrow).toBeGreaterThan(usual);
+    expect(usual).toBeGreaterThan(wide);
+    expect(usual - wide).toBeGreaterThan(40);
+  });
+  it("reads vessels with their size, and takes “the rest of” for no rest", () => {
+    const { read: made } = ledgerOf(
+      ["100 g sugar", "1 litre milk"],
+      ["Add half the sugar to the milk in a kadai.", "Stir in the rest of the sugar.", "Pour it into 6 ramekins or a 20 cm tin."],
+    );
+    expect(made.steps.map(({ operation }) => operation)).toEqual(["mix", "mix", "mix"]);
+    expect(made.steps[2]?.equipment).toEqual(["6 ramekins", "20 cm tin"]);
+  });
 });

@@ -154,8 +154,9 @@ export interface Cooked {
 }
 
 /** Wet cooking: down to a share where the step says so, else by the minute in a usual pan, at most 60 % of the water. */
-export function cook(pot: Pot, { open, coveredMinutes, reducesTo }: StepReading, { process, evaporationFlux }: Constants): Cooked {
-  const { pan, cap, covered } = process.value;
+export function cook(pot: Pot, { open, coveredMinutes, reducesTo, pan: told }: StepReading, { process, evaporationFlux }: Constants): Cooked {
+  const { cap, covered } = process.value;
+  const pan = told ?? process.value.pan;
   const there = Math.max(0, pot.water);
   const minutes = open.reduce((sum, part) => sum + part.minutes, 0);
   if (reducesTo !== null) {

@@ -22,6 +22,8 @@ export interface StepReading {
   /** What to look, listen, smell or feel for. */
   readonly cue: string | null;
   readonly equipment: readonly string[];
+  /** How wide the pan is that it names, cm; null where it does not say. */
+  readonly pan: number | null;
   /** Open wet cooking, minute by minute of the text or as set by hand. */
   readonly open: readonly { readonly heat: Heat; readonly minutes: number }[];
   readonly coveredMinutes: number;
@@ -67,7 +69,7 @@ const OF: Readonly<Record<Operation, Tells | null>> = {
   grind: has(/\b(?:grind|blend|mash|grate|chop|crush|pound|purée|puree)\b/i),
   peel: has(/\b(?:peel|deseed)\b|\bcore (?:and|the|them|it)\b|\b(?:stone|pit) the\b/i),
   wash: has(/\b(?:wash|rinse)\b/i),
-  rest: has(/\b(?:rest|stand|cool|leave|leaves? it)\b/i),
+  rest: has(/\b(?:rest(?! of| \w+ ?(?:in|into)\b)(?<!\bthe rest)|stand|cool|leave|leaves? it)\b/i),
   "serve apart": inOrder(/\b(?:serve|served|hand)\b/i, /\b(?:apart|on the side|separately|round)\b/i),
   transfer: inOrder(/\b(?:pour|transfer|tip|turn|scrape)\b/i, /\b(?:into|out onto|bowls?|dish|tray|moulds?)\b/i),
   mix: null,
@@ -114,9 +116,6 @@ const TOOLS: readonly (readonly [string, Tells])[] = [
   ["sieve", has(/\bsieve\b/i)],
   ["grater", has(/\bgrate\b/i)],
   ["rolling pin", has(/\broll(?:ing pin| it out)\b/i)],
-  ["moulds", has(/\bmoulds?\b/i)],
-  ["tray", has(/\btray\b/i)],
-  ["small bowls", has(/\bbowls\b/i)],
   ["steamer", has(/\bsteam(?:ed|ing|er)?\b(?! rises)/i)],
   ["oven", has(/\b(?:oven|bak(?:e|ing))\b/i)],
   ["fridge", has(/\b(?:fridge|chill|refrigerate)\b/i)],
@@ -152,6 +151,7 @@ export function readStep(step: RecipeStep, constants: ProcessConstants): StepRea
     attention: choice.attention ?? attentionIn(text) ?? usual.attention,
     cue: CUE.exec(text)?.[1]?.replace(CUE_ENDS, "").trim() ?? null,
     equipment: toolsIn(text),
+    pan: panIn(text),
     open: cooks.open,
     coveredMinutes: cooks.coveredMinutes,
     reducesTo:
@@ -218,7 +218,32 @@ function attentionIn(text: string): Attention | null {
   return null;
 }
 
+/** Vessels, with how many there are and how wide, where that is told: "6 ramekins", "a 20 cm tin". */
+const VESSEL =
+  /\b(?:(\d{1,3}) )?(?:(\d{1,3})[ -]?(cm|inch|in)[ -])?(?:(?:small|large|deep|wide|shallow|greased|lined|buttered|oiled|clean|dry|glass|steel|silicone|individual|serving|shallow|flat|square|round|popsicle|kulfi|cake|loaf|baking|pudding|mixing|heatproof|heat-proof|cold|chilled|sterilised|sealed|airtight) ){0,4}(ramekins?|moulds?|molds?|tins?|trays?|thalis?|bowls?|glasses|glass(?= bowl| dish)?|cups(?! of)|dish(?:es)?|jars?|kadh?ai|kadahi|saucepan|wok|skillet|griddle|tawa|colander|basket|idli plates?|thermometer|whisk|spatula|parchment|baking paper|banana lea(?:f|ves)|grinder|mortar|processor|rolling pin|ladle|plates?|platter)\b/gi;
+const CENTIMETRES_PER_INCH = 2.54;
+const wide = (size: string | undefined, unit: string | undefined) =>
+  size === undefined ? null : Math.round(Number(size) * (unit?.toLowerCase() === "cm" ? 1 : CENTIMETRES_PER_INCH));
+
+function vesselsIn(text: string): string[] {
+  const found = [...text.matchAll(VESSEL)].map(([, count, size, unit, name = ""]) => {
+    const centimetres = wide(size, unit);
+    return [count, centimetres === null ? null : `${centimetres} cm`, name.toLowerCase()].filter(Boolean).join(" ");
+  });
+  return [...new Set(found)];
+}
+
+/** What is cooked in, where its width is told; cm across. */
+const PAN =
+  /\b(\d{1,2})[ -]?(cm|inch|in)[ -](?:(?:wide|heavy|deep|shallow|non-?stick|bottomed|based|large|small|frying|sauté|heavy-bottomed) ){0,3}(?:pan|pot|saucepan|kadh?ai|wok|skillet)\b/i;
+const panIn = (text: string): number | null => {
+  const found = PAN.exec(text);
+  const centimetres = found && wide(found[1], found[2]);
+  return centimetres !== null && centimetres >= 8 && centimetres <= 80 ? centimetres : null;
+};
+
 function toolsIn(text: string): string[] {
   const found = TOOLS.filter(([, tells]) => tells(text)).map(([name]) => name);
-  return found.includes("heavy pan") ? found.filter((name) => name !== "pan") : found;
+  const tools = found.includes("heavy pan") ? found.filter((name) => name !== "pan") : found;
+  return [...new Set([...tools, ...vesselsIn(text)])];
 }
