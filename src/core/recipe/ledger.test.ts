@@ -310,7 +310,7 @@ describe("steps read", () => {
       ["100 g sugar", "1 litre milk"],
       ["Add half the sugar to the milk in a kadai.", "Stir in the rest of the sugar.", "Pour it into 6 ramekins or a 20 cm tin."],
     );
-    expect(made.steps.map(({ operation }) => operation)).toEqual(["mix", "mix", "mix"]);
+    expect(made.steps.map(({ operation }) => operation)).toEqual(["mix", "mix", "transfer"]);
     expect(made.steps[2]?.equipment).toEqual(["6 ramekins", "20 cm tin"]);
   });
 });
