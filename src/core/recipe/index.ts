@@ -30,7 +30,7 @@ export { createFoodFinder, stemsOf, type Beside, type FoodFinder } from "./named
 export { withLinesApart, type LineReading } from "./read-line";
 export { type ReadingContext } from "./reading-context";
 export { readRecipeText, type PasteProblem } from "./read-text";
-export { readYield, servingText, yieldText, type RecipeYield } from "./yield";
+export { readYield, servingText, yieldText } from "./yield";
 export { overLimits, RECIPE_LIMITS, STORED_RECIPE_LIMITS, type RecipeLimits } from "./limits";
 export { guessArchetype } from "./archetype";
 export { readRecipe, type ReadRecipe } from "./read-recipe";

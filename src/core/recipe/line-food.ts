@@ -1,11 +1,11 @@
 import type { Food } from "../food";
 import type { LinePart } from "./line-parts";
 import { changesNothing, isDeed, isDescribing, isPlainWord } from "./match-food";
-import { isHarmless, nameStemsOf, stemsOf, wordsAt } from "./named-foods";
+import { isHarmless, isToBeDone, nameStemsOf, stemsOf, wordsAt } from "./named-foods";
 import type { ReadingContext } from "./reading-context";
 
 /** Whether words say only how a thing is. */
-export const isPlainText = (words: string): boolean => stemsOf(words).every(isPlainWord);
+export const isPlainText = (words: string): boolean => wordsAt(words).every(({ stem, at }) => isPlainWord(stem) || isToBeDone(words, at));
 /** The part that names what a line is of: the first that says more than how it is. */
 export const headOf = (parts: readonly LinePart[], { matcher }: ReadingContext): LinePart | undefined =>
   parts.find(({ words }) => !stemsOf(words).every(isDescribing) || (!isPlainText(words) && matcher.known(words) !== null)) ??
@@ -116,7 +116,12 @@ function besideOf(
       return { head, guesses: [food, other], why: `“${food.name}” and “${other.name}” share one amount` };
     if (other && part.inBrackets && part.joint === "(") return { head, guesses: [food, other], why: `“${part.words}” is another food than “${head.words}”` };
     const unknown = wordsAt(part.words).filter(
-      ({ stem, at, end }) => !own.has(stem) && !changesNothing(stem, food) && !isHarmless(stem) && !spans.some((span) => span.at <= at && end <= span.end),
+      ({ stem, at, end }) =>
+        !own.has(stem) &&
+        !changesNothing(stem, food) &&
+        !isHarmless(stem) &&
+        !isToBeDone(part.words, at) &&
+        !spans.some((span) => span.at <= at && end <= span.end),
     );
     if (unknown.length > 0) {
       const guesses = [food, ...spans.flatMap(({ food: each }) => (foods.has(each.id) ? [each] : []))];

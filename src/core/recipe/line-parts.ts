@@ -125,10 +125,16 @@ function partsOf(plain: string): readonly LinePart[] {
       const joint = JOINTS[word] ?? (LESS.has(word) && new Scanner(plain, scanner.at).amount() ? "minus" : undefined);
       const isEmpty = part.words.length === 0 && part.amounts.length === 0;
       const goesOn = joint !== undefined && /^ \S/.test(plain.slice(scanner.at, scanner.at + 2)) && !isSetPhrase(plain, start);
+      // "To strew over": what it is for. "Up to 100 g" is an amount.
+      const isPurpose =
+        word === "to" && !isEmpty && part.words.at(-1) !== "up" && /^ \p{L}/u.test(plain.slice(scanner.at)) && !new Scanner(plain, scanner.at).amount();
       // "(or jaggery)", ", with ghee": the word says more than the sign before it.
       if (joint && goesOn && isEmpty && part.joint !== "start") part.joint = joint;
       else if (joint && goesOn && !isEmpty) end(joint, start);
-      else part.words.push(plain.slice(start, scanner.at));
+      else if (isPurpose) {
+        end("for", start);
+        part.words.push(word);
+      } else part.words.push(plain.slice(start, scanner.at));
       continue;
     }
     const sign = plain.charAt(start);

@@ -125,6 +125,9 @@ const BRING_NO_FOOD = new Set(
 );
 const IN_STEPS = new Set(STEP_WORDS.map(stemOf));
 const THING_STEMS = new Set(THINGS.map(stemOf));
+/** "To loosen", "to fold through": after "to" stands what is to be done, whatever the word. Foods are found by their names all the same. */
+export const isToBeDone = (text: string, at: number): boolean => /(?:^|[^\p{L}])to $/iu.test(text.slice(Math.max(0, at - 4), at));
+
 /** Whether a word, by its stem, brings no food beside the one that a line is of. */
 export const isHarmless = (stem: string): boolean => BRING_NO_FOOD.has(stem) || isPlainWord(stem);
 
@@ -151,7 +154,15 @@ function unknownWords(text: string, from: number, named: (place: Span) => boolea
   for (const { stem, at, end } of wordsIn(text)) {
     if (named({ at: at + from, end: end + from })) continue;
     const word = text.slice(at, end).toLowerCase();
-    if ((stem.length < 3 && SHORT.test(stem)) || /\d/.test(stem) || isHarmless(stem) || known(stem) || (HOW.test(word) && !THING_STEMS.has(stem))) continue;
+    if (
+      (stem.length < 3 && SHORT.test(stem)) ||
+      /\d/.test(stem) ||
+      isHarmless(stem) ||
+      known(stem) ||
+      isToBeDone(text, at) ||
+      (HOW.test(word) && !THING_STEMS.has(stem))
+    )
+      continue;
     found.set(stem, text.slice(at, end));
   }
   return [...found.values()];

@@ -22,6 +22,17 @@ describe("pasted text", () => {
     expect(recipe.lines.map((line) => line.text)).toEqual(["1 litre milk", "½ cup rice"]);
     expect(recipe.steps.map((step) => step.text)).toEqual(["Simmer it."]);
   });
+  it("takes a long line with an amount for an ingredient, and all before a heading of steps; a yield from behind the title", () => {
+    const list = ["1.5 litres full fat milk (plus a good splash more to loosen it)", "a good pinch of saffron, bloomed in two tablespoons of warm milk"];
+    for (const head of ["", "Method\n"]) {
+      const { recipe } = read(
+        `Milk thing (makes 24 squares)\n${list.join("\n")}\n${head}Simmer the milk for 20 minutes, stirring all the time, and stir in the saffron.`,
+      );
+      expect(recipe.lines.map(({ text }) => text)).toEqual(list);
+      expect(recipe).toMatchObject({ title: "Milk thing", servings: 24, makes: { kind: "pieces", noun: "square" } });
+      expect(recipe.steps).toHaveLength(1);
+    }
+  });
   it("tells steps from ingredients without headings", () => {
     const { recipe } = read("Rice thing\n1 litre milk\n½ cup rice\nBring the milk to the boil and add the rice, stirring all the time.\nServe.");
     expect(recipe.lines).toHaveLength(2);

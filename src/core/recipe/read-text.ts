@@ -45,7 +45,7 @@ interface Told {
 export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
   const rows = rowsOf(text);
   if (!rows.ok) return rows;
-  const reading = new TextReading();
+  const reading = new TextReading(rows.value.some(({ plain }) => isStepsHead(plain)));
   for (const row of rows.value) reading.take(row);
   const { ingredients } = reading;
   if (ingredients.length === 0) return fail({ kind: "no ingredients" });
@@ -88,6 +88,10 @@ class TextReading {
   private readonly notes: string[] = [];
   private readonly parts = new Parts();
   private title: string | null = null;
+
+  /** Where a heading says later where the steps begin, nothing before it is one. */
+  constructor(private readonly stepsAreHeaded: boolean) {}
+
   private made: ReadYield | null = null;
   private section: "unknown" | "ingredients" | "steps" = "unknown";
   private component: string | undefined;
@@ -112,7 +116,7 @@ class TextReading {
 
   private stepsHead({ plain }: TextRow): boolean {
     const [headed, first] = plain.match(STEPS_HEAD) ?? [];
-    if (headed === undefined || NUMBERED.test(plain)) return false;
+    if (headed === undefined || !isStepsHead(plain)) return false;
     this.section = "steps";
     this.component = undefined;
     if (first?.trim()) this.steps.push({ text: first.trim(), component: undefined });
@@ -142,12 +146,16 @@ class TextReading {
 
   private titleLine({ plain }: TextRow): boolean {
     if (this.title !== null || this.section !== "unknown" || this.ingredients.length > 0 || startsWithAmount(plain)) return false;
-    this.title = plain;
+    // "Fudge bars (makes 24 squares)".
+    const made = /\(([^()]{3,60})\)$/.exec(plain);
+    const stated = made && readYield(made[1] ?? "", false);
+    if (stated) this.made ??= stated;
+    this.title = stated ? plain.slice(0, made.index).trim() : plain;
     return true;
   }
 
   private ingredientOrStep({ raw, plain }: TextRow): void {
-    if (this.section === "unknown" && this.ingredients.length > 0 && (NUMBERED.test(plain) || looksLikeStep(plain))) {
+    if (!this.stepsAreHeaded && this.section === "unknown" && this.ingredients.length > 0 && (NUMBERED.test(plain) || looksLikeStep(plain))) {
       this.section = "steps";
       this.component = undefined;
     }
@@ -180,7 +188,9 @@ const startsWithAmount = (plain: string): boolean => {
   const amount = new Scanner(plain).amount();
   return amount !== null && (amount.unit !== null || !/^an? /i.test(plain));
 };
+const isStepsHead = (plain: string): boolean => STEPS_HEAD.test(plain) && !NUMBERED.test(plain);
 const IMPERATIVE =
   /^(?:simmer|boil|cook|roast|toast|fry|mix|stir|whisk|soak|rinse|wash|grind|blend|strain|press|squeeze|add|heat|warm|bring|cool|chill|set|rest|serve|bake|steam|shape|roll|pour|knead|garnish)\b/i;
 const looksLikeStep = (plain: string) =>
-  plain.split(" ").length > 9 || (/[.!]$/.test(plain) && (IMPERATIVE.test(plain) || (plain.split(" ").length > 4 && !startsWithAmount(plain))));
+  (plain.split(" ").length > 9 && !(startsWithAmount(plain) && !plain.endsWith("."))) ||
+  (/[.!]$/.test(plain) && (IMPERATIVE.test(plain) || (plain.split(" ").length > 4 && !startsWithAmount(plain))));
