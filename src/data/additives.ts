@@ -79,6 +79,7 @@ export const ADDITIVES: readonly Additive[] = [
   additive("E282", "calcium propionate", "preservative"),
   additive("E290", "carbon dioxide", "packaging gas"),
   additive("E296", "malic acid", "acid"),
+  additive("E297", "fumaric acid", "acid"),
   additive("E300", "ascorbic acid", "antioxidant", ["vitamin c", "l-ascorbic acid"]),
   additive("E301", "sodium ascorbate", "antioxidant"),
   additive("E304", "ascorbyl palmitate", "antioxidant", ["fatty acid esters of ascorbic acid"], { parts: FATTY }),

@@ -3,7 +3,10 @@ import type { FoodFinder } from "../recipe";
 
 /** Words that packets say allergens by; what stands before or after that makes another thing of them is excepted. */
 const WORDS: readonly (readonly [RegExp, readonly Allergen[]])[] = [
-  [/\b(?:tree )?nuts?\b(?! free)(?<!\b(?:coco|pea|ground|tiger|pine|hazel|wal) ?nuts?)/i, TREE_NUTS],
+  [
+    /\b(?:tree )?nuts?\b(?! free)(?<!\b(?:coco|pea|ground|tiger|pine|hazel|wal|cashew|brazil|pistachio|pecan|macadamia|almond|queensland|soya?|corn|dough|water|chest) ?nuts?)/i,
+    TREE_NUTS,
+  ],
   [/\balmonds?\b/i, ["almond"]],
   [/\bbrazil ?nuts?\b/i, ["brazil-nut"]],
   [/\bcashews?\b/i, ["cashew"]],

@@ -244,3 +244,33 @@ describe("the food of a packet", () => {
     expect(within / all).toBeGreaterThan(0.8);
   });
 });
+
+describe("packets of many makers", () => {
+  const told = (text: string) => {
+    const { label, allergens, traces, keeps, ingredients } = read(text);
+    const asked = ingredients.filter(({ means: it }, place) => it === null && (ingredients[place + 1]?.depth ?? 0) <= (ingredients[place]?.depth ?? 0)).length;
+    return [label?.per, label?.energy, label?.fat, label?.sugars, label?.salt, allergens.join(), traces.join(), keeps?.day, asked];
+  };
+  it.each([
+    [
+      "RICE DRINK. Water, rice 14 %, sunflower oil, sea salt. Per 100ml: 228 kJ / 54 kcal, Fat 1.0 g (saturates 0.1 g), Carbohydrates 10.8 g (sugars 5.2 g), Protein 0.1 g, Salt 0.08 g. Shake well.",
+      [103, 54, 1, 5.2, 0.08, "", "", undefined, 0],
+    ],
+    [
+      "Ingredients: Sugar, Cocoa Butter, Whole Milk Powder, Hazelnuts (8%), Natural Vanilla Flavouring. Contains: cocoa solids 30% minimum. May contain wheat. Typical values per 100g Energy 2315kJ/555kcal Fat 34.2g Carbohydrate 52.8g of which sugars 51.9g Protein 7.3g Salt 0.21g BEST BEFORE END: 11 2027",
+      [100, 555, 34.2, 51.9, 0.21, "milk,hazelnut", "wheat", "2027-11-30", 0],
+    ],
+    [
+      "Khari - Ingredients: Maida (wheat flour) 58%, Edible vegetable fat [interesterified vegetable fat (palm & palm kernel)], sugar, improver (E 1100(i), INS 300), preservative 282. May contain soy, milk & sulphite. Nutrition per 100g (approx): Energy 533 Kcal, Protein 7.7g, Carbohydrate 57.2g, Sugar 4.1g, Fat 30.4g, SFA 15g, Sodium 610mg. MFG DT 14/10/26 Best before four months from mfg.",
+      [100, 533, 30.4, 4.1, 610, "wheat", "soy,milk,sulphites", "2027-02-14", 0],
+    ],
+    [
+      "Bar ingredients - dates, cashew nuts 21%, raisins, natural orange flavor, himalayan salt; may contain peanuts. per 45 g bar: 182 kcal, 6.9 g fat, 1.4 g saturated fat, 21 g carbohydrate, 15 g sugars, 6.8 g protein, 0.12 g salt",
+      [45, 182, 6.9, 15, 0.12, "cashew", "peanut", undefined, 0],
+    ],
+    [
+      "Vegan spread: rapeseed oil 32%, water, coconut oil 21%, colour (carotenes), vitamins A and D2. 100 g contains: energy 2260 kJ/549 kcal, fat 61 g, carbohydrate 0.3 g of which sugars 0 g, protein 0 g, salt 1.3 g.",
+      [100, 549, 61, 0, 1.3, "coconut", "", undefined, 0],
+    ],
+  ])("are read: %s", (text, expected) => expect(told(text)).toEqual(expected));
+});

@@ -5,8 +5,11 @@ const MONTHS = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "
 const MONTH = "(jan|feb|mar|apr|may|june?|july?|aug|sept?|oct|nov|dec)[a-z]*\\.?";
 const UNTIL = /\b(best (?:before|by|if used by)(?: end)?|use (?:by|before)|expir(?:y|es?)|exp\b|bbe?\b|consume (?:before|by))/i;
 const MADE = /\b(?:mfg|mfd|manufactur(?:ed|ing)|packed|packaged|pkd|production|packing|packaging|baked)\b/i;
-const LASTS = /(\d{1,3}|one|two|three|six|nine|twelve|eighteen) (days?|weeks?|months?|years?)/i;
-const WORDS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 3, six: 6, nine: 9, twelve: 12, eighteen: 18 };
+const LASTS =
+  /(\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|eighteen|twenty[- ]four|thirty[- ]six) (days?|weeks?|months?|years?)/i;
+const WORDS: Readonly<Record<string, number>> = {
+  one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12, fifteen: 15, eighteen: 18, "twenty four": 24, "thirty six": 36,
+}; // prettier-ignore
 
 interface Day {
   readonly day: string;
@@ -37,7 +40,7 @@ function dateIn(text: string): Day | null {
     const [earlier] = ways;
     return earlier === undefined ? null : { day: earlier, either: ways.length > 1 && ways[0] !== ways[1] };
   }
-  const short = /\b(\d{1,2})[-./](20\d{2}|\d{2})\b/.exec(text);
+  const short = /\b(\d{1,2})[-./ ](20\d{2}|\d{2})\b/.exec(text);
   return short ? certain(dated(Number(short[2]), Number(short[1]) + 1, 0)) : null;
 }
 
@@ -45,7 +48,7 @@ function dateIn(text: string): Day | null {
 function later(day: string, text: string): string | null {
   const lasts = LASTS.exec(text);
   if (!lasts) return null;
-  const count = WORDS[(lasts[1] ?? "").toLowerCase()] ?? Number(lasts[1]);
+  const count = WORDS[(lasts[1] ?? "").toLowerCase().replace("-", " ")] ?? Number(lasts[1]);
   const unit = (lasts[2] ?? "").toLowerCase();
   if (unit.startsWith("month")) return addMonths(day, count);
   if (unit.startsWith("year")) return addMonths(day, 12 * count);

@@ -23,8 +23,9 @@ const KIND = /(\d{3,4}[a-f]?)\s?\((?:i{1,3}|iv|vi{0,2}|ix|x)\)/gi;
 const PERCENT = /(?:min(?:imum|\.)? ?|about |at least )?(\d{1,3}(?:[.,]\d{1,2})?) ?%(?: ?(?:min(?:imum|\.)?|approx\.?|w\/w))?/i;
 /** What packets say of an ingredient that no rule asks about. */
 const PRAISE =
-  /\b(?:organic(?:ally grown)?|bio|certified|fair ?-?trade|sustainabl[ey](?: sourced)?|rainforest|non[- ]?gmo|gmo[- ]free|gluten[- ]free|vegan|vegetarian|premium|selected|pure|natural|real|from (?:concentrate|[a-z]+ farming)|(?:origin|product|produce) of [a-z]+|in varying proportions?|in variable proportions?|halal|kosher|edible|permitted|food grade|iodi[sz]ed|minimally processed|pasteurised|pasteurized|homogeni[sz]ed|partially reconstituted|reconstituted|low[- ]sodium|unrefined|cold[- ]pressed|contains?)\b/gi;
+  /\b(?:himalayan|celtic|organic(?:ally grown)?|bio|certified|fair ?-?trade|sustainabl[ey](?: sourced)?|rainforest|non[- ]?gmo|gmo[- ]free|gluten[- ]free|vegan|vegetarian|premium|selected|pure|natural|real|from (?:concentrate|[a-z]+ farming)|(?:origin|product|produce) of [a-z]+|in varying proportions?|in variable proportions?|halal|kosher|edible|permitted|food grade|iodi[sz]ed|minimally processed|pasteurised|pasteurized|homogeni[sz]ed|partially reconstituted|reconstituted|low[- ]sodium|unrefined|cold[- ]pressed|contains?)\b/gi;
 const LESS_THAN = /^(?:and )?(?:contains? )?(?:less than |up to |≤ ?)?\d+(?:[.,]\d+)? ?%(?: or less)? of(?: each of)?(?: the following)?\s*:?\s*/i;
+const FLAVOURED = /\b(?:flavou?rs?|flavou?rings?|aromas?)$/i;
 const MOST_INGREDIENTS = 80;
 const MOST_DEPTH = 3;
 
@@ -108,6 +109,9 @@ export function meaningOf(words: string, by: PacketWords, isBare = false): Packe
   if (code !== undefined) return code;
   const additive = additivesByName(by.tables).get(text);
   if (additive) return { kind: "additive", code: additive.code };
+  // "Orange flavour" is none of the orange.
+  const flavouring = FLAVOURED.test(text) ? additivesByName(by.tables).get("flavouring") : undefined;
+  if (flavouring) return { kind: "additive", code: flavouring.code };
   const food = by.tables.names.get(text) ?? by.matcher.known(text);
   if (food !== null) return { kind: "food", id: food };
   const without = plain(text.replace(PRAISE, " "));
@@ -166,7 +170,7 @@ export function readIngredients(text: string, by: PacketWords): readonly PacketI
     const isSame = (each: string) => means?.kind === "food" && JSON.stringify(meaningOf(each, by)) === JSON.stringify(means);
     const lists = inner.filter((each) => !saysNothing(each) && !isSame(each));
     if (means === null && lists.length === 0) {
-      const several = words.split(/ (?:and|&|plus) /);
+      const several = words.split(/ (?:and|&|plus) | ?\+ ?/);
       if (several.length > 1 && several.every((each) => meant(each, isBare, of) !== null)) return several.forEach((each) => readItem(each, depth, isBare, of));
     }
     // What an additive is made of stands with it: "lecithin (soya)".

@@ -6,8 +6,11 @@ type Field = "energy" | "fat" | "saturatedFat" | "carbohydrate" | "sugars" | "fi
 const NAMES: readonly (readonly [RegExp, Field])[] = [
   [/\benergy(?: value)?|\bcalorific value|\bcalories\b(?! from)/gi, "energy"],
   [/\bcalories from fat/gi, "ignored"],
-  [/\b(?:total |of which )?(?:saturates|saturated(?: fat(?:ty acids)?| fats?)?|sat\.? fat)\b/gi, "saturatedFat"],
-  [/\b(?:trans|mono[- ]?unsaturated|poly[- ]?unsaturated|mono[- ]?unsaturates|polyunsaturates|omega[- ]?\d)(?: fat(?:ty acids)?| fats?)?\b/gi, "ignored"],
+  [/\b(?:total |of which )?(?:saturates|saturated(?: fat(?:ty acids)?| fats?)?|sat\.? fat|sfa)\b/gi, "saturatedFat"],
+  [
+    /\b(?:trans|mono[- ]?unsaturated|poly[- ]?unsaturated|mono[- ]?unsaturates|polyunsaturates|omega[- ]?\d|mufa|pufa)(?: fat(?:ty acids)?| fats?)?\b/gi,
+    "ignored",
+  ],
   [/\b(?:total )?fats?\b|\blipids?\b/gi, "fat"],
   [/\b(?:total |available |net )?carbohydrates?\b|\b(?:total |net )?carbs\b/gi, "carbohydrate"],
   [/\b(?:includes? [^\n]{0,14})?added sugars?\b|\bsugar alcohols?\b|\bpolyols?\b|\bstarch\b|\bcholesterol\b/gi, "ignored"],
@@ -96,9 +99,27 @@ function columnsIn(head: string, all: string): Columns {
 function columnsOf(head: string, packet: string): Columns {
   const here = columnsIn(head, packet);
   if (here.per.some((each) => each !== null)) return here;
-  const told = /\b(?:per|for|in|pro) ?100 ?(g|gm|grams?|ml)\b/i.exec(packet);
+  const told = /\b(?:(?:per|for|in|pro) ?)?100 ?(g|gm|grams?|ml)\b(?: (?:contains?|provides?))?/i.exec(packet);
   if (told) return { per: [100], isVolume: told[1]?.toLowerCase() === "ml" };
   return here;
+}
+
+/** What goes on in the same sentence: "sea salt. Per 100 ml: 228 kJ" tells no salt. */
+const sentenceOf = (text: string): string => text.split(/\.(?= \p{L}|\n)/u)[0] ?? "";
+
+/** "182 kcal, 6.9 g fat, 1.4 g saturated fat": the amounts stand before the names. */
+function amountsComeFirst(text: string, rows: readonly Row[]): boolean {
+  const before = rows.filter(({ at }) => /\d ?(?:g|mg) (?:of )?(?:which )?$/i.test(text.slice(Math.max(0, at - 14), at))).length;
+  const after = rows.filter(({ end }) => /^[ :|<(]{0,4}(?:(?:kcal|kj|mg|g)[)\] :|<]{0,4})?\d/i.test(text.slice(end, end + 20))).length;
+  return before > after;
+}
+
+/** Energy that stands without its name: "228 kJ / 54 kcal". */
+function unnamedEnergy(text: string): Pick<Label, "energy" | "energyUnit"> | null {
+  const kilocalories = /(\d{1,4}(?:[.,]\d)?) ?kcal/i.exec(text)?.[1];
+  if (kilocalories !== undefined) return { energy: Number(kilocalories.replace(",", ".")), energyUnit: "kcal" };
+  const kilojoules = /(\d{1,5}) ?kj/i.exec(text)?.[1];
+  return kilojoules === undefined ? null : { energy: Number(kilojoules), energyUnit: "kJ" };
 }
 
 export interface ReadNutrition {
@@ -129,8 +150,11 @@ export function readNutrition(text: string, packet: string): ReadNutrition | nul
   const doubts: string[] = [];
   const found = new Map<Field, Amount>();
   let kilojoules: number | null = null;
+  const isBefore = amountsComeFirst(text, rows);
   for (const [place, row] of rows.entries()) {
-    const amounts = amountsIn(text.slice(row.end, rows[place + 1]?.at ?? row.end + 80));
+    const amounts = isBefore
+      ? amountsIn(text.slice(rows[place - 1]?.end ?? Math.max(0, row.at - 24), row.at)).slice(-1)
+      : amountsIn(sentenceOf(text.slice(row.end, rows[place + 1]?.at ?? row.end + 80)));
     if (row.field === "ignored" || amounts.length === 0) continue;
     if (row.field === "energy") {
       // The name may carry the unit: "Energy (kcal) 520 130".
@@ -166,8 +190,9 @@ export function readNutrition(text: string, packet: string): ReadNutrition | nul
   const label: Label = {
     ...EMPTY_LABEL,
     per: Math.round(grams * 10) / 10,
-    energy: energy ?? kilojoules,
-    energyUnit: energy === null && kilojoules !== null ? "kJ" : "kcal",
+    ...(energy === null && kilojoules === null
+      ? (unnamedEnergy(text) ?? { energy: null, energyUnit: "kcal" })
+      : { energy: energy ?? kilojoules, energyUnit: energy === null ? "kJ" : "kcal" }),
     fat: amount("fat"),
     saturatedFat: amount("saturatedFat"),
     carbohydrate: amount("carbohydrate"),

@@ -75,7 +75,7 @@ const textOf = (sections: readonly Section[], kind: Kind): readonly string[] => 
 /** A list ends at an empty line, or at a full stop that begins another sentence. */
 function listOf(text: string): string {
   const [block = ""] = text.trim().split("\n\n");
-  const end = /\.(?=[ \n][A-Z*†]|$)/.exec(block.replace(/\b(min|approx|no|incl|ca)\./gi, "$1 "));
+  const end = /\.(?=[ \n][A-Z*†\d]|$)/.exec(block.replace(/\b(min|approx|no|incl|ca)\./gi, "$1 "));
   return end ? block.slice(0, end.index) : block;
 }
 
@@ -91,8 +91,8 @@ function nameIn(head: string): string | null {
   return name !== "" && name.length <= 60 && !name.includes(",") && /\p{L}{3}/u.test(name) ? name : null;
 }
 
-/** The first line, where it has no comma and a list follows it. */
-const titleAbove = (head: string): string => /^[^\n,]{3,60}\n(?=[^\n,]*,)/.exec(head.trimStart())?.[0] ?? "";
+/** The first line or sentence, where it has no comma and a list follows it. */
+const titleAbove = (head: string): string => /^[^\n,.:]{3,60}(?:\n|[.:] )(?=[^\n,]*,)/.exec(head.trimStart())?.[0] ?? "";
 
 /** One space between words, one line break between lines, two where one was left empty. */
 const spaced = (text: string): string =>
@@ -115,10 +115,9 @@ export function readPacket(pasted: string, by: PacketWords): ReadPacket {
   const unheaded = listedAs.length === 0 && head.split(",").length > 2 ? [listOf(head.trimStart().slice(above.length))] : [];
   const list = (listedAs.length > 0 ? listedAs : unheaded).join(", ");
   const ingredients = list === "" ? [] : readIngredients(list, by);
-  // A table without a heading, or without energy, stands behind the list.
-  const behind = textOf(sections, "ingredients").map((each) => each.trim().slice(listOf(each).length));
-  const nutrition =
-    readNutrition(textOf(sections, "nutrition").join("\n"), text) ?? readNutrition([...behind, ...textOf(sections, "other"), head].join("\n"), text);
+  // A table without a heading stands anywhere but in the list.
+  const unlisted = [head, ...sections.map(({ kind, text: each }) => (kind === "ingredients" ? each.trim().slice(listOf(each).length) : each))];
+  const nutrition = readNutrition(textOf(sections, "nutrition").join("\n"), text) ?? readNutrition(unlisted.join("\n"), text);
   const contains = textOf(sections, "contains").flatMap(said);
   const may = textOf(sections, "traces").flatMap((each) => (/not suitable|cannot/i.test(each) ? [each] : said(each)));
   const date = readDate(textOf(sections, "dates").join("\n"));

@@ -29,7 +29,7 @@ const ROUNDED_SODIUM = 8;
 const PRIOR_SD = 0.25;
 /** Additives, salt and spices are at most so much (rule of thumb); printed shares are rounded to one per cent. */
 const MOST_ADDITIVE = 0.03;
-const MOST_SPICE = 0.1;
+const MOST_SPICE = 0.12;
 const PRINTED = 0.0051;
 const PRINTED_SD = 0.003;
 /** What is listed weighs more than what is sold where water was driven off: up to so much (rule of thumb), and rather none. */
@@ -51,7 +51,7 @@ const COCOA = "Theobroma cacao";
 /** What an ingredient is at most; null where any share is possible. */
 function mostOf({ means }: PacketIngredient, food: Food | null, isBulk: boolean): number | null {
   // Sweeteners and what bulks are as much as any food.
-  if (means?.kind === "additive") return food?.family === "sweetener" || isBulk ? null : MOST_ADDITIVE;
+  if (means?.kind === "additive") return food?.family === "sweetener" || isBulk ? null : food && food.family !== "salt" ? MOST_SPICE : MOST_ADDITIVE;
   if (means?.kind === "harmless") return MOST_ADDITIVE;
   return food && food.nature?.botanical !== COCOA && (food.family === "salt" || food.family === "spice" || food.family === "essence" || food.family === "gum")
     ? MOST_SPICE

@@ -120,7 +120,7 @@ export const FILLING_WORDS = list(
   "heaped heaping rounded generous scant level levelled leveled packed loosely tightly firmly lightly loose full brimming flat",
 );
 export const SIZE_WORDS = list(
-  "large big small medium med sized size tiny mini little jumbo huge giant baby average standard regular normal decent good nice thick thin long short extra fat",
+  "large big small medium med  size tiny mini little jumbo huge giant baby average standard regular normal decent good nice thick thin long short extra fat",
 );
 
 /** The amount is left open. */
@@ -147,10 +147,10 @@ export const VARIETIES = list(
 
 /** What was done to it, in words that do not show it by their ending. */
 export const PREPARATIONS = list(
-  "cut split slit broken ground beaten shaken frozen thawed torn crushed crush chop chopped grate dice diced cube cubed cubes mince minced mash mashed puree pureed purée puréed slice sliced slices sliver slivered slivers flaked shred shredded shreds strip strips chunk chunks bit bits piece pieces half halves quarter quarters lengthwise lengthways crosswise diagonally " +
-    "round rounds julienne julienned matchsticks wedge wedges segment segments ring rings lump lumps ball balls dollop crumb-free peel peeled skinless skinned boneless seedless pitted stoned stone stones stalk stalks stem stems core skin skins husk husks rind pith seeds-removed top tops tail tails end ends removed discard discarded drained drain rinse rinsed wash washed soak soaked strain strained sieve sieved sift sifted " +
-    "roast toast blanch melt melted soften softened warm heat cooled cool beat whip whisk whisked stir stirred mix mixed blend blended paste-like spun squeezed squeeze press wrung hung set rest rested proof dissolve dissolved steep steeped infuse infused bloom bloomed slake slaked picked pick overnight ahead before after then until till while when once twice thrice again separately divided divide " +
-    "together apart well very more less extra plus additional reserve reserved set aside each per total altogether all apiece roughly evenly gently lightly loosely tightly nicely properly thoroughly completely partly partially slightly just only few aside cleaned clean trim trimmed deseed deseeded deveined hulled shelled shell unshelled husked cracked bruised bashed pounded pound beaten sized",
+  "cut split slit broken ground beaten shaken frozen thawed torn crushed crush chop chopped grate dice diced cube cubed cubes mince minced mash mashed puree pureed purée puréed  slice sliced slices sliver slivered slivers flaked shred shredded shreds strip strips chunk chunks bit bits piece pieces half halves quarter quarters lengthwise lengthways crosswise diagonally " +
+    "round rounds julienne julienned matchsticks wedge wedges segment segments ring rings lump lumps ball balls dollop crumb-free peel peeled skinless skinned boneless seedless pitted stoned stone stones stalk stalks stem stems core skin skins husk husks rind pith seeds-removed top tops tail tails end ends removed discard discarded drained drain rinse rinsed wash  soak soaked strain strained sieve sieved sift sifted " +
+    "roast toast blanch melt melted soften softened warm heat cooled cool beat whip whisk whisked stir  mix mixed blend blended paste-like spun squeezed squeeze press wrung hung set rest rested proof dissolve dissolved steep steeped infuse infused bloom bloomed slake slaked picked pick overnight ahead before after then until till while when once twice thrice again separately divided divide " +
+    "together apart well very more less extra plus additional reserve reserved set aside each per total altogether all apiece roughly evenly gently lightly loosely tightly nicely properly thoroughly completely partly partially slightly just only few aside cleaned clean trim trimmed deseed deseeded deveined hulled shelled shell unshelled husked cracked bruised bashed pounded pound beaten ",
 );
 /** The same in the kitchens where these sweets come from. */
 export const REGIONAL_PREPARATIONS = list(
@@ -259,7 +259,7 @@ export const OTHERS = list(
     "flakes flame fl fork freeze fully get give green grind grinder grocer halve has have head heap heavy here high hint hold individual inside jug juice " +
     "keep kept kitchen knife last leave left lot low make many marked measure mesh metre micro middle mm mixture moderate mortar mould moulds much my mug " +
     "non open our outer own paper part parts paste pat pestle pg pit place plate please portion purpose put quantity quickly ready really red remaining " +
-    "remove rub safe sake scoop scoops scrape scraped seeded separated servings sharp side simply single slow slowly some spare spatula spoon spoonful " +
+    "remove rub safe sake scoop scoops scrape  seeded  servings sharp side simply single slow slowly some spare spatula spoon spoonful " +
     "spoons spray spring stew sticky still straight such supermarket tasting tea thaw there thickness through tight tola tone toned touch tough towel tray " +
     "turn twice vacuum vessel warmed we minus except never instead weight weighed wet whichever white wide wire wish within wood wooden work wrap yellow " +
     "yield zest skinning peak greek french italian asian thai caster golden finest freshest largest smallest brownish reddish separate mine us ours yours " +

@@ -44,6 +44,8 @@ export interface ToldLine {
   readonly grams: number | null;
   /** How the grams were reached. */
   readonly how: string;
+  /** Its words name no food yet: what answers them may be what they mean here from now on. */
+  readonly isNewName: boolean;
   /** What is asked, and why; empty where nothing is. */
   readonly why: string;
   /** Foods that it may be: the likeliest first of those that the table's rules and the line's own purpose let stand. */
@@ -129,7 +131,7 @@ export function recipeView({ recipe, table }: RecipeQuestion, kitchen: Kitchen):
     anchors: { bodyAnchors: constants.bodyAnchors },
     archetype: read.archetypeGuess.archetype,
     cup: writersCup(recipe.lines),
-    lines: readings.map((reading) => toldLine(reading, read, rulesAt(table, kitchen.rules), kitchen.reference)),
+    lines: readings.map((reading) => toldLine(reading, read, rulesAt(table, kitchen.rules), kitchen)),
     unlisted: toldUnlisted(read),
     steps: read.steps.map((step, at) => toldStep(step, at, read)),
     parts: [...structure.components.values()].map(({ id, name }) => ({
@@ -147,7 +149,8 @@ export function recipeView({ recipe, table }: RecipeQuestion, kitchen: Kitchen):
 
 const named = ({ id, name }: Food): NamedFood => ({ id, name });
 
-function toldLine(reading: LineReading, read: ReadRecipe, rules: readonly Rule[], { foods, constants }: Reference): ToldLine {
+function toldLine(reading: LineReading, read: ReadRecipe, rules: readonly Rule[], { reference, reading: by }: Kitchen): ToldLine {
+  const { foods, constants } = reference;
   const halved = halvedCan(reading, constants);
   const isFood = reading.kind === "read" || reading.kind === "amount unknown";
   return {
@@ -158,6 +161,7 @@ function toldLine(reading: LineReading, read: ReadRecipe, rules: readonly Rule[]
     role: isFood ? reading.role : null,
     grams: reading.kind === "read" ? reading.grams.value : null,
     how: reading.kind === "read" ? reading.how : "",
+    isNewName: reading.kind === "food unknown" && by.matcher.known(reading.description) === null,
     why: "why" in reading ? reading.why : "apart" in reading ? "More foods stand in it, each with its own amount" : "",
     foods: reading.kind === "food unknown" ? guessesOf(reading, rules, foods) : [],
     heed: halved && halvedCanWords(halved),

@@ -76,7 +76,7 @@ export function LinesEditor({ recipe, view, onChange, onTaught }: LinesEditorPro
                   onChoice={(choice) => setLine(i, { choice }, choice.grams === undefined ? undefined : `grams ${line.id}`)}
                   onFood={(food) => {
                     setLine(i, { choice: { ...line.choice, foodId: food.id } });
-                    if (reading?.kind === "food unknown") onTaught(reading.description, food);
+                    if (reading?.isNewName) onTaught(reading.description, food);
                   }}
                   onApart={(apart) =>
                     onChange({
