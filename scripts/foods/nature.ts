@@ -38,7 +38,7 @@ const BOTANICAL: Rules<string> = [
   [/coriander/, "Coriandrum sativum"], [/garlic/, "Allium sativum"], [/ginger/, "Zingiber officinale"], [/mint/, "Mentha spicata"], [/asafoetida/, "Ferula assa-foetida"], [/black-cardamom/, "Amomum subulatum"],
   [/cardamom/, "Elettaria cardamomum"], [/cloves/, "Syzygium aromaticum"], [/cumin/, "Cuminum cyminum"], [/fenugreek/, "Trigonella foenum-graecum"], [/mace|nutmeg/, "Myristica fragrans"], [/omum/, "Trachyspermum ammi"],
   [/pippali/, "Piper longum"], [/black-pepper/, "Piper nigrum"], [/poppy/, "Papaver somniferum"], [/turmeric/, "Curcuma longa"], [/mustard/, "Brassica juncea"], [/saffron/, "Crocus sativus"],
-  [/cinnamon/, "Cinnamomum verum"], [/screwpine-leaf/, "Pandanus amaryllifolius"], [/screwpine-water/, "Pandanus odorifer"], [/basil-seeds|basil-leaf/, "Ocimum basilicum"], [/fennel/, "Foeniculum vulgare"],
+  [/cinnamon/, "Cinnamomum verum"], [/screwpine-leaf/, "Pandanus amaryllifolius"], [/screwpine-(water|essence)/, "Pandanus odorifer"], [/basil-seeds|basil-leaf/, "Ocimum basilicum"], [/fennel/, "Foeniculum vulgare"],
   [/anise/, "Pimpinella anisum"], [/rose/, "Rosa × damascena"], [/carob/, "Ceratonia siliqua"], [/vanilla/, "Vanilla planifolia"],
   [/almond/, "Prunus dulcis"], [/cashew/, "Anacardium occidentale"], [/coconut/, "Cocos nucifera"], [/pistachio/, "Pistacia vera"], [/walnut/, "Juglans regia"], [/hazelnut/, "Corylus avellana"], [/pecan/, "Carya illinoinensis"],
   [/macadamia/, "Macadamia integrifolia"], [/brazil-nut/, "Bertholletia excelsa"], [/chestnut-flour/, "Castanea sativa"],

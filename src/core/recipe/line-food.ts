@@ -6,9 +6,14 @@ import type { ReadingContext } from "./reading-context";
 
 /** Whether words say only how a thing is. */
 export const isPlainText = (words: string): boolean => wordsAt(words).every(({ stem, at }) => isPlainWord(stem) || isToBeDone(words, at));
+/** A word that says how things are may be a food's name, too: "kesar" of a mango, and saffron; with an amount it is the food. */
+const namesMeasured = ({ words, amounts }: LinePart, { matcher }: Pick<ReadingContext, "matcher">): boolean =>
+  amounts.length > 0 && matcher.known(words) !== null;
 /** The part that names what a line is of: the first that says more than how it is. */
 export const headOf = (parts: readonly LinePart[], { matcher }: ReadingContext): LinePart | undefined =>
-  parts.find(({ words }) => !stemsOf(words).every(isDescribing) || (!isPlainText(words) && matcher.known(words) !== null)) ??
+  parts.find(
+    (part) => !stemsOf(part.words).every(isDescribing) || (!isPlainText(part.words) && matcher.known(part.words) !== null) || namesMeasured(part, { matcher }),
+  ) ??
   parts.find(({ words }) => !isPlainText(words)) ??
   parts.find(({ words }) => words !== "");
 
@@ -16,6 +21,12 @@ export const headOf = (parts: readonly LinePart[], { matcher }: ReadingContext):
 type FoundFood =
   | { readonly head: LinePart; readonly food: Food; readonly apart: readonly string[] }
   | { readonly head: LinePart | undefined; readonly guesses: readonly Food[]; readonly why: string };
+
+/** "Min 70%" of a chocolate that is called so, or of a food that no share tells from another. */
+const isItsShare = (stem: string, { name }: Food): boolean => {
+  const share = /^(\d{1,3})%$/.exec(stem)?.[1];
+  return share !== undefined && (!name.includes("%") || name.replaceAll(" ", "").includes(`${share}%`));
+};
 
 const POURED_OFF = /\b(?:drain(?:ed)?|discard(?:ed)?|thrown|poured off|squeezed out)\b/i;
 const MOST_ALTERNATIVES = 8;
@@ -40,7 +51,7 @@ export function foodOf(parts: readonly LinePart[], context: ReadingContext): Fou
   const beside = others.filter(({ joint, words }) => ["start", ",", "(", "-", "and"].includes(joint) && namesNothing(words, context)).map(({ words }) => words);
   const only = namedOnly(head, context);
   const food = only ? null : knownAs(head.words, beside.join(" "));
-  const named = others.filter(({ words }) => !isPlainText(words));
+  const named = others.filter((part) => !isPlainText(part.words) || namesMeasured(part, context));
   const choices = choiceOf(head, food, others, knownAs);
   if (choices.length > 1) return { head, guesses: choices, why: `A choice is left: “${choices.map(({ name }) => name).join("” or “")}”` };
   if (only) return { head, guesses: guessesFor(head.words, context), why: `${only.name}: known by what it is made of, not by its figures` };
@@ -121,6 +132,7 @@ function besideOf(
         !changesNothing(stem, food) &&
         !isHarmless(stem) &&
         !isToBeDone(part.words, at) &&
+        !isItsShare(stem, food) &&
         !spans.some((span) => span.at <= at && end <= span.end),
     );
     if (unknown.length > 0) {

@@ -9,6 +9,7 @@ import { COOKED, measureAmounts } from "./measure-amount";
 import { besideIn, nameStemsOf, stemsOf, type Beside } from "./named-foods";
 import { RECIPE_LIMITS } from "./limits";
 import type { ReadingContext } from "./reading-context";
+import type { StatedAmount } from "./scan-amount";
 import { CONTAINERS } from "./vocabulary";
 import { linesApart, type Recipe, type RecipeLine } from "./recipe";
 
@@ -109,7 +110,7 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
     return {
       ...shared,
       kind: "amount unknown",
-      guesses: measured.guess ? [measured.guess] : amountGuesses(food, context.measures),
+      guesses: measured.guess ? [measured.guess] : (spoonsOf(amounts, food, context) ?? amountGuesses(food, context.measures)),
       why: capital(measured.why),
     };
   if (taken && measured.grams.value <= 0)
@@ -130,6 +131,16 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
     ...(measured.water && { water: measured.water }),
     ...(contained > 0 && { containers: contained }),
   };
+}
+
+/** "3 spoons": of which spoon has to be asked. Null where the amount is in none. */
+function spoonsOf(amounts: readonly StatedAmount[], food: Food, { measures, familyDensity }: ReadingContext): readonly AmountGuess[] | null {
+  if (!amounts.some(({ unit }) => unit === "spoon")) return null;
+  return (["tablespoon", "teaspoon"] as const).flatMap((spoon) => {
+    const stated = amounts.map((each) => (each.unit === "spoon" ? { ...each, unit: spoon } : each));
+    const measured = measureAmounts(stated, food, "", familyDensity[food.family] ?? null, measures);
+    return measured.kind === "weighed" ? [{ label: measured.measure, grams: measured.grams.value }] : [];
+  });
 }
 
 function problemWords(problem: AmountProblem): string {

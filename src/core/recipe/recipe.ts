@@ -1,4 +1,3 @@
-import type { RecipeYield } from "./yield";
 import type { Food, Role } from "../food";
 import type { StepChoice } from "./operations";
 
@@ -50,6 +49,15 @@ export interface RecipeStep {
 
 export const ARCHETYPES = ["pudding", "flour halwa", "vegetable halwa", "ladoo", "set pudding", "fruit-bound"] as const;
 export type Archetype = (typeof ARCHETYPES)[number];
+
+/** What a recipe says it makes, where that is not servings: pieces, jars, what lies in a tray, or so much in all. */
+export interface RecipeYield {
+  readonly kind: "pieces" | "jar" | "tray" | "amount";
+  /** How many pieces, jars, trays; of an amount how many of its unit. */
+  readonly count: number;
+  /** What one is called: "ladoo", "jar", "20 cm square tin", "ml". */
+  readonly noun: string;
+}
 
 /** A sweet as handed down. */
 export interface Recipe {

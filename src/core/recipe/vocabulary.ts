@@ -65,7 +65,10 @@ export const UNIT_WORDS: Readonly<Record<string, string>> = {
   pod: "pod pods",
   pound: "lb lbs pound pounds",
   quart: "qt qts quart quarts",
+  quantity: "quantity quantities measure measures",
   sheet: "sheet sheets",
+  spoon: "spoon spoons spoonful spoonfuls",
+  bowl: "bowl bowls bowlful bowlfuls",
   shot: "shot shots",
   slice: "slice slices",
   sprig: "sprig sprigs",
@@ -133,7 +136,7 @@ export const FEW_OF: ReadonlySet<string> = new Set(["drop", "leaf", "pod", "spri
 
 /** What a thing is like, that changes neither its figures nor what rules say of it. */
 export const QUALITIES = list(
-  "fresh freshly good best better quality premium fine finely coarse coarsely thick thin thinly thickly thicker thinner ripe overripe over ripened tender soft softer hard firm firmer dry sweet organic natural pure real true authentic genuine " +
+  "leftover day-old fresh freshly good best better quality premium fine finely coarse coarsely thick thin thinly thickly thicker thinner ripe overripe over ripened tender soft softer hard firm firmer dry sweet organic natural pure real true authentic genuine " +
     "local seasonal homemade home made store bought shop brand branded favourite favorite preferred preferably prefer possible available any kind kinds type types variety varieties mild neutral strong tasteless odourless flavourless aromatic fragrant " +
     "cold warm hot cool lukewarm tepid chilled room temperature temp boiling iced ice fridge freezer refrigerated pantry clean plump juicy fleshy floury waxy flaky grainy powdery lumpy sticky syrupy smooth runny pourable creamy crisp crunchy crumbly moist perfect indian desi kosher free range fair trade " +
     "unsalted unsweetened unflavoured unflavored unrefined unroasted untoasted unpeeled uncooked unbleached undiluted plain simple ordinary usual common household culinary edible food grade grated old day new young mature quick instantly proper lovely big small large medium little long short whole " +

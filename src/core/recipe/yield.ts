@@ -1,15 +1,7 @@
 import { servingsText } from "../units";
 import { RECIPE_LIMITS } from "./limits";
 import { plainLine } from "./plain-text";
-
-/** What a recipe says it makes, where that is not servings: pieces, jars, what lies in a tray, or so much in all. */
-export interface RecipeYield {
-  readonly kind: "pieces" | "jar" | "tray" | "amount";
-  /** How many pieces, jars, trays; of an amount how many of its unit. */
-  readonly count: number;
-  /** What one is called: "ladoo", "jar", "20 cm square tin", "ml". */
-  readonly noun: string;
-}
+import type { RecipeYield } from "./recipe";
 
 export interface ReadYield {
   readonly servings: number;

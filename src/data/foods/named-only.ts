@@ -127,7 +127,7 @@ export const NAMED_ONLY: readonly Food[] = [
   named("Chestnut flour", ["chestnut puree", "chestnut paste"], { family: "nut", plant: "Castanea sativa", form: "flour" }),
   // Drinks and essences
   named("Spirit", ["rum", "brandy", "whisky", "whiskey", "vodka", "gin", "wine", "red wine", "white wine", "port wine", "sherry", "marsala", "champagne", "liqueur", "kirsch", "amaretto", "cognac", "beer", "mirin", "sake", "cider", "limoncello", "bitters", "arrack", "toddy", "feni"], SPIRIT),
-  named("Flavouring", ["essence", "flavour essence", "lemon essence", "lemon extract", "orange extract", "orange essence", "rum essence", "mixed essence", "butterscotch essence", "pineapple essence", "banana essence", "peppermint extract"], { family: "essence", holds: ["alcohol?"] }),
+  named("Flavouring", ["essence", "flavour essence", "lemon essence", "lemon extract", "orange extract", "orange essence", "rum essence", "mixed essence", "butterscotch essence", "pineapple essence", "banana essence", "peppermint extract", "rose extract"], { family: "essence", holds: ["alcohol?"] }),
   named("Tea", ["tea leaves", "green tea", "black tea", "chai", "matcha", "tea powder", "tea bag", "tea bags"], { family: "spice", plant: "Camellia sinensis" }),
   named("Coffee", ["espresso", "instant coffee", "coffee powder", "coffee beans", "coffee decoction", "filter coffee"], { family: "spice", plant: "Coffea arabica" }),
   // Isolates, sauces, sweet things in bottles
