@@ -84,6 +84,18 @@ await shot("pantry", "/pantry?family=sweetener");
 await shot("food", "/pantry/jaggery");
 await shot("household", "/household");
 await shot("maker", "/pantry/make?of=milk&from=almond", { height: 900 });
+await shot("packet", "/pantry/new", {
+  height: 1500,
+  then: async (page) => {
+    await page
+      .getByLabel("What the packet says")
+      .fill(
+        "Oat rounds with dates\nIngredients: oats, date paste 22 %, almonds, rapeseed oil, malted rice crisps, salt, emulsifier (soya lecithin), raising agents: E500, E503.\nMay contain sesame and milk.\nPer 100 g: energy 1830 kJ / 437 kcal, fat 16 g, of which saturates 1.9 g, carbohydrate 60 g, of which sugars 19 g, fibre 8 g, protein 9 g, salt 0.3 g.\nBest before 14 March 2027",
+      );
+    await page.getByRole("button", { name: "Read the packet" }).click();
+    await page.getByRole("region", { name: "What it lists" }).getByText("E322 of soya, emulsifier").waitFor();
+  },
+});
 await shot("rule", "/household/rules/own-elders?from=ekadashi", { then: (page) => page.getByText(/no food is judged otherwise/).waitFor() });
 await shot("paste", "/recipes/new");
 await browser.close();

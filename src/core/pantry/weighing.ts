@@ -15,7 +15,10 @@ export interface Weighing {
 }
 
 /** Units that can be weighed of any food; a food's own pieces come beside them. */
-export const WEIGHED_UNITS = ["cup", "katori", "tablespoon", "teaspoon", "handful", "ladle", "piece"] as const;
+export const WEIGHED_UNITS = [
+  "cup", "katori", "tablespoon", "teaspoon", "handful", "ladle", "piece", "pinch", "knob", "glass", "mug", "vati", "shot", "spoon", "bowl",
+  "marble-sized", "thumb-sized", "walnut-sized", "lime-sized", "lemon-sized", "egg-sized", "fist-sized",
+] as const; // prettier-ignore
 const VESSELS = ["cup", "katori", "tablespoon", "teaspoon"] as const;
 const USUAL_SHARE: Readonly<Record<string, number>> = {
   cup: MEASURE_SHARE.cup,
@@ -23,6 +26,8 @@ const USUAL_SHARE: Readonly<Record<string, number>> = {
   tablespoon: MEASURE_SHARE.spoon,
   teaspoon: MEASURE_SHARE.spoon,
   handful: MEASURE_SHARE.handful,
+  pinch: MEASURE_SHARE.pinch,
+  knob: MEASURE_SHARE.handful,
 };
 /** No filling repeats more closely than this, half the 80 % interval as a share (rule of thumb). */
 const LEAST_SHARE = 0.02;

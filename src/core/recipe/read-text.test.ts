@@ -63,6 +63,13 @@ describe("pasted text", () => {
     ["1 jar honey", null],
     ["3 large bananas", null],
     ["6 slices bread", null],
+    ["a lemon-sized ball of tamarind", null],
+    ["10 digestive biscuits", null],
+    ["2 bars of chocolate", null],
+    ["4 sugar cubes", null],
+    ["3 small cakes of jaggery", null],
+    ["Makes 10 digestive biscuits", "10 digestive biscuits"],
+    ["Makes a jar of jam", "one jar, 18 servings"],
     ["for the syrup", null],
   ])("%s makes %s", (text, told) => {
     const read = readYield(text, false);

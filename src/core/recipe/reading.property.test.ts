@@ -4,6 +4,7 @@ import { context } from "../../../tests/support/kitchen";
 import { REFERENCE } from "../../data";
 import { trimmedOf } from "./plain-text";
 import { readLine } from "./read-line";
+import { readYield } from "./yield";
 
 const NAMES = [...REFERENCE.foods.values()].flatMap(({ id, name }) => {
   const first = name.split(",")[0] ?? name;
@@ -57,6 +58,7 @@ describe("lines put together at random", () => {
       fc.property(line, (made) => {
         const text = written(made);
         const reading = read(text);
+        expect(readYield(text, false), text).toBeNull();
         all++;
         if (reading.kind !== "read") {
           asked++;

@@ -37,9 +37,13 @@ const MADE = new RegExp(
   `^(makes?|yields?|gives|quantity|enough for)?\\b ?:? ?(?:about |around |approx\\.? |roughly |some )?(${NUMBER})(?: ?(?:-|–|to|or) ?(?:${NUMBER}))?(?: ?[x×])?(?: ((?=[\\p{L}\\d])[^.;:()]{1,60}))?$`,
   "iu",
 );
-/** What sweets are counted by; with "makes" before it any noun is. */
-const PIECES =
-  /^(?:(?:small|medium|large|big|little|bite[- ]sized?|mini|thin|thick|generous)(?:[ -]sized?)? )*((?:[\p{L}-]+ )?(?:pieces?|squares?|balls?|ladoos?|laddus?|laddoos?|cakes?|tarts?|bars?|slices?|diamonds?|truffles?|pops?|popsicles?|lollies|cookies|biscuits|rounds?|rolls?|dumplings?|bites?|muffins?|cupcakes?|pedas?|barfis?|burfis?|moulds?|ramekins?|cubes?|wedges?|pancakes?|modaks?))$/iu;
+const SIZE_BEFORE = "(?:(?:small|medium|large|big|little|bite[- ]sized?|mini|thin|thick|generous)(?:[ -]sized?)? )*";
+/** What sweets are counted by, and no ingredient is; with "makes" before it any noun is. */
+const PIECES = new RegExp(
+  `^${SIZE_BEFORE}(pieces?|squares?|balls?|ladoos?|laddus?|laddoos?|cakes?|tarts?|tartlets?|diamonds?|truffles?|pops?|popsicles?|kulfis?|pedas?|barfis?|burfis?|ramekins?|modaks?)$`,
+  "i",
+);
+const SIZED = new RegExp(`^${SIZE_BEFORE}`, "i");
 const SERVES = /^(?:serves|feeds|for|enough)\b/i;
 const JAR = /\b(?:jars?|bottles?|tubs?)\b/i;
 const TRAY = /\b(?:trays?|tins?|pans?|thalis?|slabs?|loaf|loaves|moulds?|dish(?:es)?|cakes?|tarts?|pies?)\b/i;
@@ -126,9 +130,11 @@ function readOne(text: string, isYield: boolean): ReadYield | null {
   const amount = isYield || VERB.test(text) ? AMOUNT.exec(text) : null;
   if (amount) return made("amount", decimal(amount[1]), (amount[2] ?? "ml").toLowerCase());
   if (!found) return null;
-  const [verb, count, noun] = [found[1], numberOf(found[2] ?? ""), (found[3] ?? "").replace(/ of (?!\d).*$/i, "").trim()];
+  const [verb, count] = [found[1], numberOf(found[2] ?? "")];
   if (!Number.isFinite(count)) return null;
   const isSure = isYield || verb !== undefined;
+  // "Makes a jar of jam"; "a lemon-sized ball of tamarind" is an ingredient.
+  const noun = isSure ? (found[3] ?? "").replace(/ of (?!\d).*$/i, "").trim() : (found[3] ?? "").trim();
   if (noun === "") return isSure ? { servings: count } : null;
   const piece = PIECES.exec(noun)?.[1];
   const isOneTray = TRAY.test(noun) && (SIDES.test(`${found[2] ?? ""} ${noun}`) || /\b(?:tray|tin|pan|thali|slab|loaf)/i.test(noun));
@@ -140,7 +146,7 @@ function readOne(text: string, isYield: boolean): ReadYield | null {
   if (JAR.test(noun) && isSure) return made("jar", count, jarOf(noun));
   if (isOneTray && isSure && count <= 12) return made("tray", count, one(noun));
   if (piece !== undefined) return made("pieces", count, one(piece));
-  return isSure && count > 1 && noun.split(" ").length <= 3 && !CONTENT.test(text) ? made("pieces", count, one(noun)) : null;
+  return isSure && count > 1 && noun.split(" ").length <= 3 && !CONTENT.test(text) ? made("pieces", count, one(noun.replace(SIZED, ""))) : null;
 }
 
 /** "Jars of 250 ml" are 250 ml jars. */
