@@ -81,7 +81,6 @@ await shot("kitchen", "/");
 await shot("recipes", "/recipes");
 await shot("nutrition", "/recipes/demo-2/nutrition", { then: (page) => page.locator("svg path").first().waitFor() });
 await shot("pantry", "/pantry?family=sweetener");
-await shot("food", "/pantry/jaggery");
 await shot("household", "/household");
 await shot("maker", "/pantry/make?of=milk&from=almond", { height: 900 });
 await shot("packet", "/pantry/new", {

@@ -229,7 +229,10 @@ describe("a measure weighed by the household", () => {
     expect(rough?.share).toBeGreaterThan(0.2);
   });
   it("goes before the tables in every recipe, by its form, and leaves other foods alone", () => {
-    const pantry = { ...EMPTY_PANTRY, weighings: [weighing(150), weighing(199, { form: "packed" }), weighing(31, { unit: "handful" }), weighing(24, { unit: "lemon-sized" })] };
+    const pantry = {
+      ...EMPTY_PANTRY,
+      weighings: [weighing(150), weighing(199, { form: "packed" }), weighing(31, { unit: "handful" }), weighing(24, { unit: "lemon-sized" })],
+    };
     const foods = kitchenFoods(REFERENCE.foods, pantry, measures, TABLES);
     const parsed = readRecipeText("Halwa\n1 cup semolina\n1 cup packed semolina\n2 handfuls semolina\n1/2 cup sugar\na lemon-sized ball of semolina");
     if (!parsed.ok) throw new Error("not read");
