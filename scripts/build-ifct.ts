@@ -110,6 +110,33 @@ function readCsv(text: string): Record<string, string>[] {
 /** Dried fruit: the analysed sugars fall short of carbohydrate by up to 9 g, and the rest is sugar too. */
 const RESCALED = new Set(["E005", "E006", "E017", "E018", "E019", "E057", "E058"]);
 
+/** What cannot be as the table prints it, by code: a column shifted, an analysis that contradicts the food. Each says why. */
+const CORRECTED: Readonly<Record<string, (per100g: number[]) => void>> = {
+  // Lemon juice: what stands as insoluble fibre is its carbohydrate by difference; a strained juice has none, and its sugars come to 2.6 g.
+  E033: (per100g) => {
+    const shifted = per100g[INDEX.insolubleFibre] ?? 0;
+    per100g[INDEX.insolubleFibre] = 0;
+    per100g[INDEX.availableCarbohydrate] = round(Math.max(0, shifted - (per100g[INDEX.organicAcids] ?? 0)));
+  },
+  // Sweet lime: with 4 g of acids, as much as lemon, it leaves less carbohydrate than it has sugars: acids are what those leave.
+  E034: (per100g) => {
+    const byDifference = (per100g[INDEX.availableCarbohydrate] ?? 0) + (per100g[INDEX.organicAcids] ?? 0);
+    const sugars = SUGAR_INDICES.reduce((sum, i) => sum + (per100g[i] ?? 0), 0);
+    per100g[INDEX.availableCarbohydrate] = round(Math.min(byDifference, sugars));
+    per100g[INDEX.organicAcids] = round(Math.max(0, byDifference - sugars));
+  },
+  // Dried apricots: 44 g of starch are no ripe fruit's; what it stands for is sugar.
+  E005: (per100g) => {
+    per100g[INDEX.starch] = 0;
+  },
+  // Jaggery: sucrose splits into as much glucose as fructose; the table has six times as much of one.
+  I001: (per100g) => {
+    const half = round(((per100g[INDEX.glucose] ?? 0) + (per100g[INDEX.fructose] ?? 0)) / 2);
+    per100g[INDEX.glucose] = half;
+    per100g[INDEX.fructose] = half;
+  },
+};
+
 function rescaleSugars(per100g: number[]): void {
   const sugars = SUGAR_INDICES.reduce((sum, i) => sum + (per100g[i] ?? 0), 0);
   const wanted = (per100g[INDEX.availableCarbohydrate] ?? 0) - (per100g[INDEX.starch] ?? 0);
@@ -144,6 +171,7 @@ const rows = readCsv(readFileSync(csv, "utf8"))
       per100g.push(round(value));
       sd.push(error > value * LEAST_SHARE ? round(error) : null);
     }
+    CORRECTED[code]?.(per100g);
     if (RESCALED.has(code)) rescaleSugars(per100g);
     const micro: (number | null)[] = [];
     const microSd: (number | null)[] = [];
@@ -153,7 +181,9 @@ const rows = readCsv(readFileSync(csv, "utf8"))
         value += amount(column) * factor;
         variance += (amount(`${column}_e`) * factor * VARIETY_FACTOR) ** 2;
       }
-      const unknown = value === 0 && ZERO_IS_UNKNOWN[nutrient]?.(code.charAt(0));
+      // Of milk the carotenes were measured and the retinol was not looked for: the sum is of less than half of it.
+      const isPart = nutrient === "vitaminA" && "LT".includes(code.charAt(0)) && amount("retol") === 0;
+      const unknown = isPart || (value === 0 && ZERO_IS_UNKNOWN[nutrient]?.(code.charAt(0)));
       micro.push(unknown ? null : Number(value.toPrecision(3)));
       microSd.push(!unknown && Math.sqrt(variance) > value * LEAST_MICRO_SHARE ? Number(Math.sqrt(variance).toPrecision(2)) : null);
     }
@@ -165,6 +195,7 @@ const rows = readCsv(readFileSync(csv, "utf8"))
       name,
       family: FAMILY_BY_CODE[code] ?? FAMILY_OF[code.charAt(0)],
       code,
+      corrected: code in CORRECTED || undefined,
       rescaled: RESCALED.has(code) || undefined,
       tableEnergy: Math.round(amount("enerc")),
       per100g,

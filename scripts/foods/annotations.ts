@@ -17,7 +17,7 @@ const piece = (grams: number, unit = "piece", share = 0.15) => ({ unit, grams, s
 
 export const ANNOTATIONS: Readonly<Record<string, Annotation>> = {
   A002: { id: "amaranth", name: "Amaranth seed", synonyms: ["amaranth", "amaranth grain", "rajgira"], thickening: starch("millet", "whole"), glycaemicIndex: GI.flour, density: 0.81 },
-  A003: { id: "pearl-millet", name: "Pearl millet", synonyms: ["bajra", "pearl millet flour", "bajra flour"], thickening: starch("millet"), glycaemicIndex: GI.millet, density: 0.55 },
+  A003: { id: "pearl-millet", name: "Pearl millet", synonyms: ["bajra", "whole bajra", "pearl millet grains"], thickening: starch("millet", "whole"), glycaemicIndex: GI.millet, density: 0.8 },
   A004: { id: "barley", name: "Barley", synonyms: ["pearl barley"], allergens: ["barley"], thickening: starch("wheat", "whole"), glycaemicIndex: GI.barley, density: 0.8 },
   A005: { id: "sorghum-flour", name: "Sorghum flour", synonyms: ["jowar", "jowar flour", "sorghum"], thickening: starch("millet"), glycaemicIndex: GI.flour, density: 0.55 },
   A006: { id: "maize-meal", name: "Maize meal", synonyms: ["polenta", "corn meal", "cornmeal"], thickening: starch("maize meal"), glycaemicIndex: GI.flour, density: 0.65 },
@@ -35,7 +35,7 @@ export const ANNOTATIONS: Readonly<Record<string, Annotation>> = {
   A022: { id: "semolina", name: "Fine semolina", synonyms: ["semolina", "sooji", "suji", "rava", "sooji rava", "coarse semolina"], allergens: ["wheat"], thickening: starch("wheat"), glycaemicIndex: GI.semolina, density: 0.696 },
   A023: { id: "vermicelli", name: "Wheat vermicelli", synonyms: ["vermicelli", "seviyan"], allergens: ["wheat"], thickening: starch("wheat", "cracked"), glycaemicIndex: GI.pasta, density: 0.38 },
   A024: { id: "vermicelli-roasted", name: "Roasted wheat vermicelli", synonyms: ["roasted vermicelli"], allergens: ["wheat"], thickening: starch("wheat", "cracked"), glycaemicIndex: GI.pasta, density: 0.38 },
-  B001: { id: "besan", name: "Chickpea flour", synonyms: ["besan", "gram flour", "bengal gram flour", "chana dal", "split chickpeas"], thickening: starch("pulse"), glycaemicIndex: GI.chickpea, density: 0.47 },
+  B001: { id: "besan", name: "Chickpea flour", synonyms: ["besan", "gram flour", "bengal gram flour"], thickening: starch("pulse"), glycaemicIndex: GI.chickpea, density: 0.47 },
   B010: { id: "moong-dal", name: "Split green gram", synonyms: ["moong dal", "mung dal", "moong", "green gram", "yellow moong dal", "moong flour"], thickening: starch("pulse"), glycaemicIndex: GI.pulse, density: 0.8, forms: { ground: 0.6, flour: 0.5 } },
   B024: { id: "soya-bean", name: "Soya beans", synonyms: ["soybean", "soy beans"], allergens: ["soy"], thickening: { fibreShare: 0.5, proteinCounts: true }, density: 0.75 },
   B025: { id: "soya-bean-white", name: "Soya beans, white", allergens: ["soy"], thickening: { fibreShare: 0.5, proteinCounts: true }, density: 0.75 },
@@ -77,7 +77,7 @@ export const ANNOTATIONS: Readonly<Record<string, Annotation>> = {
   H010: { id: "brown-sesame", name: "Brown sesame seeds", allergens: ["sesame"], thickening: SOLID_PIECES, density: 0.62 },
   H012: { id: "peanut", name: "Peanuts", synonyms: ["peanut", "groundnut", "groundnuts"], allergens: ["peanut"], thickening: SOLID_PIECES, glycaemicIndex: GI.nut, density: 0.61, forms: { ground: 0.45, chopped: 0.56 } },
   H013: { id: "mustard-seed", name: "Mustard seeds", allergens: ["mustard"] },
-  H014: { id: "flaxseed", name: "Flax seeds", synonyms: ["flax", "linseed", "flaxseed", "ground flax", "flaxseed meal"], thickening: { k: 0.27, fibreShare: 0, proteinCounts: false }, density: 0.66, role: "binder" },
+  H014: { id: "flaxseed", name: "Flax seeds", synonyms: ["flax", "linseed", "flaxseed", "ground flax", "flaxseed meal", "flax meal", "ground flaxseed"], thickening: { k: 0.27, fibreShare: 0, proteinCounts: false }, density: 0.66, forms: { ground: 0.47, meal: 0.47 }, role: "binder" },
   H017: { id: "pine-nut", name: "Pine nuts", synonyms: ["pine nut"], mayContain: [], thickening: SOLID_PIECES, density: 0.57, note: "A seed, not one of the listed tree nuts; lists differ by country." },
   H018: { id: "pistachio", name: "Pistachios", synonyms: ["pistachio", "pista", "pistachio slivers", "slivered pistachios"], allergens: ["pistachio"], thickening: SOLID_PIECES, glycaemicIndex: GI.nut, density: 0.52, forms: { ground: 0.4, chopped: 0.5, slivered: 0.45 }, counted: [piece(0.7)] },
   H020: { id: "sunflower-seeds", name: "Sunflower seeds", synonyms: ["sunflower seed"], thickening: SOLID_PIECES, glycaemicIndex: GI.nut, density: 0.56 },

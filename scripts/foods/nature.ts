@@ -15,7 +15,7 @@ const BOTANICAL: Rules<string> = [
   [/ragi/, "Eleusine coracana"], [/ricebean/, "Vigna umbellata"], [/rice/, "Oryza sativa"], [/little-millet/, "Panicum sumatrense"], [/kodo-millet/, "Paspalum scrobiculatum"],
   [/foxtail/, "Setaria italica"], [/barnyard/, "Echinochloa frumentacea"], [/proso/, "Panicum miliaceum"], [/browntop/, "Urochloa ramosa"], [/teff/, "Eragrostis tef"],
   [/oat/, "Avena sativa"], [/wheat|bulgur|semolina|vermicelli/, "Triticum aestivum"],
-  [/besan|bengal-gram|roasted-gram/, "Cicer arietinum"], [/black-gram/, "Vigna mungo"], [/cowpea/, "Vigna unguiculata"], [/field-bean/, "Lablab purpureus"],
+  [/besan|bengal-gram|roasted-gram|chana-dal/, "Cicer arietinum"], [/black-gram/, "Vigna mungo"], [/cowpea/, "Vigna unguiculata"], [/field-bean/, "Lablab purpureus"],
   [/moong|green-gram/, "Vigna radiata"], [/horse-gram/, "Macrotyloma uniflorum"], [/lentil/, "Lens culinaris"], [/moth-bean/, "Vigna aconitifolia"], [/peas?-(dry|fresh|drink|protein)|pea-drink/, "Pisum sativum"],
   [/rajmah|french-beans/, "Phaseolus vulgaris"], [/red-gram/, "Cajanus cajan"], [/soya?-|tofu/, "Glycine max"], [/peanut|groundnut/, "Arachis hypogaea"],
   [/ash-gourd/, "Benincasa hispida"], [/bamboo/, "Bambusa bambos"], [/bean-scarlet/, "Phaseolus coccineus"], [/bitter-gourd/, "Momordica charantia"], [/bottle-gourd/, "Lagenaria siceraria"],

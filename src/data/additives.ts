@@ -243,8 +243,6 @@ const PACKET_NAMES: Readonly<Record<string, readonly string[]>> = {
   inulin: ["chicory root fibre", "chicory root fiber", "chicory root", "soluble corn fibre", "soluble fibre", "oligofructose", "fructooligosaccharides", "chicory inulin"],
   "edible-gum": ["acacia fibre", "acacia fiber"],
   "lemon-juice": ["lemon juice concentrate", "lemon juice from concentrate", "concentrated lemon juice"],
-  "pearl-millet": ["bajra flour", "pearl millet flour"],
-  sorghum: ["jowar flour"],
   dates: ["date pieces", "chopped dates"],
   "fruit-sugar": ["crystalline fructose"],
   salt: ["iodised salt", "edible common salt", "edible salt", "table salt"],

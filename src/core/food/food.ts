@@ -1,7 +1,7 @@
 import type { Nutrient } from "./nutrients";
 
 /** Where a food's composition comes from. */
-export type Provenance = "measured" | "reference" | "label" | "computed";
+export type Provenance = "measured" | "reference" | "typical" | "label" | "computed";
 
 export const ORIGINS = ["plant", "dairy", "egg", "honey", "gelatin", "animal", "mineral", "unknown"] as const;
 export type Origin = (typeof ORIGINS)[number];

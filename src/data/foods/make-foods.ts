@@ -1,4 +1,7 @@
-import { MICRONUTRIENTS, NUTRIENTS, type Food, type FoodNature } from "../../core/food";
+import { INDEX, MICRONUTRIENTS, MINERALS, NUTRIENTS, type Food, type FoodNature } from "../../core/food";
+import { make } from "../../core/making";
+import { MAKING } from "../making";
+import { borrowed } from "./glycaemic-index";
 import { MILKS } from "./by-hand-milks";
 import { OTHERS } from "./by-hand-others";
 import { SWEETENERS } from "./by-hand-sweeteners";
@@ -20,6 +23,7 @@ interface MeasuredRow {
   readonly name: string;
   readonly family: Food["family"];
   readonly code: string;
+  readonly corrected?: boolean;
   readonly rescaled?: boolean;
   readonly tableEnergy: number;
   readonly per100g: readonly number[];
@@ -37,15 +41,22 @@ const LEAST_SHARE = 0.03;
 /** Micronutrients vary more from one purchase to the next than the rest (rule of thumb). */
 const LEAST_MICRO_SHARE = 0.15;
 
+/** Parts by mass are at most the whole: the nearer to it, the less one can be off; up to half a gram they may be all the same. */
+const ROUNDED = 0.4;
+const isMineral = (n: number) => (MINERALS as readonly string[]).includes(NUTRIENTS[n] ?? "");
+const spreadOf = (n: number, amount: number, share: number): number =>
+  isMineral(n) ? amount * share : Math.max(amount * share * (1 - amount / 100), Math.min(ROUNDED, amount * share));
+const withinWhole = (n: number, amount: number, sd: number): number => (isMineral(n) ? sd : Math.min(sd, Math.max(ROUNDED, (100 - amount) / 2)));
+
 const measuredFood = (row: MeasuredRow): Food => ({
   id: row.id,
   name: row.name,
   family: row.family,
   provenance: "measured",
-  source: `IFCT 2017, ${row.code}${row.rescaled ? ", sugars rescaled to carbohydrate" : ""}`,
+  source: `IFCT 2017, ${row.code}${row.corrected ? ", corrected" : ""}${row.rescaled ? ", sugars rescaled to carbohydrate" : ""}`,
   revision: 1,
   per100g: row.per100g,
-  sd: row.per100g.map((amount, n) => row.sd[n] ?? amount * LEAST_SHARE),
+  sd: row.per100g.map((amount, n) => (row.sd[n] == null ? spreadOf(n, amount, LEAST_SHARE) : withinWhole(n, amount, row.sd[n]))),
   micro: row.micro,
   microSd: row.micro.map((amount, n) => (amount === null ? null : (row.microSd[n] ?? amount * LEAST_MICRO_SHARE))),
   unknown: [],
@@ -53,10 +64,31 @@ const measuredFood = (row: MeasuredRow): Food => ({
   ...completeTraits(row.family, row.traits),
 });
 
+/** Rows from memory and from packs are never told more closely than this, a table's own at best as closely. */
+const LEAST_SPREAD = { typical: 0.05, label: 0.08 } as const;
+
+/** What a row is made of: by its own amounts, else by those of what it is made of, water making up the whole. */
+function amountsOf({ per100g, madeOf = {}, pressed }: FoodRow, foods: ReadonlyMap<string, Food>): readonly number[] {
+  if (per100g) return NUTRIENTS.map((nutrient) => per100g[nutrient] ?? 0);
+  if (pressed) {
+    const made = make({ kind: "milk", material: pressed.of, grams: 100, soaked: 8, presses: [pressed.water], squeeze: "hard", holds: null, weighedMilk: null, weighedPulp: null }, foods, MAKING);
+    const milk = made.ok ? made.value.parts.find(({ key }) => key === "milk") : undefined;
+    if (!milk) throw new Error(`${pressed.of} gives no milk`);
+    return milk.contents.per100g.map((amount) => Number(amount.toPrecision(4)));
+  }
+  const parts = Object.entries(madeOf).map(([id, share]) => ({ food: foods.get(id), share }));
+  const rest = 100 * (1 - parts.reduce((sum, { share }) => sum + share, 0));
+  return NUTRIENTS.map((_, n) => {
+    const sum = parts.reduce((total, { food, share }) => total + share * (food?.per100g[n] ?? 0), n === INDEX.water ? rest : 0);
+    return Number(Math.max(0, sum).toPrecision(4));
+  });
+}
+
 /** A food of a row written by hand. `foods` are those already made, of which it may be computed. */
 function completeRow(row: FoodRow, foods: ReadonlyMap<string, Food>): Food {
-  const { id, name, family, provenance, source, spread, per100g, micro = MICROS[row.id] ?? {}, madeOf = {}, ...traits } = row;
-  const amounts = NUTRIENTS.map((nutrient) => per100g[nutrient] ?? 0);
+  const { id, name, family, provenance, source, spread: told, per100g: _, micro = MICROS[row.id] ?? {}, madeOf = {}, pressed: __, ...traits } = row;
+  const amounts = amountsOf(row, foods);
+  const spread = Math.max(told, provenance === "typical" || provenance === "label" ? LEAST_SPREAD[provenance] : 0);
   const parts = Object.entries(madeOf).map(([part, share]) => ({ micro: foods.get(part)?.micro ?? [], share }));
   const micros = MICRONUTRIENTS.map((nutrient, n) => {
     const given = micro[nutrient];
@@ -73,7 +105,7 @@ function completeRow(row: FoodRow, foods: ReadonlyMap<string, Food>): Food {
   return {
     id, name, family, provenance, source, revision: 1,
     per100g: amounts,
-    sd: amounts.map((amount) => amount * spread),
+    sd: amounts.map((amount, n) => spreadOf(n, amount, spread)),
     micro: micros,
     microSd: micros.map((amount) => (amount === null ? null : amount * Math.max(spread, LEAST_MICRO_SHARE))),
     unknown: [],
@@ -123,7 +155,7 @@ export function makeFoods(): Food[] {
       ...(BESIDE[food.id] ?? []),
     ];
     const more = (PIECES_OF[food.id] ?? []).filter(({ unit }) => !food.counted.some((each) => each.unit === unit));
-    return { ...food, allergens, mayContain, synonyms, nature, counted: [...food.counted, ...more], parts: PARTS[food.id] ?? [], forms: formsOf({ ...food, nature }), cooked: COOKED[food.id] ?? null };
+    return { ...food, glycaemicIndex: food.glycaemicIndex && borrowed(food.id, food.glycaemicIndex), allergens, mayContain, synonyms, nature, counted: [...food.counted, ...more], parts: PARTS[food.id] ?? [], forms: formsOf({ ...food, nature }), cooked: COOKED[food.id] ?? null };
   });
 }
 
@@ -138,5 +170,5 @@ function natureFor(id: string): FoodNature | null {
   return { botanical, form, processing, binding, acidity };
 }
 
-/** Energy as the measured table states it, kJ per 100 g; pure fats carry 0 there and are left out. */
-export const TABLE_ENERGY: ReadonlyMap<string, number> = new Map(MEASURED.filter((row) => row.tableEnergy > 0).map((row) => [row.id, row.tableEnergy]));
+/** Energy as the measured table states it, kJ per 100 g; pure fats carry 0 there and are left out, and what was corrected, whose energy was of what it was before. */
+export const TABLE_ENERGY: ReadonlyMap<string, number> = new Map(MEASURED.filter((row) => row.tableEnergy > 0 && !row.corrected).map((row) => [row.id, row.tableEnergy]));

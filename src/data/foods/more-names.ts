@@ -64,7 +64,7 @@ export const MORE_NAMES: Readonly<Record<string, readonly string[]>> = {
   "brown-sugar": ["muscovado", "muscovado sugar", "light muscovado sugar", "dark muscovado sugar", "light brown sugar", "dark brown sugar", "soft brown sugar"],
   gelatin: ["gelatine sheets", "leaf gelatine", "gelatin sheets", "powdered gelatine", "gelatin powder"], "sunflower-oil": ["refined sunflower oil"],
   "vegetable-oil": ["neutral oil", "cooking oil", "oil", "flavourless oil", "frying oil", "refined oil"],
-  "hung-yogurt": ["greek yoghurt", "greek style yogurt", "greek-style yoghurt", "full fat greek yogurt", "hung curd", "strained yoghurt"],
+  "hung-yogurt": ["greek yoghurt", "greek style yogurt", "greek-style yoghurt", "full fat greek yogurt", "strained yoghurt"],
   "soy-milk": ["soya drink", "soy drink"],
   "coconut-oil": ["virgin coconut oil"],
 };

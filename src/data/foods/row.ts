@@ -30,9 +30,12 @@ export interface FoodRow extends Traits {
   readonly source: string;
   /** Standard deviation as a share of each amount. */
   readonly spread: number;
-  readonly per100g: Readonly<Partial<Record<Nutrient, number>>>;
+  /** Absent where it is computed from what it is made of. */
+  readonly per100g?: Readonly<Partial<Record<Nutrient, number>>>;
   /** Beside those, what is known: what is absent is unknown. */
   readonly micro?: Readonly<Partial<Record<Micronutrient, number>>>;
   /** Foods it is made of, by id, with their shares of its mass: what is known of all of them is computed from them. */
   readonly madeOf?: Readonly<Record<string, number>>;
+  /** A milk pressed from 100 g of a food with so much water, as the maker of milks computes it. */
+  readonly pressed?: { readonly of: string; readonly water: number };
 }

@@ -71,7 +71,7 @@ const properties = object({ yield_g: figure, servings: number, sweetness: byTemp
 const line = object(
   {
     text,
-    food: object({ id: text, name: text, provenance: { enum: ["measured", "reference", "label", "computed"] } }),
+    food: object({ id: text, name: text, provenance: { enum: ["measured", "reference", "typical", "label", "computed"] } }),
     grams: figure,
     role: text,
     change: text,

@@ -53,6 +53,7 @@ export const NUTRIENT_NAMES: Readonly<Record<Nutrient, string>> = {
 const PROVENANCE: Readonly<Record<Provenance, string>> = {
   measured: "measured, from a published table",
   reference: "from a reference table",
+  typical: "typical values, written down from memory of a table",
   label: "from a pack label",
   computed: "computed from other foods",
 };
