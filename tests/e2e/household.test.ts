@@ -133,12 +133,14 @@ describe("a question that a rule asks", () => {
       .getByRole("button", { name: /^We know/ })
       .click();
     await page.getByLabel("How you know").fill("our elders keep it");
+    const kept = page.waitForResponse((response) => response.url().includes("/api/house-rules") && response.request().method() === "PUT");
     await demo.button("It may be eaten").click();
     await page
       .getByText(/^Remembered/)
       .first()
       .waitFor();
     await expect.poll(() => question.count()).toBe(asked - 1);
+    await kept;
     await demo.goto("/household");
     await page.getByText(/our elders keep it/).waitFor();
     await demo.button("Ask again").click();

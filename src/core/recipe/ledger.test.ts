@@ -313,4 +313,52 @@ describe("steps read", () => {
     expect(made.steps.map(({ operation }) => operation)).toEqual(["mix", "mix", "transfer"]);
     expect(made.steps[2]?.equipment).toEqual(["6 ramekins", "20 cm tin"]);
   });
+  it.each([
+    ["Simmer the milk until reduced to 500 ml.", 525, 1],
+    ["Boil the milk down to 700 g, stirring.", 700, 1],
+    ["Boil the milk down to half its volume.", 515, 1],
+    ["Boil the milk until it has reduced by a third.", 687, 1],
+    ["Simmer the milk until only a quarter is left.", 258, 1],
+    ["Simmer the milk until you have 2 cups.", 504, 1],
+  ])("boils down to what a step tells: %s", (step, grams, off) => {
+    const { entries, problems } = ledgerOf(["1 litre milk"], [step]);
+    expect(Math.abs((entries[0]?.after.mass ?? 0) - grams)).toBeLessThanOrEqual(off);
+    expect(problems).toEqual([]);
+  });
+  it("tells where end and minutes are far apart, and where an end cannot be come to; the end is followed", () => {
+    const far = ledgerOf(["1 litre milk"], ["Simmer the milk for 10 minutes until only a quarter is left."]);
+    expect(far.problems).toMatchObject([{ kind: "end and minutes differ", step: 0 }]);
+    expect(far.entries[0]?.after.mass).toBeCloseTo(257.5, 0);
+    expect(far.entries[0]?.how).toMatch(/by 10 min of open cooking alone \d+ g would go/);
+    const less = ledgerOf(["1 litre milk"], ["Reduce the milk to 2 l."]);
+    expect(less.problems).toMatchObject([{ kind: "end not reached", step: 0 }]);
+    expect(less.finished.value).toBeGreaterThan(0);
+    for (const step of ["Simmer for 0 minutes.", "Simmer for 3000 minutes.", "Reduce to 0 g.", "Cook until dry.", "Boil down to half."])
+      for (const lines of [["1 litre milk"], ["100 g ghee"], ["200 g sugar"], ["100 g semolina", "300 ml water"], []]) {
+        const { finished } = ledgerOf(lines, [step]);
+        expect(finished.value >= 0 && Number.isFinite(finished.value), `${step} of ${lines.join()}`).toBe(true);
+      }
+  });
+  it("goes on until flour leaves the sides where no minutes are told, and until liquid is gone", () => {
+    const halwa = (water: number) =>
+      ledgerOf(
+        [`${water} ml water`, "150 g sugar", "110 g ghee", "120 g semolina"],
+        ["Mix water, sugar, ghee and semolina and cook until it leaves the sides of the pan."],
+      ).finished.value;
+    // However much water goes in, it comes to the same.
+    expect(Math.abs(halwa(700) - halwa(900))).toBeLessThan(2);
+    const dry = ledgerOf(["500 g carrots", "500 ml milk"], ["Cook the carrots in the milk until all the milk is absorbed."]);
+    expect(dry.finished.value).toBeGreaterThan(380);
+    expect(dry.finished.value).toBeLessThan(620);
+  });
+  it.each([
+    ["Simmer the milk for half an hour.", "Simmer the milk for 30 minutes."],
+    ["Simmer the milk for 1 hour, stirring every 5 minutes.", "Simmer the milk for 60 minutes."],
+    ["Simmer the milk for 40 minutes; after the first 20 minutes stir well.", "Simmer the milk for 40 minutes."],
+    ["Boil the milk on a high flame for 10 minutes, then on low for 20.", "Boil the milk for 10 minutes. Simmer on low heat for 20 minutes."],
+  ])("takes time for what it is: %s", (one, other) =>
+    expect(ledgerOf(["1 litre milk"], [one]).finished.value).toBeCloseTo(ledgerOf(["1 litre milk"], [other]).finished.value, 3),
+  );
+  it("loses next to nothing where milk is only brought to the boil", () =>
+    expect(ledgerOf(["1 litre milk"], ["Bring the milk to the boil and switch off the flame."]).finished.value).toBeGreaterThan(1010));
 });

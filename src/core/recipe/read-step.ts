@@ -1,6 +1,7 @@
 import type { ProcessConstants } from "../food";
 import type { Heat } from "../process";
-import { statedCooking } from "./cooking-time";
+import { cookingEnd, type CookingEnd } from "./cooking-end";
+import { statedCooking, timesInFigures } from "./cooking-time";
 import { OPERATIONS, type Attention, type Operation, type StepMinutes } from "./operations";
 import { RECIPE_LIMITS } from "./limits";
 import { inOrder, singleSpaced } from "./plain-text";
@@ -27,8 +28,8 @@ export interface StepReading {
   /** Open wet cooking, minute by minute of the text or as set by hand. */
   readonly open: readonly { readonly heat: Heat; readonly minutes: number }[];
   readonly coveredMinutes: number;
-  /** What the pot is boiled down to, as a share of it; null where the step states none. */
-  readonly reducesTo: number | null;
+  /** What cooking goes on to; null where the step does not tell. */
+  readonly end: CookingEnd | null;
   /** What is lifted out again, or goes in later. */
   readonly setsAside: boolean;
 }
@@ -84,24 +85,6 @@ const RANK: readonly Operation[] = Object.keys(OF).filter((key): key is Operatio
 
 const DURATION = /(?<![\d.])(\d{1,5}(?:\.\d{1,3})?)(?: ?(?:-|–|to) ?(\d{1,5}(?:\.\d{1,3})?))? ?(hours?|hrs?|h|minutes?|mins?|min|seconds?|whistles?)\b/gi;
 const NIGHT: StepMinutes = { shortest: 360, usual: 480, longest: 720 };
-const SHARES: Readonly<Record<string, number>> = {
-  half: 0.5,
-  "½": 0.5,
-  "one half": 0.5,
-  "a third": 1 / 3,
-  "one third": 1 / 3,
-  "⅓": 1 / 3,
-  "two thirds": 2 / 3,
-  "⅔": 2 / 3,
-  "a quarter": 0.25,
-  "one quarter": 0.25,
-  "¼": 0.25,
-  "three quarters": 0.75,
-  "¾": 0.75,
-};
-const SHARE_WORDS = Object.keys(SHARES).join("|");
-const BOILS_DOWN = /\b(?:reduc[a-z]+|(?:boil|cook|simmer)[a-z]{0,4} (?:[a-z]{1,20} ){0,6}down|boiled|simmered|cook(?:ed)?)\b/i;
-const TO_A_SHARE = new RegExp(`\\b(to|by) (?:about )?(${SHARE_WORDS})(?!\\w)(?! an? (?:hour|minute))`, "i");
 /** Where the cue ends and the next thing to do begins. */
 const CUE_ENDS =
   /, ?(?:about ?)?\d[^,]*$|,? (?:and|then) (?:then )?(?:soak|tip|lift|chop|peel|mash|cook|pour|stir|add|take|put|let|leave|roast|fold|serve|shape|strain|drain|the)\b.*$|, ?stirring\b.*$/i;
@@ -121,6 +104,9 @@ const TOOLS: readonly (readonly [string, Tells])[] = [
   ["fridge", has(/\b(?:fridge|chill|refrigerate)\b/i)],
 ];
 
+const ONLY_BOILED = inOrder(/\bbring\b/i, /\bboil\b/i, /\b(?:switch|turn|take|taken|remove)[a-z]* (?:it |the [a-z]{1,12} )?(?:off|from)\b/i);
+const BOILING: readonly Operation[] = ["reduce", "simmer", "dissolve"];
+
 /** Reads what a step does from its sentences: operations, heat, times, attention, cue, tools. What was settled by hand goes before. */
 export function readStep(step: RecipeStep, constants: ProcessConstants): StepReading {
   const { choice } = step;
@@ -130,16 +116,24 @@ export function readStep(step: RecipeStep, constants: ProcessConstants): StepRea
   const operation = operations[0] ?? "mix";
   const usual = constants.usual[operation] ?? { minutes: [2, 5, 10] as const, attention: "hands on" as const };
   const [shortest, middle, longest] = usual.minutes;
-  const stated = choice.minutes ?? statedMinutes(text, constants.whistle);
+  const stated = choice.minutes ?? statedMinutes(timesInFigures(text), constants.whistle);
   const minutes = stated ?? { shortest, usual: middle, longest };
   const cooking = statedCooking([text]);
-  const wet = cooking.open.length > 0 || cooking.coveredMinutes > 0 || operation === "simmer" || operation === "reduce";
+  // "Bring to the boil and switch off": a minute at most.
+  const isOnlyBoiled = stated === null && ONLY_BOILED(text);
+  const wet = isOnlyBoiled || cooking.open.length > 0 || cooking.coveredMinutes > 0 || operation === "simmer" || operation === "reduce";
   const heat = choice.heat ?? cooking.open[0]?.heat ?? (wet ? "simmer" : null);
   const covered = choice.covered ?? (cooking.open.length === 0 && cooking.coveredMinutes > 0);
   const byHand = choice.minutes !== undefined || choice.heat !== undefined || choice.covered !== undefined || choice.operation !== undefined;
-  const cooks = byHand ? byHandCooking(operation, heat ?? "simmer", covered, choice.minutes ?? null, cooking) : cooking;
-  const [, way, shareWords = ""] = boiledDownTo(text) ?? [];
-  const share = SHARES[shareWords.toLowerCase()];
+  const cooks =
+    isOnlyBoiled && !byHand
+      ? { open: [{ heat: "simmer" as const, minutes: 1 }], coveredMinutes: 0 }
+      : byHand
+        ? byHandCooking(operation, heat ?? "simmer", covered, choice.minutes ?? null, cooking)
+        : cooking;
+  // Only what boils comes to an end by its water; minutes set by hand go before a look.
+  const end = operations.some((each) => BOILING.includes(each)) || wet ? cookingEnd(text) : null;
+  const isOverruled = choice.minutes !== undefined && (end?.kind === "body" || end?.kind === "dry");
   return {
     step,
     operations,
@@ -154,20 +148,9 @@ export function readStep(step: RecipeStep, constants: ProcessConstants): StepRea
     pan: panIn(text),
     open: cooks.open,
     coveredMinutes: cooks.coveredMinutes,
-    reducesTo:
-      share === undefined || (choice.operation && !["reduce", "simmer"].includes(choice.operation)) ? null : way?.toLowerCase() === "by" ? 1 - share : share,
+    end: isOverruled ? null : end,
     setsAside: SETS_ASIDE(text),
   };
-}
-
-/** "to half" or "by a third" after a word for boiling down, in the first sentence that has both. */
-function boiledDownTo(text: string): RegExpExecArray | null {
-  for (const sentence of text.split(".")) {
-    const found = BOILS_DOWN.exec(sentence);
-    const share = found && TO_A_SHARE.exec(sentence.slice(found.index + found[0].length));
-    if (share) return share;
-  }
-  return null;
 }
 
 /** The main thing first: what the stated time belongs to, else by rank. */

@@ -89,6 +89,8 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
   walk.openMinutes += cooked.minutes;
   walk.known ||= cooked.known;
   if (cooked.tooMuch) walk.problems.push({ kind: "more water than there is", step: at, ...cooked.tooMuch });
+  if (cooked.apart) walk.problems.push({ kind: "end and minutes differ", step: at, ...cooked.apart });
+  if (cooked.unreached !== null) walk.problems.push({ kind: "end not reached", step: at, why: cooked.unreached });
   for (const operation of DRYING)
     if (does.has(operation)) {
       told.push(dryOff(pot, operation, table.waterLost[operation]));

@@ -13,6 +13,8 @@ export type LedgerProblem =
   | { readonly kind: "not yet made"; readonly step: number; readonly component: string }
   | { readonly kind: "used twice"; readonly step: number; readonly name: string; readonly share: number }
   | { readonly kind: "more water than there is"; readonly step: number; readonly asked: number; readonly there: number }
+  | { readonly kind: "end and minutes differ"; readonly step: number; readonly byEnd: number; readonly byMinutes: number }
+  | { readonly kind: "end not reached"; readonly step: number; readonly why: string }
   | { readonly kind: "weighs more"; readonly step: number; readonly weighed: number; readonly there: number }
   | { readonly kind: "weighs less than dry"; readonly step: number; readonly weighed: number; readonly dry: number }
   | { readonly kind: "cannot be pressed"; readonly step: number; readonly why: string };

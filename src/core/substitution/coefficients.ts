@@ -1,7 +1,8 @@
 import { INDEX, sumOf, SUGAR_INDICES, energyKilojoules } from "../food";
 import { freeSugarsPerGram, glycaemicLoadPerGram } from "../models/nutrition";
 import { sucroseEquivalentPerGram } from "../models/sweetness";
-import { creaminessPerGram, serumPerGram, solidFatPerGram, solutesPerGram, thickeningPerGram, type Cooled } from "../models/texture";
+import { creaminessPerGram, solidFatPerGram, solutesPerGram } from "../models/texture";
+import { serumPerGram, thickeningPerGram, type Cooled } from "../process";
 import type { AdaptationProblem } from "./problem";
 import type { Limit } from "../table";
 import { isPiece, type Slot } from "./slots";

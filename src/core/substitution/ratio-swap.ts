@@ -1,6 +1,6 @@
 import { INDEX, type Constants, type Food, type Role, type ServingTemperature } from "../food";
 import { sucroseEquivalentPerGram } from "../models/sweetness";
-import { thickeningPerGram } from "../models/texture";
+import { thickeningPerGram } from "../process";
 
 export interface RatioSwap {
   readonly grams: number;

@@ -2,7 +2,8 @@ import { describe, expect, it } from "vitest";
 import { CONSTANTS } from "../../../data/constants";
 import { NUTRIENTS, type Food, type Nutrient, type StarchForm, type StarchKind } from "../../food";
 import { balance } from "../../recipe";
-import { body, bodyAt, bodyOfIndex, bodyWords, indexOfBody } from "./body";
+import { body, bodyAt, bodyWords } from "./body";
+import { bodyOfIndex, indexOfBody } from "../../process";
 
 /** A food made of just what a reference case states, per 100 g. */
 function food(per100g: Partial<Record<Nutrient, number>>, thickening: Food["thickening"]): Food {

@@ -1,5 +1,5 @@
 import type { LedgerProblem } from "../../../core/recipe";
-import { formatGrams } from "../../../core/units";
+import { capital, formatGrams } from "../../../core/units";
 
 const stepName = (step: number) => (step < 0 ? "In all, it" : `Step ${step + 1}`);
 
@@ -16,6 +16,10 @@ export function ledgerWords(problem: LedgerProblem): string {
       return `${stepName(problem.step)} uses ${problem.component}, which is not made yet. Move its steps before it.`;
     case "used twice":
       return `By step ${problem.step + 1}, ${Math.round(100 * problem.share)} % of ${problem.name} has gone in. Give shares that come to 100.`;
+    case "end and minutes differ":
+      return `To the end that it tells ${formatGrams(problem.byEnd)} g of water would go, by its minutes ${formatGrams(problem.byMinutes)} g. The end is taken; open the step and set the minutes, or weigh the pot, where that is wrong.`;
+    case "end not reached":
+      return `${capital(problem.why)}. Look at the amounts, or weigh the pot.`;
     case "more water than there is":
       return `${stepName(problem.step)} would drive off ${formatGrams(problem.asked)} g of water; there ${Math.round(problem.there) === 1 ? "is" : "are"} ${formatGrams(Math.max(0, problem.there))} g. A shorter time, a lower flame, or a lid?`;
     case "weighs more":

@@ -1,0 +1,102 @@
+/** What cooking goes on to, where a step tells it. */
+export type CookingEnd =
+  /** A share of what is in the pot. */
+  | { readonly kind: "share"; readonly of: number; readonly words: string }
+  /** So much in the pot, g; a volume is taken at the density of sweetened milk. */
+  | { readonly kind: "mass"; readonly grams: number; readonly words: string }
+  /** No free liquid left: what grain and pulp hold stays. */
+  | { readonly kind: "dry"; readonly words: string }
+  /** A look that goes with a body, hot, on the scale of 0 to 10, with its spread. */
+  | { readonly kind: "body"; readonly step: number; readonly sd: number; readonly words: string };
+
+const SHARES: Readonly<Record<string, number>> = {
+  half: 0.5,
+  "½": 0.5,
+  "one half": 0.5,
+  "a third": 1 / 3,
+  "one third": 1 / 3,
+  "⅓": 1 / 3,
+  "two thirds": 2 / 3,
+  "two-thirds": 2 / 3,
+  "⅔": 2 / 3,
+  "a quarter": 0.25,
+  "one quarter": 0.25,
+  "¼": 0.25,
+  "three quarters": 0.75,
+  "¾": 0.75,
+};
+const SHARE_WORDS = Object.keys(SHARES).join("|");
+const BOILS_DOWN =
+  /\b(?:reduc[a-z]+|(?:boil|cook|simmer)[a-z]{0,4} (?:[a-z]{1,20} ){0,6}down|boil(?:ed|ing)?|simmer(?:ed|ing)?|cook(?:ed|ing)?|thicken(?:ed|ing)?)\b/i;
+const TO_A_SHARE = new RegExp(`\\b(to|by) (?:about |almost |nearly )?(${SHARE_WORDS})(?!\\w)(?! an? (?:hour|minute))`, "i");
+const SHARE_LEFT = new RegExp(`\\b(?:only |about )?(${SHARE_WORDS}) (?:of (?:it|the [a-z]{1,20}) )?(?:is left|remains?|remaining|left)\\b`, "i");
+/** What a litre of a sweetened milk weighs, g per ml (rule of thumb). */
+const LIQUID = 1.05;
+const UNITS: Readonly<Record<string, number>> = {
+  ml: LIQUID,
+  l: 1000 * LIQUID,
+  litre: 1000 * LIQUID,
+  liter: 1000 * LIQUID,
+  g: 1,
+  gram: 1,
+  kg: 1000,
+  cup: 240 * LIQUID,
+};
+const TO_AN_AMOUNT =
+  /\b(?:to|until|till|leaving|with)\b (?:it |you |there |they |measures? |weighs? |is |are |have |has |about |around |roughly |only |just |reduced to |down to ){0,5}(\d{1,5}(?:[.,]\d{1,3})?|½|half an?|an?|one|two|three) ?(ml|millilitres?|l|litres?|liters?|kg|g|grams?|cups?)\b(?! (?:of|more)\b)/i;
+const NUMBERS: Readonly<Record<string, number>> = { "½": 0.5, "half a": 0.5, "half an": 0.5, a: 1, an: 1, one: 1, two: 2, three: 3 };
+const DRY =
+  /\b(?:until|till)\b [^.;]{0,60}\b(?:absorbed|evaporated|dried (?:up|out)|soaked up|boiled away|(?:is|are|turns?|goes|go|almost|nearly|quite|completely) dry|no (?:liquid|milk|water|moisture) (?:is left|remains?))\b|\b(?:until|till) dry\b/i;
+
+/**
+ * Looks by which cooks tell how far a sweet has come, and the body that goes with each, hot, with its standard deviation:
+ * from thin to stiff. What a cue says of "thick" alone is too wide to solve for.
+ */
+const CUES: readonly (readonly [RegExp, step: number, sd: number])[] = [
+  [/\bcoats? (?:the back of )?(?:a|the|your) (?:wooden )?spoon\b/i, 1.7, 0.6],
+  [/\bcreamy\b/i, 3.5, 1],
+  [/\b(?:like|thick as|consistency of) (?:thick )?porridge\b|\bporridge[- ]like\b/i, 4.2, 1],
+  [/\b(?:like|thick as|consistency of) (?:a )?(?:thick )?custard\b|\bcustardy\b|\bvery thick\b/i, 5, 1],
+  [/\b(?:starts?|begins?) to (?:leave|come away from|pull away from) the (?:sides?|pan)\b/i, 6.8, 0.6],
+  [/\b(?:leaves?|leaving|come away from|comes? (?:away|off)(?: from)?|pulls? away from|lets? go of) the (?:sides?|pan|edges?|bottom)\b/i, 6.8, 0.6],
+  [/\bcomes? together\b|\bgathers? (?:in(?:to)?|as) (?:a|one) (?:mass|lump|ball)\b|\b(?:forms?|makes?) (?:a|one) (?:mass|lump|ball)\b/i, 7.4, 0.6],
+];
+const UNTIL = /\b(?:until|till)\b/i;
+const COOKS = /\b(?:cook|simmer|boil|reduce|stir|bubble|thicken|heat|saut)/i;
+
+const numberIn = (words: string): number => NUMBERS[words.toLowerCase()] ?? Number(words.replace(",", "."));
+
+/** What cooking goes on to in a step, sentence by sentence the first that tells it; an amount before a share, a share before a look. */
+export function cookingEnd(text: string): CookingEnd | null {
+  for (const sentence of text.split(/\.(?!\d)/)) {
+    const found = endOf(sentence);
+    if (found) return found;
+  }
+  return null;
+}
+
+function endOf(sentence: string): CookingEnd | null {
+  const down = BOILS_DOWN.exec(sentence);
+  if (down) {
+    const rest = sentence.slice(down.index + down[0].length);
+    const amount = TO_AN_AMOUNT.exec(rest);
+    const unit = amount?.[2]?.toLowerCase().replace(/s$/, "").replace("millilitre", "ml").replace("liter", "litre") ?? "";
+    if (amount && UNITS[unit] !== undefined) return { kind: "mass", grams: numberIn(amount[1] ?? "") * UNITS[unit], words: amount[0] };
+    const share = TO_A_SHARE.exec(rest);
+    if (share) {
+      const of = SHARES[(share[2] ?? "").toLowerCase()] ?? 1;
+      return { kind: "share", of: share[1]?.toLowerCase() === "by" ? 1 - of : of, words: share[0] };
+    }
+    const left = SHARE_LEFT.exec(rest);
+    if (left) return { kind: "share", of: SHARES[(left[1] ?? "").toLowerCase()] ?? 1, words: left[0] };
+  }
+  if (!COOKS.test(sentence) || !UNTIL.test(sentence)) return null;
+  const dry = DRY.exec(sentence);
+  if (dry) return { kind: "dry", words: dry[0] };
+  const until = sentence.slice(sentence.search(UNTIL));
+  for (const [pattern, step, sd] of CUES) {
+    const cue = pattern.exec(until);
+    if (cue) return { kind: "body", step, sd, words: cue[0] };
+  }
+  return null;
+}
