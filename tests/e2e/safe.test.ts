@@ -134,6 +134,34 @@ describe("what is not saved yet", () => {
     await session.page.getByRole("heading", { name }).waitFor();
   });
 
+  it("is seen on a page that was asked for before the save was heard of, and put together before it was done", async () => {
+    await goto("/recipes/demo-6/recipe");
+    const name = `Late sweet of ${Date.now()}`;
+    // The save waits until the next page has been put together; that one comes once the save was answered.
+    let answered: () => void = () => undefined;
+    let put: () => void = () => undefined;
+    const isAnswered = new Promise<void>((resolve) => (answered = resolve));
+    const isPut = new Promise<void>((resolve) => (put = resolve));
+    await session.page.route("**/api/recipes/**", async (route) => {
+      await isPut;
+      await route.fulfill({ response: await route.fetch() });
+      setTimeout(answered, 300);
+    });
+    await session.page.route("**/recipes/demo-6/table", async (route) => {
+      const old = await route.fetch();
+      put();
+      await isAnswered;
+      await route.fulfill({ response: old });
+    });
+    const sent = session.page.waitForRequest((request) => request.method() === "PUT");
+    await title(session.page).fill(name);
+    await sent;
+    await session.page.goto(`${session.app.address}/recipes/demo-6/table`);
+    await session.page.getByRole("heading", { name }).waitFor();
+    await session.page.unroute("**/api/recipes/**");
+    await session.page.unroute("**/recipes/demo-6/table");
+  });
+
   it("is told of on other pages too, and a link waits for what was typed", async () => {
     await goto(RECIPE);
     await title(session.page).fill("Phirni on the way");

@@ -39,7 +39,24 @@ let lastSave = 0;
 
 /** When this window last saved anything, ms; a list from before that is out of date. */
 export const savedAt = (): number => lastSave;
-export const noteSave = (): void => void (lastSave = Date.now());
+export function noteSave(): void {
+  lastSave = Date.now();
+  try {
+    sessionStorage.setItem(LAST_SAVE, String(lastSave));
+  } catch {
+    /* where nothing can be stored, the next page may be older than what was saved last */
+  }
+}
+
+const LAST_SAVE = "threpsis.saved";
+/** When the page before this one in this window last saved anything, ms; 0 where that is not known. */
+export function savedBefore(): number {
+  try {
+    return Number(sessionStorage.getItem(LAST_SAVE) ?? 0);
+  } catch {
+    return 0;
+  }
+}
 
 const channel = typeof BroadcastChannel === "undefined" ? null : new BroadcastChannel("threpsis");
 if (channel)

@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useEffect } from "react";
-import { savedAt } from "./documents";
+import { savedAt, savedBefore } from "./documents";
 
 /** Asks for the page again where something was saved in this window after it was put together: going back shows no old list. */
 export function useFresh(at: number): void {
@@ -23,13 +23,17 @@ export function noteLeft(): void {
   }
 }
 
-/** Asks for the page again where the one before it was left like that: what it sent arrived as this one was put together. */
+/**
+ * Asks for the page again where the one before it was left like that, or heard only after this one was asked for that
+ * something was saved: what it sent arrived as this one was put together.
+ */
 export function useWhatWasLeft(): void {
   const router = useRouter();
   useEffect(() => {
     try {
-      if (sessionStorage.getItem(LEFT) === null) return;
+      const isLeft = sessionStorage.getItem(LEFT) !== null;
       sessionStorage.removeItem(LEFT);
+      if (!isLeft && savedBefore() < performance.timeOrigin) return;
     } catch {
       return;
     }
