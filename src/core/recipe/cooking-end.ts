@@ -66,11 +66,23 @@ const COOKS = /\b(?:cook|simmer|boil|reduce|stir|bubble|thicken|heat|saut)/i;
 
 const numberIn = (words: string): number => NUMBERS[words.toLowerCase()] ?? Number(words.replace(",", "."));
 
-/** What cooking goes on to in a step, sentence by sentence the first that tells it; an amount before a share, a share before a look. */
-export function cookingEnd(text: string): CookingEnd | null {
+/** An end, and whether the words around it tell how long that takes: "mash it, and cook down to 300 g" does not. */
+export interface ToldEnd {
+  readonly end: CookingEnd;
+  readonly isTimed: boolean;
+}
+
+const CLAUSE = /[,;]| and | then /i;
+const TIME = /\d ?(?:minutes?|mins?|hours?|hrs?)\b/i;
+
+/** What cooking goes on to in a step, sentence by sentence the first that tells it; an amount before a share, a share before a look. Times are in figures. */
+export function cookingEnd(text: string): ToldEnd | null {
   for (const sentence of text.split(/\.(?!\d)/)) {
-    const found = endOf(sentence);
-    if (found) return found;
+    const end = endOf(sentence);
+    if (!end) continue;
+    const at = sentence.indexOf(end.words);
+    const before = sentence.slice(0, at).split(CLAUSE).at(-1) ?? "";
+    return { end, isTimed: TIME.test(before) || TIME.test(sentence.slice(at + end.words.length)) };
   }
   return null;
 }

@@ -7,7 +7,7 @@ export interface StatedCooking {
 }
 
 const DURATION = /(?<![\d.])(\d{1,5}(?:\.\d{1,3})?)(?: ?(?:-|–|to) ?(\d{1,5}(?:\.\d{1,3})?))? ?(hours?|hrs?|h|minutes?|mins?|min)\b/gi;
-const WET_HEAT = /\b(simmer|boil|cook|reduce|thicken|bubble|stir)/i;
+const WET_HEAT = /\b(simmer|boil|cook|reduce|thicken|bubble|stir)|\bon (?:the |a )?(?:very )?(?:low|lowest|medium|gentle)[a-z]* (?:flame|heat)\b/i;
 const NO_WET_HEAT = /\b(roast|toast|fry|bake|soak|chill|rest|cool|set|refrigerat|fridge|stand|knead|oven)/i;
 const COVERED = /\b(cover|covered|lid|steam|pressure|whistles?)\b/i;
 

@@ -361,4 +361,22 @@ describe("steps read", () => {
   );
   it("loses next to nothing where milk is only brought to the boil", () =>
     expect(ledgerOf(["1 litre milk"], ["Bring the milk to the boil and switch off the flame."]).finished.value).toBeGreaterThan(1010));
+  it("holds minutes against an end only where they are of it", () => {
+    const mashed = ledgerOf(["250 g dates", "200 ml water"], ["Simmer the dates in the water for a quarter of an hour, mash, and cook down to 300 g."]);
+    expect(mashed.finished.value).toBeCloseTo(300, 0);
+    expect(mashed.problems).toEqual([]);
+    expect(ledgerOf(["1 litre milk"], ["Simmer the milk gently for 20 minutes until you are left with 350 ml."]).problems).toMatchObject([
+      { kind: "end and minutes differ" },
+    ]);
+  });
+  it("takes a lid on the lowest flame for cooking, and a look for heat", () => {
+    expect(
+      ledgerOf(["200 g semolina", "600 ml water"], ["Boil the water. Add the semolina, cover and leave on the lowest flame for 5 minutes."]).finished.value,
+    ).toBeGreaterThan(770);
+    const besan = ledgerOf(
+      ["100 g besan", "100 g ghee", "100 g sugar", "500 ml milk"],
+      ["Roast the besan in the ghee for 15 minutes.", "Pour in the milk and sugar and stir until it comes together."],
+    );
+    expect(besan.entries[1]?.driven).toBeGreaterThan(30);
+  });
 });

@@ -279,7 +279,8 @@ function toEnd(pot: Pot, end: CookingEnd, timed: boolean, constants: Constants):
 
 /** Wet cooking: to the end that the step tells, else by the minute in its pan. */
 export function cook(pot: Pot, reading: StepReading, constants: Constants): Cooked {
-  const { open, coveredMinutes, end, pan } = reading;
+  const { open, coveredMinutes, pan } = reading;
+  const end = reading.end?.end ?? null;
   const there = Math.max(0, pot.water);
   const timed = open.length > 0 || coveredMinutes > 0 ? byMinutes(pot, reading, constants) : null;
   const minutes = timed?.minutes ?? 0;
@@ -289,13 +290,16 @@ export function cook(pot: Pot, reading: StepReading, constants: Constants): Cook
   const cookedFor = [minutes > 0 ? `${formatGrams(minutes)} min of open cooking` : "", lid].filter(Boolean).join(" and ");
   if (reached !== null && typeof reached !== "string" && end) {
     pot.drive(reached.grams, reached.sd);
-    const off = timed ? Math.abs(timed.grams - reached.grams) : 0;
+    // Where the minutes are of something before it, they say nothing of the end.
+    const beside = reading.end?.isTimed ? timed : null;
+    const off = beside ? Math.abs(beside.grams - reached.grams) : 0;
     return {
-      told: `${endWords(end)}${timed && cookedFor ? `; by ${cookedFor} alone ${formatGrams(timed.grams)} g would go` : ""}`,
+      told: `${endWords(end)}${beside && cookedFor ? `; by ${cookedFor} alone ${formatGrams(beside.grams)} g would go` : ""}`,
       minutes,
       known: true,
       tooMuch: reached.asked > there + 0.5 ? { asked: reached.asked, there } : null,
-      apart: timed && off > APART_GRAMS && off > APART_SHARE * Math.max(timed.grams, reached.grams) ? { byEnd: reached.grams, byMinutes: timed.grams } : null,
+      apart:
+        beside && off > APART_GRAMS && off > APART_SHARE * Math.max(beside.grams, reached.grams) ? { byEnd: reached.grams, byMinutes: beside.grams } : null,
       unreached: null,
     };
   }

@@ -1,6 +1,6 @@
 import type { ProcessConstants } from "../food";
 import type { Heat } from "../process";
-import { cookingEnd, type CookingEnd } from "./cooking-end";
+import { cookingEnd, type ToldEnd } from "./cooking-end";
 import { statedCooking, timesInFigures } from "./cooking-time";
 import { OPERATIONS, type Attention, type Operation, type StepMinutes } from "./operations";
 import { RECIPE_LIMITS } from "./limits";
@@ -28,8 +28,8 @@ export interface StepReading {
   /** Open wet cooking, minute by minute of the text or as set by hand. */
   readonly open: readonly { readonly heat: Heat; readonly minutes: number }[];
   readonly coveredMinutes: number;
-  /** What cooking goes on to; null where the step does not tell. */
-  readonly end: CookingEnd | null;
+  /** What cooking goes on to, and whether it is told how long that takes; null where the step does not tell. */
+  readonly end: ToldEnd | null;
   /** What is lifted out again, or goes in later. */
   readonly setsAside: boolean;
 }
@@ -131,9 +131,10 @@ export function readStep(step: RecipeStep, constants: ProcessConstants): StepRea
       : byHand
         ? byHandCooking(operation, heat ?? "simmer", covered, choice.minutes ?? null, cooking)
         : cooking;
-  // Only what boils comes to an end by its water; minutes set by hand go before a look.
-  const end = operations.some((each) => BOILING.includes(each)) || wet ? cookingEnd(text) : null;
-  const isOverruled = choice.minutes !== undefined && (end?.kind === "body" || end?.kind === "dry");
+  // Only what boils comes to an end by its water, though a look tells of heat by itself; minutes set by hand go before a look.
+  const told = cookingEnd(timesInFigures(text));
+  const isBoiled = wet || operations.some((each) => BOILING.includes(each)) || (told?.end.kind === "body" && choice.operation === undefined);
+  const isOverruled = choice.minutes !== undefined && (told?.end.kind === "body" || told?.end.kind === "dry");
   return {
     step,
     operations,
@@ -148,7 +149,7 @@ export function readStep(step: RecipeStep, constants: ProcessConstants): StepRea
     pan: panIn(text),
     open: cooks.open,
     coveredMinutes: cooks.coveredMinutes,
-    end: isOverruled ? null : end,
+    end: isBoiled && !isOverruled ? told : null,
     setsAside: SETS_ASIDE(text),
   };
 }
