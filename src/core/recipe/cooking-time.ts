@@ -36,8 +36,17 @@ const IN_FIGURES: readonly (readonly [RegExp, string])[] = [
   [/\b(?:after|in|for|during) the (?:first|last|final) \d{1,3}(?: minutes?| mins?)?\b/gi, ""],
 ];
 
+/** "In three batches, 5 minutes each": three times as long on the fire. */
+const LOTS =
+  /\bin (two|three|four|five|six|[2-9]) (?:batches|lots|rounds|goes)\b([^.;\d]{0,40})(\d{1,3}) ?(?:minutes?|mins?) (?:for )?(?:each|apiece|per (?:batch|lot|round))\b/gi;
+const LOT_WORDS: Readonly<Record<string, number>> = { two: 2, three: 3, four: 4, five: 5, six: 6 };
+
 /** Times in figures, and only those for which something cooks; linear in the text. */
-export const timesInFigures = (text: string): string => IN_FIGURES.reduce((so, [pattern, figures]) => so.replace(pattern, figures), text);
+export const timesInFigures = (text: string): string =>
+  IN_FIGURES.reduce((so, [pattern, figures]) => so.replace(pattern, figures), text).replace(
+    LOTS,
+    (_, lots: string, between: string, each: string) => `in lots${between}${(LOT_WORDS[lots.toLowerCase()] ?? Number(lots)) * Number(each)} minutes`,
+  );
 
 /** What one heat goes on over: "on a high flame for 10 minutes, then on low for 20". */
 const THEN = /,? (?:and )?then |; /i;

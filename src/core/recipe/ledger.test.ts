@@ -355,6 +355,7 @@ describe("steps read", () => {
     ["Simmer the milk for half an hour.", "Simmer the milk for 30 minutes."],
     ["Simmer the milk for 1 hour, stirring every 5 minutes.", "Simmer the milk for 60 minutes."],
     ["Simmer the milk for 40 minutes; after the first 20 minutes stir well.", "Simmer the milk for 40 minutes."],
+    ["Simmer the milk in three batches, 5 minutes each.", "Simmer the milk for 15 minutes."],
     ["Boil the milk on a high flame for 10 minutes, then on low for 20.", "Boil the milk for 10 minutes. Simmer on low heat for 20 minutes."],
   ])("takes time for what it is: %s", (one, other) =>
     expect(ledgerOf(["1 litre milk"], [one]).finished.value).toBeCloseTo(ledgerOf(["1 litre milk"], [other]).finished.value, 3),
