@@ -89,6 +89,8 @@ describe("from a pasted recipe to a kept version", () => {
     await session.page.getByRole("heading", { name: "Walnut semolina squares" }).waitFor();
     const kept = await session.page.locator("main").innerText();
     const address = new URL(session.page.url()).pathname;
+    // What was asked for is answered before the server goes.
+    await session.page.waitForLoadState("networkidle");
     await session.app.stop();
     session.app = await startApp(session.app.folder);
     await session.page.goto(`${session.app.address}/versions`);
