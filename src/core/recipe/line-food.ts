@@ -28,9 +28,6 @@ const isItsShare = (stem: string, { name }: Food): boolean => {
   return share !== undefined && (!name.includes("%") || name.replaceAll(" ", "").includes(`${share}%`));
 };
 
-/** "As fresh as possible": how it should be, no part of a name. */
-const COMPARES = /\bas \p{L}+ as\b/iu;
-
 const POURED_OFF = /\b(?:drain(?:ed)?|discard(?:ed)?|thrown|poured off|squeezed out)\b/i;
 const MOST_ALTERNATIVES = 8;
 const MOST_GUESSES = 5;
@@ -51,9 +48,7 @@ export function foodOf(parts: readonly LinePart[], context: ReadingContext): Fou
   };
   const others = parts.filter((part) => part !== found);
   // What stands after it in plain words may be part of its name: "almonds, ground", "milk, condensed".
-  const beside = others
-    .filter(({ joint, words }) => !COMPARES.test(words) && ["start", ",", "(", "-", "and"].includes(joint) && namesNothing(words, context))
-    .map(({ words }) => words);
+  const beside = others.filter(({ joint, words }) => ["start", ",", "(", "-", "and"].includes(joint) && namesNothing(words, context)).map(({ words }) => words);
   const only = namedOnly(head, context);
   const food = only ? null : knownAs(head.words, beside.join(" "));
   const named = others.filter((part) => !isPlainText(part.words) || namesMeasured(part, context));

@@ -62,7 +62,8 @@ const EACH = /\b(?:each|apiece|per (?:piece|can|tin|packet|carton))\b/i;
 export function linePartsOf(text: string): LineParts {
   const whole = plainLine(text);
   const optional = OPTIONAL.test(whole);
-  const plain = singleSpaced(whole.replace(/\(? ?\boptional\b ?\)? ?:?/gi, " "))
+  // "As fresh as possible" is how it should be, and no part of its name.
+  const plain = singleSpaced(whole.replace(/\bas \p{L}{1,16} as (?:possible|you can(?: get| find)?)\b|\(? ?\boptional\b ?\)? ?:?/giu, " "))
     .replace(/^[-–—−] /, "")
     .replace(LIST_NUMBER, "")
     // "0,5 l" is a half; "1,000 g" a thousand.
