@@ -102,6 +102,40 @@ describe("a packet's list", () => {
       { seed: 16, numRuns: 400 },
     );
   });
+  it("never loses an allergen wherever in a packet it is said, with whatever stands around it", () => {
+    const SAID = ["milk", "egg", "soya", "peanuts", "sesame", "wheat", "almonds", "cashews", "hazelnuts", "mustard", "celery", "fish"] as const;
+    const OF: Readonly<Record<(typeof SAID)[number], string>> = {
+      milk: "milk", egg: "egg", soya: "soy", peanuts: "peanut", sesame: "sesame", wheat: "wheat", almonds: "almond", cashews: "cashew", hazelnuts: "hazelnut", mustard: "mustard", celery: "celery", fish: "fish",
+    }; // prettier-ignore
+    const PLACES = [
+      "Ingredients: rice, sugar, %.",
+      "Ingredients: rice, Vit. B12, %, salt.",
+      "Ingredients: rice, flavouring (%), salt.",
+      "Ingredients: rice, crisps (sugar, %), salt.",
+      "Ingredients: rice, salt. Contains %.",
+      "Ingredients: rice, salt. CONTAINS: %, no artificial colours.",
+      "Ingredients: rice, salt. Does not contain lupin but contains %.",
+      "Ingredients: rice, salt. Free from lupin, contains %.",
+      "Ingredients: rice, salt. May contain lupin. Also contains %.",
+      "Ingredients: rice, salt. Allergy advice: contains % (see bold).",
+      "Ingredients: rice, salt. Keep dry. Contains %",
+      "Ingredients: rice,\n\nsugar, salt, %",
+      "Rice crisps with %\nIngredients: rice, salt.",
+    ];
+    for (const place of PLACES)
+      for (const said of SAID)
+        for (const text of [place.replace("%", said), place.replace("%", said.toUpperCase())]) expect(read(text).allergens, text).toContain(OF[said]);
+    for (const denied of ["Free from milk and egg.", "Does not contain milk, egg or nuts.", "No milk, no eggs."])
+      expect(read(`Ingredients: rice, salt. ${denied}`).allergens, denied).toEqual([]);
+  });
+  it("asks about every word of it, behind an additive and past an abbreviation too, and says where it read no further", () => {
+    const asked = (text: string) => read(text).ingredients.flatMap(({ words, means: it }) => (it === null ? [words] : []));
+    expect(asked("Ingredients: rice, citric acid (kremolin), salt.")).toEqual(["kremolin"]);
+    expect(asked("Ingredients: rice, Vit. B12, kremolin, salt.")).toEqual(["kremolin"]);
+    expect(asked("Ingredients: rice, emulsifier: kremolin.")).toEqual(["kremolin"]);
+    expect(read(`Ingredients: ${Array.from({ length: 90 }, () => "salt").join(", ")}.`).doubts).toHaveLength(1);
+    expect(verdict("Ingredients: rice, cheese crisps, butter (cultures, salt).", "vegan")).not.toBe("allowed");
+  });
   it("takes text of any kind, however long, without an error", () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 300 }), fc.constantFrom("", "Ingredients: ", "Energy 100 "), (text, head) => {

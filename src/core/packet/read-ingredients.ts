@@ -11,7 +11,7 @@ export interface PacketWords {
 
 /** What additives are there for, as packets print it before their names. */
 const CLASSES =
-  "emulsif(?:ier|ying agent)|stabili[sz](?:er|ing agent)|thicken(?:er|ing agent)|gelling agent|acidity regulator|acid(?:ulant)?|raising agent|leavening(?: agent)?|colou?r(?:ing)?s?(?: food)?|preservative|anti-?oxidant|sweeten(?:er|ing agent)|flavou?r enhancer|anti-?caking agent|humectant|glazing agent|firming agent|bulking agent|flour treatment agent|improver|sequestrant|carrier|propellant|foaming agent|vitamins?|minerals?|enriched with|fortified with|raising agents?";
+  "emulsif(?:ier|ying agent)|stabili[sz](?:er|ing agent)|thicken(?:er|ing agent)|gelling agent|acidity regulator|acid(?:ulant)?|raising agent|leavening(?: agent)?|colou?r(?:ing)?s?(?: food)?|preservative|anti-?oxidant|sweeten(?:er|ing agent)|flavou?r enhancer|anti-?caking agent|humectant|glazing agent|firming agent|bulking agent|flour treatment agent|improver|sequestrant|carrier|propellant|foaming agent|vit(?:amin)?s?|minerals?|enriched with|fortified with|raising agents?";
 const CLASS = new RegExp(
   `^(?:permitted |natural |class (?:i|ii) |and |added |synthetic |contains )*(?:${CLASSES})(?:s|\\(s\\))?(?: (?:(?:and|&) )?(?:${CLASSES})(?:s|\\(s\\))?)?(?: ?[:\\-–] ?| |$)`,
   "i",
@@ -124,41 +124,46 @@ export function meaningOf(words: string, by: PacketWords, isBare = false): Packe
   return rest.every(isPlainWord) ? { kind: "food", id: only.food.id } : null;
 }
 
-const isOf = (words: string) => /^(?:of )?(?:which )?/i.test(words);
+/** "Vit. B12" is the vitamin. */
+const inFull = (words: string): string => words.replace(/^vits?\b/i, "vitamin");
 
 /** Brackets that list nothing: what it is praised for, an allergen's name behind what holds it. */
 const saysNothing = (inner: string): boolean =>
   plain(inner.replace(PERCENT, "").replace(PRAISE, " ")).replace(/[,;]/g, "").trim() === "" || listed(inner).every((each) => isAllergenWord(plain(each)));
 
-/** The ingredients of a list as printed, in its order, each with what it stands for. */
-export function readIngredients(text: string, by: PacketWords): readonly PacketIngredient[] {
+/** The ingredients of a list as printed, in its order, each with what it stands for; cut where there are more than anybody lists. */
+export function readIngredients(text: string, by: PacketWords): { readonly ingredients: readonly PacketIngredient[]; readonly isCut: boolean } {
   const found: PacketIngredient[] = [];
+  let isCut = false;
   /** `of` is what it is listed behind: "vegetable oil (palm)" is palm oil, "vitamins (B12)" the vitamin. */
   const meant = (words: string, isBare: boolean, of: string): PacketMeaning => {
     const noun = stemsOf(of).at(-1) ?? "";
     return meaningOf(words, by, isBare) ?? (noun === "" ? null : (meaningOf(`${words} ${noun}`, by, isBare) ?? meaningOf(`${noun} ${words}`, by, isBare)));
   };
+  const isUnderstood = (part: string): boolean => saysNothing(part) || meaningOf(part, by) !== null || by.find(part).some(({ meant: isMeant }) => isMeant);
   const readList = (list: string, depth: number, isBare: boolean, of = ""): void => {
-    for (const item of listed(list)) if (found.length < MOST_INGREDIENTS) readItem(item, depth, isBare, of);
+    for (const item of listed(list)) {
+      isCut ||= found.length >= MOST_INGREDIENTS;
+      if (!isCut) readItem(item, depth, isBare, of);
+    }
   };
   const readItem = (item: string, depth: number, isBare: boolean, of: string): void => {
     const told = item.replace(LESS_THAN, "").trim();
     const { head, inner } = bracketed(told);
     const classed = CLASS.exec(head);
-    if (classed && isOf(head)) {
+    if (classed) {
       const rest = head.slice(classed[0].length).trim();
       // "Emulsifier (322, 471)", "raising agents: sodium bicarbonate": the class itself is none.
-      if (rest === "" && inner.length > 0) return inner.forEach((each) => readList(each, depth, true, head));
+      if (rest === "" && inner.length > 0) return inner.forEach((each) => readList(each, depth, true, inFull(head)));
       if (rest === "") return void found.push({ words: head, percent: null, depth, means: meaningOf(head, by) });
       if (meaningOf(head, by) === null)
         return readItem(
           told.slice(told.toLowerCase().indexOf(classed[0].trim().toLowerCase()) + classed[0].trim().length),
           depth,
           true,
-          trimmedOf(classed[0], " :–-"),
+          inFull(trimmedOf(classed[0], " :–-")),
         );
     }
-    const percents = [head, ...inner].flatMap((each) => PERCENT.exec(each)?.[1] ?? []).map((each) => Number(each.replace(",", ".")));
     const inHead = PERCENT.exec(head)?.[1];
     // A percentage in a bracket that lists others is one of theirs.
     const own = inHead ?? inner.find((each) => PERCENT.test(each) && listed(each).length === 1 && saysNothing(each))?.match(PERCENT)?.[1];
@@ -177,12 +182,14 @@ export function readIngredients(text: string, by: PacketWords): readonly PacketI
     const source = means?.kind === "additive" && lists.length > 0 ? meaningOf(`${lists.join(" ")} ${words}`, by) : null;
     found.push({
       words: (means?.kind === "additive" && lists.length > 0 ? `${words} (${lists.join(", ")})` : words).slice(0, 120),
-      percent: percent !== null && percent > 0 && percent <= 100 && percents.length > 0 ? percent : null,
+      percent: percent !== null && percent > 0 && percent <= 100 ? percent : null,
       depth: Math.min(depth, MOST_DEPTH),
       means: source ?? means,
     });
     if (means?.kind !== "additive") for (const each of lists) readList(each, depth + 1, isBare, words);
+    // What stands behind an additive and is not understood is asked beside it.
+    else if (source === null) for (const each of lists) if (!listed(each).every((part) => isUnderstood(part))) readList(each, depth, isBare, words);
   };
   readList(text.replace(KIND, "$1"), 0, false);
-  return found;
+  return { ingredients: found, isCut };
 }

@@ -72,17 +72,40 @@ function sectionsOf(text: string): { readonly head: string; readonly sections: r
 
 const textOf = (sections: readonly Section[], kind: Kind): readonly string[] => sections.filter((each) => each.kind === kind).map((each) => each.text);
 
-/** A list ends at an empty line, or at a full stop that begins another sentence. */
+/** Amounts as tables have them, and lists do not. */
+const FIGURE = /\d ?(?:g|mg|µg|kcal|kj)\b/gi;
+
+/**
+ * A list ends at an empty line, or at a full stop that begins another sentence; what goes on as a list after it ("Vit. B12,
+ * milk powder, cocoa") belongs to it.
+ */
 function listOf(text: string): string {
-  const [block = ""] = text.trim().split("\n\n");
-  const end = /\.(?=[ \n][A-Z*†\d]|$)/.exec(block.replace(/\b(min|approx|no|incl|ca)\./gi, "$1 "));
-  return end ? block.slice(0, end.index) : block;
+  const [block = "", ...others] = text.trim().split("\n\n");
+  const sentences = block.replace(/\b(min|approx|no|incl|ca|vit)\./gi, "$1 ").split(/\.(?=[ \n][A-Z*†\d]|$)/);
+  const kept: string[] = [];
+  for (const [place, sentence] of [...sentences, ...others].entries()) {
+    if (place > 0 && (sentence.split(",").length < 3 || (sentence.match(FIGURE)?.length ?? 0) > 1)) break;
+    kept.push(sentence.trim());
+  }
+  return kept.join(", ");
 }
 
 const NEGATED = /\b(?:no|not|free (?:from|of)|without|doesn['’]t|non|never)\b/i;
-const ELSEWHERE = /\bsee\b|\bin bold\b|\bhighlighted\b/i;
-/** Sentences that say what is in it, and none that say what is not. */
-const said = (text: string): readonly string[] => text.split(/[.;\n!]/).filter((sentence) => !NEGATED.test(sentence) && !ELSEWHERE.test(sentence));
+/** A form of words that packets refer to their lists by, and that names cereals without saying that they are in it. */
+const REFERS = /\b(?:including|incl\.?) cereals containing gluten\b/gi;
+/**
+ * What a text says is in it, clause by clause, each up to the first word that denies ("contains milk, no artificial
+ * colours"). What is denied may be lost with what stands behind it in the same clause; a clause ends at "but" and at
+ * another "contains".
+ */
+const said = (text: string): readonly string[] =>
+  text
+    .replace(REFERS, " ")
+    .split(/[.;\n!]|\bbut\b|\bhowever\b|(?=\bcontains\b)/i)
+    .map((clause) => clause.split(NEGATED)[0] ?? "")
+    .filter((clause) => clause.trim() !== "");
+const CONTAINS = /\bcontains?\b/i;
+const MAY = /\b(?:may|traces?|handles|not suitable|cannot|(?:made|produced|manufactured|packed|packaged|processed) (?:in|on)|shared)\b/i;
 
 /** A first line that is a name: short, without figures of a table, and no sentence. */
 function nameIn(head: string): string | null {
@@ -107,19 +130,26 @@ const spaced = (text: string): string =>
 export function readPacket(pasted: string, by: PacketWords): ReadPacket {
   const text = spaced(pasted.slice(0, MOST_PACKET_TEXT));
   const { head, sections } = sectionsOf(text);
-  const listedAs = textOf(sections, "ingredients")
-    .map(listOf)
-    .filter((list) => list !== "");
+  const listedIn = textOf(sections, "ingredients");
+  const listedAs = listedIn.map(listOf).filter((list) => list !== "");
   // Without a heading the first that lists anything is the list.
   const above = titleAbove(head);
   const unheaded = listedAs.length === 0 && head.split(",").length > 2 ? [listOf(head.trimStart().slice(above.length))] : [];
   const list = (listedAs.length > 0 ? listedAs : unheaded).join(", ");
-  const ingredients = list === "" ? [] : readIngredients(list, by);
+  const { ingredients, isCut } = list === "" ? { ingredients: [], isCut: false } : readIngredients(list, by);
   // A table without a heading stands anywhere but in the list.
   const unlisted = [head, ...sections.map(({ kind, text: each }) => (kind === "ingredients" ? each.trim().slice(listOf(each).length) : each))];
   const nutrition = readNutrition(textOf(sections, "nutrition").join("\n"), text) ?? readNutrition(unlisted.join("\n"), text);
-  const contains = textOf(sections, "contains").flatMap(said);
-  const may = textOf(sections, "traces").flatMap((each) => (/not suitable|cannot/i.test(each) ? [each] : said(each)));
+  // All that is said to be in it, wherever that stands; of what may be in it only what begins so.
+  const beside = textOf(sections, "traces").flatMap((each) => each.split(/(?<=[.;\n!])/));
+  const contains = [
+    ...[head, ...listedIn, ...textOf(sections, "contains")].flatMap(said),
+    ...textOf(sections, "other")
+      .flatMap(said)
+      .filter((clause) => CONTAINS.test(clause)),
+    ...beside.filter((sentence) => CONTAINS.test(sentence) && !MAY.test(sentence)).flatMap(said),
+  ];
+  const may = beside.flatMap((each) => (/not suitable|cannot/i.test(each) ? [each] : said(each)));
   const date = readDate(textOf(sections, "dates").join("\n"));
   const allergens = [...new Set([list, ...contains].flatMap((each) => allergensNamed(each, by.find)))];
   const traces = [...new Set(may.flatMap((each) => allergensNamed(each, by.find)))].filter((each) => !allergens.includes(each));
@@ -135,6 +165,7 @@ export function readPacket(pasted: string, by: PacketWords): ReadPacket {
     doubts: [
       ...(nutrition?.doubts ?? []),
       ...(date.doubt === null ? [] : [date.doubt]),
+      ...(isCut ? ["Only the first 80 ingredients were read: look for what else it holds."] : []),
       ...(pasted.length > MOST_PACKET_TEXT ? ["Only the first 10,000 characters were read."] : []),
     ],
   };

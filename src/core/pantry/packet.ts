@@ -97,8 +97,13 @@ export function packetTraits({ ingredients }: Packet, foods: ReadonlyMap<string,
   const mayContain: Food["mayContain"][number][] = [];
   const unknown: string[] = [];
   for (const [place, { words, means }] of ingredients.entries()) {
-    // What it is made of is listed behind it.
-    if (isCompound(ingredients, place) || means?.kind === "harmless") continue;
+    // What it is made of is listed behind it; a list may be short, so that what it is called by counts where that is of an animal.
+    if (isCompound(ingredients, place)) {
+      const whole = foodMeant(means, foods, tables);
+      if (whole && whole.origin !== "plant" && whole.origin !== "mineral") parts.push(partOf(whole));
+      continue;
+    }
+    if (means?.kind === "harmless") continue;
     if (means?.kind === "additive") {
       const additive = tables.additives.get(means.code);
       for (const allergen of additive?.allergens ?? []) allergens.add(allergen);

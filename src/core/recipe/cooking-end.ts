@@ -43,10 +43,13 @@ const UNITS: Readonly<Record<string, number>> = {
   cup: 240 * LIQUID,
 };
 const TO_AN_AMOUNT =
-  /\b(?:to|until|till|leaving|with)\b (?:it |you |there |they |measures? |weighs? |is |are |have |has |about |around |roughly |only |just |reduced to |down to ){0,5}(\d{1,5}(?:[.,]\d{1,3})?|½|half an?|an?|one|two|three) ?(ml|millilitres?|l|litres?|liters?|kg|g|grams?|cups?)\b(?! (?:of|more)\b)/i;
+  /\b(?:to|until|till|leaving|left with)\b (?:it |you |there |they |measures? |weighs? |is |are |have |has |about |around |roughly |only |just |reduced to |down to ){0,5}(\d{1,5}(?:[.,]\d{1,3})?|½|half an?|an?|one|two|three) ?(ml|millilitres?|l|litres?|liters?|kg|g|grams?|cups?)\b(?= ?(?:$|[,;:)–-]|(?:left|remains?|remaining|in all|altogether|about|over|on|stirring|and|or so|while|then|in (?:the|a)|with)\b))/i;
 const NUMBERS: Readonly<Record<string, number>> = { "½": 0.5, "half a": 0.5, "half an": 0.5, a: 1, an: 1, one: 1, two: 2, three: 3 };
 const DRY =
   /\b(?:until|till)\b [^.;]{0,60}\b(?:absorbed|evaporated|dried (?:up|out)|soaked up|boiled away|(?:is|are|turns?|goes|go|almost|nearly|quite|completely) dry|no (?:liquid|milk|water|moisture) (?:is left|remains?))\b|\b(?:until|till) dry\b/i;
+
+/** What goes in so is no water. */
+const OF_FAT_OR_SUGAR = /\b(?:ghee|butter|oil|fat|sugar|jaggery|syrup|honey)\b/i;
 
 /**
  * Looks by which cooks tell how far a sweet has come, and the body that goes with each, hot, with its standard deviation:
@@ -104,7 +107,7 @@ function endOf(sentence: string): CookingEnd | null {
   }
   if (!COOKS.test(sentence) || !UNTIL.test(sentence)) return null;
   const dry = DRY.exec(sentence);
-  if (dry) return { kind: "dry", words: dry[0] };
+  if (dry && !OF_FAT_OR_SUGAR.test(dry[0])) return { kind: "dry", words: dry[0] };
   const until = sentence.slice(sentence.search(UNTIL));
   for (const [pattern, step, sd] of CUES) {
     const cue = pattern.exec(until);

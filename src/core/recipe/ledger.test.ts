@@ -380,4 +380,15 @@ describe("steps read", () => {
     );
     expect(besan.entries[1]?.driven).toBeGreaterThan(30);
   });
+  it.each([
+    "Simmer the milk with 500 ml water for 10 minutes.",
+    "Cook the rice for 10 minutes, then add to 1 litre milk.",
+    "Boil 2 cups of water with 1 cup sugar for 10 minutes.",
+    "Cook for 10 minutes until the ghee is absorbed.",
+    "Cook for 10 minutes until the sugar is absorbed.",
+  ])("takes no amount that goes in, and no fat or sugar taken up, for an end: %s", (step) => {
+    const { read: made, problems } = ledgerOf(["1 litre milk"], [step]);
+    expect(made.steps[0]?.end).toBeNull();
+    expect(problems).toEqual([]);
+  });
 });

@@ -6,7 +6,7 @@ import { rulesAt } from "../table";
 import { fits, standing } from "../../../tests/support/trials";
 import { RULES } from "../../data";
 import { evaluate } from "../evaluate";
-import { besideIn } from "./named-foods";
+import { besideIn } from "./beside";
 import { readLine } from "./read-line";
 
 const beside = (text: string) => {
@@ -132,5 +132,12 @@ describe("foods to choose from", () => {
     ["1 cup cream or full-fat coconut milk and 1 tbsp honey", "cream", ["honey"], ["coconut-milk"]],
   ])("once one is taken the others are not in it, and what stands with them is: %s", (text, food, foods, alternatives) =>
     expect(settled(text, food)).toEqual({ foods, alternatives }),
+  );
+  it.each([", ", " plus ", " and ", " with ", "; ", " + ", " "])(
+    "what has an amount of its own beside the food that was chosen stays in it, joined by “%s”",
+    (joint) => {
+      for (const amount of ["1/2 tsp", "½ tsp", "1 tbsp", "20 g", "1/4 cup"])
+        expect(settled(`2 tbsp coconut oil${joint}${amount} ghee`, "coconut-oil"), `${joint}${amount}`).toEqual({ foods: ["ghee"], alternatives: [] });
+    },
   );
 });

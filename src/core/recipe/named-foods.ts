@@ -1,7 +1,7 @@
 import type { Food } from "../food";
 import { isPlainWord, stemOf } from "./match-food";
 import type { Mention } from "./mentions";
-import { piecesBetween, singleSpaced, trimmedOf } from "./plain-text";
+import { singleSpaced } from "./plain-text";
 import { CONTAINERS, NUMBER_WORDS, OTHERS, PART_WORDS, PARTS, SHAPES, STEP_WORDS, THINGS, UNIT_WORDS } from "./vocabulary";
 
 /** A food that a text names, and where. */
@@ -134,7 +134,7 @@ export const isHarmless = (stem: string): boolean => BRING_NO_FOOD.has(stem) || 
 type Span = Pick<NamedFood, "at" | "end">;
 
 /** Tells whether a place lies within one of these spans, which do not overlap but where they are the same. */
-function coverOf(spans: readonly Span[]): (place: Span) => boolean {
+export function coverOf(spans: readonly Span[]): (place: Span) => boolean {
   const sorted = [...spans].sort((a, b) => a.at - b.at);
   return ({ at, end }) => {
     let [low, high] = [0, sorted.length];
@@ -149,7 +149,7 @@ function coverOf(spans: readonly Span[]): (place: Span) => boolean {
 }
 
 /** The words of a part of a text, from `from` on, that name no food and are not known to be harmless; in order, each once. */
-function unknownWords(text: string, from: number, named: (place: Span) => boolean, known: (stem: string) => boolean): readonly string[] {
+export function unknownWords(text: string, from: number, named: (place: Span) => boolean, known: (stem: string) => boolean): readonly string[] {
   const found = new Map<string, string>();
   for (const { stem, at, end } of wordsIn(text)) {
     if (named({ at: at + from, end: end + from })) continue;
@@ -168,27 +168,8 @@ function unknownWords(text: string, from: number, named: (place: Span) => boolea
   return [...found.values()];
 }
 
-/** What a line says beside the food that it is of. */
-export interface Beside {
-  /** Foods that it names beside that one: after a comma, in brackets, as what it was made ready in. Water is none. */
-  readonly foods: readonly Food[];
-  /** Words that may name a food, and are not understood. */
-  readonly words: readonly string[];
-  /** The foods are named to choose from ("oil or ghee"). */
-  readonly choice: boolean;
-  /** Foods that it names to choose from beside the one that it is of; among `foods` only while no choice is made. */
-  readonly alternatives: readonly Food[];
-  /** The food that the line is of is ground, so that it cannot choke as a whole piece. */
-  readonly ground: boolean;
-}
-
 /** Adverbs and what was done to it bring no food; what is made of a food's name is found as that food before. */
 const HOW = /(?:\p{L}{3}(?:ly|ed|ing)|less)$/u;
-const SEPARATOR = /[,;:+]| [-–—] | (?:with|and|or|in|plus) /gi;
-const OR = /\bor\b|[a-z]\/[a-z]/i;
-const GROUND = /\b(?:ground|powder(?:ed)?|paste|pur[ée]ed?|blended|pulveri[sz]ed|meal|flour|finely milled)\b/i;
-
-const NO_NAMES: ReadonlySet<string> = new Set();
 const namedBy = new WeakMap<Food, ReadonlySet<string>>();
 /** The words of a food's names, by their stems; worked out once for each food. */
 export function nameStemsOf(food: Food): ReadonlySet<string> {
@@ -197,65 +178,6 @@ export function nameStemsOf(food: Food): ReadonlySet<string> {
   const made = new Set([food.name, ...food.synonyms].flatMap(stemsOf));
   namedBy.set(food, made);
   return made;
-}
-
-const EITHER = /\bor\b|[a-z]?\/[a-z]?/i;
-const PARTS_FOODS = /[;:+()]|\b(?:with|and|in|plus|for)\b/i;
-
-/** Whether foods named one after the other are to choose from: joined by "or", or by a comma before one that is. */
-function runsOf(text: string, found: readonly NamedFood[]): readonly (readonly NamedFood[])[] {
-  const places = [...new Map(found.map((each) => [each.at, each] as const)).values()].sort((a, b) => a.at - b.at);
-  const runs: NamedFood[][] = [];
-  let isEither = false;
-  for (const place of [...places].reverse()) {
-    const run = runs.at(-1);
-    const next = run?.at(-1);
-    const between = next ? text.slice(place.end, next.at) : "";
-    // "Ghee, or butter", "ghee (or butter)".
-    const joint = trimmedOf(between, " ,(");
-    const either = EITHER.test(joint) && !PARTS_FOODS.test(joint) && !joint.includes(",");
-    if (run && (either || (isEither && /^ ?, ?$/.test(between)))) {
-      run.push(place);
-      isEither = true;
-    } else {
-      runs.push([place]);
-      isEither = false;
-    }
-  }
-  return runs.map((run) => run.reverse()).filter((run) => run.length > 1);
-}
-
-/** What a line names and says beside its food (null where that is not known). `settled`: the maker has said which food it is. */
-export function besideIn(text: string, own: Food | null, settled: boolean, find: FoodFinder): Beside {
-  const named = find(text);
-  const found = named.filter(({ meant }) => meant);
-  const mine = own && found.find(({ food }) => food.id === own.id);
-  SEPARATOR.lastIndex = mine?.end ?? 0;
-  const unbracketed = piecesBetween(text, "(", ")")
-    .map((piece) => (piece.inside ? " ".repeat(piece.text.length + 2) : piece.text))
-    .join("");
-  const headEnd = SEPARATOR.exec(unbracketed)?.index ?? text.length;
-  const names = own ? nameStemsOf(own) : NO_NAMES;
-  const within = ({ at, end }: NamedFood) => end <= headEnd && wordsIn(text.slice(at, end)).every(({ stem }) => names.has(stem));
-  // A name that several foods share is meant for the one that the line is of.
-  const mineAt = new Set(found.filter(({ food }) => food.id === own?.id).map(({ at }) => at));
-  const others = own === null ? found : found.filter((each) => !mineAt.has(each.at) && !within(each));
-  const different = (places: readonly NamedFood[]) => [
-    ...new Map(places.filter(({ food }) => food.id !== "water").map(({ food }) => [food.id, food] as const)).values(),
-  ];
-  // Those that stand to choose from with the line's own food, or at its head.
-  const first = Math.min(...found.map(({ at }) => at));
-  const run = runsOf(text, found).find((each) => each.some(({ at }) => (mineAt.size > 0 ? mineAt.has(at) : at === first)));
-  const runAt = new Set(run?.map(({ at }) => at));
-  const alternatives = different(others.filter(({ at }) => runAt.has(at)));
-  const foods = different(settled ? others.filter(({ at }) => !runAt.has(at)) : others);
-  return {
-    foods,
-    alternatives,
-    words: own === null || settled ? [] : unknownWords(text.slice(headEnd), headEnd, coverOf(named), (stem) => names.has(stem)),
-    choice: !settled && OR.test(text) && foods.length > 0,
-    ground: GROUND.test(foods.length > 0 ? text.slice(0, headEnd) : text),
-  };
 }
 
 /** What a step names that stands in no line: a food, or words that may name one. */

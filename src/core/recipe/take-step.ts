@@ -1,4 +1,5 @@
-import { cook, DRYING, dryOff, roast, soak, type Pot, type PotItem, type PotState } from "./pot";
+import { cook } from "./cook";
+import { DRYING, dryOff, roast, soak, type Pot, type PotItem, type PotState } from "./pot";
 import { pressed } from "./pressing";
 import type { ReadStepWithTakes } from "./read-steps";
 import type { LineId, StepId } from "./recipe";

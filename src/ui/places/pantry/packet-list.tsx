@@ -4,21 +4,27 @@ import { useEffect, useState } from "react";
 import type { Label, Packet, PacketMeaning } from "../../../core/pantry";
 import type { PacketListView, ToldIngredient } from "../../../core/views";
 import { FoodPicker } from "../../panels/food-picker";
+import { why as whyOf } from "../../parts/send";
 import { ColumnHead } from "../../parts/table-heads";
 import { useCompute } from "../../shell/computer";
 
-/** The list told anew whenever it or the table changes; the one before stands meanwhile. */
-function usePacketList(label: Label, packet: Packet): PacketListView | null {
+/** The list told anew whenever it or the table changes, or why it cannot be; the one before stands meanwhile. */
+function usePacketList(label: Label, packet: Packet): { readonly told: PacketListView | null; readonly why: string | null } {
   const compute = useCompute();
   const [told, setTold] = useState<PacketListView | null>(null);
+  const [why, setWhy] = useState<string | null>(null);
   useEffect(() => {
     let isLeft = false;
     compute("packet list", { label, packet })
-      .then((view) => !isLeft && setTold(view))
-      .catch(() => undefined);
+      .then((view) => {
+        if (isLeft) return;
+        setTold(view);
+        setWhy(null);
+      })
+      .catch((error: unknown) => !isLeft && setWhy(whyOf(error, "What the packet lists could not be worked out.")));
     return () => void (isLeft = true);
   }, [compute, label, packet]);
-  return told?.ingredients.length === packet.ingredients.length ? told : null;
+  return { told: told?.ingredients.length === packet.ingredients.length ? told : null, why };
 }
 
 const shareWords = ({ share, percent }: ToldIngredient): string => {
@@ -38,11 +44,16 @@ export function PacketList({
   readonly packet: Packet;
   readonly onMeans: (place: number, means: PacketMeaning) => void;
 }) {
-  const told = usePacketList(label, packet);
+  const { told, why } = usePacketList(label, packet);
   if (packet.ingredients.length === 0) return null;
   return (
     <section aria-label="What it lists">
       <h2 className="t-h2">What it lists</h2>
+      {why && (
+        <p role="alert" className="t-small text-rose">
+          {why}
+        </p>
+      )}
       <table className="w-full t-ledger rule-t mt-1">
         <caption className="sr-only">Ingredients in the order of the packet, what each is taken for, and its share</caption>
         <thead className="t-small text-ink2">
