@@ -230,6 +230,7 @@ const PACKET_NAMES: Readonly<Record<string, readonly string[]>> = {
   "vegetable-oil": ["vegetable fat", "edible vegetable fat", "edible vegetable oil", "refined vegetable oil", "interesterified vegetable fat", "vegetable fats", "vegetable oils and fats"],
   vanaspati: ["hydrogenated fat", "partially hydrogenated vegetable oil", "hydrogenated vegetable oil"],
   "sunflower-oil": ["high oleic sunflower oil"],
+  "whole-wheat-flour": ["wholegrain wheat flour", "wholewheat flour", "wholemeal flour", "wholemeal wheat flour", "wholegrain wheat", "whole grain wheat flour"],
   "wheat-flour": ["wheat flour", "refined wheat flour", "fortified wheat flour", "enriched wheat flour", "enriched flour", "bleached wheat flour", "white flour"],
   "rolled-oats": ["oat flakes", "oat", "oat base", "whole oats", "wholegrain oats", "oatmeal"],
   "oat-bran": ["oat fibre", "oat fiber"],

@@ -303,6 +303,10 @@ describe("packets of many makers", () => {
       [45, 182, 6.9, 15, 0.12, "cashew", "peanut", undefined, 0],
     ],
     [
+      "Plain soya block — water, SOYA beans* 38 %, coagulant: magnesium chloride; salt. *from organic farming. Traces of CELERY possible. 100 g = 612 kJ (147 kcal) / fat 8.9 g / carbohydrate 1.0 g / of which sugars 0.5 g / protein 15 g / salt 0.9 g.",
+      [100, 147, 8.9, 0.5, 0.9, "soy", "celery", undefined, 1],
+    ],
+    [
       "Vegan spread: rapeseed oil 32%, water, coconut oil 21%, colour (carotenes), vitamins A and D2. 100 g contains: energy 2260 kJ/549 kcal, fat 61 g, carbohydrate 0.3 g of which sugars 0 g, protein 0 g, salt 1.3 g.",
       [100, 549, 61, 0, 1.3, "coconut", "", undefined, 0],
     ],

@@ -11,7 +11,7 @@ export interface PacketWords {
 
 /** What additives are there for, as packets print it before their names. */
 const CLASSES =
-  "emulsif(?:ier|ying agent)|stabili[sz](?:er|ing agent)|thicken(?:er|ing agent)|gelling agent|acidity regulator|acid(?:ulant)?|raising agent|leavening(?: agent)?|colou?r(?:ing)?s?(?: food)?|preservative|anti-?oxidant|sweeten(?:er|ing agent)|flavou?r enhancer|anti-?caking agent|humectant|glazing agent|firming agent|bulking agent|flour treatment agent|improver|sequestrant|carrier|propellant|foaming agent|vit(?:amin)?s?|minerals?|enriched with|fortified with|raising agents?";
+  "emulsif(?:ier|ying agent)|stabili[sz](?:er|ing agent)|thicken(?:er|ing agent)|gelling agent|acidity regulator|acid(?:ulant)?|raising agent|leavening(?: agent)?|colou?r(?:ing)?s?(?: food)?|preservative|anti-?oxidant|sweeten(?:er|ing agent)|flavou?r enhancer|anti-?caking agent|humectant|glazing agent|firming agent|bulking agent|flour treatment agent|improver|sequestrant|carrier|propellant|coagulant|foaming agent|vit(?:amin)?s?|minerals?|enriched with|fortified with|raising agents?";
 const CLASS = new RegExp(
   `^(?:permitted |natural |class (?:i|ii) |and |added |synthetic |contains )*(?:${CLASSES})(?:s|\\(s\\))?(?: (?:(?:and|&) )?(?:${CLASSES})(?:s|\\(s\\))?)?(?: ?[:\\-–] ?| |$)`,
   "i",

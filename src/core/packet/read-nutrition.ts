@@ -105,7 +105,7 @@ function columnsOf(head: string, packet: string): Columns {
 }
 
 /** What goes on in the same sentence: "sea salt. Per 100 ml: 228 kJ" tells no salt. */
-const sentenceOf = (text: string): string => text.split(/\.(?= \p{L}|\n)/u)[0] ?? "";
+const sentenceOf = (text: string): string => text.split(/\.(?= [^\d]|\n)/)[0] ?? "";
 
 /** "182 kcal, 6.9 g fat, 1.4 g saturated fat": the amounts stand before the names. */
 function amountsComeFirst(text: string, rows: readonly Row[]): boolean {

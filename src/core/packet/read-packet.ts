@@ -138,7 +138,8 @@ export function readPacket(pasted: string, by: PacketWords): ReadPacket {
   const list = (listedAs.length > 0 ? listedAs : unheaded).join(", ");
   const { ingredients, isCut } = list === "" ? { ingredients: [], isCut: false } : readIngredients(list, by);
   // A table without a heading stands anywhere but in the list.
-  const unlisted = [head, ...sections.map(({ kind, text: each }) => (kind === "ingredients" ? each.trim().slice(listOf(each).length) : each))];
+  const headless = unheaded.length > 0 ? above + head.trimStart().slice(above.length + (unheaded[0]?.length ?? 0)) : head;
+  const unlisted = [headless, ...sections.map(({ kind, text: each }) => (kind === "ingredients" ? each.trim().slice(listOf(each).length) : each))];
   const nutrition = readNutrition(textOf(sections, "nutrition").join("\n"), text) ?? readNutrition(unlisted.join("\n"), text);
   // All that is said to be in it, wherever that stands; of what may be in it only what begins so.
   const beside = textOf(sections, "traces").flatMap((each) => each.split(/(?<=[.;\n!])/));

@@ -49,6 +49,7 @@ export const timesInFigures = (text: string): string =>
   );
 
 /** What one heat goes on over: "on a high flame for 10 minutes, then on low for 20". */
+const CLAUSES = /,? (?:and )?then |; |, | and /i;
 const THEN = /,? (?:and )?then |; /i;
 const BARE = /\bfor (?:about |another |a further )?(\d{1,3})(?= ?(?:$|[.,]|and\b|stirring|until|till))/i;
 
@@ -58,10 +59,15 @@ export function statedCooking(steps: readonly string[]): StatedCooking {
   let coveredMinutes = 0;
   steps.forEach((step, index) => {
     for (const sentence of timesInFigures(step.replace(/\s+/g, " ")).split(/[.;] /)) {
-      if (!WET_HEAT.test(sentence) || NO_WET_HEAT.test(sentence)) continue;
+      if (!WET_HEAT.test(sentence)) continue;
+      // Where a sentence soaks or rests besides, what it did last is what goes on: "soak for 10 minutes, bring to the boil and simmer for 5".
+      const isMixed = NO_WET_HEAT.test(sentence);
+      let isWet = !isMixed;
       // A second heat in the sentence may leave the unit out.
       let unit: string | null = null;
-      for (const part of sentence.split(THEN)) {
+      for (const part of sentence.split(isMixed ? CLAUSES : THEN)) {
+        if (isMixed) isWet = NO_WET_HEAT.test(part) ? false : isWet || WET_HEAT.test(part);
+        if (!isWet) continue;
         const found = [...part.matchAll(DURATION)].map(([, from = "0", to, stated = "min"]) => ({ from, to, stated }));
         const bare: string | undefined = found.length === 0 && unit !== null ? BARE.exec(part)?.[1] : undefined;
         const times: readonly { from: string; to: string | undefined; stated: string }[] =

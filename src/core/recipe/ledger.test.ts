@@ -355,6 +355,9 @@ describe("steps read", () => {
     ["Simmer the milk for half an hour.", "Simmer the milk for 30 minutes."],
     ["Simmer the milk for 1 hour, stirring every 5 minutes.", "Simmer the milk for 60 minutes."],
     ["Simmer the milk for 40 minutes; after the first 20 minutes stir well.", "Simmer the milk for 40 minutes."],
+    ["Soak the rice for ten minutes, bring to the boil and simmer for five minutes.", "Simmer for 5 minutes."],
+    ["Roast the rice for 10 minutes, add the milk and simmer, stirring, for 20 minutes.", "Simmer for 20 minutes."],
+    ["Simmer the milk for 20 minutes, then cool and chill for 3 hours.", "Simmer for 20 minutes. Chill it for 3 hours."],
     ["Simmer the milk in three batches, 5 minutes each.", "Simmer the milk for 15 minutes."],
     ["Boil the milk on a high flame for 10 minutes, then on low for 20.", "Boil the milk for 10 minutes. Simmer on low heat for 20 minutes."],
   ])("takes time for what it is: %s", (one, other) =>

@@ -146,9 +146,9 @@ class TextReading {
 
   private titleLine({ plain }: TextRow): boolean {
     if (this.title !== null || this.section !== "unknown" || this.ingredients.length > 0 || startsWithAmount(plain)) return false;
-    // "Fudge bars (makes 24 squares)".
-    const made = /\(([^()]{3,60})\)$/.exec(plain);
-    const stated = made && readYield(made[1] ?? "", false);
+    // "Fudge bars (makes 24 squares)", "Milk jelly - for eight".
+    const made = /\(([^()]{3,60})\)$| [-–—|] ((?:for|serves|makes) [^-–—|]{1,40})$/i.exec(plain);
+    const stated = made && readYield(made[1] ?? made[2] ?? "", false);
     if (stated) this.made ??= stated;
     this.title = stated ? plain.slice(0, made.index).trim() : plain;
     return true;

@@ -2,7 +2,7 @@
 export const MORE_NAMES: Readonly<Record<string, readonly string[]>> = {
   sesame: ["til", "safed til", "gingelly seeds", "ellu", "nuvvulu"], "black-sesame": ["kala til", "karuppu ellu"], peanut: ["moongphali", "mungfali", "shengdana", "verkadalai", "palli"],
   sugar: ["cheeni", "golden caster sugar", "golden granulated sugar", "raw cane sugar", "unrefined cane sugar", "organic cane sugar", "preserving sugar", "bakers sugar", "fine sugar", "extra fine sugar", "chini", "sakhar", "sakkarai", "granulated sugar", "caster sugar", "castor sugar", "superfine sugar", "white sugar", "table sugar"], jaggery: ["gud", "gur", "vellam", "bellam", "bella", "gul", "sharkara", "panela", "piloncillo", "rapadura"], "palm-jaggery": ["karupatti", "thati bellam", "khejur gur"],
-  honey: ["shahad", "madh", "madhu", "then"], salt: ["namak", "uppu"], "cow-milk": ["doodh", "dudh", "paal"], ghee: ["nei", "neyyi", "toop", "tuppa"], butter: ["makkhan", "loni", "vennai"],
+  honey: ["shahad", "madh", "madhu", "then"], salt: ["namak", "uppu"], "cow-milk": ["doodh", "dudh", "paal"], ghee: ["nei", "neyyi", "toop", "tuppa"], butter: ["white butter", "homemade butter", "makkhan", "loni", "vennai"],
   yogurt: ["thayir", "perugu"], buttermilk: ["mor", "majjiga", "chhachh"], khoa: ["mava"], paneer: ["chenna", "chhena"], cream: ["malai", "thickened cream"], almond: ["badam giri", "mamra almonds"],
   cashew: ["mundhiri", "jeedipappu", "caju", "cashewnut"], pistachio: ["pistachio kernels"], walnut: ["akhrot"], hazelnut: ["cobnuts"], chironji: ["chironjee"],
   "fresh-coconut": ["nariyal", "thengai", "coconut scrapings"], "dry-coconut": ["kopra", "sukha nariyal", "khopra"], "coconut-milk": ["thengai paal", "nariyal doodh"], raisins: ["draksha", "munakka", "kismis"],
