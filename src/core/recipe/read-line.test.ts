@@ -4,6 +4,8 @@ import { context } from "../../../tests/support/kitchen";
 import { REFERENCE } from "../../data";
 import { Z80 } from "../numeric";
 import { halvedCan } from "./halved-can";
+import { createFoodMatcher } from "./match-food";
+import { createFoodFinder } from "./named-foods";
 import { readLine, type LineReading } from "./read-line";
 
 const read = (text: string): LineReading => readLine({ id: "l", text, choice: {} }, context);
@@ -169,4 +171,26 @@ describe("a part of a can", () => {
       expect((from?.fromAbove ?? 0) + (rest?.fromBelow ?? 0)).toBeCloseTo((from?.fat ?? 0) / share, 6);
     }
   });
+});
+
+describe("a name with a joint in it", () => {
+  const chutney = {
+    ...(REFERENCE.foods.get("date-paste") ?? expect.fail("none")),
+    id: "own-chutney",
+    name: "Kokum & date chutney",
+    synonyms: ["rice and shine"],
+  };
+  const foods = new Map([...REFERENCE.foods, [chutney.id, chutney]]);
+  const own = { ...context, foods, matcher: createFoodMatcher(foods.values()), find: createFoodFinder(foods.values()) };
+  const of = (text: string) => {
+    const reading = readLine({ id: "l", text, choice: {} }, own);
+    return reading.kind === "read" ? [reading.food.id, Math.round(reading.grams.value)] : reading.kind;
+  };
+  it.each([
+    ["50 g Kokum & date chutney", ["own-chutney", 50]],
+    ["KOKUM & DATE CHUTNEY, 50 g, stirred", ["own-chutney", 50]],
+    ["50 g rice and shine", ["own-chutney", 50]],
+    ["50 g Kokum & date chutney or ghee", "food unknown"],
+    ["50 g rice and shiner", "food unknown"],
+  ])("is read whole: %s", (text, expected) => expect(of(text)).toEqual(expected));
 });

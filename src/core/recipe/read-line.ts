@@ -61,6 +61,28 @@ const WEIGHED_SHARE_SD = 0.015;
 /** "Some honey", "each ginger": how much, not what. */
 const HOW_MANY = /^(?:(?:some|each|enough|(?:an? )?(?:few|little|bit)|of) )+/i;
 
+/** What parts a line may stand in a name as well: "kokum & date chutney". */
+const JOINT_IN_NAME = /[&/+()]|\b(?:and|or|with|for|in|plus)\b/i;
+const joinedNames = new WeakMap<ReadonlyMap<string, Food>, readonly (readonly [name: string, food: Food])[]>();
+
+/** The food that a line calls by a name with a joint in it, where it names nothing else; undefined where it does not. */
+function calledWhole(plain: string, { foods, find }: ReadingContext): Food | undefined {
+  const names =
+    joinedNames.get(foods) ??
+    [...foods.values()].flatMap((food) =>
+      [food.name, ...food.synonyms].filter((name) => JOINT_IN_NAME.test(name)).map((name) => [name.toLowerCase(), food] as const),
+    );
+  joinedNames.set(foods, names);
+  const lower = plain.toLowerCase();
+  const called = names.filter(([name]) => lower.includes(name)).sort(([one], [other]) => other.length - one.length)[0];
+  if (!called) return undefined;
+  const [name, food] = called;
+  const at = lower.indexOf(name);
+  const rest = `${plain.slice(0, at)} , ${plain.slice(at + name.length)}`;
+  const isWord = !/[\p{L}\d]/u.test(plain.charAt(at - 1)) && !/[\p{L}\d]/u.test(plain.charAt(at + name.length));
+  return isWord && find(rest).length === 0 ? food : undefined;
+}
+
 /** Reads one line into a food and grams, honouring what the maker settled by hand. */
 export function readLine(line: RecipeLine, context: ReadingContext): LineReading {
   if (line.choice.leftOut) return { kind: "left out", line };
@@ -75,7 +97,8 @@ export function readLine(line: RecipeLine, context: ReadingContext): LineReading
     };
   const told = linePartsOf(line.text);
   const settled = line.choice.foodId ? context.foods.get(line.choice.foodId) : undefined;
-  const found = settled ? { food: settled, head: headOf(told.parts, context), apart: [] } : foodOf(told.parts, context);
+  const whole = settled ?? calledWhole(told.plain, context);
+  const found = whole ? { food: whole, head: headOf(told.parts, context), apart: [] } : foodOf(told.parts, context);
   const parts = told.parts.map((part) => (found.head && part.at === found.head.at ? found.head : part));
   // The food as it is named, and what is said of it in plain words.
   const description = parts

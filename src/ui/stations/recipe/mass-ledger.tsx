@@ -19,7 +19,7 @@ export function MassLedger({ view: { ledger, thread, evaporation } }: { readonly
         <table className="w-full t-ledger mt-1 rule-t sm:min-w-[560px]">
           <thead className="t-small text-ink2">
             <tr className="border-b border-ink">
-              <ColumnHead className="py-1">step</ColumnHead>
+              <ColumnHead className="py-1 pr-2">step</ColumnHead>
               <ColumnHead>goes in</ColumnHead>
               <ColumnHead right className="pl-3">
                 driven off

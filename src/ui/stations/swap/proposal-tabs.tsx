@@ -27,7 +27,7 @@ export function ProposalTabs({
   const on = "bg-sheet border-ink relative z-10";
   const off = "border-transparent hover:bg-pressed";
   return (
-    <div className="flex overflow-x-auto items-stretch min-h-[77px]" role="group" aria-label="Proposals">
+    <div className="flex max-sm:flex-wrap overflow-x-auto items-stretch min-h-[77px]" role="group" aria-label="Proposals">
       {proposals.map((proposal, i) => {
         const { inside, of } = insideCount(proposal.beams);
         const changed = proposal.bench.rows.filter((row) => row.change !== "as is").length;
@@ -72,7 +72,11 @@ export function ProposalTabs({
           </button>
         </div>
       )}
-      <button type="button" onClick={onByHand} className="no-print ml-auto self-center underline underline-offset-3 t-ledger px-3 min-h-11 shrink-0">
+      <button
+        type="button"
+        onClick={onByHand}
+        className="no-print ml-auto max-sm:order-first max-sm:w-full max-sm:text-left self-center underline underline-offset-3 t-ledger px-3 min-h-11 shrink-0"
+      >
         Start by hand
       </button>
     </div>
