@@ -3,7 +3,7 @@ import { createServer, type Server } from "node:http";
 import { join } from "node:path";
 import type { Page } from "playwright-core";
 import { afterEach, describe, expect, it } from "vitest";
-import { newFolder, removeFolder } from "../support/app";
+import { newFolder, removeFolder, startApp } from "../support/app";
 import { axe } from "../support/browser";
 import { heard, startSession } from "../support/session";
 
@@ -89,12 +89,31 @@ describe("what is not saved yet", () => {
 
   it("is sent by itself once the server answers again, with a word that it was", async () => {
     await goto(RECIPE);
-    await session.page.route("**/api/recipes/**", (route) => route.abort());
-    await title(session.page).fill("Phirni that waited");
+    await session.quiet();
+    await session.app.stop();
+    const name = `Phirni of ${Date.now()}`;
+    await title(session.page).fill(name);
     await session.page.getByRole("alert").getByText("Not saved").waitFor();
-    await session.page.unroute("**/api/recipes/**");
-    await session.page.getByText("Saved: what had waited was sent by itself.").waitFor({ timeout: 60_000 });
+    session.app = await startApp(session.app.folder, { port: Number(new URL(session.app.address).port) });
+    await session.page.getByText("Saved: what had waited was sent by itself.").waitFor();
     await saved(session.page);
+    await session.page.reload();
+    expect(await title(session.page).inputValue()).toBe(name);
+  });
+
+  it("is sent again where the server took it without an answer, and is not in its own way", async () => {
+    await goto(RECIPE);
+    await session.quiet();
+    process.kill(session.app.pid, "SIGSTOP");
+    const name = `Phirni of ${Date.now()}`;
+    await title(session.page).fill(name);
+    await session.page.getByRole("alert").getByText("Threpsis does not answer").waitFor();
+    process.kill(session.app.pid, "SIGCONT");
+    await session.page.getByText("Saved: what had waited was sent by itself.").waitFor();
+    await saved(session.page);
+    expect(await session.page.getByText("Changed in another window").count()).toBe(0);
+    await session.page.reload();
+    expect(await title(session.page).inputValue()).toBe(name);
   });
 
   it("of two windows is kept apart: both closed unsaved, one comes back and the other is offered", async () => {

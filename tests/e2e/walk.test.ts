@@ -90,7 +90,7 @@ describe("from a pasted recipe to a kept version", () => {
     const kept = await session.page.locator("main").innerText();
     const address = new URL(session.page.url()).pathname;
     // What was asked for is answered before the server goes.
-    await session.page.waitForLoadState("networkidle");
+    await session.quiet();
     await session.app.stop();
     session.app = await startApp(session.app.folder);
     await session.page.goto(`${session.app.address}/versions`);

@@ -29,10 +29,14 @@ export function freePort(): Promise<number> {
 /** Starts the built app on a free port over a data folder, with the demo's recipes, and waits until it answers. */
 export async function startApp(
   folder: string,
-  { environment = {}, onLog }: { readonly environment?: Readonly<Record<string, string>>; readonly onLog?: (text: string) => void } = {},
+  {
+    environment = {},
+    onLog,
+    ...given
+  }: { readonly environment?: Readonly<Record<string, string>>; readonly onLog?: (text: string) => void; readonly port?: number } = {},
 ): Promise<RunningApp> {
   if (!existsSync(".next/BUILD_ID")) throw new Error("The app is not built: run npm run build first.");
-  const port = await freePort();
+  const port = given.port ?? (await freePort());
   const address = `http://127.0.0.1:${port}`;
   const child: ChildProcess = spawn(process.execPath, [".build/serve.mjs"], {
     env: {

@@ -1,4 +1,4 @@
-import type { Browser, BrowserContext, Locator, Page } from "playwright-core";
+import type { Browser, BrowserContext, Locator, Page, Request } from "playwright-core";
 import { afterAll, afterEach, beforeAll, beforeEach, expect } from "vitest";
 import { newFolder, removeFolder, startApp, type RunningApp } from "./app";
 import { openBrowser } from "./browser";
@@ -18,6 +18,8 @@ export interface Session {
   readonly another: (options?: Options) => Promise<Page>;
   /** Another window of the same browser. */
   readonly beside: () => Promise<Page>;
+  /** Waits until nothing that the page asked for is on its way. */
+  readonly quiet: () => Promise<void>;
   /** Errors on the pages of this test; a test that provokes some empties it. */
   readonly problems: string[];
   readonly goto: (path: string) => Promise<void>;
@@ -33,8 +35,13 @@ export async function heard(page: Page): Promise<void> {
 /** `environment` as for `startApp`: THREPSIS_SEED "" is a household of its own, with nothing in it. */
 export function startSession(environment: Readonly<Record<string, string>> = {}): Session {
   let contexts: BrowserContext[] = [];
+  const onItsWay = new WeakMap<Page, ReadonlySet<Request>>();
   const watched = (page: Page): Page => {
     page.setDefaultTimeout(60_000);
+    const asked = new Set<Request>();
+    onItsWay.set(page, asked);
+    page.on("request", (request) => asked.add(request));
+    for (const end of ["requestfinished", "requestfailed"] as const) page.on(end as "requestfinished", (request) => asked.delete(request));
     page.on("pageerror", (error) => session.problems.push(error.message));
     page.on("console", (message) => {
       if (message.type() === "error" && !/Failed to load resource/.test(message.text())) session.problems.push(message.text());
@@ -60,6 +67,7 @@ export function startSession(environment: Readonly<Record<string, string>> = {})
       await session.page.goto(`${session.app.address}${path}`);
       await heard(session.page);
     },
+    quiet: async () => expect.poll(() => [...(onItsWay.get(session.page) ?? [])].map((request) => request.url()), { timeout: 60_000 }).toEqual([]),
     button: (name) => session.page.getByRole("button", { name }),
     link: (name) => session.page.getByRole("link", { name }),
   };

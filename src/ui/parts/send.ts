@@ -13,14 +13,27 @@ export class Refused extends Error {
 const MOST_KEPT_ALIVE = 60_000;
 const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null && !Array.isArray(value);
 
+interface SendOptions {
+  /** Of the body; text of another type than JSON is sent as it is. */
+  readonly type?: string;
+  /** How long an answer is waited for, ms: for what may be sent twice. Without, as long as the browser waits. */
+  readonly limit?: number;
+}
+
 /** Sends JSON (or a file's text, as it is) to the app's own server; throws Refused when it refuses, an Error when it does not answer. */
-export async function send(method: "GET" | "POST" | "PUT" | "DELETE", url: string, body?: unknown, type = "application/json"): Promise<unknown> {
+export async function send(
+  method: "GET" | "POST" | "PUT" | "DELETE",
+  url: string,
+  body?: unknown,
+  { type = "application/json", limit }: SendOptions = {},
+): Promise<unknown> {
   const text = body === undefined ? undefined : typeof body === "string" && type !== "application/json" ? body : JSON.stringify(body);
   let response: Response;
   try {
     response = await fetch(url, {
       method,
       keepalive: (text?.length ?? 0) < MOST_KEPT_ALIVE,
+      ...(limit === undefined ? {} : { signal: AbortSignal.timeout(limit) }),
       ...(text === undefined ? {} : { headers: { "content-type": type }, body: text }),
     });
   } catch {

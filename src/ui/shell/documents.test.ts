@@ -192,6 +192,26 @@ describe("a document that is edited", () => {
     await expect(documents.deliver(URL)).rejects.toBeInstanceOf(documents.Conflict);
   });
 
+  it("is not in its own way where it arrived though the answer did not", async () => {
+    show({ document: "one", revision: 1 });
+    for (const document of ["two", "three"]) {
+      documents.edit(URL, document);
+      await expect(documents.deliver(URL)).rejects.toThrow("does not answer");
+    }
+    // The first arrived, the second did not; what is sent then is made on it.
+    documents.edit(URL, "four");
+    answers = [refused("two", 2), saved(3)];
+    await documents.deliver(URL);
+    expect(sent.at(-1)).toEqual({ document: "four", revision: 2 });
+    documents.edit(URL, "five");
+    await expect(documents.deliver(URL)).rejects.toThrow("does not answer");
+    // It arrived itself: nothing has to be sent again.
+    answers = [refused("five", 4)];
+    await documents.deliver(URL);
+    expect(documents.heldAt(URL)).toMatchObject({ document: "five", revision: 4, unsaved: false, theirs: null });
+    expect(sent).toHaveLength(6);
+  });
+
   it("is not brought back from a store that holds nonsense, nor after everything was replaced", async () => {
     stored.set(`threpsis.unsaved ${URL}`, "{nonsense");
     expect(show({ document: 1, revision: 1 })).toBeNull();

@@ -23,8 +23,12 @@ export class Conflict extends Error {}
 const UNSAVED = "unsaved ";
 const held = new Map<string, Held>();
 const shown = new Map<string, number>();
-/** What an earlier page of this window left unsaved: it may have been on its way, and have arrived since. */
-const onItsWay = new Map<string, unknown>();
+/** What was sent without an answer, by this page or an earlier one of this window: it may have arrived all the same. */
+const onItsWay = new Map<string, readonly unknown[]>();
+const noteOnItsWay = (url: string, document: unknown) => void onItsWay.set(url, [...(onItsWay.get(url) ?? []), document].slice(-MOST_ON_ITS_WAY));
+const MOST_ON_ITS_WAY = 20;
+/** How long a save waits for its answer, ms; then it is sent again. */
+const MOST_WAIT_MS = 20_000;
 const listeners = new Set<() => void>();
 
 /** How two changes of one document come together; null where that has to be asked. */
@@ -113,7 +117,7 @@ export function show(url: string, given: Revised<unknown>, onLeft: (left: Revise
       return;
     }
     put(url, { document: now.document, revision: left.revision, base: left.base, unsaved: false, theirs: null });
-    onItsWay.set(url, left.document);
+    noteOnItsWay(url, left.document);
     keep(UNSAVED + url, left);
     onLeft(left, null);
   });
@@ -162,15 +166,17 @@ export async function deliver(url: string): Promise<void> {
   if (known.theirs?.inTheWay) throw new Conflict();
   const { document, revision } = known;
   try {
-    const answer = (await send("PUT", url, { document, revision })) as { readonly revision: number };
+    const answer = (await send("PUT", url, { document, revision }, { limit: MOST_WAIT_MS })) as { readonly revision: number };
     acknowledge(url, document, answer.revision);
   } catch (error) {
+    if (!(error instanceof Refused) || error.status >= 500) noteOnItsWay(url, document);
     const current = error instanceof Refused && error.status === 409 ? (error.said.current as Revised<unknown> | undefined) : undefined;
     if (!current) throw error;
-    if (onItsWay.has(url) && equal(current.document, onItsWay.get(url))) {
+    if (onItsWay.get(url)?.some((own) => equal(current.document, own))) {
       // Nobody came between: it is this window's own, and what is here was made on it.
+      if (equal(current.document, document)) return acknowledge(url, document, current.revision);
       onItsWay.delete(url);
-      put(url, { ...(held.get(url) ?? known), revision: current.revision });
+      put(url, { ...(held.get(url) ?? known), revision: current.revision, base: current.document });
       return deliver(url);
     }
     if (laidTogether(url, held.get(url) ?? known, current)) return deliver(url);

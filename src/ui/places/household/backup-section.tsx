@@ -121,7 +121,7 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
             leave="Leave all as it is"
             onLeave={() => setState({ kind: "ready" })}
             onAction={() => {
-              void put(async () => send("PUT", "/api/backup", await state.file.text(), "application/jsonl"));
+              void put(async () => send("PUT", "/api/backup", await state.file.text(), { type: "application/jsonl" }));
             }}
           >
             <p>
