@@ -1,6 +1,8 @@
 import { celsius } from "../core/units";
 import type { Constants } from "../core/food";
+import { COLOUR, FLAVOUR } from "./appearance";
 
+const FITTED_FURTHER = "fitted on some 150 further kitchen cases, judged by hand (rule of thumb)";
 const FITTED = "fitted on 59 kitchen outcomes of 44 sweets (rule of thumb)";
 
 /** Constants of all models, each with its source; `rule` marks rules of thumb. */
@@ -16,6 +18,15 @@ export const CONSTANTS: Constants = {
   fructoseSweetness: { value: [[5, 1.44], [18, 1.29], [40, 1], [60, 0.79]], source: "Tsuzuki & Yamazaki 1953", rule: false },
   rebaudioside: { value: { maximum: 10, half: 200, bitterAbove: 6 }, source: "DuBois 1991: R = 10·C/(200 + C), C in mg/L", rule: false },
   sweetnessModelShare: 0.06,
+  suppression: {
+    value: {
+      acid: { perPercent: 0.4, most: 0.4 },
+      thickness: { most: 0.12, body: [3, 9] },
+      fat: { most: 0.05, percent: [12, 18] },
+      salt: { most: 0.03, percent: [0.05, 0.1, 0.6] },
+    },
+    source: "acid −4 % per 0.1 %, thickness to −12 %, fat above 15 % −5 %, a little salt +3 % (rules of thumb)", rule: true,
+  },
   freeSugarShares: {
     value: {
       added: { who: 1, uk: 1 },
@@ -35,6 +46,7 @@ export const CONSTANTS: Constants = {
       "maize meal": { e: 1, f: { isolated: 1, flour: 0.8, pearl: 0.7 }, chilled: 1.6 },
       wheat: { e: 0.88, f: { isolated: 1, flour: 0.8, pearl: 0.7 }, chilled: 1.6 },
       rice: { e: 0.85, f: { isolated: 1, flour: 0.8, pearl: 0.7 }, chilled: 1.6 },
+      "waxy rice": { e: 0.85, f: { isolated: 1, flour: 0.8, pearl: 0.7 }, chilled: 1.1 },
       millet: { e: 0.9, f: { isolated: 1, flour: 0.8, pearl: 0.7 }, chilled: 1.6 },
       pulse: { e: 0.8, f: { isolated: 1, flour: 0.8, pearl: 0.7 }, chilled: 1.6 },
       oats: { e: 0.85, f: { isolated: 0.8, flour: 0.8, pearl: 0.7 }, chilled: 1.2 },
@@ -45,12 +57,39 @@ export const CONSTANTS: Constants = {
     },
     source: FITTED, rule: true,
   },
-  grainForms: { value: { whole: 1 / 3, cracked: 2 / 3, ground: 1 }, source: FITTED, rule: true },
+  grain: {
+    value: {
+      start: { whole: 1 / 3, cracked: 2 / 3, ground: 1 }, end: 1, endWithBran: 0.7, spread: 2.8, soaked: 0.5, pressure: 3, cookedThrough: 2.5,
+    },
+    source: FITTED_FURTHER, rule: true,
+  },
+  pulse: { value: { least: 1 / 3, most: 0.6, chilled: 0.6, broken: { whole: 0.1, split: 0.4 } }, source: FITTED_FURTHER, rule: true },
+  particles: {
+    value: {
+      perGram: {
+        "Prunus dulcis": 0.27, "Anacardium occidentale": 0.2, "Arachis hypogaea": 0.22, "Sesamum indicum": 0.16, "Papaver somniferum": 0.22,
+        "Cucumis melo": 0.22, "Citrullus lanatus": 0.22, "Cocos nucifera": 0.6, "Cyperus esculentus": 0.2,
+      },
+      other: 0.2,
+      fineness: { fine: 1, coarse: 0.5 },
+      starch: { "Anacardium occidentale": 0.72, "Cyperus esculentus": 0.72 },
+      starchChilled: 1.6,
+    },
+    source: FITTED_FURTHER, rule: true,
+  },
+  egg: { value: { baked: { whole: 4.4, yolk: 2.2, white: 3.1 }, stirred: 0.9, chilled: 1.2, withoutMilk: 0.65 }, source: FITTED_FURTHER, rule: true },
+  cultured: { value: { perPercent: 1.2, from: 0.65 }, source: FITTED_FURTHER, rule: true },
+  caramelLoss: { value: { light: 0.05, amber: 0.15, dark: 0.3 }, source: "sweetness lost as sugar browns (rule of thumb)", rule: true },
+  pieces: { value: { whole: 60, cut: 20, least: 0.15 }, source: "sugars of pieces of fruit in a wet pot (rule of thumb)", rule: true },
   body: {
-    value: { sugarInSerum: 0.62, fibre: 1.2, protein: 0.022, proteinChilled: 1.15, scale: 9.5, sdLogX: 0.22, sdSteps: 0.3 },
+    value: { sugarInSerum: 0.62, fibre: 1.2, pulp: 1.6, protein: 0.022, proteinChilled: 1.15, scale: 9.5, sdLogX: 0.22, sdSteps: 0.3 },
     source: FITTED, rule: true,
   },
   agarGel: { value: [[0.15, 0], [0.2, 5], [0.4, 7.2], [0.6, 8.2], [0.9, 9], [1.2, 9.4]], source: "gel strength by agar share (rule of thumb)", rule: true },
+  gelatineGel: {
+    value: { chilled: [[0.4, 0], [0.6, 4.5], [0.8, 6], [1, 6.8], [1.2, 7.2], [2, 8.2], [3, 8.8], [6, 9.5]], hot: 0.3 },
+    source: "gel strength by gelatine share (rule of thumb)", rule: true,
+  },
   gelatinisationMinutes: {
     value: { ground: 1.5, semolina: 3, cracked: 4, pearl: 8, whole: 12 },
     source: "time constants of gelatinisation by grain form (rule of thumb)", rule: true,
@@ -122,6 +161,47 @@ export const CONSTANTS: Constants = {
     [0, "like milk"], [1.5, "coats a spoon"], [3, "pours slowly"], [4.5, "spoonable"], [6, "mounds"], [7.2, "leaves the sides"],
     [8.2, "slices firm"], [9.5, "rolls"],
   ],
+  waterActivity: {
+    value: {
+      solutes: {
+        sucrose: { grams: 342.3, k: 6.47 }, hexoses: { grams: 180.16, k: 2.25 }, maltose: { grams: 342.3, k: 4.54 }, lactose: { grams: 342.3, k: 10.2 },
+        erythritol: { grams: 122.12, k: 1.34 }, xylitol: { grams: 152.15, k: 1.66 }, allulose: { grams: 180.16, k: 2.25 }, ash: { grams: 70, k: 0 },
+      },
+      sucroseDissolved: { least: 0.8, most: 2.07, invert: 0.42 },
+      lactoseDissolved: 0.2,
+      polymers: { starch: { a: 0.13, b: 0.35 }, protein: { a: 0.11, b: 0.38 }, fibre: { a: 0.1, b: 0.38 } },
+    },
+    source: "Norrish 1966, mixtures by moles (Chirife 1980); polymers by the form of Oswin 1946; polyols' constants as usually cited; what dissolves and what polymers hold are rules of thumb",
+    rule: true,
+  },
+  keeping: {
+    value: {
+      kinds: {
+        "wet pudding": { room: 0, fridge: 3 }, "fresh coconut": { room: 1, fridge: 5 }, "milk solids": { room: 2, fridge: 7 },
+        "milk-bound, uncooked": { room: 2, fridge: 5 }, "date or fruit": { room: 7, fridge: 21 }, "loose, roasted": { room: 15, fridge: 30 },
+        "ground oily seed": { room: 18, fridge: 35 }, "fat-bound, dry sugar": { room: 28, fridge: 45 }, "cooked sugar and seed": { room: 30, fridge: 60 },
+      },
+      byActivity: [[0.95, 0, 2], [0.91, 0, 5], [0.88, 0, 7], [0.86, 1, 7], [0.8, 4, 12], [0.7, 8, 21], [0.62, 18, 30], [0, 28, 45]],
+    },
+    source: "days by kind of sweet and by water activity, covered and clean, at up to 30 °C (rule of thumb)", rule: true,
+  },
+  binding: {
+    value: {
+      demand: {
+        "fine flour": 0.5, "semolina-like": 0.35, "chopped nuts": 0.25, "powdered sugar": 0.1, "ground seed": 0.1, "whole seed": 0.45, "puffed grain": 0.75,
+      },
+      water: 0.85,
+      sticky: 0.55,
+      givenOff: { "Arachis hypogaea": 0.5, "Sesamum indicum": 0.4, "Linum usitatissimum": 0.25, "Prunus dulcis": 0.2, "Anacardium occidentale": 0.2, other: 0.2 },
+      demandGivenOff: 0.2,
+      words: [[0.85, "crumbles"], [1.15, "binds"], [1.25, "rich, but holds"]],
+      sdLog: 0.2,
+      mostWater: 25,
+    },
+    source: "binder that flours, nuts and sugars of ladoos take up (rule of thumb)", rule: true,
+  },
+  colour: COLOUR,
+  flavour: FLAVOUR,
   glycaemicClassRange: { value: { low: 35, value: 55, high: 75 }, source: "no measured value, no class: middle of the scale (rule of thumb)", rule: true },
   temperatures: { hot: celsius(60), warm: celsius(40), room: celsius(22), chilled: celsius(8) },
   noticeable: {

@@ -1,8 +1,9 @@
 import { interval, type Estimate, type Figure } from "../numeric";
-import { NUTRIENTS, type Constants } from "../food";
+import type { Constants } from "../food";
 import { balance, type Balance, type BalancedLine } from "../recipe";
-import { pointFigures } from "./point";
-import { computed, PROPERTIES, PROPERTY_IDS, type PropertyId } from "./properties";
+import { byEvaporation, pointFigures, summed, type Summed } from "./point";
+import { PROPERTIES, PROPERTY_IDS, type PropertyId } from "./properties";
+import { SUMS } from "./sums";
 
 /** A sweet as it is asked about: complete, nothing optional. */
 export interface EvaluationInput {
@@ -31,68 +32,103 @@ export interface Spread {
   readonly model: number;
 }
 
-/** Nutrient amounts whose uncertainty is under this share of the sweet's total are too small to propagate. */
-const LEAST_SHARE = 0.01;
-
 /** All properties with 80 % intervals, by first-order propagation of measures, evaporation and composition, and model error. */
 export function evaluate(input: EvaluationInput, constants: Constants): Evaluation {
-  const { sweet, point, variances } = propagate(input, constants);
+  const { of, point, variances } = propagate(input, constants);
   const figures = {} as Record<PropertyId, Figure>;
-  PROPERTIES.forEach(({ id, most }, at) => {
-    const parts = variances(at);
-    figures[id] = interval({ value: point[at] ?? 0, sd: Math.sqrt(parts.measures + parts.evaporation + parts.composition + parts.model) }, 0, most);
+  PROPERTIES.forEach(({ id, most, modelSd }, at) => {
+    const value = point[at] ?? 0;
+    const sum = (variances.measures[at] ?? 0) + (variances.evaporation[at] ?? 0) + (variances.composition[at] ?? 0) + modelSd(value, of) ** 2;
+    figures[id] = interval({ value, sd: Math.sqrt(sum) }, 0, most);
   });
-  return { sweet, figures };
+  return { sweet: balanceOf(input), figures };
 }
 
 /** All properties without their intervals, for comparing many candidates at once: low and high are the value itself. */
 export function evaluatePoint(input: EvaluationInput, constants: Constants): Figures {
-  const point = pointFigures(balanceOf(input), input.servings, constants);
+  const point = pointFigures(summed(input, constants).of);
   return Object.fromEntries(PROPERTY_IDS.map((id, at) => [id, { value: point[at], low: point[at], high: point[at] }])) as Figures;
+}
+
+/** Why properties cannot be told of a sweet, by id; those that can are not in it. */
+export function whyUnknown(input: EvaluationInput, constants: Constants): Readonly<Partial<Record<PropertyId, string>>> {
+  const { of } = summed(input, constants);
+  return Object.fromEntries(PROPERTIES.flatMap(({ id, unknown }) => (unknown?.(of) ? [[id, unknown(of)]] : [])));
 }
 
 /** Where the spread of one property comes from. */
 export function spreadOf(input: EvaluationInput, id: PropertyId, constants: Constants): Spread {
-  return propagate(input, constants).variances(PROPERTY_IDS.indexOf(id));
+  const { of, point, variances } = propagate(input, constants);
+  const at = PROPERTY_IDS.indexOf(id);
+  return {
+    measures: variances.measures[at] ?? 0,
+    evaporation: variances.evaporation[at] ?? 0,
+    composition: variances.composition[at] ?? 0,
+    model: (PROPERTIES[at]?.modelSd(point[at] ?? 0, of) ?? 0) ** 2,
+  };
 }
 
 /** The mass balance of an input. */
 export const balanceOf = ({ lines, evaporation, cookMinutes, apart }: EvaluationInput): Balance =>
   balance(lines, evaporation.value, cookMinutes, undefined, apart);
 
-function propagate(input: EvaluationInput, constants: Constants) {
-  const { lines, evaporation, servings, cookMinutes, apart } = input;
-  const sweet = balanceOf(input);
-  const point = pointFigures(sweet, servings, constants);
-  const squares = () => new Float64Array(PROPERTIES.length);
-  const sums = { measures: squares(), evaporation: squares(), composition: squares() };
-  const add = (to: Float64Array, moved: Balance) => {
-    const figures = pointFigures(moved, servings, constants);
-    for (let at = 0; at < to.length; at++) to[at] = (to[at] ?? 0) + ((figures[at] ?? 0) - (point[at] ?? 0)) ** 2;
+/** For each sum the properties that move with it, and by how much. */
+interface Moves {
+  readonly properties: number[];
+  readonly slopes: number[];
+}
+
+/** Exact derivatives of all properties by the sums that they rest on, and by what is driven off. */
+export function derivatives(whole: Summed): { readonly bySum: readonly Moves[]; readonly byEvaporation: Float64Array } {
+  const bySum: Moves[] = SUMS.map(() => ({ properties: [], slopes: [] }));
+  const driven = new Float64Array(PROPERTIES.length);
+  const slopes = new Float64Array(SUMS.length);
+  const add = (sum: number, slope: number) => {
+    slopes[sum] = (slopes[sum] ?? 0) + slope;
   };
+  PROPERTIES.forEach((property, at) => {
+    slopes.fill(0);
+    property.slopes(whole.of, add);
+    driven[at] = byEvaporation(slopes, whole);
+    for (let sum = 0; sum < slopes.length; sum++) {
+      const slope = slopes[sum] ?? 0;
+      if (slope === 0) continue;
+      bySum[sum]?.properties.push(at);
+      bySum[sum]?.slopes.push(slope);
+    }
+  });
+  return { bySum, byEvaporation: driven };
+}
 
-  for (const [i, line] of lines.entries()) {
-    if (line.sd <= 0) continue;
-    add(sums.measures, balance(lines.with(i, { ...line, grams: line.grams + line.sd }), evaporation.value, cookMinutes, undefined, apart));
-  }
-  if (evaporation.sd > 0) add(sums.evaporation, balance(lines, evaporation.value + evaporation.sd, cookMinutes, undefined, apart));
-
-  const base = lines.map((line) => line.food.per100g);
-  for (const [i, line] of lines.entries()) {
-    for (let n = 0; n < NUTRIENTS.length; n++) {
-      const sd = line.food.sd[n] ?? 0;
-      if (sd === 0 || (sd * line.grams) / 100 <= LEAST_SHARE * (sweet.totals[n] ?? 0)) continue;
-      const composition = line.food.per100g.slice();
-      composition[n] = (composition[n] ?? 0) + sd;
-      add(sums.composition, balance(lines, evaporation.value, cookMinutes, base.with(i, composition), apart));
+function propagate(input: EvaluationInput, constants: Constants) {
+  const { lines, evaporation } = input;
+  const whole = summed(input, constants);
+  const { bySum, byEvaporation: driven } = derivatives(whole);
+  const squares = () => new Float64Array(PROPERTIES.length);
+  const variances = { measures: squares(), evaporation: squares(), composition: squares() };
+  const moved = squares();
+  const move = (sum: number, by: number) => {
+    const { properties = [], slopes = [] } = bySum[sum] ?? {};
+    for (let i = 0; i < properties.length; i++) {
+      const at = properties[i] ?? 0;
+      moved[at] = (moved[at] ?? 0) + by * (slopes[i] ?? 0);
+    }
+  };
+  const square = (into: Float64Array, times: number) => {
+    for (let at = 0; at < moved.length; at++) into[at] = (into[at] ?? 0) + ((moved[at] ?? 0) * times) ** 2;
+    moved.fill(0);
+  };
+  for (const [i, { perGram, spreads }] of whole.contributions.entries()) {
+    const { grams = 0, sd = 0 } = lines[i] ?? {};
+    if (sd > 0) {
+      for (let sum = 0; sum < perGram.length; sum++) if (perGram[sum] !== 0) move(sum, perGram[sum] ?? 0);
+      square(variances.measures, sd);
+    }
+    for (const { sums, by } of spreads) {
+      for (let k = 0; k < sums.length; k++) move(sums[k] ?? 0, by[k] ?? 0);
+      square(variances.composition, grams);
     }
   }
-  const of = computed(sweet, servings, constants);
-  const variances = (at: number): Spread => ({
-    measures: sums.measures[at] ?? 0,
-    evaporation: sums.evaporation[at] ?? 0,
-    composition: sums.composition[at] ?? 0,
-    model: (PROPERTIES[at]?.modelSd(point[at] ?? 0, of) ?? 0) ** 2,
-  });
-  return { sweet, point, variances };
+  for (let at = 0; at < driven.length; at++) variances.evaporation[at] = ((driven[at] ?? 0) * evaporation.sd) ** 2;
+  return { of: whole.of, point: pointFigures(whole.of), variances };
 }

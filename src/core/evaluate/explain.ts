@@ -1,12 +1,16 @@
 import type { Figure } from "../numeric";
-import { INDEX, NUTRIENTS, SUGARS, POLYOLS, type Constants, type Food, type ServingTemperature } from "../food";
+import { asTreated, INDEX, NUTRIENTS, SUGARS, POLYOLS, type Constants, type Food, type ServingTemperature } from "../food";
+import { bindingPerGram, bindingRatio, bindingWords } from "../models/binding";
+import { WATER_ACTIVITY_SUMS } from "../models/keeping";
 import { amountPerGram } from "../models/nutrition";
-import { rebaudiosideSweetness, relativeSweetness } from "../models/sweetness";
+import { rebaudiosideSweetness, relativeSweetness, sucroseEquivalentPerGram, tastedShare } from "../models/sweetness";
 import { bodyIndex, bodyWords, creaminessPerGram } from "../models/texture";
-import { thickeningPerGram, type Cooled } from "../process";
+import { bodyPerGram, thickeningPerGram, type Cooled } from "../process";
 import { potOnly, type Balance, type BalancedLine } from "../recipe";
 import { balanceOf, evaluate, spreadOf, type EvaluationInput } from "./evaluate";
-import { describeAmount, propertyOf, type Amount, type PropertyId, type WorkingKind } from "./properties";
+import { summed } from "./point";
+import { AT } from "./sums";
+import { describeAmount, propertyOf, suppressionOf, type Amount, type PropertyId, type WorkingKind } from "./properties";
 
 /** One term of a working: what it is, what it adds, and where it is from. */
 export interface WorkingTerm {
@@ -65,6 +69,12 @@ function workingOf(input: EvaluationInput, id: PropertyId, working: WorkingKind,
       return amountWorking(input, working.amount, working.per, sweet.finishedMass, constants);
     case "mouthfeel":
       return mouthfeelWorking(input, working.of, sweet.finishedMass);
+    case "suppression":
+      return suppressionWorking(input, constants);
+    case "binding":
+      return bindingWorking(input, constants);
+    case "waterActivity":
+      return activityWorking(input, sweet.finishedMass, constants);
   }
 }
 
@@ -104,12 +114,14 @@ function sweetnessWorking(input: EvaluationInput, serve: ServingTemperature, mas
   const r = relativeSweetness(celsius, constants);
   const terms = byLine(
     input,
-    (line) => r.reduce((sum, [index, each]) => sum + ((line.food.per100g[index] ?? 0) * each * line.grams) / 100, 0),
-    (line) =>
-      r
-        .filter(([index]) => (line.food.per100g[index] ?? 0) >= 1)
-        .map(([index, each]) => `${NUTRIENTS[index]} × ${each.toFixed(2)}`)
-        .join(", "),
+    (line) => line.grams * sucroseEquivalentPerGram(treated(line), line.food.per100g, celsius, constants),
+    (line) => {
+      const tasted = tastedShare(treated(line), constants);
+      return [
+        ...r.filter(([index]) => (line.food.per100g[index] ?? 0) >= 1).map(([index, each]) => `${NUTRIENTS[index]} × ${each.toFixed(2)}`),
+        ...(tasted < 0.995 ? [`${Math.round(100 * tasted)} % of it is tasted in the whole`] : []),
+      ].join(", ");
+    },
   );
   const steviol = input.lines.reduce((sum, line) => sum + (line.grams * (line.food.per100g[INDEX.steviolGlycosides] ?? 0)) / 100, 0);
   const potent =
@@ -143,10 +155,15 @@ function bodyWorking(input: EvaluationInput, serve: ServingTemperature, constant
   const terms = byLine(
     input,
     (line) => {
-      const part = thickeningPerGram(line.food, line.food.per100g, cooled, input.cookMinutes, constants);
-      return ((part.starch + part.fibre + part.other) * line.grams * 100) / index.serum;
+      const { thick } = bodyPerGram(treated(line), line.food.per100g, cooled, input.cookMinutes, constants);
+      return line.apart ? 0 : (thick * line.grams * 100) / index.serum;
     },
-    (line) => (line.food.thickening.starch ? `starch, ${line.food.thickening.starch.kind}, ${line.food.thickening.starch.grain}` : "fibre"),
+    (line) => {
+      const food = treated(line);
+      const { starch, particles } = thickeningPerGram(food, food.per100g, cooled, input.cookMinutes, constants);
+      if (particles > 0) return "particles of ground nut, seed or coconut";
+      return starch > 0 && food.thickening.starch ? `starch, ${food.thickening.starch.kind}, ${food.thickening.starch.grain}` : "fibre or gum";
+    },
   );
   return {
     termUnit: "of X",
@@ -157,17 +174,74 @@ function bodyWorking(input: EvaluationInput, serve: ServingTemperature, constant
       ...(index.fromProtein > 0.01
         ? [{ label: "Protein", detail: `${index.protein.toFixed(0)} g of milk, soya, coconut or nut`, value: index.fromProtein }]
         : []),
+      ...(index.fromEgg > 0.01 ? [{ label: "Egg", detail: "protein that heat sets", value: index.fromEgg }] : []),
+      ...(index.fromCultured > 0.01 ? [{ label: "Yogurt or tofu", detail: "protein set by souring or a salt", value: index.fromCultured }] : []),
     ],
     then:
       `X = ${index.x.toFixed(1)}; step = 10 × (1 − exp(−X/9.5)): ${bodyWords(evaluate(input, constants).figures[`body.${serve}`].value, constants)}` +
       (index.agarPercent > 0 ? `; agar ${index.agarPercent.toFixed(2)} % sets it further when cold` : "") +
+      (index.gelatinePercent > 0 ? `; gelatine ${index.gelatinePercent.toFixed(2)} % sets it further when cold` : "") +
       (serve === "warm" || serve === "room" ? "; between hot and chilled by temperature" : ""),
     sources: [`Body model: ${constants.body.source}`],
   };
 }
 
+function suppressionWorking(input: EvaluationInput, constants: Constants): Part {
+  const held = suppressionOf(summed(input, constants).of);
+  const of = (label: string, detail: string, share: number) => (share === 0 ? [] : [{ label, detail, value: -100 * share }]);
+  return {
+    termUnit: "%",
+    rule: true,
+    equation: "how much less sweet it tastes than its sugars alone, by acid, thickness and fat; a little salt lifts it. Not counted in the sweetness itself",
+    terms: [
+      ...of("Acid", "4 % for each 0.1 % of it", held.acid),
+      ...of("Thickness", "the thicker, the less is tasted", held.thickness),
+      ...of("Fat", "where it is rich", held.fat),
+      ...of("Salt", "lifts", held.salt),
+    ],
+    then: "added up",
+    sources: [constants.suppression.source],
+  };
+}
+
+function bindingWorking(input: EvaluationInput, constants: Constants): Part {
+  const { of } = summed(input, constants);
+  const [demand, supply] = [of.sums[AT.demand] ?? 0, of.sums[AT.supply] ?? 0];
+  const per = (line: BalancedLine) => bindingPerGram(treated(line), line.food.per100g, input.cookMinutes, constants);
+  return {
+    termUnit: "g of fat",
+    rule: true,
+    equation: `binder that is there, ${supply.toFixed(0)} g as fat, by what flours, nuts and sugars take up, ${demand.toFixed(0)} g`,
+    terms: byLine(
+      input,
+      (line) => (per(line).supply - per(line).demand) * line.grams,
+      (line) => (per(line).demand > per(line).supply ? "takes up binder" : "gives binder"),
+    ),
+    then: `${bindingWords(bindingRatio({ demand, supply }), constants)}: under 0.85 it crumbles, to 1.15 it binds, to 1.25 it is rich but holds, beyond it is greasy`,
+    sources: [constants.binding.source],
+  };
+}
+
+function activityWorking(input: EvaluationInput, mass: number, constants: Constants): Part {
+  const { of } = summed(input, constants);
+  const grams = (sum: (typeof WATER_ACTIVITY_SUMS)[number]) => of.sums[AT[`activity.${sum}`]] ?? 0;
+  return {
+    termUnit: "g",
+    rule: true,
+    equation: "water that is free, by what is dissolved in it and what starch, protein and fibre hold",
+    terms: WATER_ACTIVITY_SUMS.map((sum) => ({ label: sum === "hexoses" ? "glucose and fructose" : sum, detail: "in the whole sweet", value: grams(sum) }))
+      .filter(({ value }) => value > 0.05)
+      .sort((a, b) => b.value - a.value),
+    then: `in ${mass.toFixed(0)} g finished; what the water cannot hold of sugar crystallises and counts no more`,
+    sources: [constants.waterActivity.source],
+  };
+}
+
+/** A line's food as the steps treat it. */
+const treated = (line: BalancedLine): Food => asTreated(line.food, line.treated);
+
 function amountWorking(input: EvaluationInput, amount: Amount, per: "serving" | "per100g", mass: number, constants: Constants): Part {
-  const perGram = (food: Food): number => amountPerGram(amount, food, food.per100g, constants);
+  const perGram = (line: BalancedLine): number => amountPerGram(amount, treated(line), line.food.per100g, constants);
   const free = amount.startsWith("freeSugars");
   const load = amount === "glycaemicLoad";
   const { name, unit } = describeAmount(amount);
@@ -181,13 +255,13 @@ function amountWorking(input: EvaluationInput, amount: Amount, per: "serving" | 
         : `${name.toLowerCase()} of every line`,
     terms: byLine(
       input,
-      (line) => perGram(line.food) * line.grams,
+      (line) => perGram(line) * line.grams,
       (line) =>
         free
-          ? `counted as ${line.food.sugarClass}`
+          ? `counted as ${treated(line).sugarClass}`
           : load
             ? `GI ${(line.food.glycaemicIndex ?? constants.glycaemicClassRange.value).value}`
-            : `${(perGram(line.food) * 100).toPrecision(3)} per 100 g`,
+            : `${(perGram(line) * 100).toPrecision(3)} per 100 g`,
     ),
     then: per === "serving" ? `divided by ${input.servings} servings` : `divided by ${mass.toFixed(0)} g finished, times 100`,
     sources: [

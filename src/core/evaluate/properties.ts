@@ -1,50 +1,80 @@
 import { Z80 } from "../numeric";
-import { INDEX, SERVING_TEMPERATURES, type Constants, type ServingTemperature } from "../food";
-import { glycaemicLoadSd, nutritionTotals, type NutritionTotals } from "../models/nutrition";
-import { sweetness } from "../models/sweetness";
-import { body, bodyAt, bodyModelSd, creaminessPerGram, solutesPerGram } from "../models/texture";
-import { potOnly, type Balance } from "../recipe";
+import { SERVING_TEMPERATURES, type Constants, type ServingTemperature } from "../food";
+import { bindingRatio } from "../models/binding";
+import { WATER_ACTIVITY_SUMS, waterActivityHalfWidth, waterActivityWithSlopes, type WaterActivitySums } from "../models/keeping";
+import { AMOUNT_IDS, glycaemicLoadSd, type NutritionAmounts } from "../models/nutrition";
+import { suppression, sweetnessWithSlopes, type Suppression } from "../models/sweetness";
+import { bodyAt, bodyModelSd, chilledShare } from "../models/texture";
+import { BODY_SUMS, bodyWithSlopes, type BodySums, type Cooled } from "../process";
+import type { BalancedLine } from "../recipe";
+import { AT, type SumId } from "./sums";
 
 /** An amount of nutrition, given per 100 g and per serving. */
-export type Amount = keyof NutritionTotals;
-type Mouthfeel = "richness" | "creaminess" | "solutes" | "water";
+export type Amount = keyof NutritionAmounts;
+export type Mouthfeel = "richness" | "creaminess" | "solutes" | "water";
+
+/** Figures that versions kept before these were worked out do not have. */
+export type LaterPropertyId = "suppression" | "waterActivity" | "binding";
+export const LATER_PROPERTY_IDS: readonly LaterPropertyId[] = ["suppression", "waterActivity", "binding"];
 
 /** Every figure that is computed of a sweet: "sweetness.hot", "serving.energy", "richness" … */
-export type PropertyId = "yield" | "servingMass" | `${"sweetness" | "body"}.${ServingTemperature}` | `${"serving" | "per100g"}.${Amount}` | Mouthfeel;
+export type PropertyId =
+  "yield" | "servingMass" | `${"sweetness" | "body"}.${ServingTemperature}` | `${"serving" | "per100g"}.${Amount}` | Mouthfeel | LaterPropertyId;
 
-/** A balanced sweet, with what several properties rest on computed once. */
+interface Sloped<S> {
+  readonly value: number;
+  readonly slopes: S;
+}
+
+/** The sums of a sweet, with what several properties rest on computed once. */
 export interface Computed {
-  readonly sweet: Balance;
+  /** In the order of SUMS, what is driven off taken away. */
+  readonly sums: Float64Array;
+  readonly lines: readonly BalancedLine[];
   /** g, above 0 */
   readonly mass: number;
   readonly servings: number;
   readonly constants: Constants;
   /** Body of what was cooked in the pot, 0 to 10. */
-  readonly hot: number;
-  readonly chilled: number;
-  readonly totals: NutritionTotals;
+  readonly hot: Sloped<BodySums>;
+  readonly chilled: Sloped<BodySums>;
+  readonly activity: Sloped<WaterActivitySums>;
 }
 
-/** A balanced sweet made ready for its properties. A few microseconds. */
-export function computed(sweet: Balance, servings: number, constants: Constants): Computed {
-  const pot = potOnly(sweet);
+const LEAST_MASS = 1e-9;
+
+/** Sums made ready for properties. Some microseconds. */
+export function computed(sums: Float64Array, lines: readonly BalancedLine[], servings: number, constants: Constants): Computed {
+  const bodyOf = (cooled: Cooled): Sloped<BodySums> => {
+    const pot = {} as { -readonly [K in keyof BodySums]: number };
+    for (const sum of BODY_SUMS) pot[sum] = sums[AT[`pot.${cooled}.${sum}`]] ?? 0;
+    const { step, slopes } = bodyWithSlopes(pot, cooled, constants);
+    return { value: step, slopes };
+  };
+  const held = {} as { -readonly [K in keyof WaterActivitySums]: number };
+  for (const sum of WATER_ACTIVITY_SUMS) held[sum] = sums[AT[`activity.${sum}`]] ?? 0;
   return {
-    sweet,
-    mass: Math.max(1e-9, sweet.finishedMass),
+    sums,
+    lines,
+    mass: Math.max(LEAST_MASS, sums[AT.mass] ?? 0),
     servings,
     constants,
-    hot: body(pot, "hot", constants),
-    chilled: body(pot, "chilled", constants),
-    totals: nutritionTotals(sweet, constants),
+    hot: bodyOf("hot"),
+    chilled: bodyOf("chilled"),
+    activity: waterActivityWithSlopes(held, constants),
   };
 }
+
+/** Takes how a property moves with a sum, per unit of it. */
+export type AddSlope = (sum: number, slope: number) => void;
 
 /** How a figure is explained: by which working. */
 export type WorkingKind =
   | { readonly kind: "mass" }
   | { readonly kind: "sweetness" | "body"; readonly serve: ServingTemperature }
   | { readonly kind: "amount"; readonly amount: Amount; readonly per: "serving" | "per100g" }
-  | { readonly kind: "mouthfeel"; readonly of: Mouthfeel };
+  | { readonly kind: "mouthfeel"; readonly of: Mouthfeel }
+  | { readonly kind: LaterPropertyId };
 
 /** All that is known of a property, at one place: interface, open interface, comparison and working go by it. */
 export interface Property {
@@ -59,6 +89,10 @@ export interface Property {
   readonly working: WorkingKind;
   /** In its unit, at the centre of all that it is computed from. */
   readonly value: (of: Computed) => number;
+  /** Its exact derivative by each sum that it rests on. */
+  readonly slopes: (of: Computed, add: AddSlope) => void;
+  /** Why it cannot be told of a sweet; null where it can. */
+  readonly unknown?: (of: Computed) => string | null;
   /** What its model itself is unsure of, as a standard deviation in its unit, at a value of it. */
   readonly modelSd: (value: number, of: Computed) => number;
   /** From what difference on it is noticed, in its unit; null where that is not known. */
@@ -66,6 +100,20 @@ export interface Property {
 }
 
 const SURE = () => 0;
+const at = (of: Computed, sum: SumId): number => of.sums[AT[sum]] ?? 0;
+
+/** Per 100 g of the finished sweet: value and slopes. */
+const perHundredGrams = (sum: SumId): Pick<Property, "value" | "slopes"> => ({
+  value: (of) => (100 * at(of, sum)) / of.mass,
+  slopes: (of, add) => {
+    add(AT[sum], 100 / of.mass);
+    add(AT.mass, (-100 * at(of, sum)) / of.mass ** 2);
+  },
+});
+const perServing = (sum: SumId): Pick<Property, "value" | "slopes"> => ({
+  value: (of) => at(of, sum) / of.servings,
+  slopes: (of, add) => add(AT[sum], 1 / of.servings),
+});
 
 const MASS: readonly Property[] = [
   {
@@ -75,7 +123,8 @@ const MASS: readonly Property[] = [
     per: "finished",
     shown: "yield",
     working: { kind: "mass" },
-    value: ({ sweet }) => sweet.finishedMass,
+    value: (of) => at(of, "mass"),
+    slopes: (_, add) => add(AT.mass, 1),
     modelSd: SURE,
     noticed: null,
   },
@@ -86,36 +135,58 @@ const MASS: readonly Property[] = [
     per: "each",
     shown: "yield",
     working: { kind: "mass" },
-    value: ({ sweet, servings }) => sweet.finishedMass / servings,
+    ...perServing("mass"),
     modelSd: SURE,
     noticed: null,
   },
 ];
 
-const AT: Readonly<Record<ServingTemperature, string>> = { hot: "hot", warm: "warm", room: "at room temperature", chilled: "chilled" };
+const SERVED: Readonly<Record<ServingTemperature, string>> = { hot: "hot", warm: "warm", room: "at room temperature", chilled: "chilled" };
 const SHOWN_AT: readonly ServingTemperature[] = ["hot", "chilled"];
+
+const sweetnessOf = (of: Computed, serve: ServingTemperature) =>
+  sweetnessWithSlopes({ sugars: at(of, `sweet.${serve}`), steviol: at(of, "steviol"), mass: at(of, "mass") }, of.constants);
 
 const sweetnessAt = (serve: ServingTemperature): Property => ({
   id: `sweetness.${serve}`,
-  name: `Sweetness, ${AT[serve]}`,
+  name: `Sweetness, ${SERVED[serve]}`,
   unit: "g",
   per: "as sugar, per 100 g",
   shown: SHOWN_AT.includes(serve) ? "tongue" : null,
   working: { kind: "sweetness", serve },
-  value: ({ sweet, constants }) => sweetness(sweet, constants.temperatures[serve], constants),
+  value: (of) => sweetnessOf(of, serve).value,
+  slopes: (of, add) => {
+    const { slopes } = sweetnessOf(of, serve);
+    add(AT[`sweet.${serve}`], slopes.sugars);
+    add(AT.steviol, slopes.steviol);
+    add(AT.mass, slopes.mass);
+  },
   modelSd: (value, { constants }) => (value * constants.sweetnessModelShare) / Z80,
   noticed: (value, by) => by.sweetness * value,
 });
 
+/** Body at a temperature, and how it moves: the hot and the chilled one by their shares. */
+function addBodySlopes(of: Computed, serve: ServingTemperature, add: AddSlope, by = 1): void {
+  const share = chilledShare(serve, of.constants);
+  for (const [cooled, weight] of [
+    ["hot", 1 - share],
+    ["chilled", share],
+  ] as const) {
+    if (weight === 0) continue;
+    for (const sum of BODY_SUMS) if (of[cooled].slopes[sum] !== 0) add(AT[`pot.${cooled}.${sum}`], by * weight * of[cooled].slopes[sum]);
+  }
+}
+
 const bodyServed = (serve: ServingTemperature): Property => ({
   id: `body.${serve}`,
-  name: `Body, ${AT[serve]}`,
+  name: `Body, ${SERVED[serve]}`,
   unit: "",
   per: "step, 0 to 10",
   shown: SHOWN_AT.includes(serve) ? "tongue" : null,
   most: 10,
   working: { kind: "body", serve },
-  value: ({ hot, chilled, constants }) => bodyAt(hot, chilled, serve, constants),
+  value: ({ hot, chilled, constants }) => bodyAt(hot.value, chilled.value, serve, constants),
+  slopes: (of, add) => addBodySlopes(of, serve, add),
   modelSd: (value, { constants }) => bodyModelSd(value, constants),
   noticed: (_, by) => by.body,
 });
@@ -138,10 +209,9 @@ const AMOUNT_NAMES: Readonly<Record<Amount, { readonly unit: "g" | "mg" | "kJ" |
   calcium: { unit: "mg", name: "Calcium" },
   iron: { unit: "mg", name: "Iron" },
 };
-export const AMOUNTS = Object.keys(AMOUNT_NAMES) as readonly Amount[];
 
 /** What the glycaemic index of a mixed dish leaves open, of the whole sweet; other amounts are sums. */
-const amountSd = (amount: Amount, { sweet, constants }: Computed): number => (amount === "glycaemicLoad" ? glycaemicLoadSd(sweet, constants) : 0);
+const amountSd = (amount: Amount, { lines, constants }: Computed): number => (amount === "glycaemicLoad" ? glycaemicLoadSd(lines, constants) : 0);
 
 const amountsOf = (amount: Amount): readonly Property[] => {
   const { unit, name, rare } = AMOUNT_NAMES[amount];
@@ -153,8 +223,8 @@ const amountsOf = (amount: Amount): readonly Property[] => {
       per: "per 100 g",
       shown: null,
       working: { kind: "amount", amount, per: "per100g" },
-      value: ({ totals, mass }) => (100 * totals[amount]) / mass,
-      modelSd: (_, of) => (of.sweet.finishedMass > 0 ? (100 * amountSd(amount, of)) / of.sweet.finishedMass : 0),
+      ...perHundredGrams(amount),
+      modelSd: (_, of) => (of.mass > LEAST_MASS ? (100 * amountSd(amount, of)) / of.mass : 0),
     },
     {
       ...shared,
@@ -162,38 +232,133 @@ const amountsOf = (amount: Amount): readonly Property[] => {
       per: "per serving",
       shown: rare ? "serving, above 0" : "serving",
       working: { kind: "amount", amount, per: "serving" },
-      value: ({ totals, servings }) => totals[amount] / servings,
+      ...perServing(amount),
       modelSd: (_, of) => amountSd(amount, of) / of.servings,
     },
   ];
 };
 
-const perHundred = (id: Mouthfeel, name: string, per: string, grams: (of: Computed) => number): Property => ({
+const mouthfeel = (id: Mouthfeel, name: string, per: string, sum: SumId): Property => ({
   id,
   name,
   unit: "g",
   per,
   shown: id === "richness" ? "tongue" : null,
   working: { kind: "mouthfeel", of: id },
-  value: (of) => (100 * grams(of)) / of.mass,
+  ...perHundredGrams(sum),
   modelSd: SURE,
   noticed: id === "richness" ? (value, by) => Math.max(by.richness * value, by.richnessFloor) : null,
 });
 
-const creamy = ({ sweet }: Computed): number => {
-  let grams = 0;
-  for (const [i, line] of sweet.lines.entries()) grams += line.grams * creaminessPerGram(line.food, sweet.compositions[i] ?? line.food.per100g, line.role);
-  return grams;
-};
+/** Salt of a milligram of sodium, g. */
+const SALT_PER_MILLIGRAM = 0.0025;
+
+/** What presses the sweetness of a sweet at room temperature down, or lifts it. */
+export const suppressionOf = (of: Computed): Suppression =>
+  suppression(
+    {
+      acid: (100 * at(of, "acid")) / of.mass,
+      fat: (100 * at(of, "fat")) / of.mass,
+      salt: (100 * SALT_PER_MILLIGRAM * at(of, "sodium")) / of.mass,
+    },
+    bodyAt(of.hot.value, of.chilled.value, "room", of.constants),
+    of.constants,
+  );
+const percentSuppressed = ({ acid, thickness, fat, salt }: Suppression): number => -100 * (acid + thickness + fat + salt);
+
+/** As `suppression` has it: between enough salt and so much more it lifts in full. */
+const SALT_PLATEAU = 0.2;
+
+/** In parts straight, so that a small step gives its slope exactly but at a corner. */
+function addSuppressionSlopes(of: Computed, add: AddSlope): void {
+  const { suppression: constant } = of.constants;
+  const per = (sum: SumId) => (100 * at(of, sum)) / of.mass;
+  const slope = (sum: SumId, percentPerPercent: number) => {
+    if (percentPerPercent === 0) return;
+    add(AT[sum], (percentPerPercent * 100) / of.mass);
+    add(AT.mass, (-percentPerPercent * per(sum)) / of.mass);
+  };
+  const { acid, thickness, fat, salt } = constant.value;
+  if (per("acid") > 0 && acid.perPercent * per("acid") < acid.most) slope("acid", 100 * acid.perPercent);
+  const within = (x: number, [from, to]: readonly [number, number]) => x > from && x < to;
+  if (within(per("fat"), fat.percent)) slope("fat", (100 * fat.most) / (fat.percent[1] - fat.percent[0]));
+  const body = bodyAt(of.hot.value, of.chilled.value, "room", of.constants);
+  if (within(body, thickness.body)) addBodySlopes(of, "room", add, (100 * thickness.most) / (thickness.body[1] - thickness.body[0]));
+  const salted = SALT_PER_MILLIGRAM * per("sodium");
+  const [little, enough, tooMuch] = salt.percent;
+  const lifts = within(salted, [little, enough])
+    ? 1 / (enough - little)
+    : within(salted, [enough + SALT_PLATEAU, tooMuch])
+      ? -1 / (tooMuch - enough - SALT_PLATEAU)
+      : 0;
+  slope("sodium", -100 * salt.most * lifts * SALT_PER_MILLIGRAM);
+}
+
+const LATER: readonly Property[] = [
+  {
+    id: "suppression",
+    name: "Sweetness held down",
+    unit: "%",
+    per: "of it, at room temperature",
+    shown: "tongue",
+    working: { kind: "suppression" },
+    value: (of) => Math.max(0, percentSuppressed(suppressionOf(of))),
+    slopes: (of, add) => {
+      if (percentSuppressed(suppressionOf(of)) > 0) addSuppressionSlopes(of, add);
+    },
+    modelSd: (value) => (value * 0.4) / Z80,
+    noticed: null,
+  },
+  {
+    id: "binding",
+    name: "Binding",
+    unit: "",
+    per: "binder there, of what it takes up",
+    shown: "tongue",
+    working: { kind: "binding" },
+    value: (of) => bindingRatio({ demand: at(of, "demand"), supply: at(of, "supply") }),
+    slopes: (of, add) => {
+      const demand = at(of, "demand");
+      if (demand <= 0) return;
+      add(AT.supply, 1 / demand);
+      add(AT.demand, -at(of, "supply") / demand ** 2);
+    },
+    unknown: (of) =>
+      at(of, "demand") < 0.02 * of.mass
+        ? "nothing in it takes up binder"
+        : (100 * at(of, "water")) / of.mass > of.constants.binding.value.mostWater
+          ? "it is moist enough to hold by its own body"
+          : null,
+    modelSd: (value, { constants }) => value * constants.binding.value.sdLog,
+    noticed: null,
+  },
+  {
+    id: "waterActivity",
+    name: "Water activity",
+    unit: "",
+    per: "of 1, for keeping",
+    shown: "yield",
+    most: 1,
+    working: { kind: "waterActivity" },
+    value: ({ activity }) => activity.value,
+    slopes: ({ activity }, add) => {
+      for (const sum of WATER_ACTIVITY_SUMS) add(AT[`activity.${sum}`], activity.slopes[sum]);
+    },
+    unknown: (of) => (of.mass <= LEAST_MASS || at(of, "water") <= 0 ? "there is nothing in it that holds water" : null),
+    modelSd: (value) => waterActivityHalfWidth(value) / Z80,
+    noticed: null,
+  },
+];
 
 export const PROPERTIES: readonly Property[] = [
   ...MASS,
   ...SERVING_TEMPERATURES.flatMap((serve) => [sweetnessAt(serve), bodyServed(serve)]),
-  ...AMOUNTS.flatMap(amountsOf),
-  perHundred("richness", "Richness", "fat per 100 g", ({ sweet }) => sweet.totals[INDEX.fat] ?? 0),
-  perHundred("creaminess", "Creaminess", "per 100 g", creamy),
-  perHundred("solutes", "Dissolved solids", "per 100 g", ({ sweet }) => 100 * solutesPerGram(sweet.totals)),
-  perHundred("water", "Water", "per 100 g", ({ sweet }) => sweet.totals[INDEX.water] ?? 0),
+  ...AMOUNT_IDS.flatMap(amountsOf),
+  mouthfeel("richness", "Richness", "fat per 100 g", "fat"),
+  mouthfeel("creaminess", "Creaminess", "per 100 g", "creaminess"),
+  mouthfeel("solutes", "Dissolved solids", "per 100 g", "solutes"),
+  mouthfeel("water", "Water", "per 100 g", "water"),
+  ...LATER,
 ];
 export const PROPERTY_IDS: readonly PropertyId[] = PROPERTIES.map(({ id }) => id);
 

@@ -1,3 +1,4 @@
+import type { Treatment } from "./treatment";
 import type { Nutrient } from "./nutrients";
 
 /** Where a food's composition comes from. */
@@ -28,20 +29,33 @@ export const SUGAR_CLASSES = [
 export type SugarClass = (typeof SUGAR_CLASSES)[number];
 
 export type StarchKind =
-  | "cornflour" | "maize meal" | "wheat" | "rice" | "millet" | "pulse" | "oats" | "tapioca" | "arrowroot" | "potato" | "tuber extract";
+  | "cornflour" | "maize meal" | "wheat" | "rice" | "waxy rice" | "millet" | "pulse" | "oats" | "tapioca" | "arrowroot" | "potato" | "tuber extract";
 export type StarchForm = "isolated" | "flour" | "pearl";
 export type GrainForm = "whole" | "cracked" | "ground";
 
 /** How a food thickens; every part is absent where it does not. */
 export interface Thickening {
-  readonly starch?: { readonly kind: StarchKind; readonly form: StarchForm; readonly grain: GrainForm };
-  /** Body per gram as used (psyllium, chia, flax, egg), in the units of X. */
+  readonly starch?: {
+    readonly kind: StarchKind;
+    readonly form: StarchForm;
+    readonly grain: GrainForm;
+    /** Time constant of its cooking, minutes, where it is not that of its grain form. */
+    readonly tau?: number;
+    /** Bran keeps it from falling apart. */
+    readonly bran?: true;
+  };
+  /** Body per gram as used (psyllium, chia, flax, gums), in the units of X. */
   readonly k?: number;
   /** Share of the fibre that thickens: 1, half for cereals and pulses, none for mucilage sources. */
   readonly fibreShare: 0 | 0.5 | 1;
   /** Its protein gives body (dairy, soy, coconut, nut; not cereal). */
   readonly proteinCounts: boolean;
   readonly agar?: boolean;
+  readonly gelatine?: boolean;
+  /** Its protein gives body as heat sets it. */
+  readonly egg?: "whole" | "yolk" | "white";
+  /** Its protein was set by souring (yogurt) or a salt (tofu), then stirred. */
+  readonly cultured?: boolean;
 }
 
 export interface GlycaemicIndex {
@@ -166,6 +180,8 @@ export interface Food {
   readonly lookAlikes: readonly string[];
   /** What a gram of it costs this household, in its own currency; null where it has no price. */
   readonly pricePerGram: number | null;
+  /** What steps did to it, where it is a food as treated. */
+  readonly treated?: Treatment;
   /** A thing to know before it is bought or used, in one sentence. */
   readonly note: string | null;
 }

@@ -55,25 +55,120 @@ export interface Constants {
   readonly fructoseSweetness: Sourced<readonly (readonly [celsius: number, r: number])[]>;
   readonly rebaudioside: Sourced<{ readonly maximum: number; readonly half: number; readonly bitterAbove: number }>;
   readonly sweetnessModelShare: number;
+  /** Shares of sweetness that acid (per % as citric), thickness (between two bodies), fat and salt (between so many %) take or give, at the most. */
+  readonly suppression: Sourced<{
+    readonly acid: { readonly perPercent: number; readonly most: number };
+    readonly thickness: { readonly most: number; readonly body: readonly [number, number] };
+    readonly fat: { readonly most: number; readonly percent: readonly [number, number] };
+    readonly salt: { readonly most: number; readonly percent: readonly [number, number, number] };
+  }>;
   readonly freeSugarShares: Sourced<Readonly<Record<SugarClass, { readonly who: number; readonly uk: number }>>>;
   readonly starches: Sourced<Readonly<Record<StarchKind, StarchConstants>>>;
-  readonly grainForms: Sourced<Readonly<Record<"whole" | "cracked" | "ground", number>>>;
+  /** What of a grain's starch thickens: at first and in the end, by form; how it falls apart; what shortens its cooking. */
+  readonly grain: Sourced<{
+    readonly start: Readonly<Record<"whole" | "cracked" | "ground", number>>;
+    readonly end: number;
+    readonly endWithBran: number;
+    /** In time constants. */
+    readonly spread: number;
+    readonly soaked: number;
+    readonly pressure: number;
+    /** Time constants, where nothing is said of how long it cooks. */
+    readonly cookedThrough: number;
+  }>;
+  readonly pulse: Sourced<{
+    readonly least: number;
+    readonly most: number;
+    readonly chilled: number;
+    readonly broken: Readonly<Record<"whole" | "split", number>>;
+  }>;
+  /** Ground nuts, seeds and coconut in a liquid: body per gram of what neither melts nor dissolves, by botanical name. */
+  readonly particles: Sourced<{
+    readonly perGram: Readonly<Record<string, number>>;
+    readonly other: number;
+    readonly fineness: Readonly<Record<"fine" | "coarse", number>>;
+    /** Starch of cashew and tiger nut, by botanical name: what of it thickens once heated, hot; times this chilled. */
+    readonly starch: Readonly<Record<string, number>>;
+    readonly starchChilled: number;
+  }>;
+  readonly egg: Sourced<{
+    readonly baked: Readonly<Record<"whole" | "yolk" | "white", number>>;
+    readonly stirred: number;
+    readonly chilled: number;
+    readonly withoutMilk: number;
+  }>;
+  readonly cultured: Sourced<{ readonly perPercent: number; readonly from: number }>;
+  /** Sweetness that caramelising takes, as a share. */
+  readonly caramelLoss: Sourced<Readonly<Record<"light" | "amber" | "dark", number>>>;
+  /** Minutes in which pieces of fruit give up their sugars to what is around them, as a time constant; the least share that is tasted. */
+  readonly pieces: Sourced<{ readonly whole: number; readonly cut: number; readonly least: number }>;
   readonly body: Sourced<{
     readonly sugarInSerum: number;
     readonly fibre: number;
     readonly protein: number;
     readonly proteinChilled: number;
     readonly scale: number;
+    /** Fibre of mashed fruit and vegetables. */
+    readonly pulp: number;
     readonly sdLogX: number;
     readonly sdSteps: number;
   }>;
   readonly agarGel: Sourced<readonly (readonly [percent: number, chilledBody: number])[]>;
+  readonly gelatineGel: Sourced<{ readonly chilled: readonly (readonly [percent: number, chilledBody: number])[]; readonly hot: number }>;
   readonly gelatinisationMinutes: Sourced<Readonly<Record<string, number>>>;
   readonly evaporationFlux: Sourced<Readonly<Record<"steaming" | "simmer" | "brisk" | "rolling", number>>>;
   readonly process: Sourced<ProcessConstants>;
   /** What sweets of a kind usually come to, from low to high: g as sugar and g of fat in 100 g, body hot. */
   readonly usualSweets: Sourced<Readonly<Record<string, Readonly<Record<"sweetness" | "body" | "richness", readonly [number, number, number]>>>>>;
   readonly bodyAnchors: readonly (readonly [step: number, words: string])[];
+  /** Molar masses (of salts per osmol) and Norrish's K; what water dissolves of sucrose (beside invert sugar) and lactose, g per g; Oswin's A and B of polymers. */
+  readonly waterActivity: Sourced<{
+    readonly solutes: Readonly<
+      Record<"sucrose" | "hexoses" | "maltose" | "lactose" | "erythritol" | "xylitol" | "allulose" | "ash", { readonly grams: number; readonly k: number }>
+    >;
+    readonly sucroseDissolved: { readonly least: number; readonly most: number; readonly invert: number };
+    readonly lactoseDissolved: number;
+    readonly polymers: Readonly<Record<"starch" | "protein" | "fibre", { readonly a: number; readonly b: number }>>;
+  }>;
+  /** Days at the most, room and fridge: by kind of sweet, and by water activity from the highest down. */
+  readonly keeping: Sourced<{
+    readonly kinds: Readonly<Record<string, { readonly room: number; readonly fridge: number }>>;
+    readonly byActivity: readonly (readonly [from: number, room: number, fridge: number])[];
+  }>;
+  /** Binder that foods take up and give, g of fat per g. */
+  readonly binding: Sourced<{
+    readonly demand: Readonly<
+      Record<"fine flour" | "semolina-like" | "chopped nuts" | "whole seed" | "ground seed" | "powdered sugar" | "puffed grain", number>
+    >;
+    readonly water: number;
+    readonly sticky: number;
+    /** Share of its fat that a ground nut or seed gives off, by botanical name; then it takes up so much. */
+    readonly givenOff: Readonly<Record<string, number>>;
+    readonly demandGivenOff: number;
+    readonly words: readonly (readonly [upTo: number, words: string])[];
+    /** Standard deviation of ln R. */
+    readonly sdLog: number;
+    /** Sweets with more water than this, g per 100 g, are not bound by it. */
+    readonly mostWater: number;
+  }>;
+  /** Depth of colour per share of a food, by id, plant or family; what toasting adds; dyes with their hue. */
+  readonly colour: Sourced<{
+    readonly depth: Readonly<Record<string, number>>;
+    readonly caramel: Readonly<Record<"light" | "amber" | "dark", number>>;
+    readonly toasted: number;
+    readonly staysLight: readonly string[];
+    readonly dyes: Readonly<Record<string, { readonly hue: string; readonly perGram: number }>>;
+    readonly dyed: number;
+    /** A food that gives less depth than this is not told as what makes the colour. */
+    readonly least: number;
+  }>;
+  /** Notes of foods with the amount from which each is noticed, g per 100 g, by id, plant or family. */
+  readonly flavour: Sourced<{
+    readonly notes: Readonly<Record<string, readonly (readonly [note: string, from: number])[]>>;
+    readonly toastable: readonly string[];
+    readonly toastedFrom: number;
+    readonly caramelFrom: Readonly<Record<"light" | "amber" | "dark", number>>;
+  }>;
   readonly glycaemicClassRange: Sourced<{ readonly low: number; readonly value: number; readonly high: number }>;
   readonly temperatures: Readonly<Record<ServingTemperature, Celsius>>;
   readonly noticeable: Sourced<{

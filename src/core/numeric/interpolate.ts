@@ -17,3 +17,17 @@ export function interpolate(points: readonly (readonly [x: number, y: number])[]
   }
   return before[1];
 }
+
+/**
+ * Slope of `interpolate` at x; 0 outside the points, and at a point the slope before it.
+ * @unit of y per unit of x
+ * @range any
+ * @source linear interpolation
+ */
+export function slopeAt(points: readonly (readonly [x: number, y: number])[], x: number): number {
+  for (const [i, point] of points.entries()) {
+    const before = points[i - 1];
+    if (before && x > before[0] && x <= point[0]) return point[0] === before[0] ? 0 : (point[1] - before[1]) / (point[0] - before[0]);
+  }
+  return 0;
+}

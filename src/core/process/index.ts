@@ -1,5 +1,6 @@
+export { BODY_SUMS, bodyIndexOf, bodyPerGram, bodyWithSlopes, NO_BODY, type BodyConstants, type BodyIndex, type BodySums } from "./body";
 export { boilingPoint, percentAtBoiling, type BoilingPoints } from "./boiling";
 export { burnerCap, evaporationRate, kitchenConstants, type Heat } from "./evaporation";
 export { pressOut } from "./extraction";
 export { gelatinisedShare } from "./gelatinisation";
-export { bodyOfIndex, indexOfBody, serumPerGram, thickeningPerGram, type Cooled, type ThickeningConstants } from "./thickening";
+export { bodyOfIndex, indexOfBody, thickeningPerGram, type Cooled, type Thickening, type ThickeningConstants } from "./thickening";

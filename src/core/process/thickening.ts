@@ -3,17 +3,29 @@ import { minutes } from "../units";
 import { gelatinisedShare } from "./gelatinisation";
 
 /** What thickening is computed by. */
-export type ThickeningConstants = Pick<Constants, "body" | "starches" | "grainForms" | "gelatinisationMinutes">;
+export type ThickeningConstants = Pick<Constants, "body" | "starches" | "grain" | "pulse" | "particles" | "egg" | "gelatineGel" | "gelatinisationMinutes">;
 export type Cooled = "hot" | "chilled";
+type Starch = NonNullable<Food["thickening"]["starch"]>;
 
-/**
- * Serum per gram of a food: water + 0.62·(all sugars). Fat counts in neither.
- * @unit g per g
- * @range 0 to 1
- * @source volume of dissolved sugar, 0.62 ml per g
- */
-export function serumPerGram(composition: ArrayLike<number>, constants: ThickeningConstants): number {
-  return ((composition[INDEX.water] ?? 0) + constants.body.value.sugarInSerum * sumOf(composition, SUGAR_INDICES)) / 100;
+/** What one gram of a food adds to X·V/100 beside what its milk protein and its gels do. */
+export interface Thickening {
+  readonly starch: number;
+  readonly fibre: number;
+  /** Of ground nuts, seeds and coconut. */
+  readonly particles: number;
+  /** Of egg, in a mixture with milk. */
+  readonly egg: number;
+  /** Of mucilage, gums and melted gelatine. */
+  readonly other: number;
+}
+
+/** How long a food cooks, in time constants of its starch; null where nothing is said. */
+function timesCooked(food: Food, starch: Starch, cookMinutes: number | null, constants: ThickeningConstants): number | null {
+  const cooked = food.treated?.minutes ?? cookMinutes;
+  if (cooked === null) return null;
+  const constant = constants.gelatinisationMinutes.value;
+  const tau = starch.tau ?? (starch.form === "pearl" ? constant.pearl : constant[starch.grain]) ?? 1.5;
+  return Math.max(0, cooked) / (tau * (food.treated?.soaked && starch.grain !== "ground" ? constants.grain.value.soaked : 1));
 }
 
 /**
@@ -23,35 +35,124 @@ export function serumPerGram(composition: ArrayLike<number>, constants: Thickeni
  * @source first-order kinetics, time constant of the constants
  */
 export function gelatinised(food: Food, cookMinutes: number | null, constants: ThickeningConstants): number {
-  const starch = food.thickening.starch;
-  if (!starch || cookMinutes === null) return 1;
-  const constant = constants.gelatinisationMinutes.value;
-  return gelatinisedShare(minutes(Math.max(0, cookMinutes)), minutes((starch.form === "pearl" ? constant.pearl : constant[starch.grain]) ?? 1.5));
+  const { starch } = food.thickening;
+  const times = starch ? timesCooked(food, starch, cookMinutes, constants) : null;
+  return times === null ? 1 : gelatinisedShare(minutes(times), minutes(1));
 }
 
-/** What one gram of a food adds to X·V/100 other than by its protein: starch, fibre, and k of mucilage and egg. */
+/**
+ * What of a starch comes out of its grain: w₀ + (w∞ − w₀)(1 − exp(−(u/2.8)²)), u the time constants it has cooked; of a
+ * pulse by the share that is broken.
+ * @unit share
+ * @range 0 to 1
+ * @source fitted on kitchen cases (rule of thumb)
+ */
+function outOfGrain(food: Food, starch: Starch, cookMinutes: number | null, constants: ThickeningConstants): number {
+  const { start, end, endWithBran, spread, cookedThrough } = constants.grain.value;
+  if (starch.grain === "ground") return start.ground;
+  if (starch.kind === "pulse") return constants.pulse.value.least + (constants.pulse.value.most - constants.pulse.value.least) * brokenShare(food, constants);
+  const first = start[starch.grain];
+  const last = Math.max(first, starch.bran ? endWithBran : end);
+  const times = timesCooked(food, starch, cookMinutes, constants) ?? cookedThrough;
+  return first + (last - first) * (1 - Math.exp(-((times / spread) ** 2)));
+}
+
+const brokenShare = (food: Food, { pulse }: ThickeningConstants): number =>
+  food.treated?.broken ?? pulse.value.broken[food.thickening.starch?.grain === "whole" ? "whole" : "split"];
+
+/** How finely a nut, a seed or coconut is ground, 0 to 1; null where it is none of these. */
+export function particleFineness(food: Food, { particles }: ThickeningConstants): number | null {
+  const { thickening, nature, family, treated } = food;
+  const isNut = family === "nut" || family === "oilseed" || (nature?.botanical != null && nature.botanical in particles.value.perGram);
+  if (
+    !isNut ||
+    family === "drink" ||
+    family === "fat" ||
+    family === "dairy" ||
+    family === "sweetener" ||
+    thickening.k !== undefined ||
+    nature?.processing === "sweetened"
+  )
+    return null;
+  const { fine, coarse } = particles.value.fineness;
+  if (treated?.ground) return treated.ground === "fine" ? fine : coarse;
+  if (nature?.form === "paste") return fine;
+  return nature?.form === "flour" || nature?.form === "shreds" || (nature?.form === "flakes" && nature.botanical === "Cocos nucifera") ? coarse : 0;
+}
+
+function particlesOf(
+  food: Food,
+  composition: ArrayLike<number>,
+  fineness: number,
+  cooled: Cooled,
+  cookMinutes: number | null,
+  constants: ThickeningConstants,
+): Thickening {
+  const { perGram, other, starch: starchy, starchChilled } = constants.particles.value;
+  const plant = food.nature?.botanical ?? "";
+  const cooked = food.treated?.minutes ?? cookMinutes;
+  // Raw starch stays among the particles.
+  const heated = cooked === null || cooked > 0 ? (starchy[plant] ?? 0) : 0;
+  const starch = heated > 0 ? (composition[INDEX.starch] ?? 0) / 100 : 0;
+  const solid = 1 - ((composition[INDEX.water] ?? 0) + (composition[INDEX.fat] ?? 0) + sumOf(composition, SUGAR_INDICES)) / 100 - starch;
+  return {
+    starch: starch * heated * (cooled === "chilled" ? starchChilled : 1) * fineness,
+    fibre: 0,
+    particles: (perGram[plant] ?? other) * fineness * solid,
+    egg: 0,
+    other: 0,
+  };
+}
+
+/** What one gram of a food adds to X·V/100 other than by milk protein and gels; linear in its composition. */
 export function thickeningPerGram(
   food: Food,
   composition: ArrayLike<number>,
   cooled: Cooled,
   cookMinutes: number | null,
   constants: ThickeningConstants,
-): { readonly starch: number; readonly fibre: number; readonly other: number } {
-  const { starch, k = 0, fibreShare } = food.thickening;
+): Thickening {
+  const fineness = particleFineness(food, constants);
+  if (fineness !== null && fineness > 0) return particlesOf(food, composition, fineness, cooled, cookMinutes, constants);
+  const { starch, k = 0, fibreShare, egg, gelatine } = food.thickening;
+  const { body, starches } = constants;
   let fromStarch = 0;
+  let fibreCounts: number = fibreShare;
   if (starch) {
-    const { e, f, chilled } = constants.starches.value[starch.kind];
+    const { e, f, chilled } = starches.value[starch.kind];
+    const isPulse = starch.kind === "pulse" && starch.grain !== "ground";
+    const broken = isPulse ? brokenShare(food, constants) : 1;
+    if (isPulse) fibreCounts = fibreShare * broken;
     fromStarch =
       ((composition[INDEX.starch] ?? 0) / 100) *
       e *
       f[starch.form] *
-      constants.grainForms.value[starch.grain] *
-      (cooled === "chilled" ? chilled : 1) *
+      outOfGrain(food, starch, cookMinutes, constants) *
+      (cooled === "chilled" ? (isPulse ? 1 + constants.pulse.value.chilled * broken : chilled) : 1) *
       gelatinised(food, cookMinutes, constants);
   }
+  const isPulp = !starch && (food.family === "fruit" || food.family === "vegetable" || food.family === "root");
   const fibre = ((composition[INDEX.solubleFibre] ?? 0) + (composition[INDEX.insolubleFibre] ?? 0)) / 100;
-  return { starch: fromStarch, fibre: constants.body.value.fibre * fibreShare * fibre, other: k };
+  return {
+    starch: fromStarch,
+    fibre: (isPulp ? body.value.pulp : body.value.fibre) * fibreCounts * fibre,
+    particles: 0,
+    egg: egg ? eggPerGram(food, egg, composition, cooled, constants) : 0,
+    // Melted gelatine thickens a little; set, it is a gel.
+    other: (egg ? 0 : k) + (gelatine && cooled === "hot" ? constants.gelatineGel.value.hot : 0),
+  };
 }
+
+function eggPerGram(food: Food, part: "whole" | "yolk" | "white", composition: ArrayLike<number>, cooled: Cooled, { egg }: ThickeningConstants): number {
+  const { baked, stirred, chilled } = egg.value;
+  const heat = food.treated?.egg ?? "stirred";
+  if (heat === "raw") return 0;
+  return ((heat === "baked" ? baked[part] : stirred) * (cooled === "chilled" ? chilled : 1) * (composition[INDEX.protein] ?? 0)) / 100;
+}
+
+/** Whether the milk protein of a food gives body by the square of its share: not of egg, what was cultured, and ground nuts. */
+export const givesProteinBody = (food: Food, constants: ThickeningConstants): boolean =>
+  food.thickening.proteinCounts && !food.thickening.egg && !food.thickening.cultured && (particleFineness(food, constants) ?? 0) === 0;
 
 /**
  * Body step (0 to 10) of an index X: 10·(1 − exp(−X/9.5)).

@@ -1,6 +1,6 @@
 import { Z80 } from "../numeric";
-import { INDEX, SUGAR_INDICES, sumOf, type Constants, type Food } from "../food";
-import { bodyOfIndex, evaporationRate, thickeningPerGram } from "../process";
+import { asTreated, INDEX, type Constants, type Food } from "../food";
+import { BODY_SUMS, bodyPerGram, bodyWithSlopes, evaporationRate } from "../process";
 import { formatGrams, fraction } from "../units";
 import type { CookingEnd } from "./cooking-end";
 import type { Pot, Told } from "./pot";
@@ -73,18 +73,16 @@ const heldIn = ({ items }: Pot): number =>
     return sum + (food.family === "sweetener" ? HELD.syrup * grams : 0);
   }, 0);
 
-/** Body hot, 0 to 10, of what is in a pot with so much water; of starch and fibre, protein and gums. */
+/** Body hot, 0 to 10, of what is in a pot with so much water. */
 function bodyWith(pot: Pot, water: number, cookMinutes: number, constants: Constants): number {
-  let [thickening, protein, dissolved] = [0, 0, 0];
-  for (const { food, grams } of pot.items) {
-    const { starch, fibre, other } = thickeningPerGram(food, food.per100g, "hot", cookMinutes, constants);
-    thickening += (starch + fibre + other) * grams;
-    if (food.thickening.proteinCounts) protein += ((food.per100g[INDEX.protein] ?? 0) * grams) / 100;
-    dissolved += (constants.body.value.sugarInSerum * sumOf(food.per100g, SUGAR_INDICES) * grams) / 100;
+  const sums = Object.fromEntries(BODY_SUMS.map((sum) => [sum, 0])) as Record<(typeof BODY_SUMS)[number], number>;
+  for (const { food: plain, treated, grams } of pot.items) {
+    const food = asTreated(plain, treated);
+    const per = bodyPerGram(food, food.per100g, "hot", cookMinutes, constants);
+    for (const sum of BODY_SUMS) sums[sum] += per[sum] * grams;
   }
-  const serum = Math.max(1e-9, water + dissolved);
-  const p = (100 * protein) / serum;
-  return bodyOfIndex((100 / serum) * thickening + constants.body.value.protein * p * p, constants);
+  const own = pot.items.reduce((sum, { food, grams }) => sum + (grams * (food.per100g[INDEX.water] ?? 0)) / 100, 0);
+  return bodyWithSlopes({ ...sums, serum: sums.serum - own + water, mass: sums.mass - own + water }, "hot", constants).step;
 }
 
 /** Water that has to go until a pot is as thick; null where that is more than may go. */

@@ -1,5 +1,5 @@
 import { Z80 } from "../numeric";
-import { INDEX, type Food } from "../food";
+import { INDEX, type Food, type Treatment } from "../food";
 import { formatGrams } from "../units";
 import type { LineId } from "./recipe";
 
@@ -16,6 +16,8 @@ export interface PotItem {
   readonly food: Food;
   readonly grams: number;
   soaked: number;
+  /** What was done to it so far. */
+  treated: Treatment;
 }
 
 /** Halves of the 80 % interval: of losses beside cooking, of a weighed pot. */
@@ -48,7 +50,7 @@ export class Pot {
     this.water += (grams * (food.per100g[INDEX.water] ?? 0)) / 100;
     this.fat += (grams * (food.per100g[INDEX.fat] ?? 0)) / 100;
     this.linesVariance += sd ** 2;
-    const item = { line, food, grams, soaked: 0 };
+    const item: PotItem = { line, food, grams, soaked: 0, treated: {} };
     this.items.push(item);
     return item;
   }

@@ -1,4 +1,4 @@
-import type { Food, Role } from "../food";
+import type { Food, Role, Treatment } from "../food";
 import type { StepChoice } from "./operations";
 
 /** Ids of a recipe's lines, steps and parts: given when they are first read, and kept through every later change. */
@@ -89,6 +89,8 @@ export interface BalancedLine {
   readonly role: Role;
   /** Served beside the sweet: eaten with it, but no part of its texture. */
   readonly apart?: boolean;
+  /** What the steps do to it, where it is more than what the whole pot goes through. */
+  readonly treated?: Treatment;
   /** What has to be bought for it, where that is more than goes in (peel, what is kept over), g. */
   readonly bought?: number;
 }

@@ -1,8 +1,8 @@
-import { INDEX, sumOf, SUGAR_INDICES, energyKilojoules } from "../food";
+import { asTreated, INDEX, sumOf, SUGAR_INDICES, energyKilojoules } from "../food";
 import { freeSugarsPerGram, glycaemicLoadPerGram } from "../models/nutrition";
 import { sucroseEquivalentPerGram } from "../models/sweetness";
 import { creaminessPerGram, solidFatPerGram, solutesPerGram } from "../models/texture";
-import { serumPerGram, thickeningPerGram, type Cooled } from "../process";
+import { bodyPerGram, type Cooled } from "../process";
 import type { AdaptationProblem } from "./problem";
 import type { Limit } from "../table";
 import { isPiece, type Slot } from "./slots";
@@ -19,10 +19,11 @@ export const cooledState = (problem: AdaptationProblem): Cooled => (problem.serv
  */
 export function propertyPerGram(slot: Slot, property: SolverProperty, problem: AdaptationProblem): number {
   const { constants } = problem.reference;
-  const composition = slot.food.per100g;
+  const food = asTreated(slot.food, slot.source?.treated);
+  const composition = food.per100g;
   switch (property) {
     case "sweetness":
-      return slot.food.id === "stevia" ? 0 : sucroseEquivalentPerGram(composition, constants.temperatures[problem.serve], constants);
+      return food.id === "stevia" ? 0 : sucroseEquivalentPerGram(food, composition, constants.temperatures[problem.serve], constants);
     case "water":
       return (composition[INDEX.water] ?? 0) / 100;
     case "fat":
@@ -49,15 +50,17 @@ export function propertyPerGram(slot: Slot, property: SolverProperty, problem: A
 }
 
 /** A slot's part in the body row: thickening other than protein (as X·V), serum, and the protein that counts; per gram. */
-export function bodyPerGram(slot: Slot, problem: AdaptationProblem): { readonly thickening: number; readonly serum: number; readonly protein: number } {
+export function bodyRowPerGram(slot: Slot, problem: AdaptationProblem): { readonly thickening: number; readonly serum: number; readonly protein: number } {
   // What is served beside the sweet has no part in its body.
   if (slot.source?.apart) return { thickening: 0, serum: 0, protein: 0 };
   const { constants } = problem.reference;
-  const parts = thickeningPerGram(slot.food, slot.food.per100g, cooledState(problem), problem.cookMinutes, constants);
+  const food = asTreated(slot.food, slot.source?.treated);
+  const parts = bodyPerGram(food, food.per100g, cooledState(problem), problem.cookMinutes, constants);
+  // What cultured protein adds counts from a threshold on, which the row leaves out.
   return {
-    thickening: 100 * (parts.starch + parts.fibre + parts.other),
-    serum: serumPerGram(slot.food.per100g, constants),
-    protein: slot.food.thickening.proteinCounts ? (slot.food.per100g[INDEX.protein] ?? 0) / 100 : 0,
+    thickening: 100 * (parts.thick + parts.egg + constants.cultured.value.perPercent * parts.cultured),
+    serum: parts.serum,
+    protein: parts.protein,
   };
 }
 
@@ -67,18 +70,19 @@ export function bodyPerGram(slot: Slot, problem: AdaptationProblem): { readonly 
  * @range 0 or more
  * @source the models of each limit, per gram
  */
-export function limitPerGram(slot: Pick<Slot, "food">, limit: Limit, problem: AdaptationProblem): number {
+export function limitPerGram(slot: Pick<Slot, "food"> & Partial<Pick<Slot, "source">>, limit: Limit, problem: AdaptationProblem): number {
   const { constants } = problem.reference;
-  const composition = slot.food.per100g;
+  const food = asTreated(slot.food, slot.source?.treated);
+  const composition = food.per100g;
   switch (limit.id) {
     case "freeSugars":
-      return freeSugarsPerGram(slot.food, composition, limit.school, constants);
+      return freeSugarsPerGram(food, composition, limit.school, constants);
     case "energy":
       return energyKilojoules(composition, constants.energyPerGram.value) / 100;
     case "saturatedFat":
       return (composition[INDEX.saturatedFat] ?? 0) / 100;
     case "glycaemicLoad":
-      return glycaemicLoadPerGram(slot.food, composition, constants);
+      return glycaemicLoadPerGram(food, composition, constants);
     case "sodium":
       return (composition[INDEX.sodium] ?? 0) / 100;
   }

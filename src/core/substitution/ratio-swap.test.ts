@@ -21,7 +21,7 @@ describe("exchanges by one ratio", () => {
         fc.constantFrom("hot" as const, "chilled" as const),
         (to, grams, serve) => {
           const found = swap("sugar", grams, to, "sweetener", serve);
-          const sweet = (id: string, amount: number) => sucroseEquivalentPerGram(food(id).per100g, constants.temperatures[serve], constants) * amount;
+          const sweet = (id: string, amount: number) => sucroseEquivalentPerGram(food(id), food(id).per100g, constants.temperatures[serve], constants) * amount;
           expect(found?.keeps).toBe("as sweet");
           expect(sweet(to, found?.grams ?? 0)).toBeCloseTo(sweet("sugar", grams), 6);
         },

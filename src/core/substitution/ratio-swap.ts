@@ -20,13 +20,16 @@ export function ratioSwap(from: Food, grams: number, to: Food, role: Role, serve
     const of = (index: number) => (food.per100g[index] ?? 0) / 100;
     switch (role) {
       case "sweetener":
-        return [sucroseEquivalentPerGram(food.per100g, constants.temperatures[serve], constants) + of(INDEX.steviolGlycosides) * STEVIOL_AT_300, "as sweet"];
+        return [
+          sucroseEquivalentPerGram(food, food.per100g, constants.temperatures[serve], constants) + of(INDEX.steviolGlycosides) * STEVIOL_AT_300,
+          "as sweet",
+        ];
       case "richness":
         return [of(INDEX.fat), "as much fat"];
       case "body":
       case "thickener": {
         const parts = thickeningPerGram(food, food.per100g, serve === "hot" || serve === "warm" ? "hot" : "chilled", null, constants);
-        return [parts.starch + parts.fibre + parts.other, "as much body"];
+        return [parts.starch + parts.fibre + parts.particles + parts.egg + parts.other, "as much body"];
       }
       case "liquid":
         return [of(INDEX.water), "as much water"];

@@ -1,6 +1,6 @@
 import { weighable, weighingStep } from "../units";
 import { build, type Built } from "./build";
-import { bodyPerGram } from "./coefficients";
+import { bodyRowPerGram } from "./coefficients";
 import { amountsOf, type Amount } from "./decode";
 import type { SolverPort } from "./model";
 import type { Opening } from "./open-roles";
@@ -91,7 +91,7 @@ function proteinRatio(problem: AdaptationProblem, built: Built, values: ArrayLik
   let protein = 0,
     serum = -(values[built.e] ?? 0);
   for (const { slot, grams } of amountsOf(built, values)) {
-    const part = bodyPerGram(slot, problem);
+    const part = bodyRowPerGram(slot, problem);
     protein += part.protein * grams;
     serum += part.serum * grams;
   }

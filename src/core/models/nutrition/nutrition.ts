@@ -1,11 +1,11 @@
 import { INDEX, NUTRIENTS, SUGAR_INDICES, energyKilojoules, sumOf, type Constants, type Food, type Nutrient } from "../../food";
-import type { Balance } from "../../recipe";
+import type { BalancedLine } from "../../recipe";
 
 type NutritionConstants = Pick<Constants, "energyPerGram" | "freeSugarShares" | "glycaemicClassRange">;
 export type FreeSugarSchool = "who" | "uk";
 
 /** Amounts in a whole finished sweet: g, minerals mg, energy kJ. */
-export interface NutritionTotals {
+export interface NutritionAmounts {
   readonly energy: number;
   readonly protein: number;
   readonly fat: number;
@@ -23,6 +23,25 @@ export interface NutritionTotals {
   /** GI·carbohydrate/100, summed: the glycaemic load of the whole sweet. */
   readonly glycaemicLoad: number;
 }
+
+const AMOUNTS: Readonly<Record<keyof NutritionAmounts, true>> = {
+  energy: true,
+  protein: true,
+  fat: true,
+  saturatedFat: true,
+  availableCarbohydrate: true,
+  totalSugars: true,
+  addedSugars: true,
+  freeSugarsWho: true,
+  freeSugarsUk: true,
+  fibre: true,
+  polyols: true,
+  sodium: true,
+  calcium: true,
+  iron: true,
+  glycaemicLoad: true,
+};
+export const AMOUNT_IDS = Object.keys(AMOUNTS) as readonly (keyof NutritionAmounts)[];
 
 /** Sugars of a food that can be free or added at all: the milk sugar of sweetened milk never is. */
 function countableSugars(food: Food, composition: ArrayLike<number>): number {
@@ -65,7 +84,7 @@ export function glycaemicLoadPerGram(food: Food, composition: ArrayLike<number>,
 /** Amounts that are more than a sum of nutrients. */
 type Weighed = "energy" | "freeSugarsWho" | "freeSugarsUk" | "addedSugars" | "glycaemicLoad";
 /** Those that are sums: of which. */
-const SUMS: Readonly<Record<Exclude<keyof NutritionTotals, Weighed>, readonly number[]>> = {
+const SUMS: Readonly<Record<Exclude<keyof NutritionAmounts, Weighed>, readonly number[]>> = {
   protein: [INDEX.protein],
   fat: [INDEX.fat],
   saturatedFat: [INDEX.saturatedFat],
@@ -81,7 +100,7 @@ const SUMS: Readonly<Record<Exclude<keyof NutritionTotals, Weighed>, readonly nu
 const ENERGY_NUTRIENTS: readonly Nutrient[] = ["protein", "fat", "availableCarbohydrate"];
 
 /** The nutrients that an amount is made of: where one is not known, the amount is "at least". */
-export const amountNutrients = (amount: keyof NutritionTotals): readonly Nutrient[] =>
+export const amountNutrients = (amount: keyof NutritionAmounts): readonly Nutrient[] =>
   amount === "energy"
     ? ENERGY_NUTRIENTS
     : amount === "glycaemicLoad"
@@ -94,7 +113,7 @@ export const amountNutrients = (amount: keyof NutritionTotals): readonly Nutrien
  * @range 0 or more; glycaemic load and free sugars by their own models
  * @source composition tables
  */
-export function amountPerGram(amount: keyof NutritionTotals, food: Food, composition: ArrayLike<number>, constants: NutritionConstants): number {
+export function amountPerGram(amount: keyof NutritionAmounts, food: Food, composition: ArrayLike<number>, constants: NutritionConstants): number {
   switch (amount) {
     case "energy":
       return energyKilojoules(composition, constants.energyPerGram.value) / 100;
@@ -111,50 +130,17 @@ export function amountPerGram(amount: keyof NutritionTotals, food: Food, composi
   }
 }
 
-export function nutritionTotals(sweet: Balance, constants: NutritionConstants): NutritionTotals {
-  const { totals } = sweet;
-  const of = (index: number) => totals[index] ?? 0;
-  let who = 0,
-    uk = 0,
-    added = 0,
-    load = 0;
-  for (const [i, { food, grams }] of sweet.lines.entries()) {
-    const composition = sweet.compositions[i] ?? food.per100g;
-    who += grams * freeSugarsPerGram(food, composition, "who", constants);
-    uk += grams * freeSugarsPerGram(food, composition, "uk", constants);
-    added += grams * addedSugarsPerGram(food, composition);
-    load += grams * glycaemicLoadPerGram(food, composition, constants);
-  }
-  return {
-    energy: energyKilojoules(totals, constants.energyPerGram.value),
-    protein: of(INDEX.protein),
-    fat: of(INDEX.fat),
-    saturatedFat: of(INDEX.saturatedFat),
-    availableCarbohydrate: of(INDEX.availableCarbohydrate),
-    totalSugars: sumOf(totals, SUGAR_INDICES),
-    addedSugars: added,
-    freeSugarsWho: who,
-    freeSugarsUk: uk,
-    fibre: of(INDEX.solubleFibre) + of(INDEX.insolubleFibre),
-    polyols: of(INDEX.erythritol) + of(INDEX.xylitol),
-    sodium: of(INDEX.sodium),
-    calcium: of(INDEX.calcium),
-    iron: of(INDEX.iron),
-    glycaemicLoad: load,
-  };
-}
-
 /**
  * Standard deviation of a glycaemic load from the GI values alone: a quarter of each food's low-to-high range.
  * @unit glycaemic load
  * @range 0 or more
  * @source rule of thumb: a quarter of the table's range
  */
-export function glycaemicLoadSd(sweet: Balance, constants: NutritionConstants): number {
+export function glycaemicLoadSd(lines: readonly BalancedLine[], constants: NutritionConstants): number {
   let variance = 0;
-  for (const [i, { food, grams }] of sweet.lines.entries()) {
+  for (const { food, grams } of lines) {
     const gi = food.glycaemicIndex ?? constants.glycaemicClassRange.value;
-    const carbohydrate = (grams * ((sweet.compositions[i] ?? food.per100g)[INDEX.availableCarbohydrate] ?? 0)) / 100;
+    const carbohydrate = (grams * (food.per100g[INDEX.availableCarbohydrate] ?? 0)) / 100;
     variance += ((carbohydrate * (gi.high - gi.low)) / 2.563 / 100) ** 2;
   }
   return Math.sqrt(variance);

@@ -1,9 +1,9 @@
 import { type Celsius } from "../../units";
 import { interpolate } from "../../numeric";
-import { INDEX, type Constants } from "../../food";
+import { asTreated, INDEX, type Constants, type Food } from "../../food";
 import type { Balance } from "../../recipe";
 
-type SweetnessConstants = Pick<Constants, "relativeSweetness" | "fructoseSweetness" | "rebaudioside">;
+type SweetnessConstants = Pick<Constants, "relativeSweetness" | "fructoseSweetness" | "rebaudioside" | "caramelLoss" | "pieces">;
 
 type Relative = readonly (readonly [index: number, r: number])[];
 const known = new WeakMap<object, Map<number, Relative>>();
@@ -32,15 +32,30 @@ function relativeSweetnessAt(celsius: Celsius, constants: SweetnessConstants): R
 }
 
 /**
+ * Share of a food's sweetness that is tasted in the sweet: caramelised sugar loses some; fruit left in pieces gives up its
+ * sugars with time, and what stays in them sweetens that mouthful alone.
+ * @unit share
+ * @range 0 to 1
+ * @source rules of thumb of the constants
+ */
+export function tastedShare({ treated }: Food, { caramelLoss, pieces }: SweetnessConstants): number {
+  if (!treated) return 1;
+  const left = treated.caramel ? 1 - caramelLoss.value[treated.caramel] : 1;
+  if (!treated.pieces) return left;
+  const { least } = pieces.value;
+  return left * (least + (1 - least) * (1 - Math.exp(-(treated.minutes ?? 0) / pieces.value[treated.pieces])));
+}
+
+/**
  * Grams of sucrose as sweet as 1 g of a food at a temperature, high-potency sweeteners apart.
  * @unit g sucrose per g
  * @range 0 or more, 5 to 60 °C
  * @source relative sweetness of the constants, each with its source
  */
-export function sucroseEquivalentPerGram(composition: ArrayLike<number>, celsius: Celsius, constants: SweetnessConstants): number {
+export function sucroseEquivalentPerGram(food: Food, composition: ArrayLike<number>, celsius: Celsius, constants: SweetnessConstants): number {
   let sum = 0;
   for (const [index, r] of relativeSweetness(celsius, constants)) sum += (composition[index] ?? 0) * r;
-  return sum / 100;
+  return (sum * tastedShare(food, constants)) / 100;
 }
 
 /**
@@ -53,18 +68,63 @@ export function rebaudiosideSweetness(milligramsPerKilogram: number, { maximum, 
   return (maximum * milligramsPerKilogram) / (half + milligramsPerKilogram);
 }
 
+/** What sweetness rests on: grams as sucrose of all sugars, grams of steviol glycosides, grams of the finished sweet. */
+export interface SweetnessSums {
+  readonly sugars: number;
+  readonly steviol: number;
+  readonly mass: number;
+}
+
+/** Sucrose equivalent of these sums, g per 100 g, with its derivative by each: Σ sugarᵢ·rᵢ(T) per 100 g plus rebaudioside A by its saturating curve. */
+export function sweetnessWithSlopes(
+  { sugars, steviol, mass }: SweetnessSums,
+  constants: SweetnessConstants,
+): { readonly value: number; readonly slopes: SweetnessSums } {
+  if (mass <= 0) return { value: 0, slopes: { sugars: 0, steviol: 0, mass: 0 } };
+  const { maximum, half } = constants.rebaudioside.value;
+  const concentration = (steviol * 1e6) / mass;
+  const byConcentration = (maximum * half) / (half + concentration) ** 2;
+  const value = (100 * sugars) / mass;
+  return {
+    value: value + (steviol > 0 ? rebaudiosideSweetness(concentration, constants.rebaudioside.value) : 0),
+    slopes: { sugars: 100 / mass, steviol: (byConcentration * 1e6) / mass, mass: -(value + byConcentration * concentration) / mass },
+  };
+}
+
 /**
- * Sucrose equivalent of a finished sweet at a serving temperature in °C, g per 100 g: Σ sugarᵢ·rᵢ(T) per 100 g plus
- * rebaudioside A by its saturating curve. Suppression by acid, fat and thickness is not counted here.
+ * Sucrose equivalent of a finished sweet at a serving temperature in °C, g per 100 g. Suppression by acid, fat and thickness is told apart.
  * @unit g sucrose per 100 g
  * @range 0 or more, 5 to 60 °C
  * @source a sum of relative sweetnesses; DuBois 1991 for rebaudioside A
  */
 export function sweetness(sweet: Balance, celsius: Celsius, constants: SweetnessConstants): number {
-  if (sweet.finishedMass <= 0) return 0;
-  let sum = 0;
-  for (const [index, r] of relativeSweetness(celsius, constants)) sum += (sweet.totals[index] ?? 0) * r;
-  const steviol = sweet.totals[INDEX.steviolGlycosides] ?? 0;
-  const potent = steviol > 0 ? rebaudiosideSweetness((steviol * 1e6) / sweet.finishedMass, constants.rebaudioside.value) : 0;
-  return (100 * sum) / sweet.finishedMass + potent;
+  const sugars = sweet.lines.reduce((sum, line, i) => {
+    const food = asTreated(line.food, line.treated);
+    return sum + line.grams * sucroseEquivalentPerGram(food, sweet.compositions[i] ?? food.per100g, celsius, constants);
+  }, 0);
+  return sweetnessWithSlopes({ sugars, steviol: sweet.totals[INDEX.steviolGlycosides] ?? 0, mass: sweet.finishedMass }, constants).value;
+}
+
+/** What presses sweetness down or lifts it, each as a share of it: acid, thickness, fat, salt (rules of thumb; not counted in the sweetness itself). */
+export interface Suppression {
+  readonly acid: number;
+  readonly thickness: number;
+  readonly fat: number;
+  readonly salt: number;
+}
+/** `acid`, `fat` and `salt` in g per 100 g; `body` at the temperature it is eaten at, 0 to 10. */
+export function suppression(
+  per100g: { readonly acid: number; readonly fat: number; readonly salt: number },
+  body: number,
+  { suppression: { value } }: Pick<Constants, "suppression">,
+): Suppression {
+  const ramp = (x: number, from: number, to: number) => Math.min(1, Math.max(0, (x - from) / (to - from)));
+  const [thin, thick] = value.thickness.body;
+  const [littleSalt, enoughSalt, tooMuch] = value.salt.percent;
+  return {
+    acid: -Math.min(value.acid.most, value.acid.perPercent * per100g.acid),
+    thickness: -value.thickness.most * ramp(body, thin, thick),
+    fat: -value.fat.most * ramp(per100g.fat, ...value.fat.percent),
+    salt: value.salt.most * Math.min(ramp(per100g.salt, littleSalt, enoughSalt), 1 - ramp(per100g.salt, enoughSalt + 0.2, tooMuch)),
+  };
 }

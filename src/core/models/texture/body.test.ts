@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { CONSTANTS } from "../../../data/constants";
-import { NUTRIENTS, type Food, type Nutrient, type StarchForm, type StarchKind } from "../../food";
+import { asTreated, NUTRIENTS, type Food, type Nutrient, type StarchForm, type StarchKind } from "../../food";
 import { balance } from "../../recipe";
 import { body, bodyAt, bodyWords } from "./body";
 import { bodyOfIndex, indexOfBody } from "../../process";
@@ -195,5 +195,80 @@ describe("body, reference cases", () => {
     expect(bodyAt(4, 6, "hot", CONSTANTS)).toBe(4);
     expect(bodyAt(4, 6, "chilled", CONSTANTS)).toBe(6);
     expect(bodyAt(4, 6, "warm", CONSTANTS)).toBeGreaterThan(4);
+  });
+});
+
+describe("body, further reference cases", () => {
+  const plain = { fibreShare: 1, proteinCounts: false } as const;
+  const of = (per: Partial<Record<Nutrient, number>>, thickening: Food["thickening"], more: Partial<Food> = {}): Food => ({
+    ...food(per, thickening),
+    ...more,
+  });
+  const plant = (botanical: string, form: "whole" | "paste" = "paste") => ({ botanical, form, processing: "raw", binding: null, acidity: "none" }) as const;
+  const nut = (per: Partial<Record<Nutrient, number>>, botanical: string, form?: "paste") =>
+    of(per, { fibreShare: 0, proteinCounts: false }, { family: "nut", nature: plant(botanical, form) });
+  const grain = (kind: StarchKind, form: "whole" | "cracked", more: { tau?: number; bran?: true } = {}): Food["thickening"] => ({
+    starch: { kind, form: "flour", grain: form, ...more },
+    fibreShare: 0.5,
+    proteinCounts: false,
+  });
+  const RICE = { water: 9.93, starch: 75.7, sucrose: 0.69, insolubleFibre: 2.81 };
+  const broken = (share: number) => (each: Food) => asTreated(each, { broken: share });
+  const foods = {
+    milk,
+    water,
+    sugar,
+    cornflour,
+    rice: of(RICE, grain("rice", "whole")),
+    brownRice: of({ water: 9.33, starch: 71.3, sucrose: 0.7, insolubleFibre: 4.4 }, grain("rice", "whole", { tau: 20, bran: true })),
+    glutinous: of({ water: 10.5, starch: 76, insolubleFibre: 2.8 }, grain("waxy rice", "whole")),
+    crackedRice: of(RICE, grain("rice", "cracked")),
+    moong: broken(1)(of({ water: 9.8, starch: 41, sucrose: 1, insolubleFibre: 9.4 }, grain("pulse", "cracked"), { family: "pulse" })),
+    gram: broken(0.1)(of({ water: 10, starch: 39.2, sucrose: 0.5, insolubleFibre: 17 }, grain("pulse", "whole"), { family: "pulse" })),
+    almond: nut({ water: 4.5, fat: 52.5, sucrose: 4.5 }, "Prunus dulcis"),
+    cashew: nut({ water: 4.4, fat: 45.2, sucrose: 3.1, starch: 20.1 }, "Anacardium occidentale"),
+    coconut: nut({ water: 36.1, fat: 41.4, sucrose: 6.2 }, "Cocos nucifera"),
+    peanutButter: nut({ water: 1.5, fat: 50, sucrose: 5 }, "Arachis hypogaea"),
+    dates: of({ water: 22, glucose: 66.1, insolubleFibre: 6.5 }, plain, { family: "fruit" }),
+    egg: asTreated(of({ water: 76.5, protein: 13.3 }, { fibreShare: 0, proteinCounts: false, egg: "whole" }), { egg: "baked" }),
+    yolk: asTreated(of({ water: 53.6, protein: 15.7 }, { fibreShare: 0, proteinCounts: false, egg: "yolk" }), { egg: "stirred" }),
+    yogurt: of({ water: 87.9, protein: 3.47, lactose: 4.66 }, { fibreShare: 1, proteinCounts: true, cultured: true }),
+    hung: of({ water: 81.3, protein: 9, lactose: 3.7 }, { fibreShare: 1, proteinCounts: true, cultured: true }),
+    gelatine: of({ water: 13 }, { fibreShare: 0, proteinCounts: false, gelatine: true }),
+    guar: of({ water: 11 }, { fibreShare: 0, proteinCounts: false, k: 6 }),
+  };
+  const cases: readonly (readonly [
+    string,
+    Readonly<Partial<Record<keyof typeof foods, number>>>,
+    off: number,
+    min: number | null,
+    hot: number | null,
+    chilled: number,
+  ])[] = [
+    ["whole rice, 45 min", { milk: 1000, rice: 100, sugar: 60 }, 200, 45, 5.04, 6.63],
+    ["whole rice, 15 min", { milk: 1000, rice: 80 }, 60, 15, 1.95, 2.75],
+    ["brown rice, 70 min", { milk: 1000, brownRice: 100, sugar: 60 }, 200, 70, 3.91, 5.29],
+    ["glutinous rice, 40 min", { water: 1300, glutinous: 120, sugar: 80 }, 200, 40, 3.76, 4.04],
+    ["cracked rice, 20 min", { milk: 1000, crackedRice: 60, sugar: 90 }, 150, 20, 3.59, 4.97],
+    ["moong, mashed", { water: 480, moong: 100 }, 30, null, 3.87, 5.06],
+    ["green gram, whole", { water: 700, gram: 100 }, 50, null, 1.48, 1.55],
+    ["almond, fine", { water: 400, almond: 100 }, 0, 0, 2.36, 2.36],
+    ["cashew, fine, raw", { water: 250, cashew: 100 }, 0, 0, 3.22, 3.22],
+    ["coconut, fine", { water: 150, coconut: 100 }, 0, 0, 4.18, 4.18],
+    ["peanut butter", { water: 170, peanutButter: 100 }, 0, 0, 4.38, 4.38],
+    ["dates, mashed", { water: 100, dates: 100 }, 0, 0, 4.89, 4.89],
+    ["egg, baked", { milk: 721, egg: 150, sugar: 90 }, 15, null, 6.9, 7.55],
+    ["yolk, stirred", { milk: 515, yolk: 72, sugar: 60 }, 15, null, 2.05, 2.39],
+    ["yolk and cornflour", { milk: 515, yolk: 80, sugar: 100, cornflour: 40 }, 20, null, 5.97, 7.43],
+    ["gelatine", { water: 440, sugar: 60, gelatine: 10 }, 0, 0, 0.64, 8.15],
+    ["yogurt, stirred", { yogurt: 500 }, 0, 0, null, 3.3],
+    ["hung yogurt", { hung: 300, sugar: 120 }, 0, 0, null, 6.2],
+    ["guar", { water: 995, guar: 5 }, 0, 0, 2.72, 2.72],
+  ];
+  it.each(cases)("%s", (_, amounts, off, minutes, hot, chilled) => {
+    const lines = Object.entries(amounts).map(([id, grams]) => ({ food: foods[id as keyof typeof foods], grams, sd: 0, role: "body" as const }));
+    const sweet = balance(lines, off, minutes);
+    if (hot !== null) expect(Math.abs(body(sweet, "hot", CONSTANTS) - hot)).toBeLessThanOrEqual(0.05);
+    expect(Math.abs(body(sweet, "chilled", CONSTANTS) - chilled)).toBeLessThanOrEqual(0.05);
   });
 });

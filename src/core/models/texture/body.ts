@@ -1,47 +1,34 @@
-import { interpolate } from "../../numeric";
-import { INDEX, SUGAR_INDICES, sumOf, type Constants, type ServingTemperature } from "../../food";
-import { bodyOfIndex, indexOfBody, thickeningPerGram, type Cooled, type ThickeningConstants } from "../../process";
+import { asTreated, type Constants, type ServingTemperature } from "../../food";
+import {
+  BODY_SUMS,
+  bodyIndexOf,
+  bodyPerGram,
+  bodyWithSlopes,
+  indexOfBody,
+  NO_BODY,
+  type BodyConstants,
+  type BodyIndex,
+  type BodySums,
+  type Cooled,
+} from "../../process";
 import type { Balance } from "../../recipe";
 
-type BodyConstants = ThickeningConstants & Pick<Constants, "agarGel" | "temperatures" | "bodyAnchors">;
-
-/** The index X of a finished sweet and the parts it is made of; X = parts·100/V + 0.022·m·p². */
-export interface BodyIndex {
-  readonly x: number;
-  readonly serum: number;
-  readonly starch: number;
-  readonly fibre: number;
-  readonly other: number;
-  /** Grams of the protein that gives body, and what it adds to X. */
-  readonly protein: number;
-  readonly fromProtein: number;
-  /** Agar, % of the finished sweet. */
-  readonly agarPercent: number;
-}
-
-export function bodyIndex(sweet: Balance, cooled: Cooled, constants: BodyConstants): BodyIndex {
-  let starch = 0,
-    fibre = 0,
-    other = 0,
-    protein = 0,
-    agar = 0,
-    sugars = 0;
+/** The sums of a balanced sweet, of which all is in the pot. */
+export function bodySums(sweet: Balance, cooled: Cooled, constants: BodyConstants): BodySums {
+  const sums = { ...NO_BODY } as { -readonly [K in keyof BodySums]: number };
   for (const [i, line] of sweet.lines.entries()) {
-    const composition = sweet.compositions[i] ?? line.food.per100g;
-    const parts = thickeningPerGram(line.food, composition, cooled, sweet.cookMinutes, constants);
-    starch += parts.starch * line.grams;
-    fibre += parts.fibre * line.grams;
-    other += parts.other * line.grams;
-    if (line.food.thickening.proteinCounts) protein += ((composition[INDEX.protein] ?? 0) * line.grams) / 100;
-    if (line.food.thickening.agar) agar += line.grams;
-    sugars += (sumOf(composition, SUGAR_INDICES) * line.grams) / 100;
+    const food = asTreated(line.food, line.treated);
+    const per = bodyPerGram(food, sweet.compositions[i] ?? food.per100g, cooled, sweet.cookMinutes, constants);
+    for (const sum of BODY_SUMS) sums[sum] += per[sum] * line.grams;
   }
-  const serum = Math.max(1e-9, (sweet.totals[INDEX.water] ?? 0) + constants.body.value.sugarInSerum * sugars);
-  const p = (100 * protein) / serum;
-  const fromProtein = constants.body.value.protein * (cooled === "chilled" ? constants.body.value.proteinChilled : 1) * p * p;
-  const x = (100 / serum) * (starch + fibre + other) + fromProtein;
-  return { x, serum, starch, fibre, other, protein, fromProtein, agarPercent: sweet.finishedMass > 0 ? (100 * agar) / sweet.finishedMass : 0 };
+  sums.mass -= sweet.evaporation;
+  sums.serum -= sweet.evaporation;
+  return sums;
 }
+
+/** The index X of a balanced sweet. */
+export const bodyIndex = (sweet: Balance, cooled: Cooled, constants: BodyConstants): BodyIndex =>
+  bodyIndexOf(bodySums(sweet, cooled, constants), cooled, constants);
 
 /**
  * Body (consistency, 0 to 10) hot or chilled; an agar-set sweet reads the larger of the starch body and the gel's.
@@ -49,21 +36,27 @@ export function bodyIndex(sweet: Balance, cooled: Cooled, constants: BodyConstan
  * @range 0 to 10
  * @source index of thickening, fitted on the scale's anchors (rule of thumb)
  */
-export function body(sweet: Balance, cooled: Cooled, constants: BodyConstants): number {
-  const index = bodyIndex(sweet, cooled, constants);
-  const step = bodyOfIndex(index.x, constants);
-  return cooled === "chilled" && index.agarPercent > 0 ? Math.max(step, interpolate(constants.agarGel.value, index.agarPercent)) : step;
-}
+export const body = (sweet: Balance, cooled: Cooled, constants: BodyConstants): number =>
+  bodyWithSlopes(bodySums(sweet, cooled, constants), cooled, constants).step;
 
 /**
- * Body at a serving temperature: between hot (60 °C) and chilled (8 °C) it is taken linear in temperature (rule of thumb).
+ * Share of the chilled body in that at a serving temperature; the hot one has the rest. Between hot (60 °C) and chilled (8 °C) body is taken linear in temperature (rule of thumb).
+ * @unit share
+ * @range 0 to 1, 5 to 60 °C
+ * @source linear between hot and chilled (rule of thumb)
+ */
+export const chilledShare = (serve: ServingTemperature, { temperatures: t }: Pick<Constants, "temperatures">): number =>
+  1 - (t[serve] - t.chilled) / (t.hot - t.chilled);
+
+/**
+ * Body at a serving temperature.
  * @unit step of body
  * @range 0 to 10, 5 to 60 °C
  * @source linear between hot and chilled (rule of thumb)
  */
 export function bodyAt(hot: number, chilled: number, serve: ServingTemperature, constants: Pick<Constants, "temperatures">): number {
-  const t = constants.temperatures;
-  return chilled + ((hot - chilled) * (t[serve] - t.chilled)) / (t.hot - t.chilled);
+  const share = chilledShare(serve, constants);
+  return hot * (1 - share) + chilled * share;
 }
 
 /**

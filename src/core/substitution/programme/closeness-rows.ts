@@ -1,4 +1,4 @@
-import { bodyPerGram, cooledState, propertyPerGram } from "../coefficients";
+import { bodyRowPerGram, cooledState, propertyPerGram } from "../coefficients";
 import { mass, sum, type Programme, type Term } from "./programme";
 
 const MASS_FLOAT = 0.05;
@@ -66,7 +66,7 @@ function bodyTerms({ problem, all, x, e, targets, run: { proteinRatio } }: Progr
   const square = protein * (cooledState(problem) === "chilled" ? proteinChilled : 1) * 10_000;
   const perSerum = -square * proteinRatio * proteinRatio - targets.bodyX;
   const terms = all.map((slot, i): Term => {
-    const part = bodyPerGram(slot, problem);
+    const part = bodyRowPerGram(slot, problem);
     return [x[i] ?? 0, part.thickening + square * 2 * proteinRatio * part.protein + perSerum * part.serum];
   });
   return [...terms, [e, -perSerum]];

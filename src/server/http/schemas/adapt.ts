@@ -1,5 +1,5 @@
 import Type, { type Static } from "typebox";
-import { AMOUNTS, describeAmount, type Amount } from "../../../core/evaluate";
+import { AMOUNT_IDS, describeAmount, type Amount } from "../../../core/evaluate";
 import { baseOf } from "../../../core/models/diet";
 import { ALLERGENS, SERVING_TEMPERATURES } from "../../../core/food";
 import { RULES } from "../../../data";
@@ -59,7 +59,7 @@ const object = (properties: Record<string, object>, optional: readonly string[] 
 });
 const byTemperature = object(Object.fromEntries(SERVING_TEMPERATURES.map((serve) => [serve, figure])));
 /** Amounts that stand by themselves; free sugars stand together, by their schools. */
-export const TOLD_AMOUNTS = AMOUNTS.filter((amount) => !amount.startsWith("freeSugars"));
+export const TOLD_AMOUNTS = AMOUNT_IDS.filter((amount) => !amount.startsWith("freeSugars"));
 /** An amount's name with its unit: "fat_g". */
 export const amountKey = (amount: Amount): string => [amount, describeAmount(amount).unit].filter(Boolean).join("_");
 const amounts = object({

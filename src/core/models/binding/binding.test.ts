@@ -1,0 +1,36 @@
+import { describe, expect, it } from "vitest";
+import { food } from "../../../../tests/support/kitchen";
+import { CONSTANTS } from "../../../data/constants";
+import { bindingPerGram, bindingRatio, bindingWords } from "./binding";
+
+const ratio = (amounts: Readonly<Record<string, number>>, cookMinutes: number | null = null) => {
+  const sums = { demand: 0, supply: 0 };
+  for (const [id, grams] of Object.entries(amounts)) {
+    const per = bindingPerGram(food(id), food(id).per100g, cookMinutes, CONSTANTS);
+    sums.demand += per.demand * grams;
+    sums.supply += per.supply * grams;
+  }
+  return bindingRatio(sums);
+};
+
+describe("binding", () => {
+  it.each([
+    [122, 0.85, "binds"],
+    [150, 1.04, "binds"],
+    [166, 1.15, "rich, but holds"],
+    [180, 1.25, "greasy"],
+  ] as const)("besan 250, powdered sugar 190, ghee %d: R %d, %s", (ghee, expected, words) => {
+    const found = ratio({ besan: 250, "icing-sugar": 190, ghee });
+    expect(Math.abs(found - expected)).toBeLessThanOrEqual(0.01);
+    expect(bindingWords(expected, CONSTANTS)).toBe(words);
+  });
+  it("reads in words, by its bounds", () => {
+    expect([0.5, 0.9, 1.2, 1.5].map((each) => bindingWords(each, CONSTANTS))).toEqual(["crumbles", "binds", "rich, but holds", "greasy"]);
+  });
+  it("takes sugar cooked to a syrup as sticky, and dry as something to be bound", () => {
+    const amounts = { sesame: 200, jaggery: 150 };
+    expect(ratio(amounts, 10)).toBeGreaterThan(0.8);
+    expect(ratio(amounts, 0)).toBe(0);
+  });
+  it("is nothing where nothing takes up binder", () => expect(ratio({ "cow-milk": 1000 })).toBe(0));
+});

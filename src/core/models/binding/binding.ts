@@ -1,0 +1,65 @@
+import { INDEX, type Constants, type Food } from "../../food";
+
+type BindingConstants = Pick<Constants, "binding">;
+
+/** What a gram of a food takes up of binder, and what it gives, both as grams of fat. */
+export interface BindingPerGram {
+  readonly demand: number;
+  readonly supply: number;
+}
+
+/**
+ * Demand and supply of binder per gram of a food: free fat, 0.85 of added water, 0.55 of what is sticky; ground oily nuts and
+ * seeds give off a share of their own fat. Sugar that was cooked to a syrup is sticky. Linear in the composition.
+ */
+export function bindingPerGram(
+  food: Food,
+  composition: ArrayLike<number>,
+  cookMinutes: number | null,
+  { binding: { value } }: BindingConstants,
+): BindingPerGram {
+  const fat = (composition[INDEX.fat] ?? 0) / 100;
+  const water = (composition[INDEX.water] ?? 0) / 100;
+  const { nature, family, treated } = food;
+  const isNut = family === "nut" || family === "oilseed";
+  const kind = isNut && treated?.ground ? (treated.ground === "fine" ? "ground seed" : "chopped nuts") : nature?.binding;
+  const isOily = isNut && kind === "ground seed";
+  const givenOff = isOily ? fat * (value.givenOff[nature?.botanical ?? ""] ?? value.givenOff.other ?? 0) : 0;
+  switch (kind) {
+    case undefined:
+    case null: {
+      // A block of sugar is grated or cooked.
+      if (family !== "sweetener" || nature === null || nature?.form === "liquid" || nature?.form === "syrup") return { demand: 0, supply: 0 };
+      return (cookMinutes ?? 0) > 0 ? { demand: 0, supply: value.sticky } : { demand: value.demand["powdered sugar"], supply: 0 };
+    }
+    case "free fat":
+      return { demand: 0, supply: fat + value.water * water };
+    case "liquid":
+      return { demand: 0, supply: value.water * water };
+    case "sticky":
+      return { demand: 0, supply: value.sticky };
+    case "powdered sugar":
+      return (cookMinutes ?? 0) > 0 ? { demand: 0, supply: value.sticky } : { demand: value.demand[kind], supply: 0 };
+    default:
+      return { demand: isOily ? value.demandGivenOff : value.demand[kind], supply: givenOff };
+  }
+}
+
+/** Sums of a whole sweet, g of fat. */
+export interface BindingSums {
+  readonly demand: number;
+  readonly supply: number;
+}
+
+/**
+ * Binding R = supply/demand: under 0.85 it crumbles, to 1.15 it binds, to 1.25 it is rich but holds, beyond it is greasy.
+ * @unit ratio
+ * @range 0 or more; 0 where nothing takes up binder
+ * @source rule of thumb of bound sweets
+ */
+export const bindingRatio = ({ demand, supply }: BindingSums): number => (demand > 0 ? supply / demand : 0);
+
+/** What a ratio of binding means, in words. */
+export function bindingWords(ratio: number, { binding: { value } }: BindingConstants): string {
+  return value.words.find(([upTo]) => ratio < upTo)?.[1] ?? "greasy";
+}

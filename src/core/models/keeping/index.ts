@@ -1,0 +1,2 @@
+export * from "./keeping";
+export * from "./water-activity";
