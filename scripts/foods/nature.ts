@@ -49,7 +49,7 @@ const BOTANICAL: Rules<string> = [
 ];
 
 const FORM: Rules<FoodNature["form"]> = [
-  [/-oil/, "oil"], [/^butter$|ghee|vanaspati|vegan-block|cocoa-butter|shea-fat/, "solid fat"], [/protein|gluten|maltodextrin/, "powder"], [/boiled|omlet/, "whole"],
+  [/-oil/, "oil"], [/^(salted-)?butter$|ghee|vanaspati|vegan-block|cocoa-butter|shea-fat/, "solid fat"], [/protein|gluten|maltodextrin/, "powder"], [/boiled|omlet/, "whole"],
   [/vermicelli/, "strands"], [/semolina|bulgur/, "grits"], [/flour|besan|cornflour|arrowroot|starch|custard-powder|maize-meal|bran|germ|icing/, "flour"], [/flakes|rolled|desiccated|husk|psyllium/, "flakes"],
   [/puffed|popped|fox-nut$/, "puffed"], [/^sago/, "pearls"], [/paste|puree|-butter$|tahini|tamarind-pulp/, "paste"],
   [/powder|cocoa|guar|xanthan|pectin|inulin|^agar|gelatin|stevia|allulose|turmeric|cinnamon|dry-ginger|^cardamom$|soda|acid|tartar/, "powder"],
@@ -68,7 +68,7 @@ const PROCESSING: Rules<FoodNature["processing"]> = [
 
 /** How a food takes up a binder in a ladoo, by the classes of the binding model. */
 const BINDING: Rules<NonNullable<FoodNature["binding"]>> = [
-  [/-oil|ghee|^butter$|vanaspati|vegan-block|cocoa-butter/, "free fat"],
+  [/-oil|ghee|^(salted-)?butter$|vanaspati|vegan-block|cocoa-butter/, "free fat"], [/buttermilk/, "liquid"],
   [/icing-sugar|jaggery-powder|date-sugar|coconut-sugar|brown-sugar|^sugar$|fruit-sugar|dextrose|erythritol|xylitol|allulose/, "powdered sugar"], [/almond-flour|peanut-flour|coconut-flour/, "ground seed"],
   [/semolina|desiccated|fresh-coconut|rolled|bran|edible-gum|flakes|poppy|bulgur|germ/, "semolina-like"], [/flour|besan|maize-meal|cocoa|milk-powder|carob/, "fine flour"], [/puffed|popped|fox-nut/, "puffed grain"],
   [/paste|syrup|honey|condensed|molasses|-butter|tahini|^dates$|dried-fig|raisins|prunes/, "sticky"],

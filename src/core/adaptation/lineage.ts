@@ -1,4 +1,4 @@
-import type { EvaluationInput, Figures } from "../evaluate";
+import type { EvaluationInput, KeptFigures } from "../evaluate";
 import type { Recipe } from "../recipe";
 import { formatGrams } from "../units";
 
@@ -82,7 +82,7 @@ export interface Compared {
   /** Under the name: for whom, or why. */
   readonly about: string;
   readonly servings: number;
-  readonly figures: Figures;
+  readonly figures: KeptFigures;
   readonly input: EvaluationInput;
   readonly lines: readonly ComparedLine[];
 }

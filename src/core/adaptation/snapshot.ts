@@ -1,7 +1,7 @@
 import type { Estimate } from "../numeric";
-import type { Food, Role } from "../food";
+import type { Food, Role, Treatment } from "../food";
 import type { HouseholdMeasures } from "../units";
-import { evaluate, type EvaluationInput, type Figures } from "../evaluate";
+import { evaluate, type EvaluationInput, type KeptFigures } from "../evaluate";
 import { methodOf, namedLines, wordsOf, type Handling, type Method, type StepWords } from "../method";
 import type { ReadRecipe, Recipe } from "../recipe";
 import {
@@ -26,6 +26,7 @@ export interface SnapshotLine {
   readonly sd: number;
   readonly role: Role;
   readonly apart?: boolean;
+  readonly treated?: Treatment;
   readonly bought?: number;
 }
 
@@ -61,8 +62,13 @@ export interface Snapshot {
   readonly notes: readonly Note[];
   /** What was known of it at its table; absent in versions from before it was judged. */
   readonly verdict?: TableVerdict;
-  readonly asHandedDown: { readonly input: SnapshotInput; readonly figures: Figures };
-  readonly forThisTable: { readonly input: SnapshotInput; readonly figures: Figures };
+  readonly asHandedDown: SnapshotSide;
+  readonly forThisTable: SnapshotSide;
+}
+
+export interface SnapshotSide {
+  readonly input: SnapshotInput;
+  readonly figures: KeptFigures;
 }
 
 /** What of a recipe a version at this table is evaluated by. */
@@ -135,5 +141,5 @@ export function snapshotOf(
 
 const plain = (input: EvaluationInput): SnapshotInput => ({
   ...input,
-  lines: input.lines.map(({ food, grams, sd, role, apart, bought }) => ({ food, grams, sd, role, apart, bought })),
+  lines: input.lines.map(({ food, grams, sd, role, apart, treated, bought }) => ({ food, grams, sd, role, apart, treated, bought })),
 });

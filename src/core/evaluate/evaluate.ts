@@ -2,7 +2,7 @@ import { interval, type Estimate, type Figure } from "../numeric";
 import type { Constants } from "../food";
 import { balance, type Balance, type BalancedLine } from "../recipe";
 import { byEvaporation, pointFigures, summed, type Summed } from "./point";
-import { PROPERTIES, PROPERTY_IDS, type PropertyId } from "./properties";
+import { PROPERTIES, PROPERTY_IDS, type KeptPropertyId, type LaterPropertyId, type PropertyId } from "./properties";
 import { SUMS } from "./sums";
 
 /** A sweet as it is asked about: complete, nothing optional. */
@@ -18,6 +18,8 @@ export interface EvaluationInput {
 }
 
 export type Figures = Readonly<Record<PropertyId, Figure>>;
+/** Figures as they were kept with a version: those that are worked out since are absent in older ones. */
+export type KeptFigures = Readonly<Record<KeptPropertyId, Figure> & Partial<Record<LaterPropertyId, Figure>>>;
 
 export interface Evaluation {
   readonly sweet: Balance;

@@ -1,6 +1,17 @@
 export { AMOUNT_IDS } from "../models/nutrition";
-export { describeAmount, LATER_PROPERTY_IDS, PROPERTIES, PROPERTY_IDS, propertyOf, type Amount, type LaterPropertyId, type PropertyId } from "./properties";
-export { evaluate, evaluatePoint, whyUnknown, type Evaluation, type EvaluationInput, type Figures } from "./evaluate";
+export {
+  describeAmount,
+  KEPT_PROPERTY_IDS,
+  LATER_PROPERTY_IDS,
+  PROPERTIES,
+  PROPERTY_IDS,
+  propertyOf,
+  type Amount,
+  type KeptPropertyId,
+  type PropertyId,
+} from "./properties";
+export { evaluate, evaluatePoint, whyUnknown, type Evaluation, type EvaluationInput, type Figures, type KeptFigures } from "./evaluate";
+export { qualitiesOf, type Qualities } from "./qualities";
 export { explain, type Working } from "./explain";
 export { proposeAmount } from "./propose-amount";
 export { bodyHolds, compareLikeness, compareLimit, type Deviation, type DeviationState } from "./deviation";

@@ -40,7 +40,12 @@ export function summed(input: EvaluationInput, constants: Constants): Summed {
   return { of: computed(sums, lines, input.servings, constants), contributions, isDry: evaporation.value >= there, isPotDry };
 }
 
-/** How what is driven off moves a property, by its slopes; where all water goes already, the slopes by water are put right. */
+/**
+ * How what is driven off moves a property, by its slopes; where all water goes already, the slopes by water are put right.
+ * @unit of the property, per g
+ * @range any
+ * @source mass balance: only water goes, out of the sums that hold it
+ */
 export function byEvaporation(slopes: Float64Array, { isDry, isPotDry }: Summed): number {
   const part = (sums: readonly number[], water: number, dry: boolean): number => {
     let by = 0;

@@ -15,6 +15,7 @@ export type Mouthfeel = "richness" | "creaminess" | "solutes" | "water";
 
 /** Figures that versions kept before these were worked out do not have. */
 export type LaterPropertyId = "suppression" | "waterActivity" | "binding";
+export type KeptPropertyId = Exclude<PropertyId, LaterPropertyId>;
 export const LATER_PROPERTY_IDS: readonly LaterPropertyId[] = ["suppression", "waterActivity", "binding"];
 
 /** Every figure that is computed of a sweet: "sweetness.hot", "serving.energy", "richness" … */
@@ -361,6 +362,9 @@ export const PROPERTIES: readonly Property[] = [
   ...LATER,
 ];
 export const PROPERTY_IDS: readonly PropertyId[] = PROPERTIES.map(({ id }) => id);
+const isLater = (id: PropertyId): id is LaterPropertyId => LATER_PROPERTY_IDS.some((each) => each === id);
+/** Those that every kept version has. */
+export const KEPT_PROPERTY_IDS: readonly KeptPropertyId[] = PROPERTY_IDS.filter((id): id is KeptPropertyId => !isLater(id));
 
 const BY_ID = new Map(PROPERTIES.map((property) => [property.id, property] as const));
 

@@ -3,4 +3,4 @@ export { boilingPoint, percentAtBoiling, type BoilingPoints } from "./boiling";
 export { burnerCap, evaporationRate, kitchenConstants, type Heat } from "./evaporation";
 export { pressOut } from "./extraction";
 export { gelatinisedShare } from "./gelatinisation";
-export { bodyOfIndex, indexOfBody, thickeningPerGram, type Cooled, type Thickening, type ThickeningConstants } from "./thickening";
+export { bodyOfIndex, indexOfBody, thickeningPerGram, type Cooled } from "./thickening";

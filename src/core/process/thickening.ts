@@ -60,7 +60,12 @@ function outOfGrain(food: Food, starch: Starch, cookMinutes: number | null, cons
 const brokenShare = (food: Food, { pulse }: ThickeningConstants): number =>
   food.treated?.broken ?? pulse.value.broken[food.thickening.starch?.grain === "whole" ? "whole" : "split"];
 
-/** How finely a nut, a seed or coconut is ground, 0 to 1; null where it is none of these. */
+/**
+ * How finely a nut, a seed or coconut is ground; null where it is none of these.
+ * @unit share
+ * @range 0 (pieces) to 1 (paste)
+ * @source form of the food and what the steps do (rule of thumb)
+ */
 export function particleFineness(food: Food, { particles }: ThickeningConstants): number | null {
   const { thickening, nature, family, treated } = food;
   const isNut = family === "nut" || family === "oilseed" || (nature?.botanical != null && nature.botanical in particles.value.perGram);

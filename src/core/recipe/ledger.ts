@@ -7,6 +7,7 @@ import type { LineReading } from "./read-line";
 import type { ReadStepWithTakes } from "./read-steps";
 import type { BalancedLine, LineId, Recipe, StepId } from "./recipe";
 import { pressingSteps, takeStep, type LedgerEntry, type LedgerMass } from "./take-step";
+import { treatmentIn } from "./treat";
 import { potOf, putLine, straightIn, type LedgerProblem, type Walk } from "./walk";
 
 /** A line as it ends in the sweet. */
@@ -149,6 +150,7 @@ function linesOf({ readings, wastes, pressings }: Walk, sweet: Pot, apart: reado
     if (reading.kind !== "read" || grams < 1e-6) return [];
     const { food = reading.food, grams: whole = reading.grams.value, sd = reading.grams.sd } = pressings.get(id)?.milk ?? {};
     const role = pressings.has(id) ? "liquid" : reading.role;
+    const treated = pressings.has(id) ? undefined : treatmentIn([sweet, ...apart].flatMap(({ items }) => items.filter((item) => item.line === id)));
     const waste = wastes.get(id);
     return [
       {
@@ -158,6 +160,7 @@ function linesOf({ readings, wastes, pressings }: Walk, sweet: Pot, apart: reado
         role,
         id,
         ...(inside < 1e-6 ? { apart: true } : {}),
+        ...(treated ? { treated } : {}),
         ...(waste === undefined ? {} : { bought: grams / (1 - waste) }),
       },
     ];

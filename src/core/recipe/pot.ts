@@ -18,6 +18,8 @@ export interface PotItem {
   soaked: number;
   /** What was done to it so far. */
   treated: Treatment;
+  /** It was in a wet heat that tells no minutes. */
+  untimed: boolean;
 }
 
 /** Halves of the 80 % interval: of losses beside cooking, of a weighed pot. */
@@ -50,7 +52,7 @@ export class Pot {
     this.water += (grams * (food.per100g[INDEX.water] ?? 0)) / 100;
     this.fat += (grams * (food.per100g[INDEX.fat] ?? 0)) / 100;
     this.linesVariance += sd ** 2;
-    const item: PotItem = { line, food, grams, soaked: 0, treated: {} };
+    const item: PotItem = { line, food, grams, soaked: 0, treated: {}, untimed: false };
     this.items.push(item);
     return item;
   }

@@ -3,6 +3,7 @@ import { DRYING, dryOff, roast, soak, type Pot, type PotItem, type PotState } fr
 import { pressed } from "./pressing";
 import type { ReadStepWithTakes } from "./read-steps";
 import type { LineId, StepId } from "./recipe";
+import { treat } from "./treat";
 import { hasSteps, potOf, putLine, roleOf, straightIn, type Walk } from "./walk";
 
 export interface LedgerMass {
@@ -84,6 +85,7 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
     told.push(roasted);
     walk.known ||= roasted !== "";
   }
+  treat(reading, pot.items, here, ({ line }) => descriptionOf(walk, line), walk.constants);
   const isPressed = does.has("press") && press(walk, pot, component, at, away);
   const cooked = cook(pot, reading, walk.constants);
   told.push(cooked.told);
@@ -110,6 +112,11 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
     after: pot.state(),
   };
 }
+
+const descriptionOf = ({ byLine }: Walk, id: LineId): string => {
+  const line = byLine.get(id);
+  return line && "description" in line ? line.description : "";
+};
 
 function countUse(walk: Walk, key: string, share: number, name: string, step: number): void {
   const before = walk.used.get(key) ?? 0;

@@ -7,6 +7,7 @@ import type { Pressed } from "./pressing";
 import type { LineReading } from "./read-line";
 import type { ReadStepWithTakes } from "./read-steps";
 import type { LineId, Recipe } from "./recipe";
+import { treatmentOfLine } from "./treat";
 
 export type LedgerProblem =
   | ComponentProblem
@@ -67,6 +68,7 @@ export function straightIn(walk: Walk, group: string, pot: Pot): { readonly shar
 export function putLine(walk: Walk, pot: Pot, line: Line, share: number, waste = 0): { readonly item: PotItem; readonly told: string } {
   if (waste > 0) walk.wastes.set(line.line.id, waste);
   const item = pot.put(line.line.id, line.food, line.grams.value * share * (1 - waste), line.grams.sd * share * (1 - waste));
+  item.treated = treatmentOfLine(line);
   const { water, food } = line;
   if (!water) return { item, told: "" };
   pot.drive(-water.value * share, water.sd * share);

@@ -1,12 +1,12 @@
 import { capital } from "../units";
 import type { Constants, ServingTemperature } from "../food";
-import { bodyHolds, compareLikeness, compareLimit, propertyOf, type Deviation, type Figures, type PropertyId } from "../evaluate";
+import { bodyHolds, compareLikeness, compareLimit, propertyOf, type Deviation, type KeptFigures, type KeptPropertyId } from "../evaluate";
 import { limitProperty } from "./open-roles";
 import { LIMIT_IDS, LIMIT_NAMES, type Limit, type LimitId } from "../table";
 
 /** One property on the bench: recipe and version side by side, or a version beside its limit. */
 export interface BeamReading {
-  readonly id: PropertyId;
+  readonly id: KeptPropertyId;
   readonly name: string;
   readonly group: "tongue" | "table";
   readonly deviation: Deviation;
@@ -17,16 +17,22 @@ export interface BeamReading {
 const LIMIT_FLOORS: Readonly<Record<LimitId, number>> = { freeSugars: 5, energy: 400, saturatedFat: 3, glycaemicLoad: 5, sodium: 100 };
 
 /** The beams of a version: sweetness, body and richness as likeness; sugars, energy, fibre, protein, and all limits set. */
-export function beamReadings(recipe: Figures, version: Figures, limits: readonly Limit[], serve: ServingTemperature, constants: Constants): BeamReading[] {
+export function beamReadings(
+  recipe: KeptFigures,
+  version: KeptFigures,
+  limits: readonly Limit[],
+  serve: ServingTemperature,
+  constants: Pick<Constants, "noticeable">,
+): BeamReading[] {
   const cold: ServingTemperature = serve === "hot" ? "chilled" : serve;
-  const like = (id: PropertyId, name: string, wedge: number | null, group: BeamReading["group"]): BeamReading => ({
+  const like = (id: KeptPropertyId, name: string, wedge: number | null, group: BeamReading["group"]): BeamReading => ({
     id,
     name,
     group,
     deviation: compareLikeness(recipe[id], version[id], wedge),
     limit: null,
   });
-  const noticed = (id: PropertyId, name: string): BeamReading =>
+  const noticed = (id: KeptPropertyId, name: string): BeamReading =>
     like(id, name, propertyOf(id).noticed?.(recipe[id].value, constants.noticeable.value) ?? null, "tongue");
   const tongue = [
     noticed("sweetness.hot", "Sweetness, hot"),
@@ -35,7 +41,7 @@ export function beamReadings(recipe: Figures, version: Figures, limits: readonly
     noticed("body.chilled", "Body, chilled"),
     noticed("richness", "Richness"),
   ];
-  const limited = (id: LimitId, property: PropertyId, name: string): BeamReading => {
+  const limited = (id: LimitId, property: KeptPropertyId, name: string): BeamReading => {
     const limit = limits.find((each) => each.id === id);
     return limit
       ? {
@@ -53,7 +59,7 @@ export function beamReadings(recipe: Figures, version: Figures, limits: readonly
     like("serving.fibre", "Fibre", null, "table"),
     like("serving.protein", "Protein", null, "table"),
     ...LIMIT_IDS.filter((id) => !["freeSugars", "energy"].includes(id) && limits.some((limit) => limit.id === id)).map((id) =>
-      limited(id, `serving.${id}` as PropertyId, capital(LIMIT_NAMES[id].name)),
+      limited(id, `serving.${id}` as KeptPropertyId, capital(LIMIT_NAMES[id].name)),
     ),
   ];
   // A bound sweet holds by what binds it: how a spoon finds it says nothing there.

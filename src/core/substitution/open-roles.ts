@@ -1,12 +1,12 @@
 import type { Food, Role } from "../food";
 import { strictestVerdict } from "../models/diet";
 import type { LineId } from "../recipe";
-import { evaluate, type Figures, type PropertyId } from "../evaluate";
+import { evaluate, type Figures, type KeptPropertyId } from "../evaluate";
 import type { AdaptationProblem } from "./problem";
 import type { Limit, LimitId } from "../table";
 
 /** The figure that a limit bounds. */
-export function limitProperty(limit: Limit): PropertyId {
+export function limitProperty(limit: Limit): KeptPropertyId {
   if (limit.id === "freeSugars") return limit.school === "uk" ? "serving.freeSugarsUk" : "serving.freeSugarsWho";
   return `serving.${limit.id}`;
 }

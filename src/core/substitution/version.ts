@@ -36,9 +36,10 @@ export interface Version {
 /** Amounts of a version are weighed: half the 80 % interval is 2 %; unchanged lines keep the recipe's own spread. */
 const WEIGHED_SD = 0.016;
 
-/** What is served beside stays so, whatever stands for it; peel is bought along with a food that stays. */
+/** What is served beside stays so, and what the steps do is done to whatever stands for it; peel is bought along with a food that stays. */
 const besideOf = (source: BalancedLine | undefined, { food, grams }: VersionRow) => ({
   ...(source?.apart ? { apart: true } : {}),
+  ...(source?.treated ? { treated: source.treated } : {}),
   ...(source?.bought !== undefined && source.food.id === food?.id && source.grams > 0 ? { bought: (source.bought * grams) / source.grams } : {}),
 });
 

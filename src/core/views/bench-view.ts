@@ -11,10 +11,9 @@ import {
   type StoredBench,
   type StoredProposals,
 } from "../adaptation";
-import type { EvaluationInput, Figures } from "../evaluate";
+import type { EvaluationInput } from "../evaluate";
 import { evaluateRecipe, evaluateVersion, kept, openBench, openRecipe, openTable, type Evaluated, type Kitchen } from "../kitchen";
 import type { StepWords } from "../method";
-import { costOf, type Cost } from "../models/cost";
 import { kitchenMeasure, type ReadRecipe, type Recipe } from "../recipe";
 import {
   allergyStates,
@@ -41,6 +40,7 @@ import { whoseRules, type DiningTable } from "../table";
 import { capital } from "../units";
 import type { Broken } from "./found-foods";
 import type { Anchors, NamedFood } from "./recipe-view";
+import { toldFigures, type ToldFigures } from "./told-figures";
 
 /** The recipe and table that a bench stands at. */
 export interface BenchGround {
@@ -68,13 +68,6 @@ export interface ToldRow extends Omit<VersionRow, "food"> {
   readonly was: { readonly name: string; readonly measure: string; readonly grams: number } | null;
   /** The gravest of what the rules make of it. */
   readonly breaks: Broken | null;
-}
-
-/** A sweet's figures and what it costs. */
-export interface ToldFigures {
-  readonly figures: Figures;
-  readonly cost: Cost | null;
-  readonly servings: number;
 }
 
 /** A version that was worked out, ready to be laid on the bench. */
@@ -184,8 +177,8 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
     gone,
     handedDown: stored(handedDown, read, table),
     rows: version.rows.map((row) => toldRow(row, ground, table)),
-    before: toldFigures(before),
-    after: toldFigures(after),
+    before: toldFigures(before, constants),
+    after: toldFigures(after, constants),
     beams,
     notes: versionNotes(problem, version, after.figures),
     fit: fitWords(verdict, insideCount(beams)),
@@ -196,8 +189,6 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
     ending: ending && toldEnding(ending, ground, table),
   };
 }
-
-const toldFigures = ({ input, figures }: Evaluated): ToldFigures => ({ figures, cost: costOf(input.lines), servings: input.servings });
 
 /** What a figure of the recipe, or of the version on the bench, is computed from. */
 export function benchInput(

@@ -1,8 +1,7 @@
 import { recipeInput } from "../adaptation";
-import { proposeAmount, type Figures } from "../evaluate";
+import { proposeAmount } from "../evaluate";
 import type { Constants, Food, Reference, Role } from "../food";
 import { evaluateRecipe, openRecipe, type Kitchen } from "../kitchen";
-import { costOf, type Cost } from "../models/cost";
 import { interval, type Figure } from "../numeric";
 import {
   halvedCan,
@@ -24,6 +23,7 @@ import {
 import type { Rule } from "../models/diet";
 import { rulesAt, type DiningTable } from "../table";
 import { brokenBy, type Broken } from "./found-foods";
+import { toldFigures, type ToldFigures } from "./told-figures";
 
 /** In words what a step of body is. */
 export type Anchors = Pick<Constants, "bodyAnchors">;
@@ -116,8 +116,7 @@ export interface RecipeView {
   /** Driven off in all: g, and how that is known. */
   readonly evaporation: { readonly grams: number; readonly how: string };
   /** Of the recipe as handed down, in its own servings. */
-  readonly figures: Figures;
-  readonly cost: Cost | null;
+  readonly told: ToldFigures;
 }
 
 /** What the Recipe station shows of a recipe, in a kitchen. */
@@ -125,7 +124,7 @@ export function recipeView({ recipe, table }: RecipeQuestion, kitchen: Kitchen):
   const { constants } = kitchen.reference;
   const read = openRecipe(recipe, kitchen);
   const { ledger, structure, readings } = read;
-  const { input, figures } = evaluateRecipe(read, { ...table, servings: recipe.servings }, kitchen);
+  const evaluated = evaluateRecipe(read, { ...table, servings: recipe.servings }, kitchen);
   return {
     thread: { asked: read.unresolved.length, lines: read.lines.length },
     anchors: { bodyAnchors: constants.bodyAnchors },
@@ -142,8 +141,7 @@ export function recipeView({ recipe, table }: RecipeQuestion, kitchen: Kitchen):
     problems: ledger.problems.filter((problem) => stepOf(problem) === null),
     ledger: { entries: toldEntries(read), finished: interval(ledger.finished, 0), apart: ledger.apart },
     evaporation: { grams: read.evaporation.grams.value, how: read.evaporation.how },
-    figures,
-    cost: costOf(input.lines),
+    told: toldFigures(evaluated, constants),
   };
 }
 

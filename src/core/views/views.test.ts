@@ -149,8 +149,8 @@ describe("what is computed for a page", () => {
       expect(working.figure).toEqual(view[side].figures["serving.energy"]);
     }
     const own = phirni().recipe;
-    const { figures } = ask("recipe", { recipe: own, table });
-    expect(ask("working", { of: { kind: "recipe", recipe: own, table }, id: "sweetness.hot" }).figure).toEqual(figures["sweetness.hot"]);
+    const { told } = ask("recipe", { recipe: own, table });
+    expect(ask("working", { of: { kind: "recipe", recipe: own, table }, id: "sweetness.hot" }).figure).toEqual(told.figures["sweetness.hot"]);
   });
 
   it("leaves out of what lay before whatever is as it lies now", () => {

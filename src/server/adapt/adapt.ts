@@ -3,7 +3,7 @@ import { SERVING_TEMPERATURES, type Food } from "../../core/food";
 import { findings } from "../../core/models/diet";
 import { KILOJOULES_PER_KILOCALORIE } from "../../core/units";
 import { openRecipe, openTable, USUAL_SOURCES } from "../../core/kitchen";
-import { evaluate, type Amount, type Figures } from "../../core/evaluate";
+import { evaluate, qualitiesOf, whyUnknown, type Amount, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
 import { methodFor } from "../../core/adaptation";
 import { textOf } from "../../core/method";
 import { readJsonLd, withLinesApart, type LineId, type LineReading, type ReadRecipe, type Recipe, type StepId } from "../../core/recipe";
@@ -11,6 +11,7 @@ import {
   inOrder,
   limitFindings,
   standingOf,
+  versionInput,
   versionLines,
   judgedLines,
   listedIn,
@@ -70,7 +71,7 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
         role: line.role,
       })),
       unresolved: read.unresolved.map((line) => unresolvedJson(read, parsed.value, line)),
-      properties: propertiesJson(evaluate(problem, USUAL_KITCHEN.reference.constants).figures, table.servings),
+      properties: propertiesJson(problem, evaluate(problem, USUAL_KITCHEN.reference.constants).figures),
     },
     findings: [
       ...found.map(({ line, rule, school, verdict, reason }) => ({ line: lineAt(line), rule, school, verdict, reason })),
@@ -127,7 +128,11 @@ const foodJson = ({ id, name, provenance }: Food) => ({ id, name, provenance });
 
 const scale = (figure: Figure, factor: number): Figure => ({ value: figure.value * factor, low: figure.low * factor, high: figure.high * factor });
 
-function propertiesJson(figures: Figures, servings: number): object {
+function propertiesJson(input: EvaluationInput, figures: Figures): object {
+  const { constants } = USUAL_KITCHEN.reference;
+  const unknown = whyUnknown(input, constants);
+  const orWhy = (id: PropertyId) => (unknown[id] === undefined ? figures[id] : { value: null, reason: unknown[id] });
+  const { colour, notes, keeping } = qualitiesOf(input, figures, constants);
   const byTemperature = (group: "sweetness" | "body") => Object.fromEntries(SERVING_TEMPERATURES.map((serve) => [serve, figures[`${group}.${serve}`]]));
   const amounts = (group: "per100g" | "serving") => {
     const named = (wanted: readonly Amount[]) => wanted.map((amount) => [amountKey(amount), figures[`${group}.${amount}`]] as const);
@@ -139,11 +144,18 @@ function propertiesJson(figures: Figures, servings: number): object {
   };
   return {
     yield_g: figures.yield,
-    servings,
+    servings: input.servings,
     sweetness: byTemperature("sweetness"),
     body: byTemperature("body"),
     per100g: amounts("per100g"),
     perServing: amounts("serving"),
+    glycaemicLoad: figures["serving.glycaemicLoad"],
+    suppression_percent: figures.suppression,
+    binding: orWhy("binding"),
+    waterActivity: orWhy("waterActivity"),
+    keeping: keeping ? { room_days: keeping.roomDays, fridge_days: keeping.fridgeDays, kind: keeping.kind, by: keeping.by } : null,
+    colour: { value: colour.step, low: colour.low, high: colour.high, words: colour.words, by: colour.by },
+    notes: notes.map(({ note, strength, from }) => ({ note, strength, from })),
   };
 }
 
@@ -188,7 +200,7 @@ function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: Read
       from: step.from === null ? null : problem.order.steps.indexOf(step.from),
       why: step.why,
     })),
-    properties: propertiesJson(figures, problem.servings),
+    properties: propertiesJson(versionInput(version, problem), figures),
     deviations: proposal.beams.map((beam) => {
       const base = beam.limit ?? Math.max(1e-9, recipeFigures[beam.id].value);
       return {

@@ -10,6 +10,7 @@ import type { Version, VersionRow } from "../../core/substitution";
 import { formatNumber } from "../../core/units";
 import { USUAL_HOUSEHOLD } from "../../core/household";
 import { MODEL_VERSION, REFERENCE } from "../../data";
+import { toldFigures } from "../../core/views";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
 import { schemaErrors } from "../http/ajv";
@@ -210,4 +211,13 @@ export async function wishWords(): Promise<(rules: readonly string[], limits?: r
 }
 
 /** The constants in force, by which a kept version's workings are told. */
-export const versionConstants = () => REFERENCE.constants;
+export const versionConstants = () => {
+  const { noticeable, bodyAnchors } = REFERENCE.constants;
+  return { noticeable, bodyAnchors };
+};
+
+/** What is told of a version and of the recipe it was made of, from what was kept of them. */
+export const toldVersion = ({ asHandedDown, forThisTable }: Snapshot) => ({
+  before: toldFigures(asHandedDown, REFERENCE.constants),
+  after: toldFigures(forThisTable, REFERENCE.constants),
+});

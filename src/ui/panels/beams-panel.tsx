@@ -5,6 +5,7 @@ import type { BeamReading, Note } from "../../core/substitution";
 import { WhyMark } from "../parts/marks";
 import { CostCompared } from "./cost-lines";
 import { BeamCard } from "./beam-card";
+import { QualitiesList } from "./qualities-list";
 import type { ToldFigures } from "../../core/views";
 
 /** All beams in two columns, and below them what to watch for. */
@@ -47,6 +48,7 @@ export function BeamsPanel({
         {column("table", "At this table", "a serving; edge: a limit set")}
       </div>
       <CostCompared before={before} after={after} />
+      <QualitiesList of={after.qualities} before={before.qualities} />
       {notes.length > 0 && (
         <section className="mt-4" aria-label="Watch for">
           <h2 className="t-h2 border-b border-ink pb-1">Watch for</h2>

@@ -1,6 +1,6 @@
 "use client";
 
-import { bodyHolds, PROPERTIES, propertyOf, type Figures, type PropertyId } from "../../core/evaluate";
+import { bodyHolds, PROPERTIES, propertyOf, type KeptFigures, type PropertyId } from "../../core/evaluate";
 import type { Cost } from "../../core/models/cost";
 import { AmountField } from "../parts/amount-field";
 import { isBody, rangeText } from "../parts/figure-words";
@@ -9,7 +9,9 @@ import { Go } from "../shell/go";
 import { CostSection } from "./cost-lines";
 
 interface FigureSheetProps {
-  readonly figures: Figures;
+  readonly figures: KeptFigures;
+  /** Figures that cannot be told of it are left out. */
+  readonly unknown: Readonly<Partial<Record<PropertyId, string>>>;
   readonly cost: Cost | null;
   readonly servings: number;
   /** Lines that are not in the figures because they could not be read. */
@@ -21,11 +23,15 @@ interface FigureSheetProps {
 }
 
 /** What a part of the sheet shows, in the order of the properties. */
-const shownIn = (part: "yield" | "tongue" | "serving", figures: Figures): readonly PropertyId[] =>
-  PROPERTIES.filter(({ id, shown }) => shown === part || (part === "serving" && shown === "serving, above 0" && figures[id].value > 0)).map(({ id }) => id);
+const shownIn = (part: "yield" | "tongue" | "serving", { figures, unknown }: Pick<FigureSheetProps, "figures" | "unknown">): readonly PropertyId[] =>
+  PROPERTIES.filter(({ id, shown }) => {
+    const figure = figures[id];
+    return figure !== undefined && unknown[id] === undefined && (shown === part || (part === "serving" && shown === "serving, above 0" && figure.value > 0));
+  }).map(({ id }) => id);
 
 /** All figures of one sweet in a column, each with its interval and its why. */
-export function FigureSheet({ figures, cost, servings, unread, of, more, evaporation }: FigureSheetProps) {
+export function FigureSheet({ figures, unknown, cost, servings, unread, of, more, evaporation }: FigureSheetProps) {
+  const told = { figures, unknown };
   return (
     <>
       {unread > 0 && (
@@ -35,7 +41,7 @@ export function FigureSheet({ figures, cost, servings, unread, of, more, evapora
       )}
       <h2 className="t-h2">Yield</h2>
       <dl className="mt-1 rule-t">
-        {shownIn("yield", figures).map((id) => (
+        {shownIn("yield", told).map((id) => (
           <Row key={id} id={id} figures={figures} of={of} />
         ))}
         {evaporation && (
@@ -56,13 +62,13 @@ export function FigureSheet({ figures, cost, servings, unread, of, more, evapora
       </dl>
       <h2 className="t-h2 mt-5">On the tongue</h2>
       <dl className="mt-1 rule-t">
-        {shownIn("tongue", figures).map((id) => (
+        {shownIn("tongue", told).map((id) => (
           <Row key={id} id={id} figures={figures} of={of} />
         ))}
       </dl>
       <h2 className="t-h2 mt-5">In a serving</h2>
       <dl className="mt-1 rule-t">
-        {shownIn("serving", figures).map((id) => (
+        {shownIn("serving", told).map((id) => (
           <Row key={id} id={id} figures={figures} of={of} />
         ))}
       </dl>
@@ -78,19 +84,19 @@ export function FigureSheet({ figures, cost, servings, unread, of, more, evapora
   );
 }
 
-function Row({ id, figures, of }: { readonly id: PropertyId; readonly figures: Figures; readonly of: string }) {
+function Row({ id, figures, of }: { readonly id: PropertyId; readonly figures: KeptFigures; readonly of: string }) {
   const { manner } = useWorking();
   const { name } = propertyOf(id);
   const told = !isBody(id) || bodyHolds(figures);
+  const figure = figures[id];
+  if (figure === undefined) return null;
   return (
     <div className="grid grid-cols-[1fr_auto] gap-x-3 items-baseline border-b border-line py-1">
       <dt className="t-ledger">
         {name}
-        <span className="block t-small text-ink2">{told ? rangeText(figures[id], id, manner) : "bound, not thickened: under a fifth is water"}</span>
+        <span className="block t-small text-ink2">{told ? rangeText(figure, id, manner) : "bound, not thickened: under a fifth is water"}</span>
       </dt>
-      <dd>
-        {told ? <FigureButton figure={figures[id]} id={id} of={of} className="font-[560]!" /> : <span className="t-small text-ink2">not on this scale</span>}
-      </dd>
+      <dd>{told ? <FigureButton figure={figure} id={id} of={of} className="font-[560]!" /> : <span className="t-small text-ink2">not on this scale</span>}</dd>
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { notFound } from "next/navigation";
-import { getVersion, versionConstants, wishWords } from "@/server/versions/versions";
+import { getVersion, toldVersion, versionConstants, wishWords } from "@/server/versions/versions";
 import { UnreadableVersion } from "@/ui/places/version/unreadable-version";
 import { VersionPage } from "@/ui/places/version/version-page";
 import { dateWords } from "../../words";
@@ -27,6 +27,7 @@ export default async function Page({ params }: Props) {
       movedOn={movedOn}
       cautions={cautions}
       ruleNames={(await wishWords())(snapshot.table.rules)}
+      told={toldVersion(snapshot)}
       constants={versionConstants()}
     />
   );

@@ -1,9 +1,7 @@
 import { asTreated, type Constants, type Food } from "../../food";
 import type { BalancedLine } from "../../recipe";
 
-export const COLOUR_STEPS = ["white", "ivory", "gold", "amber", "brown", "dark"] as const;
-export type ColourStep = (typeof COLOUR_STEPS)[number];
-
+const COLOUR_STEPS = ["white", "ivory", "gold", "amber", "brown", "dark"] as const;
 export interface Colour {
   /** From white (0) to dark (5), with the step below and above that it may be. */
   readonly step: number;
@@ -11,6 +9,8 @@ export interface Colour {
   readonly high: number;
   /** "gold", or the hue that a food dyes it: "pink". */
   readonly words: string;
+  /** From and to what it may be: "ivory" to "amber". */
+  readonly range: readonly [string, string];
   /** What makes it so; null where nothing does. */
   readonly by: string | null;
 }
@@ -56,8 +56,10 @@ export function colourOf(lines: readonly BalancedLine[], finishedMass: number, c
   }
   const step = 5 * (1 - Math.exp(-depth));
   const [strongest] = [...dyes].sort(([, a], [, b]) => b.density - a.density);
-  const range = { step, low: Math.max(0, step - 1), high: Math.min(5, step + 1) };
+  const nameOf = (at: number) => COLOUR_STEPS[Math.round(at)] ?? "dark";
+  const [low, high] = [Math.max(0, step - 1), Math.min(5, step + 1)];
+  const range = { step, low, high, range: [nameOf(low), nameOf(high)] as const };
   if (strongest && strongest[1].density > constants.colour.value.dyed && strongest[1].density > depth)
     return { ...range, words: strongest[0], by: strongest[1].by };
-  return { ...range, words: COLOUR_STEPS[Math.round(step)] ?? "dark", by };
+  return { ...range, words: nameOf(step), by };
 }

@@ -8,11 +8,12 @@ export interface FlavourNote {
   readonly note: string;
   /** Times the amount from which it is noticed; 1 or more. */
   readonly strength: number;
+  readonly isStrong: boolean;
   readonly from: readonly string[];
 }
 
 /** From so many times its least amount on a note is strong. */
-export const STRONG_NOTE = 3;
+const STRONG_NOTE = 3;
 
 /** The notes of a sweet that are noticed, the strongest first: amounts of its foods in 100 g against those from which each is noticed (rule of thumb). */
 export function flavourNotes(lines: readonly BalancedLine[], finishedMass: number, { flavour: { value } }: Pick<Constants, "flavour">): readonly FlavourNote[] {
@@ -33,5 +34,10 @@ export function flavourNotes(lines: readonly BalancedLine[], finishedMass: numbe
   return [...notes]
     .filter(([, { strength }]) => strength >= 1)
     .sort(([, a], [, b]) => b.strength - a.strength)
-    .map(([note, { strength, from }]) => ({ note, strength, from: from.sort((a, b) => b.strength - a.strength).map(({ name }) => name) }));
+    .map(([note, { strength, from }]) => ({
+      note,
+      strength,
+      isStrong: strength >= STRONG_NOTE,
+      from: from.sort((a, b) => b.strength - a.strength).map(({ name }) => name),
+    }));
 }

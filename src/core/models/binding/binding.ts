@@ -29,7 +29,7 @@ export function bindingPerGram(
     case undefined:
     case null: {
       // A block of sugar is grated or cooked.
-      if (family !== "sweetener" || nature === null || nature?.form === "liquid" || nature?.form === "syrup") return { demand: 0, supply: 0 };
+      if (family !== "sweetener" || nature === null || nature.form === "liquid" || nature.form === "syrup") return { demand: 0, supply: 0 };
       return (cookMinutes ?? 0) > 0 ? { demand: 0, supply: value.sticky } : { demand: value.demand["powdered sugar"], supply: 0 };
     }
     case "free fat":

@@ -1,4 +1,5 @@
 import Type, { type Static } from "typebox";
+import { KEEPING_KINDS } from "../../../core/models/keeping";
 import { AMOUNT_IDS, describeAmount, type Amount } from "../../../core/evaluate";
 import { baseOf } from "../../../core/models/diet";
 import { ALLERGENS, SERVING_TEMPERATURES } from "../../../core/food";
@@ -67,7 +68,24 @@ const amounts = object({
   energy_kcal: figure,
   freeSugars_g: object({ who: figure, uk: figure }),
 });
-const properties = object({ yield_g: figure, servings: number, sweetness: byTemperature, body: byTemperature, per100g: amounts, perServing: amounts });
+const figureOrReason = { anyOf: [figure, object({ value: { type: "null" }, reason: text })] };
+const properties = object({
+  yield_g: figure,
+  servings: number,
+  sweetness: byTemperature,
+  body: byTemperature,
+  per100g: amounts,
+  perServing: amounts,
+  glycaemicLoad: figure,
+  suppression_percent: figure,
+  binding: figureOrReason,
+  waterActivity: figureOrReason,
+  keeping: {
+    anyOf: [object({ room_days: number, fridge_days: number, kind: { enum: [...KEEPING_KINDS] }, by: { enum: ["kind", "water activity"] } }), { type: "null" }],
+  },
+  colour: object({ value: number, low: number, high: number, words: text, by: { type: ["string", "null"] } }),
+  notes: listOf(object({ note: text, strength: number, from: listOf(text) })),
+});
 const line = object(
   {
     text,

@@ -8,7 +8,7 @@ import {
   type StoredSnapshot1,
   type StoredSnapshot2,
 } from "../../../core/adaptation";
-import { PROPERTY_IDS } from "../../../core/evaluate";
+import { KEPT_PROPERTY_IDS, LATER_PROPERTY_IDS } from "../../../core/evaluate";
 import { ALLERGENS, FAMILIES, MICRONUTRIENTS, NUTRIENTS, ORIGINS, ROLES, SUGAR_CLASSES } from "../../../core/food";
 import { ATTENTIONS, HEATS, OPERATIONS, RECIPE_LIMITS } from "../../../core/recipe";
 import { ajv } from "../ajv";
@@ -76,18 +76,36 @@ const rowOf = (line: object, food: Record<string, object>) =>
     recipeText: maybe(text(5000)),
     recipeGrams: maybe(amount),
   });
+/** What the steps do to a food. */
+const TREATMENT = record(
+  {},
+  {
+    ground: { enum: ["coarse", "fine"] },
+    soaked: { type: "boolean" },
+    minutes: amount,
+    broken: amount,
+    caramel: { enum: ["light", "amber", "dark"] },
+    toasted: { type: "boolean" },
+    egg: { enum: ["raw", "stirred", "baked"] },
+    pieces: { enum: ["whole", "cut"] },
+  },
+);
+const figuresOf = (ids: readonly string[]) => Object.fromEntries(ids.map((id) => [id, record({ value: number, low: number, high: number })]));
 const sideOf = (food: Record<string, object>) =>
   record({
     input: record(
       {
-        lines: list(record({ ...food, grams: amount, sd: amount, role: { enum: [...ROLES] } }, { apart: { type: "boolean" }, bought: amount }), 400),
+        lines: list(
+          record({ ...food, grams: amount, sd: amount, role: { enum: [...ROLES] } }, { apart: { type: "boolean" }, bought: amount, treated: TREATMENT }),
+          400,
+        ),
         evaporation: record({ value: number, sd: number }),
         servings: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
         cookMinutes: maybe(amount),
       },
       { apart: amount },
     ),
-    figures: record(Object.fromEntries(PROPERTY_IDS.map((id) => [id, record({ value: number, low: number, high: number })]))),
+    figures: record(figuresOf(KEPT_PROPERTY_IDS), figuresOf(LATER_PROPERTY_IDS)),
   });
 const verdict = record(
   {

@@ -2,7 +2,7 @@
 
 import { lazy, Suspense, useCallback, useMemo, useSyncExternalStore } from "react";
 import type { Compared } from "../../../core/adaptation";
-import { bodyHolds, propertyOf, PROPERTY_IDS, type PropertyId } from "../../../core/evaluate";
+import { bodyHolds, propertyOf, KEPT_PROPERTY_IDS, type KeptPropertyId } from "../../../core/evaluate";
 import type { Constants } from "../../../core/food";
 import { beamReadings } from "../../../core/substitution";
 import type { DiningTable } from "../../../core/table";
@@ -27,11 +27,11 @@ interface ComparePageProps {
   readonly table: DiningTable | null;
   /** Why nothing can be held side by side. */
   readonly refused: string | null;
-  readonly constants: Constants;
+  readonly constants: Pick<Constants, "noticeable" | "bodyAnchors">;
 }
 
 /** Shown at a glance, before all the rest. */
-const GLANCE: readonly PropertyId[] = [
+const GLANCE: readonly KeptPropertyId[] = [
   "sweetness.hot",
   "sweetness.chilled",
   "body.hot",
@@ -44,7 +44,7 @@ const GLANCE: readonly PropertyId[] = [
   "serving.fibre",
   "serving.glycaemicLoad",
 ];
-const REST = PROPERTY_IDS.filter((id) => !GLANCE.includes(id));
+const REST = KEPT_PROPERTY_IDS.filter((id) => !GLANCE.includes(id));
 
 /** Names that tell them apart: of two that are called the same the second is numbered. */
 function named(items: readonly Compared[]): readonly Compared[] {
@@ -104,7 +104,7 @@ function Comparison({
   readonly others: readonly Compared[];
   readonly items: readonly Compared[];
   readonly table: DiningTable;
-  readonly constants: Constants;
+  readonly constants: Pick<Constants, "noticeable" | "bodyAnchors">;
 }) {
   const { manner } = useWorking();
   const readings = useMemo(
@@ -190,7 +190,7 @@ function PropertyTable({
   readings,
 }: {
   readonly caption: string;
-  readonly ids: readonly PropertyId[];
+  readonly ids: readonly KeptPropertyId[];
   readonly items: readonly Compared[];
   readonly readings: readonly ReturnType<typeof beamReadings>[];
 }) {

@@ -78,7 +78,10 @@ export function PastePage() {
   const open = (file: File) =>
     doing(async () => {
       setOpened(null);
-      const read = (await send("POST", `/api/recipes/read?name=${encodeURIComponent(file.name)}`, await file.text(), { type: "text/plain" })) as Omit<OpenedFile, "name">;
+      const read = (await send("POST", `/api/recipes/read?name=${encodeURIComponent(file.name)}`, await file.text(), { type: "text/plain" })) as Omit<
+        OpenedFile,
+        "name"
+      >;
       setLeft(new Set());
       setOpened({ name: file.name, ...read });
     });

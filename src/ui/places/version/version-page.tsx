@@ -8,7 +8,6 @@ import type { Caution } from "../../../core/cautions";
 import type { Constants } from "../../../core/food";
 import type { Snapshot } from "../../../core/adaptation";
 import { kitchenMeasure } from "../../../core/recipe";
-import { costOf } from "../../../core/models/cost";
 import type { FigureOf, ToldFigures } from "../../../core/views";
 import { beamReadings } from "../../../core/substitution";
 import { formatGrams, capital, servingsText } from "../../../core/units";
@@ -35,13 +34,12 @@ interface VersionPageProps {
   readonly movedOn: readonly string[];
   readonly cautions: readonly Caution[];
   readonly ruleNames: readonly string[];
-  readonly constants: Constants;
+  readonly told: { readonly before: ToldFigures; readonly after: ToldFigures };
+  readonly constants: Pick<Constants, "noticeable" | "bodyAnchors">;
 }
 
-const told = ({ input, figures }: Snapshot["forThisTable"]): ToldFigures => ({ figures, cost: costOf(input.lines), servings: input.servings });
-
 /** A kept version, exactly as it was kept: its lines, steps and figures are the stored ones. */
-export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedOn, cautions, ruleNames, constants }: VersionPageProps) {
+export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedOn, cautions, ruleNames, told, constants }: VersionPageProps) {
   // The cups and spoons of the day it was kept: its steps speak of them.
   const measures = snapshot.measures ?? USUAL_HOUSEHOLD.measures;
   const router = useRouter();
@@ -155,9 +153,9 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
           </div>
         </div>
         <aside className="lg:crease-l p-4 md:p-4" aria-label="Figures">
-          <BeamsPanel beams={beams} notes={snapshot.notes} before={told(before)} after={told(after)} />
+          <BeamsPanel beams={beams} notes={snapshot.notes} before={told.before} after={told.after} />
           <div className="mt-6">
-            <FigureSheet {...told(after)} unread={0} of="for this table" more={`/versions/${id}/nutrition`} />
+            <FigureSheet {...told.after} unread={0} of="for this table" more={`/versions/${id}/nutrition`} />
           </div>
           <p className="t-small text-ink2 mt-4">Computed with model version {snapshot.modelVersion}. Nutrition is computed from tables, not analysed.</p>
         </aside>

@@ -20,6 +20,7 @@ import { StationThread } from "../../shell/thread";
 import { useDocument } from "../../shell/use-document";
 import { useView } from "../../shell/use-view";
 import { FigureSheet } from "../../panels/figure-sheet";
+import { QualitiesList } from "../../panels/qualities-list";
 import { NextUp } from "../../panels/next-up";
 import { LinesEditor, WritersCup } from "./lines-editor";
 import { MassLedger } from "./mass-ledger";
@@ -189,8 +190,9 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench, vie
         </div>
         <aside className="lg:crease-l p-4 md:p-5" aria-label="Figures as handed down">
           <FigureSheet
-            figures={view.figures}
-            cost={view.cost}
+            figures={view.told.figures}
+            unknown={view.told.unknown}
+            cost={view.told.cost}
             servings={recipe.servings}
             unread={view.lines.filter(({ kind }) => kind === "food unknown" || kind === "amount unknown").length}
             of="as handed down"
@@ -202,6 +204,7 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench, vie
               onReset: () => change({ evaporation: null }),
             }}
           />
+          <QualitiesList of={view.told.qualities} />
         </aside>
       </PageColumns>
     </WorkingProvider>
