@@ -5,14 +5,14 @@ export const COLOUR: Constants["colour"] = {
   value: {
     depth: {
       // Sweeteners.
-      jaggery: 6, "jaggery-powder": 6, "jaggery-syrup": 5, "palm-jaggery": 10, "brown-sugar": 3.5, demerara: 2.5, "coconut-sugar": 8, molasses: 25, "date-sugar": 9,
+      jaggery: 4, "jaggery-powder": 4, "jaggery-syrup": 3.5, "palm-jaggery": 8, "brown-sugar": 3.5, demerara: 2.5, "coconut-sugar": 8, molasses: 25, "date-sugar": 9,
       "date-syrup": 14, "date-paste": 7, "fig-paste": 6, honey: 2.5, "maple-syrup": 4, "agave-syrup": 2, "golden-syrup": 2.5, "barley-malt-syrup": 10, "yacon-syrup": 10,
       "sugarcane-juice": 1, "rice-syrup": 1,
       // Dried fruit, where it is not left in pieces.
       dates: 5, "dry-dates": 4, "dried-figs": 4, prunes: 14, raisins: 7, "golden-raisins": 3, "zante-currants": 9, "dried-apricot": 2, banana: 0.8, apple: 0.4, "apple-puree": 0.8,
       // Grain and pulses.
       cereal: 0.35, "pseudo-cereal": 0.7, pulse: 1, "whole-wheat-flour": 1.4, "ragi-flour": 8, "whole-ragi": 8, "pearl-millet": 1.6, "pearl-millet-flour": 1.6, "sorghum-flour": 1,
-      besan: 1.4, "roasted-gram-flour": 1.4, "moong-dal": 1.1, "moong-flour": 1.1, "buckwheat-flour": 2.5, "brown-rice": 1, "red-rice": 5, "black-rice": 30, semolina: 0.6,
+      besan: 1, "roasted-gram-flour": 1.2, "moong-dal": 1.1, "moong-flour": 1.1, "buckwheat-flour": 2.5, "brown-rice": 1, "red-rice": 5, "black-rice": 30, semolina: 0.6,
       "vermicelli-roasted": 1.6, bulgur: 1.4, "rolled-oats": 0.8, "oat-flour": 0.8, "chestnut-flour": 2, "carob-powder": 24, "cocoa-powder": 32, "dark-chocolate": 20,
       "milk-chocolate": 9, "cocoa-nibs": 24, "digestive-biscuits": 2.5, "whole-wheat-bread": 1.6,
       // Nuts and seeds, ground.
@@ -20,11 +20,11 @@ export const COLOUR: Constants["colour"] = {
       // Milk and fat.
       khoa: 0.7, "condensed-milk": 0.7, "evaporated-milk": 0.5, "buffalo-milk": 0.15, "cow-milk": 0.2, ghee: 0.7, butter: 0.7, "egg-yolk": 2.5, egg: 0.8, "oat-drink": 0.35,
       // What dyes gives depth as well.
-      carrot: 0.9, pumpkin: 1, "pumpkin-puree": 1, "sweet-potato": 0.7, mango: 1, "mango-puree": 1.1, "mango-pulp-sweetened": 1.1, beetroot: 1.2, saffron: 1200, turmeric: 60,
+      carrot: 0.9, pumpkin: 1, "pumpkin-puree": 1, "sweet-potato": 0.7, mango: 1, "mango-puree": 1.1, "mango-pulp-sweetened": 1.1, beetroot: 1.2, saffron: 6000, turmeric: 60,
       cinnamon: 10, nutmeg: 6, "dry-ginger": 3, tamarind: 8,
     },
     caramel: { light: 3, amber: 7, dark: 14 },
-    toasted: 0.8,
+    toasted: 0.5,
     staysLight: ["dairy", "sweetener", "drink", "water", "fat", "starch"],
     dyes: {
       carrot: { hue: "orange", perGram: 2 }, pumpkin: { hue: "orange", perGram: 1.5 }, "pumpkin-puree": { hue: "orange", perGram: 1.5 }, "sweet-potato": { hue: "orange", perGram: 1 },
@@ -32,7 +32,7 @@ export const COLOUR: Constants["colour"] = {
       beetroot: { hue: "pink", perGram: 12 }, raspberry: { hue: "pink", perGram: 4 }, pomegranate: { hue: "pink", perGram: 2 }, "dried-cranberries": { hue: "pink", perGram: 3 },
       "dried-rose-petals": { hue: "pink", perGram: 10 }, "rose-petal-jam": { hue: "pink", perGram: 5 }, blueberry: { hue: "violet", perGram: 6 }, "black-rice": { hue: "violet", perGram: 45 },
       pistachio: { hue: "green", perGram: 2 }, "pistachio-butter": { hue: "green", perGram: 3 }, kiwi: { hue: "green", perGram: 1 }, "screwpine-leaf": { hue: "green", perGram: 12 },
-      saffron: { hue: "saffron gold", perGram: 1500 }, turmeric: { hue: "yellow", perGram: 120 },
+      saffron: { hue: "saffron gold", perGram: 9000 }, turmeric: { hue: "yellow", perGram: 120 },
     },
     dyed: 0.35,
     least: 0.12,

@@ -181,7 +181,7 @@ export const CONSTANTS: Constants = {
         "milk-bound, uncooked": { room: 2, fridge: 5 }, "date or fruit": { room: 7, fridge: 21 }, "loose, roasted": { room: 15, fridge: 30 },
         "ground oily seed": { room: 18, fridge: 35 }, "fat-bound, dry sugar": { room: 28, fridge: 45 }, "cooked sugar and seed": { room: 30, fridge: 60 },
       },
-      byActivity: [[0.95, 0, 2], [0.91, 0, 5], [0.88, 0, 7], [0.86, 1, 7], [0.8, 4, 12], [0.7, 8, 21], [0.62, 18, 30], [0, 28, 45]],
+      byActivity: [[0.95, 0, 3], [0.91, 0, 5], [0.88, 0, 7], [0.86, 1, 7], [0.8, 4, 12], [0.7, 8, 21], [0.62, 18, 30], [0, 28, 45]],
     },
     source: "days by kind of sweet and by water activity, covered and clean, at up to 30 °C (rule of thumb)", rule: true,
   },

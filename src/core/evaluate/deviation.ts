@@ -65,4 +65,5 @@ export function compareLimit(limit: number, floor: number, version: Figure): Dev
 const LEAST_WATER = 20;
 
 /** Whether the scale of body holds for a sweet: it was fitted on what is spooned and sliced, not on what is bound (rule of thumb). */
-export const bodyHolds = ({ water }: { readonly water: Figure }): boolean => water.value >= LEAST_WATER;
+export const isThickened = (waterPer100g: number): boolean => waterPer100g >= LEAST_WATER;
+export const bodyHolds = ({ water }: { readonly water: Figure }): boolean => isThickened(water.value);

@@ -1,6 +1,6 @@
 import type { Figure } from "../numeric";
 import { asTreated, INDEX, NUTRIENTS, SUGARS, POLYOLS, type Constants, type Food, type ServingTemperature } from "../food";
-import { bindingPerGram, bindingRatio, bindingWords } from "../models/binding";
+import { bindingPerGram, bindingWords } from "../models/binding";
 import { WATER_ACTIVITY_SUMS } from "../models/keeping";
 import { amountPerGram } from "../models/nutrition";
 import { rebaudiosideSweetness, relativeSweetness, sucroseEquivalentPerGram, tastedShare } from "../models/sweetness";
@@ -206,7 +206,7 @@ function suppressionWorking(input: EvaluationInput, constants: Constants): Part 
 
 function bindingWorking(input: EvaluationInput, constants: Constants): Part {
   const { of } = summed(input, constants);
-  const [demand, supply] = [of.sums[AT.demand] ?? 0, of.sums[AT.supply] ?? 0];
+  const [demand, supply, sticky] = [of.sums[AT.demand] ?? 0, of.sums[AT.supply] ?? 0, of.sums[AT.sticky] ?? 0];
   const per = (line: BalancedLine) => bindingPerGram(treated(line), line.food.per100g, input.cookMinutes, constants);
   return {
     termUnit: "g of fat",
@@ -217,7 +217,7 @@ function bindingWorking(input: EvaluationInput, constants: Constants): Part {
       (line) => (per(line).supply - per(line).demand) * line.grams,
       (line) => (per(line).demand > per(line).supply ? "takes up binder" : "gives binder"),
     ),
-    then: `${bindingWords(bindingRatio({ demand, supply }), constants)}: under 0.85 it crumbles, to 1.15 it binds, to 1.25 it is rich but holds, beyond it is greasy`,
+    then: `${bindingWords({ demand, supply, sticky }, constants)}: under 0.85 it crumbles, to 1.15 it binds, to 1.25 it is rich but holds, beyond it is greasy`,
     sources: [constants.binding.source],
   };
 }

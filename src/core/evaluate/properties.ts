@@ -5,6 +5,7 @@ import { WATER_ACTIVITY_SUMS, waterActivityHalfWidth, waterActivityWithSlopes, t
 import { AMOUNT_IDS, glycaemicLoadSd, type NutritionAmounts } from "../models/nutrition";
 import { suppression, sweetnessWithSlopes, type Suppression } from "../models/sweetness";
 import { bodyAt, bodyModelSd, chilledShare } from "../models/texture";
+import { isThickened } from "./deviation";
 import { BODY_SUMS, bodyWithSlopes, type BodySums, type Cooled } from "../process";
 import type { BalancedLine } from "../recipe";
 import { AT, type SumId } from "./sums";
@@ -254,6 +255,9 @@ const mouthfeel = (id: Mouthfeel, name: string, per: string, sum: SumId): Proper
 /** Salt of a milligram of sodium, g. */
 const SALT_PER_MILLIGRAM = 0.0025;
 
+/** Body at room temperature as the tongue finds it: a bound sweet is chewed, and holds nothing back by it. */
+const bodyFelt = (of: Computed): number => (isThickened((100 * at(of, "water")) / of.mass) ? bodyAt(of.hot.value, of.chilled.value, "room", of.constants) : 0);
+
 /** What presses the sweetness of a sweet at room temperature down, or lifts it. */
 export const suppressionOf = (of: Computed): Suppression =>
   suppression(
@@ -262,10 +266,13 @@ export const suppressionOf = (of: Computed): Suppression =>
       fat: (100 * at(of, "fat")) / of.mass,
       salt: (100 * SALT_PER_MILLIGRAM * at(of, "sodium")) / of.mass,
     },
-    bodyAt(of.hot.value, of.chilled.value, "room", of.constants),
+    bodyFelt(of),
     of.constants,
   );
 const percentSuppressed = ({ acid, thickness, fat, salt }: Suppression): number => -100 * (acid + thickness + fat + salt);
+
+/** Below this a water activity is not told apart. */
+const VERY_DRY = 0.5;
 
 /** As `suppression` has it: between enough salt and so much more it lifts in full. */
 const SALT_PLATEAU = 0.2;
@@ -283,8 +290,7 @@ function addSuppressionSlopes(of: Computed, add: AddSlope): void {
   if (per("acid") > 0 && acid.perPercent * per("acid") < acid.most) slope("acid", 100 * acid.perPercent);
   const within = (x: number, [from, to]: readonly [number, number]) => x > from && x < to;
   if (within(per("fat"), fat.percent)) slope("fat", (100 * fat.most) / (fat.percent[1] - fat.percent[0]));
-  const body = bodyAt(of.hot.value, of.chilled.value, "room", of.constants);
-  if (within(body, thickness.body)) addBodySlopes(of, "room", add, (100 * thickness.most) / (thickness.body[1] - thickness.body[0]));
+  if (within(bodyFelt(of), thickness.body)) addBodySlopes(of, "room", add, (100 * thickness.most) / (thickness.body[1] - thickness.body[0]));
   const salted = SALT_PER_MILLIGRAM * per("sodium");
   const [little, enough, tooMuch] = salt.percent;
   const lifts = within(salted, [little, enough])
@@ -345,7 +351,8 @@ const LATER: readonly Property[] = [
     slopes: ({ activity }, add) => {
       for (const sum of WATER_ACTIVITY_SUMS) add(AT[`activity.${sum}`], activity.slopes[sum]);
     },
-    unknown: (of) => (of.mass <= LEAST_MASS || at(of, "water") <= 0 ? "there is nothing in it that holds water" : null),
+    unknown: (of) =>
+      of.mass <= LEAST_MASS || at(of, "water") <= 0 ? "there is nothing in it that holds water" : of.activity.value < VERY_DRY ? "very dry: under 0.5" : null,
     modelSd: (value) => waterActivityHalfWidth(value) / Z80,
     noticed: null,
   },

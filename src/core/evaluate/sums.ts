@@ -26,6 +26,7 @@ export const SUMS = [
   "acid",
   "demand",
   "supply",
+  "sticky",
   ...SWEET,
   ...IN_ACTIVITY,
   ...POT,
@@ -66,9 +67,11 @@ function perGram({ food, role, apart, cookMinutes }: Eaten, composition: ArrayLi
   into[AT.steviol] = (composition[INDEX.steviolGlycosides] ?? 0) / 100;
   into[AT.creaminess] = creaminessPerGram(food, composition, role);
   into[AT.solutes] = solutesPerGram(composition);
-  into[AT.acid] = (composition[INDEX.organicAcids] ?? 0) / 100;
+  // Acids of what does not sour are bound.
+  into[AT.acid] = food.nature?.acidity === "none" ? 0 : (composition[INDEX.organicAcids] ?? 0) / 100;
   into[AT.demand] = binding.demand;
   into[AT.supply] = binding.supply;
+  into[AT.sticky] = binding.sticky;
   for (const serve of SERVING_TEMPERATURES) into[AT[`sweet.${serve}`]] = sucroseEquivalentPerGram(food, composition, constants.temperatures[serve], constants);
   for (const sum of WATER_ACTIVITY_SUMS)
     for (const index of ACTIVITY_NUTRIENTS[sum]) into[AT[`activity.${sum}`]] = (into[AT[`activity.${sum}`]] ?? 0) + (composition[index] ?? 0) / 100;

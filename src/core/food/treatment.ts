@@ -36,7 +36,13 @@ export function asTreated(food: Food, treatment: Treatment | undefined): Food {
 function treatedFood(food: Food, treatment: Treatment): Food {
   const { starch } = food.thickening;
   const isFruit = food.family === "fruit" && (food.sugarClass === "whole fruit" || food.sugarClass === "intact");
-  const sugarClass = !isFruit ? food.sugarClass : treatment.ground ? "puréed fruit" : (treatment.minutes ?? 0) > 0 ? "cooked fruit pieces" : food.sugarClass;
+  const sugarClass = !isFruit
+    ? food.sugarClass
+    : treatment.ground
+      ? "puréed fruit"
+      : (treatment.minutes ?? 0) > 0 && treatment.pieces !== "whole"
+        ? "cooked fruit pieces"
+        : food.sugarClass;
   const isPulp = treatment.ground !== undefined && (food.family === "fruit" || food.family === "vegetable" || food.family === "root");
   return {
     ...food,

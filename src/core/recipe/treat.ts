@@ -16,7 +16,9 @@ const CARAMEL: readonly (readonly [RegExp, NonNullable<Treatment["caramel"]>])[]
 const GROUND: readonly Food["family"][] = ["nut", "oilseed", "fruit", "vegetable", "root", "cereal", "pseudo-cereal", "pulse"];
 const TOASTED: readonly Food["family"][] = ["cereal", "pseudo-cereal", "pulse", "nut", "oilseed"];
 /** All of a pot is meant: "blend it smooth", "mash everything". */
-const ALL = /\b(?:it|them|everything|all|mixture|mix|batter|together|pot|rest)\b/i;
+const ALL = /\b(?:it|them|both|everything|all|mixture|mix|batter|together|pot)\b/i;
+/** What something should come to says nothing of what is done. */
+const CUE = /\b(?:until|till|so that|as soon as|when)\b[^.;]*/gi;
 
 /** What the words of a line say was done to its food before: "almonds, ground", "bananas, mashed". */
 export function treatmentOfLine({ description, food, role }: Pick<Line, "description" | "food" | "role">): Treatment {
@@ -36,13 +38,16 @@ function partsOf(
   describe: (item: PotItem) => string,
 ): { readonly text: string; readonly items: readonly PotItem[] }[] {
   const mentions = mentionsOf(items.map((item) => ({ key: item, names: namesOfLine(describe(item), item.food) })));
-  return text.split(/(?<=[.;])\s+|,? (?:and then|then|and) (?=[a-z]+ )/i).map((part) => {
-    const named = [...new Set(mentions(part).map(({ key }) => key))];
-    return {
-      text: part,
-      items: named.length > 0 && !/\b(?:together|everything|all)\b/i.test(part) ? named : ALL.test(part) || named.length === 0 ? items : named,
-    };
-  });
+  return text
+    .replace(CUE, "")
+    .split(/(?<=[.;])\s+|,? (?:and then|then|and) (?=[a-z]+ )/i)
+    .map((part) => {
+      const named = [...new Set(mentions(part).map(({ key }) => key))];
+      return {
+        text: part,
+        items: named.length > 0 && !ALL.test(part) ? named : items,
+      };
+    });
 }
 
 /** Takes note of what a step does to the foods in its pot. `here` went in at it. */
@@ -86,6 +91,8 @@ export function treat(
 const WET = 0.3;
 
 const CLOSED: readonly string[] = ["pressure", "steam", "bake"];
+/** What cooking does something to in itself. */
+const SOFTENS: readonly Food["family"][] = ["fruit", "nut", "oilseed", "pulse"];
 const WARM: readonly string[] = ["simmer", "reduce", "pressure", "steam", "bake", "temper"];
 
 /** Wet heat, as minutes where they are told; one under pressure counts as several. */
@@ -97,11 +104,13 @@ function cookedIn(reading: StepReading, pot: readonly PotItem[], note: (item: Po
   const isHeated = cooked > 0 || operations.some((operation) => WARM.includes(operation));
   if (!isHeated) return;
   for (const item of pot) {
+    const { thickening, family } = item.food;
+    if (!thickening.starch && !thickening.egg && !SOFTENS.includes(family)) continue;
     if (cooked > 0) note(item, { minutes: (item.treated.minutes ?? 0) + cooked });
     else item.untimed = true;
-    if (item.food.thickening.egg)
+    if (thickening.egg)
       note(item, { egg: closed === "bake" || closed === "steam" || operations.includes("bake") || operations.includes("steam") ? "baked" : "stirred" });
-    if (operations.includes("pressure") && item.food.family === "pulse") note(item, { broken: Math.max(item.treated.broken ?? 0, 0.3) });
+    if (operations.includes("pressure") && family === "pulse") note(item, { broken: Math.max(item.treated.broken ?? 0, 0.3) });
   }
 }
 

@@ -3,15 +3,17 @@ import { food } from "../../../../tests/support/kitchen";
 import { CONSTANTS } from "../../../data/constants";
 import { bindingPerGram, bindingRatio, bindingWords } from "./binding";
 
-const ratio = (amounts: Readonly<Record<string, number>>, cookMinutes: number | null = null) => {
-  const sums = { demand: 0, supply: 0 };
+const sumsOf = (amounts: Readonly<Record<string, number>>, cookMinutes: number | null = null) => {
+  const sums = { demand: 0, supply: 0, sticky: 0 };
   for (const [id, grams] of Object.entries(amounts)) {
     const per = bindingPerGram(food(id), food(id).per100g, cookMinutes, CONSTANTS);
     sums.demand += per.demand * grams;
     sums.supply += per.supply * grams;
+    sums.sticky += per.sticky * grams;
   }
-  return bindingRatio(sums);
+  return sums;
 };
+const ratio = (amounts: Readonly<Record<string, number>>, cookMinutes: number | null = null) => bindingRatio(sumsOf(amounts, cookMinutes));
 
 describe("binding", () => {
   it.each([
@@ -22,10 +24,12 @@ describe("binding", () => {
   ] as const)("besan 250, powdered sugar 190, ghee %d: R %d, %s", (ghee, expected, words) => {
     const found = ratio({ besan: 250, "icing-sugar": 190, ghee });
     expect(Math.abs(found - expected)).toBeLessThanOrEqual(0.01);
-    expect(bindingWords(expected, CONSTANTS)).toBe(words);
+    expect(bindingWords({ demand: 1, supply: expected, sticky: 0 }, CONSTANTS)).toBe(words);
   });
   it("reads in words, by its bounds", () => {
-    expect([0.5, 0.9, 1.2, 1.5].map((each) => bindingWords(each, CONSTANTS))).toEqual(["crumbles", "binds", "rich, but holds", "greasy"]);
+    const words = (ratio: number, sticky: number) => bindingWords({ demand: 1, supply: ratio, sticky: sticky * ratio }, CONSTANTS);
+    expect([0.5, 0.9, 1.2, 1.5].map((each) => words(each, 0))).toEqual(["crumbles", "binds", "rich, but holds", "greasy"]);
+    expect([1.5, 4].map((each) => words(each, 0.8))).toEqual(["holds by what is sticky", "sticky"]);
   });
   it("takes sugar cooked to a syrup as sticky, and dry as something to be bound", () => {
     const amounts = { sesame: 200, jaggery: 150 };
