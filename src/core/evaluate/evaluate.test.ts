@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import { food, halwa, phirni, tableOf } from "../../../tests/support/kitchen";
 import { recipeInput } from "../adaptation";
 import { REFERENCE } from "../../data";
+import { drawnFigures } from "./draws";
 import { derivatives } from "./evaluate";
 import { compareLikeness, compareLimit, evaluate, evaluatePoint, explain, LATER_PROPERTY_IDS, PROPERTY_IDS, type EvaluationInput } from "./index";
 import { pointFigures, summed } from "./point";
@@ -69,24 +70,25 @@ describe("evaluation", () => {
   });
 });
 
-describe("derivatives", () => {
-  const { foods } = REFERENCE;
-  const all = [...foods.values()];
-  const arbitraryInput = fc
-    .record({
-      picks: fc.array(fc.tuple(fc.nat(all.length - 1), fc.double({ min: 1, max: 400, noNaN: true }), fc.boolean()), { minLength: 1, maxLength: 14 }),
-      water: fc.double({ min: 0, max: 600, noNaN: true }),
-      share: fc.double({ min: 0.01, max: 0.9, noNaN: true }),
-      cookMinutes: fc.option(fc.double({ min: 0, max: 90, noNaN: true })),
-    })
-    .map(({ picks, water, share, cookMinutes }): EvaluationInput => {
-      const lines = [...picks, [all.findIndex(({ id }) => id === "water"), water, false] as const].flatMap(([at, grams, apart]) => {
-        const each = all[at];
-        return each ? [{ food: each, grams, sd: grams * 0.05, role: each.role, ...(apart ? { apart } : {}) }] : [];
-      });
-      const there = lines.reduce((sum, line) => sum + (line.grams * (line.food.per100g[0] ?? 0)) / 100, 0);
-      return { lines, evaporation: { value: share * there, sd: 0.1 * share * there }, servings: 6, cookMinutes, apart: 0 };
+const { foods } = REFERENCE;
+const all = [...foods.values()];
+const arbitraryInput = fc
+  .record({
+    picks: fc.array(fc.tuple(fc.nat(all.length - 1), fc.double({ min: 1, max: 400, noNaN: true }), fc.boolean()), { minLength: 1, maxLength: 14 }),
+    water: fc.double({ min: 0, max: 600, noNaN: true }),
+    share: fc.double({ min: 0.01, max: 0.9, noNaN: true }),
+    cookMinutes: fc.option(fc.double({ min: 0, max: 90, noNaN: true })),
+  })
+  .map(({ picks, water, share, cookMinutes }): EvaluationInput => {
+    const lines = [...picks, [all.findIndex(({ id }) => id === "water"), water, false] as const].flatMap(([at, grams, apart]) => {
+      const each = all[at];
+      return each ? [{ food: each, grams, sd: grams * 0.05, role: each.role, ...(apart ? { apart } : {}) }] : [];
     });
+    const there = lines.reduce((sum, line) => sum + (line.grams * (line.food.per100g[0] ?? 0)) / 100, 0);
+    return { lines, evaporation: { value: share * there, sd: 0.1 * share * there }, servings: 6, cookMinutes, apart: 0 };
+  });
+
+describe("derivatives", () => {
   const point = (input: EvaluationInput) => pointFigures(summed(input, constants).of);
 
   it("are those of small differences, for each line's grams and for what is driven off, over random sweets", () => {
@@ -146,6 +148,42 @@ describe("derivatives", () => {
       const { figures } = evaluate({ lines, evaporation: { value, sd: 10 }, servings: 4, cookMinutes: 0, apart: 0 }, constants);
       for (const id of PROPERTY_IDS) expect(Object.values(figures[id]).every(Number.isFinite), `${ids.join()} ${id}`).toBe(true);
     }
+  });
+});
+
+describe("draws", () => {
+  it.each([
+    ["phirni", phirni],
+    ["halwa", halwa],
+  ])("of the %s agree with the intervals by first order, and are the same for a seed", (_, recipe) => {
+    const input = recipeInput(recipe(), tableOf());
+    const { figures } = evaluate(input, constants);
+    const drawn = drawnFigures(input, PROPERTY_IDS, constants, 3);
+    PROPERTY_IDS.forEach((id, at) => {
+      const { value, low, high } = figures[id];
+      const by = drawn[at] ?? { value: 0, low: 0, high: 0 };
+      expect(by.value, id).toBe(value);
+      // The quantiles of 4,000 draws are off by some hundredths of the width; what is bent is off by more.
+      expect(Math.abs(by.low - low), `${id} low`).toBeLessThanOrEqual(0.2 * (high - low) + 1e-6);
+      expect(Math.abs(by.high - high), `${id} high`).toBeLessThanOrEqual(0.2 * (high - low) + 1e-6);
+    });
+    expect(drawnFigures(input, ["yield"], constants, 3, 500)).toEqual(drawnFigures(input, ["yield"], constants, 3, 500));
+    expect(drawnFigures(input, ["yield"], constants, 4, 500)).not.toEqual(drawnFigures(input, ["yield"], constants, 3, 500));
+  });
+  it("cover what first order claims, over random sweets: eight in ten", () => {
+    const seed = 11;
+    const within = fc.sample(arbitraryInput, { numRuns: 12, seed }).flatMap((input) => {
+      const { figures } = evaluate(input, constants);
+      const drawn = drawnFigures(input, PROPERTY_IDS, constants, seed, 600);
+      return PROPERTY_IDS.flatMap((id, at) => {
+        const width = figures[id].high - figures[id].low;
+        const by = drawn[at];
+        return width > 1e-6 * Math.abs(figures[id].value) && by ? [(by.high - by.low) / width] : [];
+      });
+    });
+    const sorted = [...within].sort((a, b) => a - b);
+    expect(sorted[Math.floor(sorted.length / 2)]).toBeGreaterThan(0.9);
+    expect(sorted[Math.floor(sorted.length / 2)]).toBeLessThan(1.1);
   });
 });
 

@@ -32,6 +32,8 @@ export interface Spread {
   readonly evaporation: number;
   readonly composition: number;
   readonly model: number;
+  /** Of the measures, by line in their order. */
+  readonly byLine: readonly number[];
 }
 
 /** All properties with 80 % intervals, by first-order propagation of measures, evaporation and composition, and model error. */
@@ -60,9 +62,11 @@ export function whyUnknown(input: EvaluationInput, constants: Constants): Readon
 
 /** Where the spread of one property comes from. */
 export function spreadOf(input: EvaluationInput, id: PropertyId, constants: Constants): Spread {
-  const { of, point, variances } = propagate(input, constants);
+  const { of, point, variances, bySum, contributions } = propagate(input, constants);
   const at = PROPERTY_IDS.indexOf(id);
+  const slopes = bySum.map(({ properties, slopes: by }) => by[properties.indexOf(at)] ?? 0);
   return {
+    byLine: contributions.map(({ perGram }, i) => ((input.lines[i]?.sd ?? 0) * perGram.reduce((sum, per, k) => sum + per * (slopes[k] ?? 0), 0)) ** 2),
     measures: variances.measures[at] ?? 0,
     evaporation: variances.evaporation[at] ?? 0,
     composition: variances.composition[at] ?? 0,
@@ -109,16 +113,24 @@ function propagate(input: EvaluationInput, constants: Constants) {
   const squares = () => new Float64Array(PROPERTIES.length);
   const variances = { measures: squares(), evaporation: squares(), composition: squares() };
   const moved = squares();
+  const touched = new Uint16Array(PROPERTIES.length * 4);
+  let count = 0;
   const move = (sum: number, by: number) => {
     const { properties = [], slopes = [] } = bySum[sum] ?? {};
     for (let i = 0; i < properties.length; i++) {
       const at = properties[i] ?? 0;
+      if (moved[at] === 0 && count < touched.length) touched[count++] = at;
       moved[at] = (moved[at] ?? 0) + by * (slopes[i] ?? 0);
     }
   };
   const square = (into: Float64Array, times: number) => {
-    for (let at = 0; at < moved.length; at++) into[at] = (into[at] ?? 0) + ((moved[at] ?? 0) * times) ** 2;
-    moved.fill(0);
+    for (let i = 0; i < count; i++) {
+      const at = touched[i] ?? 0;
+      // One that came back to 0 on the way is here twice, and 0 the second time.
+      into[at] = (into[at] ?? 0) + ((moved[at] ?? 0) * times) ** 2;
+      moved[at] = 0;
+    }
+    count = 0;
   };
   for (const [i, { perGram, spreads }] of whole.contributions.entries()) {
     const { grams = 0, sd = 0 } = lines[i] ?? {};
@@ -132,5 +144,5 @@ function propagate(input: EvaluationInput, constants: Constants) {
     }
   }
   for (let at = 0; at < driven.length; at++) variances.evaporation[at] = ((driven[at] ?? 0) * evaporation.sd) ** 2;
-  return { of: whole.of, point: pointFigures(whole.of), variances };
+  return { of: whole.of, point: pointFigures(whole.of), variances, bySum, contributions: whole.contributions };
 }

@@ -37,6 +37,8 @@ export interface Working {
   readonly rule: boolean;
   /** Shares of the spread, largest first, summing to 1 (empty where there is none). */
   readonly spread: readonly { readonly from: string; readonly share: number }[];
+  /** What to weigh, where one amount is much of the doubt; null where none is. */
+  readonly weigh: { readonly name: string; readonly share: number } | null;
 }
 
 /** Explains one figure of a sweet: its terms by line, their sources, its uncertainty by cause. */
@@ -54,7 +56,16 @@ export function explain(input: EvaluationInput, id: PropertyId, constants: Const
     .map((part) => ({ ...part, share: total > 0 ? part.share / total : 0 }))
     .filter((part) => part.share > 0.005)
     .sort((a, b) => b.share - a.share);
-  return { id, name, unit, per, figure: figures[id], spread, ...workingOf(input, id, working, sweet, constants) };
+  return {
+    id,
+    name,
+    unit,
+    per,
+    figure: figures[id],
+    spread,
+    weigh: weighFirst(input, parts.byLine, total),
+    ...workingOf(input, id, working, sweet, constants),
+  };
 }
 
 function workingOf(input: EvaluationInput, id: PropertyId, working: WorkingKind, sweet: Balance, constants: Constants): Part {
@@ -76,6 +87,16 @@ function workingOf(input: EvaluationInput, id: PropertyId, working: WorkingKind,
     case "waterActivity":
       return activityWorking(input, sweet.finishedMass, constants);
   }
+}
+
+/** From this share of the doubt on, an amount is worth weighing; what is known to so much of itself is weighed already. */
+const MUCH_DOUBT = 0.25;
+const WEIGHED_SHARE = 0.03;
+
+function weighFirst({ lines }: EvaluationInput, byLine: readonly number[], total: number): Working["weigh"] {
+  const [largest] = byLine.map((variance, i) => ({ line: lines[i], share: total > 0 ? variance / total : 0 })).sort((a, b) => b.share - a.share);
+  if (!largest?.line || largest.share < MUCH_DOUBT || largest.line.sd <= WEIGHED_SHARE * largest.line.grams) return null;
+  return { name: largest.line.food.name, share: largest.share };
 }
 
 type Part = Pick<Working, "equation" | "terms" | "termUnit" | "then" | "sources" | "rule">;

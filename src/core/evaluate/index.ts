@@ -12,6 +12,7 @@ export {
 } from "./properties";
 export { evaluate, evaluatePoint, whyUnknown, type Evaluation, type EvaluationInput, type Figures, type KeptFigures } from "./evaluate";
 export { qualitiesOf, type Qualities } from "./qualities";
+export { DRAWS, drawnFigures } from "./draws";
 export { explain, type Working } from "./explain";
 export { proposeAmount } from "./propose-amount";
 export { bodyHolds, compareLikeness, compareLimit, type Deviation, type DeviationState } from "./deviation";

@@ -25,7 +25,7 @@ const DRIVEN_OF_POT = [
 
 /** Sums of a sweet, by grams of its lines (their own unless given) and what is driven off. */
 export function summed(input: EvaluationInput, constants: Constants): Summed {
-  const { lines, evaporation, cookMinutes, apart } = input;
+  const { lines, cookMinutes } = input;
   const contributions = lines.map((line) => contributionOf(line, cookMinutes, constants));
   const sums = new Float64Array(SUMS.length);
   for (const [i, { perGram }] of contributions.entries()) {
@@ -33,11 +33,18 @@ export function summed(input: EvaluationInput, constants: Constants): Summed {
     for (let at = 0; at < sums.length; at++) sums[at] = (sums[at] ?? 0) + grams * (perGram[at] ?? 0);
   }
   const [there, inPot] = [sums[AT.water] ?? 0, sums[AT["pot.water"]] ?? 0];
+  const isDry = input.evaporation.value >= there;
+  const isPotDry = Math.min(input.evaporation.value, there) - input.apart >= inPot;
+  return { of: figuresOfSums(sums, input, constants), contributions, isDry, isPotDry };
+}
+
+/** Sums of all that goes in made ready for properties: what is driven off is taken from them. */
+export function figuresOfSums(sums: Float64Array, { lines, evaporation, apart, servings }: EvaluationInput, constants: Constants): Computed {
+  const [there, inPot] = [sums[AT.water] ?? 0, sums[AT["pot.water"]] ?? 0];
   const driven = Math.min(evaporation.value, there);
-  const isPotDry = driven - apart >= inPot;
   for (const at of DRIVEN) sums[at] = (sums[at] ?? 0) - driven;
   for (const at of DRIVEN_OF_POT) sums[at] = (sums[at] ?? 0) - Math.min(driven - apart, inPot);
-  return { of: computed(sums, lines, input.servings, constants), contributions, isDry: evaporation.value >= there, isPotDry };
+  return computed(sums, lines, servings, constants);
 }
 
 /**

@@ -45,7 +45,13 @@ export interface Computed {
 
 const LEAST_MASS = 1e-9;
 
-/** Sums made ready for properties. Some microseconds. */
+/** The same again for each call after the first. */
+function once<T>(make: () => T): () => T {
+  let made: { readonly value: T } | null = null;
+  return () => (made ??= { value: make() }).value;
+}
+
+/** Sums made ready for properties: what a property rests on is computed when it is first asked for. */
 export function computed(sums: Float64Array, lines: readonly BalancedLine[], servings: number, constants: Constants): Computed {
   const bodyOf = (cooled: Cooled): Sloped<BodySums> => {
     const pot = {} as { -readonly [K in keyof BodySums]: number };
@@ -53,17 +59,28 @@ export function computed(sums: Float64Array, lines: readonly BalancedLine[], ser
     const { step, slopes } = bodyWithSlopes(pot, cooled, constants);
     return { value: step, slopes };
   };
-  const held = {} as { -readonly [K in keyof WaterActivitySums]: number };
-  for (const sum of WATER_ACTIVITY_SUMS) held[sum] = sums[AT[`activity.${sum}`]] ?? 0;
+  const hot = once(() => bodyOf("hot"));
+  const chilled = once(() => bodyOf("chilled"));
+  const activity = once(() => {
+    const held = {} as { -readonly [K in keyof WaterActivitySums]: number };
+    for (const sum of WATER_ACTIVITY_SUMS) held[sum] = sums[AT[`activity.${sum}`]] ?? 0;
+    return waterActivityWithSlopes(held, constants);
+  });
   return {
     sums,
     lines,
     mass: Math.max(LEAST_MASS, sums[AT.mass] ?? 0),
     servings,
     constants,
-    hot: bodyOf("hot"),
-    chilled: bodyOf("chilled"),
-    activity: waterActivityWithSlopes(held, constants),
+    get hot() {
+      return hot();
+    },
+    get chilled() {
+      return chilled();
+    },
+    get activity() {
+      return activity();
+    },
   };
 }
 

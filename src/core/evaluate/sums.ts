@@ -89,6 +89,8 @@ function perGram({ food, role, apart, cookMinutes }: Eaten, composition: ArrayLi
 export interface Spread {
   readonly sums: readonly number[];
   readonly by: readonly number[];
+  /** So many standard deviations down there is none of it left. */
+  readonly least: number;
 }
 
 /** A food in a sweet: what a gram of it adds, and what its composition leaves open of that. */
@@ -135,7 +137,7 @@ function contribution(eaten: Eaten, constants: Constants): Contribution {
       sums.push(at);
       by.push(slope * sd);
     }
-    return [{ sums, by }];
+    return [{ sums, by, least: -(food.per100g[n] ?? 0) / sd }];
   });
   return { perGram: perGram(eaten, food.per100g, constants), spreads };
 }

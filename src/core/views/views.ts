@@ -5,7 +5,7 @@ import { packetListView, packetView } from "./packet-view";
 import { recipeView } from "./recipe-view";
 import { exchangeGrams, substitutesView } from "./substitutes-view";
 import { tableView } from "./table-view";
-import { workingOf } from "./working-view";
+import { drawnOf, workingOf } from "./working-view";
 
 /** All that is computed for what is shown, each of its question, in a kitchen. Questions and answers can be cloned. */
 export const VIEWS = {
@@ -21,6 +21,7 @@ export const VIEWS = {
   packet: packetView,
   "packet list": packetListView,
   working: workingOf,
+  draws: drawnOf,
 };
 
 export type ViewKind = keyof typeof VIEWS;

@@ -1,6 +1,7 @@
 import { recipeInput, type StoredBench } from "../adaptation";
-import { explain, type EvaluationInput, type PropertyId, type Working } from "../evaluate";
+import { drawnFigures, explain, type EvaluationInput, type PropertyId, type Working } from "../evaluate";
 import { openRecipe, type Kitchen } from "../kitchen";
+import type { Figure } from "../numeric";
 import type { Recipe } from "../recipe";
 import type { DiningTable } from "../table";
 import { benchInput } from "./bench-view";
@@ -19,6 +20,13 @@ export interface WorkingQuestion {
 
 /** The working of one figure. */
 export const workingOf = ({ of, id }: WorkingQuestion, kitchen: Kitchen): Working => explain(inputOf(of, kitchen), id, kitchen.reference.constants);
+
+/** The same for the same sweet. */
+const SEED = 17;
+
+/** The interval of one figure by 4,000 draws of all that it is computed from. */
+export const drawnOf = ({ of, id }: WorkingQuestion, kitchen: Kitchen): Figure | null =>
+  drawnFigures(inputOf(of, kitchen), [id], kitchen.reference.constants, SEED)[0] ?? null;
 
 function inputOf(of: FigureOf, kitchen: Kitchen): EvaluationInput {
   switch (of.kind) {

@@ -2,7 +2,7 @@
 
 import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
 import type { Figure } from "../../core/numeric";
-import { propertyOf, type PropertyId, type Working } from "../../core/evaluate";
+import { DRAWS, propertyOf, type PropertyId, type Working } from "../../core/evaluate";
 import type { Anchors, FigureOf } from "../../core/views";
 import { formatToSpread, capital } from "../../core/units";
 import { why as whyOf } from "../parts/send";
@@ -80,10 +80,43 @@ function AskedWorking({ why, sweet, manner }: { readonly why: Why; readonly swee
         {told.why}
       </p>
     );
-  return <WorkingBody why={why} working={told.working} manner={manner} />;
+  return <WorkingBody why={why} working={told.working} manner={manner} draws={<Draws why={why} sweet={sweet} manner={manner} />} />;
 }
 
-function WorkingBody({ why, working, manner }: { readonly why: Why; readonly working: Working; readonly manner: FigureManner }) {
+/** The interval once more by draws of everything at once: they take a moment, and come after. */
+function Draws({ why, sweet, manner }: { readonly why: Why; readonly sweet: (of: string) => FigureOf | null; readonly manner: FigureManner }) {
+  const compute = useCompute();
+  const [drawn, setDrawn] = useState<Figure | null>(null);
+  useEffect(() => {
+    const of = sweet(why.of);
+    if (!of) return;
+    let isLeft = false;
+    // Without an answer the working stands by itself.
+    compute("draws", { of, id: why.id })
+      .then((figure) => !isLeft && setDrawn(figure))
+      .catch(() => undefined);
+    return () => void (isLeft = true);
+  }, [why, sweet, compute]);
+  return (
+    <p className="t-small text-ink2 mt-2" role="status">
+      {drawn
+        ? `By ${DRAWS.toLocaleString("en")} draws of all of it at once: ${rangeText(drawn, why.id, manner)}.`
+        : "Drawing all of it at once, some thousand times …"}
+    </p>
+  );
+}
+
+function WorkingBody({
+  why,
+  working,
+  manner,
+  draws,
+}: {
+  readonly why: Why;
+  readonly working: Working;
+  readonly manner: FigureManner;
+  readonly draws: ReactNode;
+}) {
   const { figure } = working;
   const terms = working.terms.map((term) => ({ ...term, value: inHouseUnit(term.value, working.termUnit, manner).value }));
   const sum = terms.reduce((total, term) => total + term.value, 0);
@@ -138,6 +171,12 @@ function WorkingBody({ why, working, manner }: { readonly why: Why; readonly wor
               </li>
             ))}
           </ul>
+          {working.weigh && (
+            <p className="t-ledger mt-2">
+              Weigh the {working.weigh.name.toLowerCase()}: its amount is {Math.round(working.weigh.share * 100)} % of the doubt.
+            </p>
+          )}
+          {draws}
         </>
       )}
       <h3 className="t-h2 mt-5">Sources</h3>

@@ -34,90 +34,139 @@ const SOLUTES: readonly Solute[] = ["sucrose", "hexoses", "maltose", "lactose", 
 const POLYMERS = ["starch", "protein", "fibre"] as const;
 
 const GRAMS_PER_MOLE_OF_WATER = 18.015;
-const STEPS = 48;
 
 type KeepingConstants = Pick<Constants, "waterActivity">;
 
-/** A solution: its activity, and how that moves with its water (at the solutes there are, what crystallises left aside) and with each solute. */
-interface Solution {
-  readonly activity: number;
-  readonly byWater: number;
-  readonly bySolute: Readonly<Record<Solute, number>>;
+type Value = KeepingConstants["waterActivity"]["value"];
+
+/**
+ * Moles of what is dissolved in so much water and the same weighed by Norrish's K, and how both move with the water: what the
+ * water cannot hold of sucrose (beside the invert sugar) and of lactose is out of the solution.
+ */
+class Dissolved {
+  all = 0;
+  weighted = 0;
+  allByWater = 0;
+  weightedByWater = 0;
+  isSaturated = false;
+  isLeast = false;
+  isLactoseOut = false;
+
+  constructor(water: number, sums: WaterActivitySums, { solutes, sucroseDissolved: limit, lactoseDissolved }: Value) {
+    const [least, most] = [limit.least * water, limit.most * water - limit.invert * sums.hexoses];
+    this.isLeast = least >= most;
+    this.isSaturated = sums.sucrose > Math.max(least, most);
+    this.isLactoseOut = sums.lactose > lactoseDissolved * water;
+    this.put(solutes.sucrose, this.isSaturated ? Math.max(least, most) : sums.sucrose, this.isSaturated ? (this.isLeast ? limit.least : limit.most) : 0);
+    this.put(solutes.lactose, this.isLactoseOut ? lactoseDissolved * water : sums.lactose, this.isLactoseOut ? lactoseDissolved : 0);
+    this.put(solutes.hexoses, sums.hexoses, 0);
+    this.put(solutes.maltose, sums.maltose, 0);
+    this.put(solutes.erythritol, sums.erythritol, 0);
+    this.put(solutes.xylitol, sums.xylitol, 0);
+    this.put(solutes.allulose, sums.allulose, 0);
+    this.put(solutes.ash, sums.ash, 0);
+  }
+  private put({ grams, k }: { readonly grams: number; readonly k: number }, amount: number, byWater: number): void {
+    this.all += amount / grams;
+    this.weighted += (amount * k) / grams;
+    this.allByWater += byWater / grams;
+    this.weightedByWater += (byWater * k) / grams;
+  }
+
+  /** a = (1 − x)·exp(−K·x²), x the mole fraction of all solutes, K theirs by moles. */
+  activity(water: number): number {
+    const moles = water / GRAMS_PER_MOLE_OF_WATER;
+    const total = this.all + moles;
+    return (moles / total) * Math.exp((-this.weighted * this.all) / total ** 2);
+  }
+  /** ln a = ln(moles/total) − weighted·all/total², by moles of water, of all solutes, and of these weighed by K. */
+  private slopesOfLog(water: number): readonly [byMoles: number, byAll: number, byWeighted: number] {
+    const moles = water / GRAMS_PER_MOLE_OF_WATER;
+    const total = this.all + moles;
+    const bend = (2 * this.weighted * this.all) / total ** 3;
+    return [1 / moles - 1 / total + bend, -1 / total - this.weighted / total ** 2 + bend, -this.all / total ** 2];
+  }
+  /** Activity by grams of water. */
+  byWater(water: number): number {
+    const [byMoles, byAll, byWeighted] = this.slopesOfLog(water);
+    return this.activity(water) * (byMoles / GRAMS_PER_MOLE_OF_WATER + byAll * this.allByWater + byWeighted * this.weightedByWater);
+  }
+  /** Activity by grams of each solute, the water kept. */
+  bySolutes(water: number, { solutes, sucroseDissolved: limit }: Value): Record<Solute, number> {
+    const [, byAll, byWeighted] = this.slopesOfLog(water);
+    const activity = this.activity(water);
+    const by = (solute: Solute) => (activity * (byAll + byWeighted * solutes[solute].k)) / solutes[solute].grams;
+    const slopes = Object.fromEntries(SOLUTES.map((solute) => [solute, by(solute)])) as Record<Solute, number>;
+    if (this.isSaturated) {
+      if (!this.isLeast) slopes.hexoses -= by("sucrose") * limit.invert;
+      slopes.sucrose = 0;
+    }
+    if (this.isLactoseOut) slopes.lactose = 0;
+    return slopes;
+  }
 }
 
-/** Moles of what is dissolved in so much water, and the same weighed by Norrish's K. What the water cannot hold is out of the solution. */
-function dissolvedIn(water: number, sums: WaterActivitySums, value: KeepingConstants["waterActivity"]["value"]) {
-  const { solutes, sucroseDissolved: limit, lactoseDissolved } = value;
-  const isFloor = limit.least * water >= limit.most * water - limit.invert * sums.hexoses;
-  const most = isFloor ? limit.least * water : limit.most * water - limit.invert * sums.hexoses;
-  const isSaturated = sums.sucrose > most;
-  const isLactoseOut = sums.lactose > lactoseDissolved * water;
-  let [all, weighted] = [0, 0];
-  for (const solute of SOLUTES) {
-    const grams = solute === "sucrose" && isSaturated ? most : solute === "lactose" && isLactoseOut ? lactoseDissolved * water : sums[solute];
-    const n = grams / solutes[solute].grams;
-    all += n;
-    weighted += n * solutes[solute].k;
-  }
-  return { all, weighted, isFloor, isSaturated, isLactoseOut };
+/** Water that polymers hold at an activity, g, and how that moves with it: Oswin's A·(a/(1 − a))^B of each. */
+function held(activity: number, sums: WaterActivitySums, { polymers: { starch, protein, fibre } }: Value): readonly [grams: number, byActivity: number] {
+  const log = Math.log(activity / (1 - activity));
+  const of = (grams: number, { a, b }: { readonly a: number; readonly b: number }) => (grams > 0 ? grams * a * Math.exp(b * log) : 0);
+  const [byStarch, byProtein, byFibre] = [of(sums.starch, starch), of(sums.protein, protein), of(sums.fibre, fibre)];
+  return [byStarch + byProtein + byFibre, (byStarch * starch.b + byProtein * protein.b + byFibre * fibre.b) / (activity * (1 - activity))];
 }
 
-/** a = (1 − x)·exp(−K·x²), x the mole fraction of all solutes, K theirs by moles. */
-const norrish = (moles: number, all: number, weighted: number): number => (moles / (all + moles)) * Math.exp((-weighted * all) / (all + moles) ** 2);
-
-function solution(water: number, sums: WaterActivitySums, { waterActivity: { value } }: KeepingConstants): Solution {
-  const { all, weighted, isFloor, isSaturated, isLactoseOut } = dissolvedIn(water, sums, value);
-  const { solutes, sucroseDissolved: limit, lactoseDissolved } = value;
-  const moles = water / GRAMS_PER_MOLE_OF_WATER;
-  const total = all + moles;
-  const activity = norrish(moles, all, weighted);
-  // ln a = ln(moles/total) − weighted·all/total².
-  const byMoles = activity * (1 / moles - 1 / total + (2 * weighted * all) / total ** 3);
-  const by = (solute: Solute) =>
-    (activity * (-1 / total - (solutes[solute].k * all + weighted) / total ** 2 + (2 * weighted * all) / total ** 3)) / solutes[solute].grams;
-  const bySolute = Object.fromEntries(SOLUTES.map((solute) => [solute, by(solute)])) as Record<Solute, number>;
-  let byWater = byMoles / GRAMS_PER_MOLE_OF_WATER;
-  if (isSaturated) {
-    byWater += by("sucrose") * (isFloor ? limit.least : limit.most);
-    if (!isFloor) bySolute.hexoses -= by("sucrose") * limit.invert;
-    bySolute.sucrose = 0;
-  }
-  if (isLactoseOut) {
-    byWater += by("lactose") * lactoseDissolved;
-    bySolute.lactose = 0;
-  }
-  return { activity, byWater, bySolute };
-}
+const MOST_ACTIVE = 1 - 1e-9;
+const MOST_STEPS = 60;
+const CLOSE = 1e-12;
 
 /**
  * Water activity, 0 to 1, with its derivative by each sum: of the solution by Norrish (1966), mixtures weighed by moles
- * (Chirife 1980); polymers hold water by Oswin (1946), g/g = A·(a/(1 − a))^B. Found by bisection on the water that is in the solution.
+ * (Chirife 1980); polymers hold water by Oswin (1946). Found by Newton's steps on the water that is in the solution, kept between bounds.
  */
-export function waterActivityWithSlopes(sums: WaterActivitySums, constants: KeepingConstants): { readonly value: number; readonly slopes: WaterActivitySums } {
-  const { polymers } = constants.waterActivity.value;
-  const none = Object.fromEntries(WATER_ACTIVITY_SUMS.map((sum) => [sum, 0])) as unknown as WaterActivitySums;
-  if (sums.water <= 1e-9) return { value: 0, slopes: none };
-  const heldPerGram = (polymer: (typeof POLYMERS)[number], a: number) => polymers[polymer].a * (a / (1 - a)) ** polymers[polymer].b;
-  const held = (a: number) => POLYMERS.reduce((sum, polymer) => sum + sums[polymer] * heldPerGram(polymer, a), 0);
-  const most = 1 - 1e-9;
-  let [low, high] = [sums.water * 1e-9, sums.water];
-  for (let i = 0; i < STEPS; i++) {
-    const middle = (low + high) / 2;
-    const { all, weighted } = dissolvedIn(middle, sums, constants.waterActivity.value);
-    if (middle + held(Math.min(most, norrish(middle / GRAMS_PER_MOLE_OF_WATER, all, weighted))) > sums.water) high = middle;
-    else low = middle;
+export function waterActivityWithSlopes(
+  sums: WaterActivitySums,
+  { waterActivity: { value } }: KeepingConstants,
+): { readonly value: number; readonly slopes: WaterActivitySums } {
+  if (sums.water <= 1e-9) return { value: 0, slopes: NO_SLOPES };
+  let [low, high] = [0, sums.water];
+  let free = sums.water;
+  for (let i = 0; i < MOST_STEPS; i++) {
+    const dissolved = new Dissolved(free, sums, value);
+    const activity = Math.min(MOST_ACTIVE, dissolved.activity(free));
+    const [grams, byActivity] = held(activity, sums, value);
+    const off = free + grams - sums.water;
+    if (Math.abs(off) <= CLOSE * sums.water) break;
+    if (off > 0) high = free;
+    else low = free;
+    const next = free - off / (1 + byActivity * dissolved.byWater(free));
+    free = next > low && next < high ? next : (low + high) / 2;
+    if (high - low <= CLOSE * sums.water) break;
   }
-  const found = solution((low + high) / 2, sums, constants);
-  const a = Math.min(most, found.activity);
+  const dissolved = new Dissolved(free, sums, value);
+  const activity = Math.min(MOST_ACTIVE, dissolved.activity(free));
   // Implicit: w + held(a(w)) = water.
-  const heldByA = POLYMERS.reduce((sum, polymer) => sum + (sums[polymer] * heldPerGram(polymer, a) * polymers[polymer].b) / (a * (1 - a)), 0);
-  const whole = 1 + heldByA * found.byWater;
-  const slopes = { ...none } as { -readonly [K in keyof WaterActivitySums]: number };
-  slopes.water = found.byWater / whole;
-  for (const solute of SOLUTES) slopes[solute] = found.bySolute[solute] / whole;
-  for (const polymer of POLYMERS) slopes[polymer] = (-heldPerGram(polymer, a) * found.byWater) / whole;
-  return { value: a, slopes };
+  const byWater = dissolved.byWater(free);
+  const whole = 1 + held(activity, sums, value)[1] * byWater;
+  const slopes = { ...NO_SLOPES } as { -readonly [K in keyof WaterActivitySums]: number };
+  slopes.water = byWater / whole;
+  const bySolutes = dissolved.bySolutes(free, value);
+  for (const solute of SOLUTES) slopes[solute] = bySolutes[solute] / whole;
+  for (const polymer of POLYMERS) slopes[polymer] = (-held(activity, { ...NO_SLOPES, [polymer]: 1 }, value)[0] * byWater) / whole;
+  return { value: activity, slopes };
 }
+const NO_SLOPES: WaterActivitySums = {
+  water: 0,
+  sucrose: 0,
+  hexoses: 0,
+  maltose: 0,
+  lactose: 0,
+  erythritol: 0,
+  xylitol: 0,
+  allulose: 0,
+  ash: 0,
+  starch: 0,
+  protein: 0,
+  fibre: 0,
+};
 
 /**
  * Half the 80 % interval of a water activity from its model alone.
