@@ -1,5 +1,5 @@
 import type { Estimate } from "../numeric";
-import type { Food, Role, Treatment } from "../food";
+import type { Constants, Food, Role, Treatment } from "../food";
 import type { HouseholdMeasures } from "../units";
 import { evaluate, type EvaluationInput, type KeptFigures } from "../evaluate";
 import { methodOf, namedLines, wordsOf, type Handling, type Method, type StepWords } from "../method";
@@ -90,8 +90,9 @@ export function methodFor(
   version: Version,
   table: DiningTable,
   handling: ReadonlyMap<string, Handling>,
+  constants: Constants,
 ): { readonly method: Method; readonly words: readonly StepWords[] } {
-  const method = methodOf({ read, handling, evaporation: scaledFor(read, table.servings).evaporation.value }, version);
+  const method = methodOf({ read, handling, evaporation: scaledFor(read, table.servings).evaporation.value, constants }, version);
   const steps = read.steps.map(({ step }) => step);
   return { method, words: wordsOf(method, version, { steps, lines: namedLines(read), handling, measures: read.measures }) };
 }
@@ -112,7 +113,7 @@ export function snapshotOf(
   const { reference } = problem;
   const { figures } = evaluate(after, reference.constants);
   const standing = standingOf(problem, version, figures);
-  const { method, words } = methodFor(read, version, table, handling);
+  const { method, words } = methodFor(read, version, table, handling, reference.constants);
   return {
     modelVersion: reference.modelVersion,
     label,

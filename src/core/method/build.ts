@@ -1,6 +1,7 @@
 import type { Food } from "../food";
 import { mentionsOf, namesOfLine, type FindMentions, type LineId, type ReadRecipe, type ReadStepWithTakes, type StepId } from "../recipe";
 import type { Version, VersionRow } from "../substitution";
+import { cookingOf, type DrivenGround } from "./driven-off";
 import type { Handling, HandlingStep, Method, MethodStep, MethodTake } from "./step";
 
 /** A recipe's line as its steps may name it: what it was read as, without what is made of it on the way. */
@@ -21,16 +22,13 @@ export const namedLines = (read: Pick<ReadRecipe, "lines" | "byLine">): NamedLin
 export const mentionsOfLines = (lines: readonly NamedLine[]): FindMentions<LineId> =>
   mentionsOf(lines.map(({ id, food, description }) => ({ key: id, names: namesOfLine(description, food) })));
 
-/** Water driven off, g: less than this in the recipe is not told of; nor is a version's that is off by no more than this share. */
-const LITTLE = 20;
-const TOLD_SHARE = 0.25;
-
 /** What a method is built from. */
 export interface MethodGround {
-  readonly read: Pick<ReadRecipe, "lines" | "byLine" | "steps" | "ledger">;
+  readonly read: Pick<ReadRecipe, "lines" | "byLine" | "steps" | "ledger" | "evaporation">;
   readonly handling: ReadonlyMap<string, Handling>;
   /** Water that the recipe drives off for this many servings, g. */
   readonly evaporation: number;
+  readonly constants: DrivenGround["constants"];
 }
 
 /**
@@ -38,7 +36,7 @@ export interface MethodGround {
  * another food stands for it; foods that are added go in where most of their role does, else by a step of
  * their own before the sweetener; what has to be got ready comes first.
  */
-export function methodOf({ read, handling, evaporation }: MethodGround, version: Version): Method {
+export function methodOf({ read, handling, evaporation, constants }: MethodGround, version: Version): Method {
   const rowOf = new Map(version.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
   const why = new Map<StepId, string>();
   for (const { line, change, why: reason } of version.rows)
@@ -71,8 +69,18 @@ export function methodOf({ read, handling, evaporation }: MethodGround, version:
     const how = (row.food && handling.get(row.food.id)?.add) ?? STIR_IN;
     return { ...ofHandling(how, `adds-${row.id}`, { kind: "adds", line: row.id }, row.why ? [row.why] : []), takes: [whole(row)] };
   });
-  if (evaporation > LITTLE && Math.abs(version.evaporation / evaporation - 1) > TOLD_SHARE) after.push(boilsDown(version.evaporation, evaporation));
   putTheRest(steps, version, read.steps, find);
+  const cooking = cookingOf(steps, after, version, { read, evaporation, ownEvaporation: read.evaporation.grams.value, constants });
+  for (const step of steps) {
+    const set = cooking.get(step.id);
+    if (!set) continue;
+    const minutes = set.open + set.covered;
+    const of = minutes / Math.max(1, step.minutes.usual);
+    step.cooking = set;
+    if (minutes > 0) step.minutes = { shortest: Math.round(step.minutes.shortest * of), usual: minutes, longest: Math.round(step.minutes.longest * of) };
+    const isLess = version.evaporation < evaporation;
+    step.reasons = [...new Set([...step.reasons, `${isLess ? "less" : "more"} is to boil away`])];
+  }
   const place = steps.length === 0 ? 0 : Math.min(steps.length, Math.max(1, sweetenedAt(steps, version)));
   return {
     steps: [...before, ...steps.slice(0, place), ...after, ...steps.slice(place)],
@@ -160,18 +168,6 @@ const ofHandling = (how: HandlingStep, id: StepId, origin: MethodStep["origin"],
   tools: how.tools ?? [],
   origin,
   reasons,
-});
-
-/** Told by the mass that goes, not by minutes: how long it takes is not known. */
-const boilsDown = (grams: number, insteadOf: number): MethodStep => ({
-  ...ofHandling(
-    { operations: ["reduce"], minutes: { shortest: 0, usual: 0, longest: 0 }, attention: "now and then", heat: "simmer", words: "" },
-    "boils-down",
-    { kind: "boils down", grams, insteadOf },
-    ["a plant milk is not boiled down"],
-  ),
-  timed: false,
-  cue: "it looks as thick as it should",
 });
 
 /** The first step at which a sweetener goes in; -1 where none does. */

@@ -34,7 +34,7 @@ const made = (
   rows: readonly VersionRow[],
   evaporation = of.evaporation.grams.value,
 ): { readonly method: Method; readonly words: readonly StepWords[] } =>
-  methodFor(of, { rows, evaporation }, tableOf({ servings: of.recipe.servings }), HANDLING);
+  methodFor(of, { rows, evaporation }, tableOf({ servings: of.recipe.servings }), HANDLING, REFERENCE.constants);
 const told = (words: readonly StepWords[]) =>
   words.map(({ segments }) => segments.map((segment) => (segment.kind === "removed" ? `-${segment.text}-` : segment.text)).join(""));
 const takes = ({ steps }: Method) => steps.map((step) => step.takes.map(({ of, share }) => `${of.id} ${share}`));
@@ -104,8 +104,12 @@ describe("a version's method", () => {
   it("says when it is to be cooked down less", () => {
     const of = kheer("Boil the milk and sugar for 60 minutes.", "Scatter the cashews over.");
     const { method, words } = made(of, rowsOf(of, { "cow-milk": { food: food("soy-milk"), grams: 900, change: "replaced", why: "no dairy" } }), 90);
-    expect(told(words).join(" ")).toMatch(/about 90 g in all, instead of \d+ g/);
-    expect(method.steps.find(({ origin }) => origin.kind === "boils down")).toMatchObject({ operation: "reduce", timed: false });
+    expect(told(words).join(" ")).toMatch(/for 10 minutes \(to about 910 g in the pot\)/);
+    expect(method.steps.find(({ cooking }) => cooking)).toMatchObject({
+      cooking: { open: 10, covered: 0 },
+      minutes: { usual: 10 },
+      reasons: expect.arrayContaining(["less is to boil away"]) as unknown,
+    });
   });
   it("takes at a later step what went in at one that fell away", () => {
     const of = read(DEMO_RECIPES[14]?.text ?? "");
@@ -175,7 +179,7 @@ describe("any version of any recipe", () => {
   it("takes each row once in all, nothing that is no row, and says every step", () =>
     fc.assert(
       fc.property(versions, ({ of, version }) => {
-        const { method, words } = methodFor(of, version, tableOf({ servings: of.recipe.servings }), HANDLING);
+        const { method, words } = methodFor(of, version, tableOf({ servings: of.recipe.servings }), HANDLING, REFERENCE.constants);
         const rows = new Map(version.rows.map((row) => [row.id, row] as const));
         const shares = new Map<string, number>();
         for (const { takes: all } of method.steps)

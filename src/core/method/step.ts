@@ -1,4 +1,5 @@
 import type { Heat } from "../process";
+import type { StepCooking } from "./driven-off";
 import type { Attention, LineId, Operation, PartId, StepId, StepMinutes } from "../recipe";
 
 /** Something that goes in at a step: a row of the version, by its id, or a part of the recipe. */
@@ -36,6 +37,8 @@ export interface MethodStep {
   readonly cue: string | null;
   readonly tools: readonly string[];
   readonly origin: StepOrigin;
+  /** Set where minutes or lid are other than the recipe's, so that as much is driven off as should be. */
+  readonly cooking?: StepCooking;
   /** Why it is not as in the recipe; empty where it is. */
   readonly reasons: readonly string[];
 }

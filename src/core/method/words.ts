@@ -2,6 +2,7 @@ import { capital, formatGrams, type HouseholdMeasures } from "../units";
 import { kitchenMeasure, type LineId, type RecipeStep, type StepId } from "../recipe";
 import type { Version, VersionRow } from "../substitution";
 import { mentionsOfLines, shortName, type NamedLine } from "./build";
+import type { StepCooking } from "./driven-off";
 import type { Handling, Method, MethodStep } from "./step";
 
 const SENTENCE_BEGINS = /^$|[.!?] $/;
@@ -76,7 +77,10 @@ export function wordsOf(method: Method, version: Version, { steps, lines, handli
 
   const toldOf = (step: MethodStep): StepWords => {
     const why = step.reasons.join(", ");
-    if (step.origin.kind === "recipe") return { step: step.id, from: step.origin.step, segments: kept(step, textOf.get(step.origin.step) ?? ""), why };
+    if (step.origin.kind === "recipe") {
+      const segments = kept(step, textOf.get(step.origin.step) ?? "");
+      return { step: step.id, from: step.origin.step, segments: step.cooking ? timed(segments, step.cooking) : segments, why };
+    }
     return { step: step.id, from: null, segments: [{ text: newWords(step, rowOf, handling, measures), kind: "changed" }], why };
   };
   const fallen = new Map(method.needless.map(({ step, why }) => [step, why] as const));
@@ -88,6 +92,29 @@ export function wordsOf(method: Method, version: Version, { steps, lines, handli
     words.splice(place < 0 ? words.length : place, 0, { step, from: step, segments: [{ text: textOf.get(step) ?? "", kind: "removed" }], why });
   }
   return words;
+}
+
+const TIME =
+  /\bfor (?:about |another |a further )?(?:\d{1,3}(?: ?(?:-|–|to) ?\d{1,3})?|an?|half an|[a-z]{3,7}) (?:hours?|minutes?|mins?)\b|\b\d{1,3}(?: ?(?:-|–|to) ?\d{1,3})? ?(?:hours?|minutes?|mins?)\b/i;
+const minutesText = (minutes: number) => `${formatGrams(minutes)} ${minutes === 1 ? "minute" : "minutes"}`;
+
+/** The words with the minutes that hold, and what is in the pot then. */
+function timed(segments: readonly Segment[], { open, covered, left }: StepCooking): readonly Segment[] {
+  const grams = left === null ? "" : formatGrams(Math.round(left / 5) * 5);
+  if (open + covered === 0) return [...segments, { text: ` Cook it down to about ${grams} g in the pot.`, kind: "changed" }];
+  const times = [open > 0 ? `for ${minutesText(open)}` : "", covered > 0 ? `${open > 0 ? "then " : ""}for ${minutesText(covered)} under a lid` : ""];
+  const words = `${times.filter(Boolean).join(", ")}${left === null ? "" : ` (to about ${grams} g in the pot)`}`;
+  const at = segments.findIndex(({ kind, text }) => kind === "plain" && TIME.test(text));
+  const found = TIME.exec(segments[at]?.text ?? "");
+  if (!found) return [...segments, { text: ` Cook it ${words}.`, kind: "changed" }];
+  const { text } = segments[at] ?? { text: "" };
+  const pieces: readonly Segment[] = [
+    { text: text.slice(0, found.index), kind: "plain" },
+    { text: found[0], kind: "removed" },
+    { text: words, kind: "changed" },
+    { text: text.slice(found.index + found[0].length), kind: "plain" },
+  ];
+  return [...segments.slice(0, at), ...pieces.filter(({ text: each }) => each !== ""), ...segments.slice(at + 1)];
 }
 
 /** A step's words as they hold now, without what was struck out. */

@@ -43,7 +43,7 @@ const UNITS: Readonly<Record<string, number>> = {
   cup: 240 * LIQUID,
 };
 const TO_AN_AMOUNT =
-  /\b(?:to|until|till|leaving|left with)\b (?:it |you |there |they |measures? |weighs? |is |are |have |has |about |around |roughly |only |just |reduced to |down to ){0,5}(\d{1,5}(?:[.,]\d{1,3})?|½|half an?|an?|one|two|three) ?(ml|millilitres?|l|litres?|liters?|kg|g|grams?|cups?)\b(?= ?(?:$|[,;:)–-]|(?:left|remains?|remaining|in all|altogether|about|over|on|stirring|and|or so|while|then|in (?:the|a)|with)\b))/i;
+  /\b(?:to|until|till|leaving|left with)\b (?:it |you |there |they |measures? |weighs? |is |are |have |has |about |around |roughly |only |just |reduced to |down to ){0,5}(\d{1,5}(?:[.,]\d{1,3})?|½|half an?|an?|one|two|three) ?(ml|millilitres?|l|litres?|liters?|kg|g|grams?|cups?)\b(?= ?(?:$|[,;:)–-]|(?:(?:is |are )?left|remains?|remaining|in all|altogether|about|over|on|stirring|and|or so|while|then|in (?:the|a)|with)\b))/i;
 const NUMBERS: Readonly<Record<string, number>> = { "½": 0.5, "half a": 0.5, "half an": 0.5, a: 1, an: 1, one: 1, two: 2, three: 3 };
 const DRY =
   /\b(?:until|till)\b [^.;]{0,60}\b(?:absorbed|evaporated|dried (?:up|out)|soaked up|boiled away|(?:is|are|turns?|goes|go|almost|nearly|quite|completely) dry|no (?:liquid|milk|water|moisture) (?:is left|remains?))\b|\b(?:until|till) dry\b/i;
@@ -67,6 +67,9 @@ const CUES: readonly (readonly [RegExp, step: number, sd: number])[] = [
 const UNTIL = /\b(?:until|till)\b/i;
 const COOKS = /\b(?:cook|simmer|boil|reduce|stir|bubble|thicken|heat|saut)/i;
 
+/** "1,250 g" is more than a kilogram, "1,25 kg" as well. */
+const THOUSANDS = /^\d{1,3},\d{3}$/;
+const amountIn = (words: string, unit: number): number => (THOUSANDS.test(words) && unit < 100 ? Number(words.replace(",", "")) : numberIn(words)) * unit;
 const numberIn = (words: string): number => NUMBERS[words.toLowerCase()] ?? Number(words.replace(",", "."));
 
 /** An end, and whether the words around it tell how long that takes: "mash it, and cook down to 300 g" does not. */
@@ -96,7 +99,7 @@ function endOf(sentence: string): CookingEnd | null {
     const rest = sentence.slice(down.index + down[0].length);
     const amount = TO_AN_AMOUNT.exec(rest);
     const unit = amount?.[2]?.toLowerCase().replace(/s$/, "").replace("millilitre", "ml").replace("liter", "litre") ?? "";
-    if (amount && UNITS[unit] !== undefined) return { kind: "mass", grams: numberIn(amount[1] ?? "") * UNITS[unit], words: amount[0] };
+    if (amount && UNITS[unit] !== undefined) return { kind: "mass", grams: amountIn(amount[1] ?? "", UNITS[unit]), words: amount[0] };
     const share = TO_A_SHARE.exec(rest);
     if (share) {
       const of = SHARES[(share[2] ?? "").toLowerCase()] ?? 1;

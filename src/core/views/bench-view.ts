@@ -185,7 +185,7 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
     isNotFor: verdict.kind === "not for",
     allergies: allergyStates(standing, problem, table),
     parted,
-    steps: methodFor(read, version, table, kitchen.handling).words,
+    steps: methodFor(read, version, table, kitchen.handling, constants).words,
     ending: ending && toldEnding(ending, ground, table),
   };
 }

@@ -195,7 +195,7 @@ function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: Read
       role: row.role,
       ...(row.change === "as is" ? {} : { change: row.why ? `${row.change}: ${row.why}` : row.change }),
     })),
-    steps: methodFor(read, version, table, USUAL_KITCHEN.handling).words.map((step) => ({
+    steps: methodFor(read, version, table, USUAL_KITCHEN.handling, USUAL_KITCHEN.reference.constants).words.map((step) => ({
       text: textOf(step),
       from: step.from === null ? null : problem.order.steps.indexOf(step.from),
       why: step.why,

@@ -173,32 +173,35 @@ const foodsAndRevisions = {
 };
 const schema2 = snapshotOf(maybe(ids), maybe(ids), { foodId: ids }, { foodId: maybe(ids) }, { schema: { const: 2 }, ...foodsAndRevisions });
 const kind = (name: string, more: Record<string, object>) => record({ kind: { const: name }, ...more });
-const methodStep = record({
-  id: ids,
-  part: maybe(ids),
-  operations: list({ enum: [...OPERATIONS] }, OPERATIONS.length),
-  operation: { enum: [...OPERATIONS] },
-  takes: list(
-    record({ of: { oneOf: [kind("line", { id: ids }), kind("part", { id: ids })] }, share: { type: "number", exclusiveMinimum: 0, maximum: 1 } }),
-    1000,
-  ),
-  heat: { enum: [...HEATS, null] },
-  covered: { type: "boolean" },
-  minutes: record({ shortest: amount, usual: amount, longest: amount }),
-  timed: { type: "boolean" },
-  attention: { enum: [...ATTENTIONS] },
-  cue: maybe(text(RECIPE_LIMITS.stepCharacters)),
-  tools: list(text(100), 100),
-  origin: {
-    oneOf: [
-      kind("recipe", { step: ids }),
-      kind("prepares", { line: ids }),
-      kind("adds", { line: ids }),
-      kind("boils down", { grams: number, insteadOf: number }),
-    ],
+const methodStep = record(
+  {
+    id: ids,
+    part: maybe(ids),
+    operations: list({ enum: [...OPERATIONS] }, OPERATIONS.length),
+    operation: { enum: [...OPERATIONS] },
+    takes: list(
+      record({ of: { oneOf: [kind("line", { id: ids }), kind("part", { id: ids })] }, share: { type: "number", exclusiveMinimum: 0, maximum: 1 } }),
+      1000,
+    ),
+    heat: { enum: [...HEATS, null] },
+    covered: { type: "boolean" },
+    minutes: record({ shortest: amount, usual: amount, longest: amount }),
+    timed: { type: "boolean" },
+    attention: { enum: [...ATTENTIONS] },
+    cue: maybe(text(RECIPE_LIMITS.stepCharacters)),
+    tools: list(text(100), 100),
+    origin: {
+      oneOf: [
+        kind("recipe", { step: ids }),
+        kind("prepares", { line: ids }),
+        kind("adds", { line: ids }),
+        kind("boils down", { grams: number, insteadOf: number }),
+      ],
+    },
+    reasons: list(text(2000), 400),
   },
-  reasons: list(text(2000), 400),
-});
+  { cooking: record({ open: amount, covered: amount, left: maybe(amount) }) },
+);
 const schema3 = snapshotOf(
   maybe(ids),
   maybe(ids),
