@@ -1,4 +1,4 @@
-import { createFoodMatcher, createFoodFinder, readRecipe, readRecipeText, type ReadRecipe, type ReadingContext } from "../../src/core/recipe";
+import { createFoodMatcher, createFoodFinder, readRecipe, readRecipeText, withAllLines, type ReadRecipe, type ReadingContext } from "../../src/core/recipe";
 import { problemFor, type AdaptationProblem } from "../../src/core/substitution";
 import type { DiningTable } from "../../src/core/table";
 import { DEMO_RECIPES, FAMILY_DENSITY, NAMED_ONLY, PANTRY_TABLES, REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
@@ -23,7 +23,7 @@ export function food(id: string): Food {
 export function read(text: string): ReadRecipe {
   const result = readRecipeText(text);
   if (!result.ok) throw new Error(result.error.kind);
-  return readRecipe(result.value, context, REFERENCE.constants);
+  return readRecipe(withAllLines(result.value, context), context, REFERENCE.constants);
 }
 
 export const halwa = (): ReadRecipe => read(DEMO_RECIPES[0]?.text ?? "");

@@ -149,7 +149,7 @@ function linesOf({ readings, wastes, pressings }: Walk, sweet: Pot, apart: reado
     const grams = inside + beside;
     if (reading.kind !== "read" || grams < 1e-6) return [];
     const { food = reading.food, grams: whole = reading.grams.value, sd = reading.grams.sd } = pressings.get(id)?.milk ?? {};
-    const role = pressings.has(id) ? "liquid" : reading.role;
+    const role = pressings.has(id) ? food.role : reading.role;
     const treated = pressings.has(id) ? undefined : treatmentIn([sweet, ...apart].flatMap(({ items }) => items.filter((item) => item.line === id)));
     const waste = wastes.get(id);
     return [

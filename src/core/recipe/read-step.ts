@@ -30,6 +30,8 @@ export interface StepReading {
   readonly coveredMinutes: number;
   /** What cooking goes on to, and whether it is told how long that takes; null where the step does not tell. */
   readonly end: ToldEnd | null;
+  /** It is done in a pan of its own, and goes into the sweet from there. */
+  readonly ownPan: boolean;
   /** What is lifted out again, or goes in later. */
   readonly setsAside: boolean;
 }
@@ -150,6 +152,7 @@ export function readStep(step: RecipeStep, constants: ProcessConstants): StepRea
     open: cooks.open,
     coveredMinutes: cooks.coveredMinutes,
     end: isBoiled && !isOverruled ? told : null,
+    ownPan: OWN_PAN(text),
     setsAside: SETS_ASIDE(text),
   };
 }
@@ -220,6 +223,9 @@ function vesselsIn(text: string): string[] {
 /** What is cooked in, where its width is told; cm across. */
 const PAN =
   /\b(\d{1,2})[ -]?(cm|inch|in)[ -](?:(?:wide|heavy|deep|shallow|non-?stick|bottomed|based|large|small|frying|sauté|heavy-bottomed) ){0,3}(?:pan|pot|saucepan|kadh?ai|wok|skillet)\b/i;
+const OWN_PAN = has(
+  /\b(?:in|using|take) (?:another|an other|a separate|a second|a different|a small)(?: [a-z-]{1,14}){0,2} (?:pan|pot|saucepan|kadh?ai|skillet|vessel|wok)\b|^separately\b|\bmeanwhile\b[^.]{0,40}\b(?:separate|another|second) (?:pan|pot)\b/i,
+);
 const panIn = (text: string): number | null => {
   const found = PAN.exec(text);
   const centimetres = found && wide(found[1], found[2]);

@@ -46,6 +46,23 @@ const REST_BEFORE = /\b(?:rest|remaining|remainder|other half) (?:of )?(?:the |y
 const AMOUNT_BEFORE =
   /((?:(?<![\d.,])\d{1,6}(?:[.,]\d{1,4})?|[½⅓⅔¼¾]|half a|half an|an?|one|two|three|four|a few) ?(?:cups?|katoris?|tbsp|tablespoons?|tsp|teaspoons?|spoonfuls?|spoons?|ladles?|ladlefuls?|handfuls?|ml|millilitres?|g|grams?|l|litres?)) (?:of )?(?:the |your )?(?:[a-z-]{1,30} ){0,2}$/i;
 
+/** The rest of what a step before took a part of, by no name: "add the other half". */
+const OTHER_HALF = /\b(?:the )?(?:other|second|remaining) half\b(?! (?:of|the)\b)|\bthe (?:rest|remainder)\b(?= ?(?:[,.;]|$|and\b|in\b|to\b|over\b|with\b))/i;
+/** Several lines by what they have in common: "both sugars". */
+const BOTH = /\b(?:both|all) (?:of )?(?:the |kinds of (?:the )?)?(sugars|sweeteners|flours|milks|nuts|fats|dals|pulses|grains|fruits)\b/i;
+const IN_COMMON: Readonly<Record<string, (reading: Extract<LineReading, { kind: "read" }>) => boolean>> = {
+  sugars: ({ role }) => role === "sweetener",
+  sweeteners: ({ role }) => role === "sweetener",
+  flours: ({ food }) => food.nature?.form === "flour",
+  milks: ({ food, role }) => role === "liquid" && (food.family === "dairy" || food.family === "drink"),
+  nuts: ({ food }) => food.family === "nut",
+  fats: ({ food }) => food.family === "fat",
+  dals: ({ food }) => food.family === "pulse",
+  pulses: ({ food }) => food.family === "pulse",
+  grains: ({ food }) => food.family === "cereal" || food.family === "pseudo-cereal",
+  fruits: ({ food }) => food.family === "fruit",
+};
+
 /** Reads all steps: what each does, and what goes in at each. What is named in no step goes in where it must: its component's first step, a garnish at the end. */
 export function readSteps(
   recipe: Recipe,
@@ -98,6 +115,11 @@ export function readSteps(
       if (taken) put(at, taken, share, "by hand");
     }
   });
+  const isInCommon = (at: number, of: Taken): boolean => {
+    const [, words = ""] = BOTH.exec(steps[at]?.step.text ?? "") ?? [];
+    const reading = readingOf(of);
+    return reading?.kind === "read" && (IN_COMMON[words.toLowerCase()]?.(reading) ?? false);
+  };
   const later = (at: number, of: Taken) =>
     mentions.findIndex((found, other) => other > at && !steps[other]?.step.choice.takes && found.some((each) => each.key === of));
   const lastShared = new Map<Taken, number>();
@@ -124,6 +146,9 @@ export function readSteps(
       if (taken > 0) put(at, of, taken, "named");
       if (share !== null) lastShared.set(of, at);
     }
+    for (const of of lineOf.values()) if (rest(of) > 1e-6 && isInCommon(at, of)) put(at, of, rest(of), "named");
+    const [halved] = OTHER_HALF.test(reading.step.text) ? [...lastShared.keys()].filter((of) => rest(of) > 1e-6).reverse() : [];
+    if (halved) put(at, halved, rest(halved), "named");
   });
   // A part that no step takes goes in with the last part; a line that none names where it must.
   for (const [of, at] of lastShared) if (rest(of) > 1e-6) put(at, of, rest(of), "not named");

@@ -25,9 +25,10 @@ describe("pasted text", () => {
   it("takes a long line with an amount for an ingredient, and all before a heading of steps; a yield from behind the title", () => {
     const list = ["1.5 litres full fat milk (plus a good splash more to loosen it)", "a good pinch of saffron, bloomed in two tablespoons of warm milk"];
     for (const head of ["", "Method\n"]) {
-      const { recipe } = read(
+      const parsed = readRecipeText(
         `Milk thing (makes 24 squares)\n${list.join("\n")}\n${head}Simmer the milk for 20 minutes, stirring all the time, and stir in the saffron.`,
       );
+      const recipe = parsed.ok ? parsed.value : expect.fail("not read");
       expect(recipe.lines.map(({ text }) => text)).toEqual(list);
       expect(recipe).toMatchObject({ title: "Milk thing", servings: 24, makes: { kind: "pieces", noun: "square" } });
       expect(recipe.steps).toHaveLength(1);

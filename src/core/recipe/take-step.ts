@@ -1,5 +1,6 @@
+import { Z80 } from "../numeric";
 import { cook } from "./cook";
-import { DRYING, dryOff, roast, soak, type Pot, type PotItem, type PotState } from "./pot";
+import { DRYING, dryOff, Pot, roast, soak, type PotItem, type PotState } from "./pot";
 import { pressed } from "./pressing";
 import type { ReadStepWithTakes } from "./read-steps";
 import type { LineId, StepId } from "./recipe";
@@ -35,7 +36,8 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
   const { component } = reading.step;
   const { process } = walk.constants;
   const table = process.value;
-  const pot = potOf(walk, component);
+  const main = potOf(walk, component);
+  const pot = reading.ownPan && main.mass > 0 ? new Pot() : main;
   const before = pot.net;
   const does = new Set(reading.operations);
   const went: LedgerMass[] = [];
@@ -86,7 +88,7 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
     walk.known ||= roasted !== "";
   }
   treat(reading, pot.items, here, ({ line }) => descriptionOf(walk, line), walk.constants);
-  const isPressed = does.has("press") && press(walk, pot, component, at, away);
+  const isPressed = drainWhey(walk, pot, reading, at, away) || (does.has("press") && press(walk, pot, component, at, away));
   const cooked = cook(pot, reading, walk.constants);
   told.push(cooked.told);
   walk.openMinutes += cooked.minutes;
@@ -102,6 +104,10 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
   leftBehind(walk, pot, reading, here, away);
   told.push(weighIn(walk, pot, reading.step.choice.weighed, at));
   pot.begun = true;
+  if (pot !== main) {
+    main.pour(pot, 1);
+    main.begun = true;
+  }
   return {
     step: at,
     component: component !== undefined && walk.structure.components.has(component) ? component : null,
@@ -109,7 +115,7 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
     driven: isPressed ? pot.net : pot.net - before - joined,
     how: told.filter(Boolean).join("; "),
     away: away.filter(({ grams }) => grams > 0.05),
-    after: pot.state(),
+    after: main.state(),
   };
 }
 
@@ -128,6 +134,35 @@ function soakHere(walk: Walk, pot: Pot, item: PotItem): string {
   const { gained, told } = soak(pot, item, walk.constants.process.value.uptake);
   walk.takenUp += gained;
   return told;
+}
+
+const HANGS = /\b(?:hang|hung|strain(?:ed)?|drain(?:ed)?)\b[^.]{0,60}\b(?:cloth|muslin|overnight|hours?|whey|sieve)\b/i;
+const CURDLES = /\b(?:curdles?|curdled|curds? (?:form|separate)|splits?|whey)\b/i;
+/** What is left of yogurt that hangs, and of milk that is curdled and pressed, g per g (rules of thumb); the rest is whey. */
+const HUNG_SHARE = 0.4;
+const CURD_SHARE = 0.185;
+const WHEY_SPREAD = 0.12;
+
+/** Yogurt that is hung, or milk that is curdled and strained: the whey goes, with its water, lactose and minerals. True where the curd took its place. */
+function drainWhey(walk: Walk, pot: Pot, { step: { text }, operations }: ReadStepWithTakes, step: number, away: LedgerMass[]): boolean {
+  const [item, ...others] = [...pot.items].sort((a, b) => b.grams - a.grams);
+  if (!item || item.food.family !== "dairy") return false;
+  const isYogurt = item.food.thickening.cultured === true;
+  const isHung = isYogurt && HANGS.test(text) && others.length === 0;
+  const isCurdled =
+    !isYogurt &&
+    item.food.pours &&
+    CURDLES.test(text) &&
+    (operations.includes("press") || HANGS.test(text)) &&
+    others.every(({ food }) => food.nature?.acidity === "sour" || food.id === "water");
+  const food = isHung ? walk.pantry.foods.get("hung-curd") : isCurdled ? walk.pantry.foods.get("paneer") : undefined;
+  if (!food || item.food.id === food.id) return false;
+  const grams = pot.items.reduce((sum, each) => sum + (each.line === item.line ? each.grams : 0), 0) * (isHung ? HUNG_SHARE : CURD_SHARE);
+  const curd = { food, grams, sd: (grams * WHEY_SPREAD) / Z80 };
+  away.push({ name: "whey", grams: Math.max(0, pot.mass - grams) });
+  pot.becomes(item.line, food, grams, curd.sd);
+  walk.pressings.set(item.line, { line: item.line, milk: curd, until: step, component: undefined });
+  return true;
 }
 
 /** Presses what is in the pot; true where a milk took its place. */

@@ -17,6 +17,9 @@ const GROUND: readonly Food["family"][] = ["nut", "oilseed", "fruit", "vegetable
 const TOASTED: readonly Food["family"][] = ["cereal", "pseudo-cereal", "pulse", "nut", "oilseed"];
 /** All of a pot is meant: "blend it smooth", "mash everything". */
 const ALL = /\b(?:it|them|both|everything|all|mixture|mix|batter|together|pot)\b/i;
+/** One thing that is done after another. */
+const CLAUSES =
+  /(?<=[.;])\s+|,? (?:and then|then|and) (?=[a-z]+ )|, (?=(?:add|blend|boil|bring|chop|cook|drain|fold|fry|grate|grind|mash|mix|peel|pour|put|roast|simmer|slice|soak|stir|take|toast|whisk)\b)/i;
 /** What something should come to says nothing of what is done. */
 const CUE = /\b(?:until|till|so that|as soon as|when)\b[^.;]*/gi;
 
@@ -40,7 +43,7 @@ function partsOf(
   const mentions = mentionsOf(items.map((item) => ({ key: item, names: namesOfLine(describe(item), item.food) })));
   return text
     .replace(CUE, "")
-    .split(/(?<=[.;])\s+|,? (?:and then|then|and) (?=[a-z]+ )/i)
+    .split(CLAUSES)
     .map((part) => {
       const named = [...new Set(mentions(part).map(({ key }) => key))];
       return {

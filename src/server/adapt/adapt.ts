@@ -6,7 +6,7 @@ import { openRecipe, openTable, USUAL_SOURCES } from "../../core/kitchen";
 import { evaluate, qualitiesOf, whyUnknown, type Amount, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
 import { methodFor } from "../../core/adaptation";
 import { textOf } from "../../core/method";
-import { readJsonLd, withLinesApart, type LineId, type LineReading, type ReadRecipe, type Recipe, type StepId } from "../../core/recipe";
+import { readJsonLd, withAllLines, type LineId, type LineReading, type ReadRecipe, type Recipe, type StepId } from "../../core/recipe";
 import {
   inOrder,
   limitFindings,
@@ -44,12 +44,12 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
       "The recipe cannot be read.",
       parsed.error.map(({ pointer, detail }) => ({ pointer: `/recipe${pointer}`, detail })),
     );
-  const read = openRecipe(withLinesApart(parsed.value, USUAL_KITCHEN.reading), USUAL_KITCHEN);
+  const read = openRecipe(withAllLines(parsed.value, USUAL_KITCHEN.reading), USUAL_KITCHEN);
   if (read.lines.length === 0)
     throw new Refusal(
       422,
       "Nothing could be read: no line names a food of the tables with an amount.",
-      read.readings.map((each) => ({ pointer: `/recipe/recipeIngredient/${sentAt(each.line.id, parsed.value)}`, detail: unresolvedWords(each) })),
+      read.readings.map((each) => ({ pointer: `/recipe/recipeIngredient/${sentAt(each.line.id, parsed.value) ?? ""}`, detail: unresolvedWords(each) })),
     );
   const table = tableOf(request, read);
   const problem = openTable(read, table, USUAL_KITCHEN, request.maxProposals ?? DEFAULT_PROPOSALS);
@@ -164,7 +164,11 @@ function unresolvedWords(each: LineReading | undefined): string {
 }
 
 /** The place of a line as it was sent: of what was taken apart, the line that it stood in. */
-const sentAt = (line: LineId, { lines }: Pick<Recipe, "lines">): number => lines.findIndex(({ id }) => id === line || line.startsWith(`${id}+`));
+const sentAt = (line: LineId, { lines }: Pick<Recipe, "lines">): number | null => {
+  const at = lines.findIndex(({ id }) => id === line || line.startsWith(`${id}+`));
+  // What only the steps name was not sent as a line.
+  return at < 0 ? null : at;
+};
 
 function unresolvedJson(read: ReadRecipe, sent: Recipe, id: LineId): object {
   const each = read.byLine.get(id);

@@ -1,6 +1,6 @@
 import { writeCsv, writeJsonLd, writeOwnFile } from "../../core/exchange";
 import { openRecipe } from "../../core/kitchen";
-import { withLinesApart } from "../../core/recipe";
+import { withAllLines } from "../../core/recipe";
 import { checked } from "../http/checked";
 import { readText } from "../http/body";
 import { getKitchen } from "../kitchen/kitchen";
@@ -21,7 +21,7 @@ export async function readFile(request: Request): Promise<FileReading> {
   const name = new URL(request.url).searchParams.get("name") ?? "";
   const [read, kitchen] = await Promise.all([readBeside({ kind: "file", text, name: name.toLowerCase() }, request.signal), getKitchen()]);
   // What comes from here is as it was settled here.
-  return read.format === "a Threpsis file" ? read : { ...read, recipes: read.recipes.map((recipe) => withLinesApart(recipe, kitchen.reading)) };
+  return read.format === "a Threpsis file" ? read : { ...read, recipes: read.recipes.map((recipe) => withAllLines(recipe, kitchen.reading)) };
 }
 
 /** Keeps recipes that were read and looked at: all of them or none. */

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { benchFrom2, type StoredBench } from "../../core/adaptation";
-import { overLimits, withLinesApart, type Recipe, type RecipeSearch } from "../../core/recipe";
+import { overLimits, withAllLines, type Recipe, type RecipeSearch } from "../../core/recipe";
 import type { DiningTable } from "../../core/table";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
@@ -20,7 +20,7 @@ const NOT_FOUND = new Refusal(404, "There is no such recipe. It may have been de
 /** Makes a recipe of pasted text; refused with a plain message where nothing can be read. */
 export async function createRecipe(text: string, left: AbortSignal): Promise<string> {
   const [recipe, kitchen] = await Promise.all([readBeside({ kind: "paste", text }, left), getKitchen()]);
-  return addRecipes([withLinesApart(recipe, kitchen.reading)]).then(([id = ""]) => id);
+  return addRecipes([withAllLines(recipe, kitchen.reading)]).then(([id = ""]) => id);
 }
 
 /** Checks that a recipe is no larger than one may be; 422 with what is, at the pointer that is given. */

@@ -1,5 +1,5 @@
 import { openRecipe, type Kitchen } from "../../core/kitchen";
-import { readRecipeText, withLinesApart, yieldText, type LineReading, type Recipe } from "../../core/recipe";
+import { readRecipeText, withAllLines, yieldText, type LineReading, type Recipe } from "../../core/recipe";
 import { kitchenOf } from "../../data/kitchen";
 import type { ReadingAnswer, ReadingQuestion, UnderstoodLine, UnderstoodRecipe } from "../protocol";
 
@@ -8,7 +8,7 @@ export function understand({ of, pantry, household, rules }: ReadingQuestion): R
   const kitchen = kitchenOf({ pantry, household, house: rules });
   if (of.kind === "recipes") return { recipes: of.recipes.map((recipe) => understoodOf(recipe, kitchen)), tooLarge: "" };
   const read = readRecipeText(of.text);
-  if (read.ok) return { recipes: [understoodOf(withLinesApart(read.value, kitchen.reading), kitchen)], tooLarge: "" };
+  if (read.ok) return { recipes: [understoodOf(withAllLines(read.value, kitchen.reading), kitchen)], tooLarge: "" };
   return { recipes: [], tooLarge: read.error.kind === "over limits" ? read.error.over.map(({ detail }) => detail).join(" ") : "" };
 }
 

@@ -102,7 +102,9 @@ export const adaptResponseSchema = object({
   scale: object({ factor: number }),
   recipe: object({
     lines: listOf(line),
-    unresolved: listOf(object({ line: { type: "integer" }, text, why: text, guesses: listOf(object({ id: text, name: text, grams: number }, ["grams"])) })),
+    unresolved: listOf(
+      object({ line: { type: ["integer", "null"] }, text, why: text, guesses: listOf(object({ id: text, name: text, grams: number }, ["grams"])) }),
+    ),
     properties: { $ref: "#/components/schemas/Properties" },
   }),
   findings: listOf(

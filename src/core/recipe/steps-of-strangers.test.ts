@@ -1,0 +1,129 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { read } from "../../../tests/support/kitchen";
+
+const sweet = (lines: readonly string[], steps: readonly string[]) =>
+  read(`A sweet\nServes 4\n\nIngredients\n${lines.join("\n")}\n\nMethod\n${steps.map((step, i) => `${i + 1}. ${step}`).join("\n")}`);
+const went = (recipe: ReturnType<typeof sweet>) =>
+  recipe.ledger.entries.map((entry) => entry.went.map(({ name, grams }) => `${name} ${Math.round(grams)}`).sort());
+const treated = (recipe: ReturnType<typeof sweet>, id: string) => recipe.lines.find(({ food }) => food.id === id)?.treated;
+
+describe("liquids that only the steps name", () => {
+  it.each([
+    ["Boil 400 ml of hot water with the sugar and pour it over.", 400],
+    ["Pour in half a litre of water and the sugar.", 500],
+    ["Add the sugar and 2 cups boiling water.", 480],
+    ["Add 1 cup water, then the sugar. Pour in another 1 cup of water.", 480],
+  ])("are lines: %s", (step, grams) => {
+    const recipe = sweet(["100 g semolina", "80 g sugar"], ["Roast the semolina for 8 minutes.", step]);
+    expect(recipe.lines.find(({ food }) => food.id === "water")?.grams ?? 0).toBeCloseTo(grams, -1);
+    expect(recipe.recipe.lines).toHaveLength(3);
+  });
+  it.each([
+    "Soak the semolina in 2 cups of water and drain.",
+    "Wash the semolina in 2 cups water.",
+    "Bake it in a bath of 500 ml water.",
+    "Roast the semolina, then add the sugar and the water.",
+    "Stir in two spoonfuls of the milk.",
+  ])("are none where they go away again, or no amount is told: %s", (step) =>
+    expect(sweet(["100 g semolina", "80 g sugar"], [step]).recipe.lines).toHaveLength(2),
+  );
+  it("are meant by what is listed", () => {
+    expect(sweet(["300 ml water", "100 g semolina"], ["Boil 200 ml water.", "Add the semolina."]).recipe.lines).toHaveLength(2);
+    expect(sweet(["1 litre milk", "100 g rice"], ["Cook the rice in 500 ml milk.", "Add the rest of the milk."]).recipe.lines).toHaveLength(2);
+  });
+  it("make the sweet heavier by what they weigh, whatever stands around them", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 50, max: 900 }),
+        fc.constantFrom("Pour in", "Stir in", "Add", "Mix it with"),
+        fc.constantFrom("", "hot ", "cold "),
+        (ml, verb, heat) => {
+          const step = `${verb} ${ml} ml ${heat}water.`;
+          const [without, with_] = [sweet(["100 g semolina", "80 g sugar"], ["Mix the two."]), sweet(["100 g semolina", "80 g sugar"], ["Mix the two.", step])];
+          expect(with_.lines.reduce((sum, { grams }) => sum + grams, 0) - without.lines.reduce((sum, { grams }) => sum + grams, 0)).toBeCloseTo(ml, -1);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+});
+
+describe("what goes in at a step", () => {
+  it("is the other half of what a step before took", () => {
+    for (const rest of ["Add the other half and simmer for 10 minutes.", "Pour in the rest, and simmer for 10 minutes.", "Stir in the remaining half."]) {
+      const recipe = sweet(["1 litre milk", "60 g rice"], ["Simmer the rice in half of the milk for 20 minutes.", rest]);
+      expect(
+        went(recipe).map((names) => names.filter((name) => name.startsWith("Whole milk"))),
+        rest,
+      ).toEqual([["Whole milk 515"], ["Whole milk 515"]]);
+    }
+  });
+  it("is all that has the name in common", () => {
+    const recipe = sweet(["1 litre milk", "60 g rice", "40 g sugar", "40 g jaggery"], ["Simmer the rice in the milk for 20 minutes.", "Stir in both sugars."]);
+    expect(went(recipe)[1]).toEqual(["Jaggery, cane 40", "Sugar 40"]);
+  });
+  it("is cooked in a pan of its own where the words say so", () => {
+    const steps = (pan: string) => [
+      "Simmer the rice in the milk for 30 minutes.",
+      `${pan} boil the sugar and the water to a syrup, 6 minutes.`,
+      "Stir the syrup into the rice.",
+    ];
+    const lines = ["1 litre milk", "60 g rice", "100 g sugar", "60 ml water"];
+    const [own, same] = [sweet(lines, steps("In another small pan")), sweet(lines, steps("Then"))];
+    expect(own.ledger.entries[1]?.driven).toBeLessThan(60);
+    expect(same.ledger.entries[1]?.driven).toBeGreaterThan(60);
+    expect(treated(own, "white-rice")?.minutes).toBe(30);
+  });
+});
+
+describe("what steps do to foods", () => {
+  it.each([
+    ["3 ripe bananas", "Mash the bananas and fold them in.", "banana", { ground: "fine" }],
+    ["100 g dates, chopped", "Blend the dates with the milk until smooth.", "dates", { ground: "fine" }],
+    ["100 g almonds", "Grind the almonds coarsely and stir them in.", "almond", { ground: "coarse" }],
+    ["100 g almonds, ground to a paste", "Stir the almonds in.", "almond", { ground: "fine" }],
+    ["100 g almonds", "Soak the almonds for 6 hours.", "almond", { soaked: true }],
+    ["80 g sugar", "Caramelise the sugar until it is dark amber.", "sugar", { caramel: "dark" }],
+    ["2 eggs", "Whisk in the eggs and bake it for 40 minutes.", "egg", { egg: "baked" }],
+    ["2 egg yolks", "Stir in the yolks and cook for 5 minutes.", "egg-yolk", { egg: "stirred" }],
+    ["100 g moong dal", "Pressure-cook the dal in the milk for 3 whistles, and mash it.", "moong-dal", { broken: 1 }],
+    ["80 g whole wheat flour", "Roast the flour for 10 minutes.", "whole-wheat-flour", { toasted: true }],
+  ] as const)("%s: %s", (line, step, id, expected) => {
+    const first =
+      step.startsWith("Roast") || step.startsWith("Caramelise") || step.startsWith("Soak")
+        ? [step, "Warm the milk and pour it over."]
+        : ["Warm the milk.", step];
+    expect(treated(sweet(["500 ml milk", line], first), id)).toMatchObject(expected);
+  });
+  it("are no things that a cue tells, nor what is done to another food", () => {
+    expect(
+      treated(sweet(["100 g millet", "500 ml milk"], ["Cook the millet in the milk for 20 minutes, until it mashes between two fingers."]), "foxtail-millet")
+        ?.ground,
+    ).toBeUndefined();
+    const apart = sweet(["100 g almonds", "3 bananas", "500 ml milk"], ["Mash the bananas, chop the almonds, and stir both into the milk."]);
+    expect([treated(apart, "banana")?.ground, treated(apart, "almond")?.ground]).toEqual(["fine", undefined]);
+  });
+  it("counts mashed fruit as free sugars by the stricter school, whole fruit not", () => {
+    const [mashed, whole] = ["Mash the bananas and stir them in.", "Slice the bananas over it."].map((step) =>
+      sweet(["500 ml milk", "3 bananas"], ["Warm the milk.", step]),
+    );
+    expect(mashed && treated(mashed, "banana")).toMatchObject({ ground: "fine" });
+    expect(whole && treated(whole, "banana")?.ground).toBeUndefined();
+  });
+  it("hangs yogurt and curdles milk: the whey is gone", () => {
+    const hung = sweet(["500 g yogurt", "100 g sugar"], ["Hang the yogurt in a cloth overnight.", "Whisk in the sugar."]);
+    expect(hung.lines.map(({ food, grams }) => [food.id, Math.round(grams)])).toEqual([
+      ["hung-curd", 200],
+      ["sugar", 100],
+    ]);
+    const curdled = sweet(
+      ["1 litre milk", "2 tbsp lemon juice", "120 g sugar"],
+      ["Boil the milk, add the lemon juice and let it curdle. Strain through a cloth and press.", "Knead the paneer with the sugar."],
+    );
+    expect(curdled.lines.map(({ food }) => food.id)).toEqual(["paneer", "sugar"]);
+    expect(curdled.unlisted).toEqual([]);
+    const other = sweet(["500 g yogurt", "100 g sugar"], ["Whisk the yogurt with the sugar and strain it through a sieve."]);
+    expect(other.lines.map(({ food }) => food.id)).toEqual(["yogurt", "sugar"]);
+  });
+});
