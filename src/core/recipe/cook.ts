@@ -1,7 +1,8 @@
 import { Z80 } from "../numeric";
-import { asTreated, INDEX, type Constants, type Food } from "../food";
-import { BODY_SUMS, bodyPerGram, bodyWithSlopes, evaporationRate } from "../process";
-import { formatGrams, fraction } from "../units";
+import { asTreated, INDEX, SUGAR_INDICES, sumOf, type Constants, type Food } from "../food";
+import { BODY_SUMS, bodyPerGram, bodyWithSlopes, evaporationRate, percentAtBoiling } from "../process";
+import type { MakingTables } from "../making";
+import { celsius, formatGrams, fraction } from "../units";
 import type { CookingEnd } from "./cooking-end";
 import type { Pot, Told } from "./pot";
 import type { StepReading } from "./read-step";
@@ -12,6 +13,9 @@ const MARK_SHARE = 0.15;
 /** At most this share of the water goes where only minutes are known. */
 const MOST_SHARE = 0.6;
 const MINUTES_OF_SLICE = 5;
+/** How far a syrup is at its stages, and what it boils at. */
+type SyrupTables = Pick<MakingTables, "boiling" | "syrupStages">;
+
 export interface Cooked {
   readonly told: Told;
   readonly minutes: number;
@@ -116,8 +120,12 @@ const isUnfollowed = ({ items }: Pot): boolean =>
     return grams > 0 && ((starch !== undefined && starch.grain !== "ground") || UNFOLLOWED.includes(food.family));
   });
 
+/** Of the solids at least so much is sugar in a syrup. */
+const SYRUP_SHARE = 0.7;
+const sugarsIn = ({ items }: Pot): number => items.reduce((sum, { food, grams }) => sum + (grams * sumOf(food.per100g, SUGAR_INDICES)) / 100, 0);
+
 /** Water that goes until the end that a step tells; words where it cannot be come to, null where that is not known. */
-function toEnd(pot: Pot, end: CookingEnd, timed: boolean, constants: Constants): Driven | string | null {
+function toEnd(pot: Pot, end: CookingEnd, timed: boolean, constants: Constants, { boiling, syrupStages }: SyrupTables): Driven | string | null {
   const there = Math.max(0, pot.water);
   const upTo = (asked: number, share: number): Driven => {
     const grams = Math.min(Math.max(0, asked), there);
@@ -128,6 +136,15 @@ function toEnd(pot: Pot, end: CookingEnd, timed: boolean, constants: Constants):
       return upTo(pot.mass * (1 - end.of), MARK_SHARE);
     case "mass":
       return end.grams > pot.mass * 1.02 ? `there are ${formatGrams(pot.mass)} g already, less than “${end.words}”` : upTo(pot.mass - end.grams, MARK_SHARE);
+    case "syrup":
+    case "boils at": {
+      const percent = end.kind === "syrup" ? (syrupStages.find(({ name }) => name === end.stage)?.from ?? 0) : percentAtBoiling(celsius(end.celsius), boiling);
+      const solids = pot.mass - pot.water - pot.fat;
+      // A pot that is no syrup is not told by its stage.
+      if (solids <= 0 || sugarsIn(pot) < SYRUP_SHARE * solids || percent <= 0) return null;
+      const asked = there - (solids * (100 - percent)) / percent;
+      return asked < -0.02 * pot.mass ? `it is thicker than “${end.words}” already` : upTo(asked, MARK_SHARE);
+    }
     case "dry":
       // Where grain takes all of it up, nothing is said of what boils away.
       return there > heldIn(pot) ? upTo(there - heldIn(pot), HELD_SHARE) : null;
@@ -143,13 +160,13 @@ function toEnd(pot: Pot, end: CookingEnd, timed: boolean, constants: Constants):
 }
 
 /** Wet cooking: to the end that the step tells, else by the minute in its pan. */
-export function cook(pot: Pot, reading: StepReading, constants: Constants): Cooked {
+export function cook(pot: Pot, reading: StepReading, constants: Constants, syrups: SyrupTables): Cooked {
   const { open, coveredMinutes, pan } = reading;
   const end = reading.end?.end ?? null;
   const there = Math.max(0, pot.water);
   const timed = open.length > 0 || coveredMinutes > 0 ? byMinutes(pot, reading, constants) : null;
   const minutes = timed?.minutes ?? 0;
-  const reached = end && pot.mass > 0 ? toEnd(pot, end, timed !== null, constants) : null;
+  const reached = end && pot.mass > 0 ? toEnd(pot, end, timed !== null, constants, syrups) : null;
   const unreached = typeof reached === "string" ? reached : null;
   const lid = coveredMinutes > 0 ? `${formatGrams(coveredMinutes)} min under a lid` : "";
   const cookedFor = [minutes > 0 ? `${formatGrams(minutes)} min of open cooking` : "", lid].filter(Boolean).join(" and ");
@@ -187,6 +204,10 @@ function endWords(end: CookingEnd): string {
       return `boiled down to ${formatGrams(100 * end.of)} % of it`;
     case "mass":
       return `cooked ${end.words}, about ${formatGrams(end.grams)} g`;
+    case "syrup":
+      return `boiled to “${end.words}” (rule of thumb)`;
+    case "boils at":
+      return `boiled to ${formatGrams(end.celsius)} °C, at sea level`;
     case "dry":
       return `cooked ${end.words}: what grain and pulp hold stays (rule of thumb)`;
     case "body":

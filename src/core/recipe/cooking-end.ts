@@ -4,6 +4,9 @@ export type CookingEnd =
   | { readonly kind: "share"; readonly of: number; readonly words: string }
   /** So much in the pot, g; a volume is taken at the density of sweetened milk. */
   | { readonly kind: "mass"; readonly grams: number; readonly words: string }
+  /** A syrup at a stage, by its name; or what it boils at, °C. */
+  | { readonly kind: "syrup"; readonly stage: string; readonly words: string }
+  | { readonly kind: "boils at"; readonly celsius: number; readonly words: string }
   /** No free liquid left: what grain and pulp hold stays. */
   | { readonly kind: "dry"; readonly words: string }
   /** A look that goes with a body, hot, on the scale of 0 to 10, with its spread. */
@@ -64,6 +67,18 @@ const CUES: readonly (readonly [RegExp, step: number, sd: number])[] = [
   [/\b(?:leaves?|leaving|come away from|comes? (?:away|off)(?: from)?|pulls? away from|lets? go of) the (?:sides?|pan|edges?|bottom)\b/i, 6.8, 0.6],
   [/\bcomes? together\b|\bgathers? (?:in(?:to)?|as) (?:a|one) (?:mass|lump|ball)\b|\b(?:forms?|makes?) (?:a|one) (?:mass|lump|ball)\b/i, 7.4, 0.6],
 ];
+/** Words for the stages of boiled sugar, by the names of the table that says how far each is. */
+const STAGES: readonly (readonly [RegExp, stage: string])[] = [
+  [/\b(?:two|2)[- ](?:string|thread)s?\b/i, "two threads"],
+  [/\b(?:one|1|single|an?)[- ](?:string|thread)\b|\b(?:string|thread)y? consistency\b|\bforms? (?:a )?(?:string|thread)s?\b/i, "one thread"],
+  [/\bsoft[- ]ball\b/i, "soft ball"],
+  [/\bfirm[- ]ball\b/i, "firm ball"],
+  [/\bhard[- ]ball\b/i, "hard ball"],
+  [/\bsoft[- ]crack\b/i, "soft crack"],
+  [/\b(?:hard[- ]crack|crack stage)\b/i, "hard crack"],
+];
+const BOILS_AT = /\b(?:to|at|until|till|reaches|reads|shows)\b[^.;\d]{0,40}\b(1[0-6]\d(?:\.\d)?) ?(?:°|º|degrees)? ?C\b/i;
+const SYRUP = /\b(?:syrup|sugar|jaggery|honey|boil|cook|simmer|heat)\b/i;
 const UNTIL = /\b(?:until|till)\b/i;
 const COOKS = /\b(?:cook|simmer|boil|reduce|stir|bubble|thicken|heat|saut)/i;
 
@@ -107,6 +122,14 @@ function endOf(sentence: string): CookingEnd | null {
     }
     const left = SHARE_LEFT.exec(rest);
     if (left) return { kind: "share", of: SHARES[(left[1] ?? "").toLowerCase()] ?? 1, words: left[0] };
+  }
+  if (SYRUP.test(sentence) && !/\boven\b/i.test(sentence)) {
+    for (const [pattern, name] of STAGES) {
+      const stage = pattern.exec(sentence);
+      if (stage) return { kind: "syrup", stage: name, words: stage[0] };
+    }
+    const boils = BOILS_AT.exec(sentence);
+    if (boils) return { kind: "boils at", celsius: Number(boils[1]), words: boils[0] };
   }
   if (!COOKS.test(sentence) || !UNTIL.test(sentence)) return null;
   const dry = DRY.exec(sentence);

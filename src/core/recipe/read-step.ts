@@ -135,7 +135,10 @@ export function readStep(step: RecipeStep, constants: ProcessConstants): StepRea
         : cooking;
   // Only what boils comes to an end by its water, though a look tells of heat by itself; minutes set by hand go before a look.
   const told = cookingEnd(timesInFigures(text));
-  const isBoiled = wet || operations.some((each) => BOILING.includes(each)) || (told?.end.kind === "body" && choice.operation === undefined);
+  const isBoiled =
+    wet ||
+    operations.some((each) => BOILING.includes(each)) ||
+    ((told?.end.kind === "body" || told?.end.kind === "syrup" || told?.end.kind === "boils at") && choice.operation === undefined);
   const isOverruled = choice.minutes !== undefined && (told?.end.kind === "body" || told?.end.kind === "dry");
   return {
     step,

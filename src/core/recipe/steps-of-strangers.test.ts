@@ -77,6 +77,25 @@ describe("what goes in at a step", () => {
   });
 });
 
+describe("a syrup", () => {
+  const syrup = (step: string, water = "100 ml") => sweet(["200 g sugar", `${water} water`], [`Put the sugar and the water into a pan. ${step}`]);
+  const percent = (recipe: ReturnType<typeof sweet>) => (100 * 200) / recipe.ledger.finished.value;
+  it.each([
+    ["Boil it to a one-string consistency.", 75],
+    ["Cook to a two-string syrup, 8 minutes.", 80],
+    ["Boil the syrup to the soft-ball stage.", 85],
+    ["Boil until a thermometer reads 112 °C.", 80],
+    ["Heat it to 116°C.", 85],
+  ])("is boiled to its stage: %s", (step, solids) => expect(percent(syrup(step))).toBeCloseTo(solids, -0.5));
+  it("asks where it is thicker already, and leaves a pot alone that is no syrup", () => {
+    expect(syrup("Boil it to a one-string consistency.", "20 ml").ledger.problems).toMatchObject([{ kind: "end not reached" }]);
+    const pudding = sweet(["1 litre milk", "60 g rice"], ["Simmer the rice in the milk for 10 minutes, until a thermometer reads 104 °C."]);
+    expect(pudding.ledger.entries[0]?.driven).toBeLessThan(150);
+    const baked = sweet(["500 ml milk", "3 eggs"], ["Bake it in the oven at 150 °C for 40 minutes."]);
+    expect(baked.ledger.finished.value).toBeGreaterThan(600);
+  });
+});
+
 describe("what steps do to foods", () => {
   it.each([
     ["3 ripe bananas", "Mash the bananas and fold them in.", "banana", { ground: "fine" }],

@@ -89,7 +89,7 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
   }
   treat(reading, pot.items, here, ({ line }) => descriptionOf(walk, line), walk.constants);
   const isPressed = drainWhey(walk, pot, reading, at, away) || (does.has("press") && press(walk, pot, component, at, away));
-  const cooked = cook(pot, reading, walk.constants);
+  const cooked = cook(pot, reading, walk.constants, walk.pantry.tables.making);
   told.push(cooked.told);
   walk.openMinutes += cooked.minutes;
   walk.known ||= cooked.known;
