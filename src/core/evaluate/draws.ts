@@ -38,9 +38,17 @@ const NORMAL = Float64Array.from({ length: QUANTILES }, (_, i) => normalQuantile
 
 /**
  * Properties by Monte Carlo: amounts, composition, what is driven off and each model's own spread are drawn as normal, nothing below 0,
- * and all models asked each time. Gives the 10 % and 90 % quantiles beside the figure itself; the same for the same seed.
+ * and all models asked each time. Gives the 10 % and 90 % quantiles beside the figure itself; the same for the same seed. `onDrawn`
+ * takes all values of each property, in rising order.
  */
-export function drawnFigures(input: EvaluationInput, ids: readonly PropertyId[], constants: Constants, seed: number, draws = DRAWS): readonly Figure[] {
+export function drawnFigures(
+  input: EvaluationInput,
+  ids: readonly PropertyId[],
+  constants: Constants,
+  seed: number,
+  draws = DRAWS,
+  onDrawn: (at: number, values: Float64Array) => void = () => undefined,
+): readonly Figure[] {
   const whole = summed(input, constants);
   const { contributions } = whole;
   const random = xoroshiro128plus(seed);
@@ -88,6 +96,7 @@ export function drawnFigures(input: EvaluationInput, ids: readonly PropertyId[],
   }
   return drawn.map((values, k) => {
     values.sort();
+    onDrawn(k, values);
     const at = (share: number) => values[Math.min(draws - 1, Math.floor(share * draws))] ?? 0;
     return { value: centre[k] ?? 0, low: at(0.1), high: at(0.9) };
   });
