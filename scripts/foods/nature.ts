@@ -70,7 +70,7 @@ const PROCESSING: Rules<FoodNature["processing"]> = [
 const BINDING: Rules<NonNullable<FoodNature["binding"]>> = [
   [/-oil|ghee|^(salted-)?butter$|vanaspati|vegan-block|cocoa-butter/, "free fat"], [/buttermilk/, "liquid"],
   [/icing-sugar|jaggery-powder|date-sugar|coconut-sugar|brown-sugar|^sugar$|fruit-sugar|dextrose|erythritol|xylitol|allulose/, "powdered sugar"], [/almond-flour|peanut-flour|coconut-flour/, "ground seed"],
-  [/semolina|desiccated|fresh-coconut|rolled|bran|edible-gum|flakes|poppy|bulgur|germ/, "semolina-like"], [/flour|besan|maize-meal|cocoa|milk-powder|carob/, "fine flour"], [/puffed|popped|fox-nut/, "puffed grain"],
+  [/semolina|desiccated|fresh-coconut|rolled|bran|edible-gum|flakes|poppy|bulgur|germ/, "semolina-like"], [/flour|besan|maize-meal|cocoa|milk-powder|carob/, "fine flour"], [/^peanut$/, "chopped nuts"], [/puffed|popped|fox-nut/, "puffed grain"],
   [/paste|syrup|honey|condensed|molasses|-butter|tahini|^dates$|dried-fig|raisins|prunes/, "sticky"],
 ];
 

@@ -228,7 +228,7 @@ function suppressionWorking(input: EvaluationInput, constants: Constants): Part 
 function bindingWorking(input: EvaluationInput, constants: Constants): Part {
   const { of } = summed(input, constants);
   const [demand, supply, sticky] = [of.sums[AT.demand] ?? 0, of.sums[AT.supply] ?? 0, of.sums[AT.sticky] ?? 0];
-  const per = (line: BalancedLine) => bindingPerGram(treated(line), line.food.per100g, input.cookMinutes, constants);
+  const per = (line: BalancedLine) => bindingPerGram(treated(line), line.food.per100g, constants);
   return {
     termUnit: "g of fat",
     rule: true,

@@ -60,7 +60,7 @@ interface Eaten {
 function perGram({ food, role, apart, cookMinutes }: Eaten, composition: ArrayLike<number>, constants: Constants): Float64Array {
   const into = new Float64Array(SUMS.length);
   const water = (composition[INDEX.water] ?? 0) / 100;
-  const binding = bindingPerGram(food, composition, cookMinutes, constants);
+  const binding = bindingPerGram(food, composition, constants);
   into[AT.mass] = 1;
   into[AT.water] = water;
   for (const amount of AMOUNT_IDS) into[AT[amount]] = amountPerGram(amount, food, composition, constants);

@@ -186,6 +186,9 @@ export interface Food {
   readonly note: string | null;
 }
 
+/** A nut or an oily seed; the peanut is one in the kitchen, though a pulse by its plant. */
+export const isNutOrSeed = ({ family, nature }: Food): boolean => family === "nut" || family === "oilseed" || (family === "pulse" && nature?.botanical === "Arachis hypogaea");
+
 /** Of one plant, or of one kind of animal: "the milk" of a step is the toned milk of the list. */
 export const areKin = (one: Food, other: Food): boolean =>
   one.id === other.id ||

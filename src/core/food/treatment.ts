@@ -10,8 +10,11 @@ export interface Treatment {
   readonly minutes?: number;
   /** Pulses: the share that falls apart, 0 to 1. */
   readonly broken?: number;
-  /** Sugar: how far it is caramelised. */
+  /** Sugar: how far it is caramelised, and what share of it; all where that is absent. */
   readonly caramel?: "light" | "amber" | "dark";
+  readonly caramelShare?: number;
+  /** Sugar: melted or boiled to a syrup. */
+  readonly dissolved?: boolean;
   /** Roasted or fried dry, or in fat, until it smells and darkens. */
   readonly toasted?: boolean;
   /** What heat does to egg. */

@@ -12,6 +12,9 @@ const GOES_AWAY = /\b(?:soak|soaked|soaking|wash|rinse|drain|drained|discard|thr
 
 const isLiquid = ({ id, family, pours }: Food): boolean => id === "water" || family === "drink" || (family === "dairy" && pours);
 
+/** The toned milk of the list is meant by "the milk"; its ghee is not. */
+const isOfKind = (listed: Food, food: Food): boolean => listed.id === food.id || (isLiquid(listed) && areKin(listed, food));
+
 /**
  * A recipe with lines for liquids that its steps name with an amount and its list leaves out: "pour in 400 ml of hot water". What the
  * list has of the same kind is meant by the steps, and what is drained again is not counted.
@@ -29,11 +32,7 @@ export function withLinesOfSteps(recipe: Recipe, context: ReadingContext): Recip
         const amount = AMOUNT.exec(sentence.slice(Math.max(0, at - 80), at))?.[1];
         if (amount === undefined || !isLiquid(food)) continue;
         // Of several foods of one name the first is meant.
-        if (
-          listed.some((each) => each.id === food.id || areKin(each, food)) ||
-          [...found.values()].some((each) => each.food.id !== food.id && areKin(each.food, food))
-        )
-          continue;
+        if (listed.some((each) => isOfKind(each, food)) || [...found.values()].some((each) => each.food.id !== food.id && isOfKind(each.food, food))) continue;
         const known = found.get(food.id) ?? {
           food,
           amounts: [],

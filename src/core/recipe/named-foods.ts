@@ -233,7 +233,7 @@ const MADE = new Set([
   "simple syrup",
   "sugar syrup",
 ]);
-const THE = /\b(?:the|this|that|your|hot|warm|cooled|thick|thin|sticky|boiling) $/i;
+const THE = /\b(?:the|this|that|your|(?:in)?to an?)(?: [a-z-]{1,14}){0,2} ?$|\b(?:hot|warm|cooled|thick|thin|sticky|boiling) $/i;
 /** Foods that a step names and no line lists, and words after "add" or "with" that may name one. `listed` finds lines and parts by their names; `known` are words of the recipe. */
 export function unlistedIn(
   text: string,
@@ -270,8 +270,10 @@ export function unlistedIn(
     const nature = `${at} ${natureOf(food)}`;
     if (foods.has(food.id)) sameAt.add(nature);
     if (sameAt.has(nature)) continue;
-    const made = MADE.has(words) && THE.test(text.slice(Math.max(0, at - 12), at));
+    const made = MADE.has(words) && THE.test(text.slice(Math.max(0, at - 40), at));
     if (made && isMadeOf(food, all)) continue;
+    // "The mango purée" of a mango that is listed.
+    if (PULPED.test(text.slice(at, end)) && all.some((each) => isOfPlant(each, food))) continue;
     foods.set(food.id, { food, words: food.name, made });
     sameAt.add(nature);
   }
@@ -294,6 +296,12 @@ export function unlistedIn(
 const natureOf = ({ origin, family, nature, allergens }: Food): string => JSON.stringify([origin, family, nature?.botanical, nature?.form, allergens]);
 
 /** Whether all that a thing surely holds may come from these foods. */
+const PULPED = /\b(?:pur[ée]e|pulp|paste|juice|zest|milk|flesh)$/i;
+const isOfPlant = (listed: Food, food: Food): boolean =>
+  listed.nature?.botanical != null &&
+  listed.nature.botanical === food.nature?.botanical &&
+  food.allergens.every((allergen) => listed.allergens.includes(allergen)) &&
+  food.sugarClass !== "added";
 const isMadeOf = ({ allergens, origin, sugarClass }: Food, listed: readonly Food[]): boolean =>
   allergens.every((allergen) => listed.some((each) => each.allergens.includes(allergen))) &&
   (origin === "plant" || listed.some((each) => each.origin === origin)) &&

@@ -31,6 +31,10 @@ describe("liquids that only the steps name", () => {
   it("are meant by what is listed", () => {
     expect(sweet(["300 ml water", "100 g semolina"], ["Boil 200 ml water.", "Add the semolina."]).recipe.lines).toHaveLength(2);
     expect(sweet(["1 litre milk", "100 g rice"], ["Cook the rice in 500 ml milk.", "Add the rest of the milk."]).recipe.lines).toHaveLength(2);
+    // Ghee is of a cow as well, and no milk.
+    expect(
+      sweet(["2 tbsp ghee", "100 g rice"], ["Simmer the rice in 1 litre of milk for 40 minutes.", "Fry it in the ghee."]).lines.map(({ food }) => food.id),
+    ).toContain("cow-milk");
   });
   it("make the sweet heavier by what they weigh, whatever stands around them", () => {
     fc.assert(

@@ -87,6 +87,8 @@ export function treat(
     const level = CARAMEL.find(([words]) => words.test(text))?.[1] ?? "amber";
     for (const item of pot) if (item.food.family === "sweetener") note(item, { caramel: level });
   }
+  const isMelted = does.has("dissolve") || does.has("caramelise") || reading.end?.end.kind === "syrup" || reading.end?.end.kind === "boils at";
+  if (isMelted || reading.open.length > 0 || does.has("reduce")) for (const item of pot) if (item.food.family === "sweetener") note(item, { dissolved: true });
   const wet = pot.reduce((sum, { food, grams }) => sum + (grams * (food.per100g[0] ?? 0)) / 100, 0) > WET * pot.reduce((sum, { grams }) => sum + grams, 0);
   if ((does.has("roast") || does.has("fry")) && !wet) for (const item of pot) if (TOASTED.includes(item.food.family)) note(item, { toasted: true });
   cookedIn(reading, pot, note, constants);
@@ -121,8 +123,13 @@ function cookedIn(reading: StepReading, pot: readonly PotItem[], note: (item: Po
 export function treatmentIn(items: readonly PotItem[]): Treatment | undefined {
   const [largest] = [...items].sort((a, b) => b.grams - a.grams);
   if (!largest) return undefined;
-  const { minutes, ...rest } = largest.treated;
+  const { minutes, caramel, ...rest } = largest.treated;
+  const all = items.reduce((sum, { grams }) => sum + grams, 0);
+  const browned = items.filter(({ treated }) => treated.caramel !== undefined);
+  const share = browned.reduce((sum, { grams }) => sum + grams, 0) / Math.max(1e-9, all);
+  const level = caramel ?? browned[0]?.treated.caramel;
+  const sugar: Treatment = level === undefined ? {} : { caramel: level, ...(share < 0.99 ? { caramelShare: share } : {}) };
   // Where one step tells no minutes, how long it cooked is not known.
-  const treated: Treatment = minutes !== undefined && !largest.untimed ? { ...rest, minutes } : rest;
+  const treated: Treatment = { ...rest, ...sugar, ...(minutes !== undefined && !largest.untimed ? { minutes } : {}) };
   return Object.keys(treated).length > 0 ? treated : undefined;
 }

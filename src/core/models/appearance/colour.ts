@@ -25,7 +25,10 @@ export const ofFood = <T>(table: Readonly<Record<string, T>>, food: Food): T | u
 function depthPerGram(food: Food, { colour: { value } }: ColourConstants): number {
   const own = ofFood(value.depth, food) ?? 0;
   const { treated } = food;
-  if (treated?.caramel) return value.caramel[treated.caramel];
+  if (treated?.caramel) {
+    const share = treated.caramelShare ?? 1;
+    return value.caramel[treated.caramel] * share + own * (1 - share);
+  }
   return treated?.toasted && !value.staysLight.includes(food.family) ? own + value.toasted : own;
 }
 

@@ -29,7 +29,7 @@ export function flavourNotes(lines: readonly BalancedLine[], finishedMass: numbe
     const percent = (100 * line.grams) / Math.max(1e-9, finishedMass);
     for (const [note, from] of ofFood(value.notes, food) ?? []) add(note, percent / from, food.name);
     if (food.treated?.toasted && value.toastable.includes(food.family)) add("toasted", percent / value.toastedFrom, food.name);
-    if (food.treated?.caramel) add("caramel", percent / value.caramelFrom[food.treated.caramel], food.name);
+    if (food.treated?.caramel) add("caramel", (percent * (food.treated.caramelShare ?? 1)) / value.caramelFrom[food.treated.caramel], food.name);
   }
   return [...notes]
     .filter(([, { strength }]) => strength >= 1)

@@ -1,19 +1,20 @@
 import { describe, expect, it } from "vitest";
 import { food } from "../../../../tests/support/kitchen";
+import { asTreated, type Treatment } from "../../food";
 import { CONSTANTS } from "../../../data/constants";
 import { bindingPerGram, bindingRatio, bindingWords } from "./binding";
 
-const sumsOf = (amounts: Readonly<Record<string, number>>, cookMinutes: number | null = null) => {
+const sumsOf = (amounts: Readonly<Record<string, number>>, treated: Treatment = {}) => {
   const sums = { demand: 0, supply: 0, sticky: 0 };
   for (const [id, grams] of Object.entries(amounts)) {
-    const per = bindingPerGram(food(id), food(id).per100g, cookMinutes, CONSTANTS);
+    const per = bindingPerGram(asTreated(food(id), treated), food(id).per100g, CONSTANTS);
     sums.demand += per.demand * grams;
     sums.supply += per.supply * grams;
     sums.sticky += per.sticky * grams;
   }
   return sums;
 };
-const ratio = (amounts: Readonly<Record<string, number>>, cookMinutes: number | null = null) => bindingRatio(sumsOf(amounts, cookMinutes));
+const ratio = (amounts: Readonly<Record<string, number>>, treated: Treatment = {}) => bindingRatio(sumsOf(amounts, treated));
 
 describe("binding", () => {
   it.each([
@@ -33,8 +34,8 @@ describe("binding", () => {
   });
   it("takes sugar cooked to a syrup as sticky, and dry as something to be bound", () => {
     const amounts = { sesame: 200, jaggery: 150 };
-    expect(ratio(amounts, 10)).toBeGreaterThan(0.8);
-    expect(ratio(amounts, 0)).toBe(0);
+    expect(ratio(amounts, { dissolved: true })).toBeGreaterThan(0.8);
+    expect(ratio(amounts)).toBe(0);
   });
   it("is nothing where nothing takes up binder", () => expect(ratio({ "cow-milk": 1000 })).toBe(0));
 });

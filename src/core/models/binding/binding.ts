@@ -1,4 +1,4 @@
-import { INDEX, type Constants, type Food } from "../../food";
+import { INDEX, isNutOrSeed, type Constants, type Food } from "../../food";
 
 const NOTHING = { demand: 0, supply: 0, sticky: 0 };
 type BindingConstants = Pick<Constants, "binding">;
@@ -15,16 +15,11 @@ export interface BindingPerGram {
  * Demand and supply of binder per gram of a food: free fat, 0.85 of added water, 0.55 of what is sticky; ground oily nuts and
  * seeds give off a share of their own fat. Sugar that was cooked to a syrup is sticky. Linear in the composition.
  */
-export function bindingPerGram(
-  food: Food,
-  composition: ArrayLike<number>,
-  cookMinutes: number | null,
-  { binding: { value } }: BindingConstants,
-): BindingPerGram {
+export function bindingPerGram(food: Food, composition: ArrayLike<number>, { binding: { value } }: BindingConstants): BindingPerGram {
   const fat = (composition[INDEX.fat] ?? 0) / 100;
   const water = (composition[INDEX.water] ?? 0) / 100;
   const { nature, family, treated } = food;
-  const isNut = family === "nut" || family === "oilseed";
+  const isNut = isNutOrSeed(food);
   const kind = isNut && treated?.ground ? (treated.ground === "fine" ? "ground seed" : "chopped nuts") : nature?.binding;
   const isOily = isNut && kind === "ground seed";
   const givenOff = isOily ? fat * (value.givenOff[nature?.botanical ?? ""] ?? value.givenOff.other ?? 0) : 0;
@@ -33,9 +28,7 @@ export function bindingPerGram(
     case null: {
       // A block of sugar is grated or cooked.
       if (family !== "sweetener" || nature === null || nature.form === "liquid" || nature.form === "syrup") return NOTHING;
-      return (cookMinutes ?? 0) > 0
-        ? { demand: 0, supply: value.sticky, sticky: value.sticky }
-        : { demand: value.demand["powdered sugar"], supply: 0, sticky: 0 };
+      return treated?.dissolved ? { demand: 0, supply: value.sticky, sticky: value.sticky } : { demand: value.demand["powdered sugar"], supply: 0, sticky: 0 };
     }
     case "free fat":
       return { demand: 0, supply: fat + value.water * water, sticky: 0 };
@@ -44,7 +37,7 @@ export function bindingPerGram(
     case "sticky":
       return { demand: 0, supply: value.sticky, sticky: value.sticky };
     case "powdered sugar":
-      return (cookMinutes ?? 0) > 0 ? { demand: 0, supply: value.sticky, sticky: value.sticky } : { demand: value.demand[kind], supply: 0, sticky: 0 };
+      return treated?.dissolved ? { demand: 0, supply: value.sticky, sticky: value.sticky } : { demand: value.demand[kind], supply: 0, sticky: 0 };
     default:
       return { demand: isOily ? value.demandGivenOff : value.demand[kind], supply: givenOff, sticky: 0 };
   }

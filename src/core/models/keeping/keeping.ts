@@ -1,5 +1,5 @@
 import type { Figure } from "../../numeric";
-import { asTreated, INDEX, SUGAR_INDICES, sumOf, type Constants } from "../../food";
+import { asTreated, INDEX, isNutOrSeed, SUGAR_INDICES, sumOf, type Constants } from "../../food";
 import type { BalancedLine } from "../../recipe";
 
 export const KEEPING_KINDS = [
@@ -38,14 +38,14 @@ export function keepingKind(lines: readonly BalancedLine[], finishedMass: number
   if (share(({ food }) => food.family === "dairy" && food.origin === "dairy") > 0.05) return cookMinutes === 0 ? "milk-bound, uncooked" : "milk solids";
   if (share((line) => line.food.family === "vegetable" || line.food.family === "root") > 0.1) return "milk solids";
   if (share((line) => line.food.family === "fruit") > 0.2) return "date or fruit";
-  const isNut = ({ food }: BalancedLine) => food.family === "nut" || food.family === "oilseed";
+  const isNut = ({ food }: BalancedLine) => isNutOrSeed(food);
   const isGround = (line: BalancedLine) => {
     const { nature, treated } = asTreated(line.food, line.treated);
     return treated?.ground !== undefined || nature?.form === "paste" || nature?.form === "flour" || nature?.binding === "ground seed";
   };
   if (share((line) => isNut(line) && isGround(line)) > 0.15) return "ground oily seed";
   const sugars = lines.reduce((sum, { food, grams }) => sum + (grams * sumOf(food.per100g, SUGAR_INDICES)) / 100, 0) / Math.max(1e-9, finishedMass);
-  if (share(isNut) > 0.3 && sugars > 0.2 && (cookMinutes ?? 0) > 0) return "cooked sugar and seed";
+  if (share(isNut) > 0.3 && sugars > 0.2 && lines.some(({ treated }) => treated?.dissolved)) return "cooked sugar and seed";
   const fat = share(({ food }) => food.family === "fat");
   return fat > 0.1 && sugars > 0.1 ? "fat-bound, dry sugar" : "loose, roasted";
 }

@@ -40,7 +40,7 @@ function relativeSweetnessAt(celsius: Celsius, constants: SweetnessConstants): R
  */
 export function tastedShare({ treated }: Food, { caramelLoss, pieces }: SweetnessConstants): number {
   if (!treated) return 1;
-  const left = treated.caramel ? 1 - caramelLoss.value[treated.caramel] : 1;
+  const left = treated.caramel ? 1 - caramelLoss.value[treated.caramel] * (treated.caramelShare ?? 1) : 1;
   if (!treated.pieces || treated.ground) return left;
   const { least } = pieces.value;
   return left * (least + (1 - least) * (1 - Math.exp(-(treated.minutes ?? 0) / pieces.value[treated.pieces])));

@@ -85,6 +85,8 @@ const TREATMENT = record(
     minutes: amount,
     broken: amount,
     caramel: { enum: ["light", "amber", "dark"] },
+    caramelShare: amount,
+    dissolved: { type: "boolean" },
     toasted: { type: "boolean" },
     egg: { enum: ["raw", "stirred", "baked"] },
     pieces: { enum: ["whole", "cut"] },
