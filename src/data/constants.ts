@@ -1,6 +1,7 @@
 import { celsius } from "../core/units";
 import type { Constants } from "../core/food";
 import { COLOUR, FLAVOUR } from "./appearance";
+import { USUAL_METHODS } from "./usual-methods";
 
 const FITTED_FURTHER = "fitted on some 150 further kitchen cases, judged by hand (rule of thumb)";
 const FITTED = "fitted on 59 kitchen outcomes of 44 sweets (rule of thumb)";
@@ -146,6 +147,7 @@ export const CONSTANTS: Constants = {
     },
     source: "kitchen weighings and habits: uptake, peel, moisture left, losses and times by operation (rule of thumb)", rule: true,
   },
+  usualMethods: USUAL_METHODS,
   usualSweets: {
     value: {
       pudding: { sweetness: [8, 11, 14], body: [2.5, 3.5, 4.8], richness: [3, 5, 8] },

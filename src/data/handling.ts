@@ -6,14 +6,14 @@ const step = (
   [shortest, usual, longest]: Minutes,
   attention: HandlingStep["attention"],
   words: string,
-  more: Partial<Pick<HandlingStep, "heat" | "cue" | "tools">> = {},
+  more: Partial<Pick<HandlingStep, "heat" | "cue" | "tools" | "goesIn">> = {},
 ): HandlingStep => ({ operations, minutes: { shortest, usual, longest }, attention, words, ...more });
 
 const MIXER = { tools: ["mixer"] };
 const MILLED = { tools: ["mixer", "cloth"] };
 /** A nut or seed paste, whisked in once the pot is off the boil. */
 const WARMED = (paste: string) =>
-  step(["mix"], [2.5, 3, 4], "hands on", `Off the flame whisk in {grams} g ${paste}; put it back and warm it through for 3 minutes, stirring.`);
+  step(["mix"], [2.5, 3, 4], "hands on", `Off the flame whisk in {grams} g ${paste}; put it back and warm it through for 3 minutes, stirring.`, { goesIn: "off the heat" });
 
 /** What a food needs before it goes in, and how it goes in: rules of practice. */
 export const HANDLING: ReadonlyMap<string, Handling> = new Map<string, Handling>([
@@ -28,19 +28,19 @@ export const HANDLING: ReadonlyMap<string, Handling> = new Map<string, Handling>
   ["fox-nut", { prepare: step(["roast", "grind"], [6, 10, 18], "hands on", "Roast {grams} g fox nuts dry until they snap, and crush half of them.", { cue: "they snap" }) }],
   ["fox-nut-flour", {
     prepare: step(["roast", "grind"], [6, 10, 18], "hands on", "Roast and grind {grams} g fox nuts to a powder."),
-    add: step(["simmer"], [2.5, 3, 4], "now and then", "Stir in {grams} g fox-nut flour by the spoonful while the pot simmers, and cook for 3 minutes.", { heat: "simmer" }),
+    add: step(["simmer"], [2.5, 3, 4], "now and then", "Stir in {grams} g fox-nut flour by the spoonful while the pot simmers, and cook for 3 minutes.", { heat: "simmer", goesIn: "once it simmers" }),
   }],
-  ["cornflour", { add: step(["simmer", "slake"], [1.5, 2, 2.5], "hands on", "Slake {grams} g cornflour with twice as much of the cold liquid, pour it into the simmering pot while stirring, and cook for 2 minutes.", { heat: "simmer" }) }],
-  ["arrowroot", { add: step(["slake"], [1, 2, 3], "hands on", "Slake {grams} g arrowroot with twice as much cold liquid and stir it in at the end; stop as soon as it clears.") }],
-  ["rice-flour", { add: step(["simmer", "slake"], [7, 8, 10], "hands on", "Slake {grams} g rice flour with three times as much of the cold liquid, pour it into the simmering pot while stirring, and cook for 8 minutes.", { heat: "simmer" }) }],
+  ["cornflour", { add: step(["simmer", "slake"], [1.5, 2, 2.5], "hands on", "Slake {grams} g cornflour with twice as much of the cold liquid, pour it into the simmering pot while stirring, and cook for 2 minutes.", { heat: "simmer", goesIn: "once it simmers" }) }],
+  ["arrowroot", { add: step(["slake"], [1, 2, 3], "hands on", "Slake {grams} g arrowroot with twice as much cold liquid and stir it in at the end; stop as soon as it clears.", { goesIn: "off the heat" }) }],
+  ["rice-flour", { add: step(["simmer", "slake"], [7, 8, 10], "hands on", "Slake {grams} g rice flour with three times as much of the cold liquid, pour it into the simmering pot while stirring, and cook for 8 minutes.", { heat: "simmer", goesIn: "once it simmers" }) }],
   ["cashew-paste", { prepare: step(["soak", "grind"], [102, 120, 150], "unattended", "Soak {grams*0.75} g cashews for 2 hours, drain, and grind with {grams*0.25} g water to a smooth paste."), add: WARMED("cashew paste") }],
   ["almond-paste", { prepare: step(["soak", "grind", "peel"], [360, 480, 720], "unattended", "Soak {grams*0.75} g almonds overnight, peel off the skins, and grind with {grams*0.25} g water to a smooth paste."), add: WARMED("almond paste") }],
   ["melon-seed-paste", { prepare: step(["soak", "grind"], [102, 120, 150], "unattended", "Soak {grams*0.75} g melon seeds for 2 hours, drain, and grind with {grams*0.25} g water to a smooth paste."), add: WARMED("melon-seed paste") }],
-  ["fresh-coconut", { add: step(["mix"], [2, 3, 5], "hands on", "Stir in {grams} g freshly grated coconut, ground fine, once the pot has come off the flame.") }],
+  ["fresh-coconut", { add: step(["mix"], [2, 3, 5], "hands on", "Stir in {grams} g freshly grated coconut, ground fine, once the pot has come off the flame.", { goesIn: "off the heat" }) }],
   ["silken-tofu", {
     prepare: step(["grind"], [2, 4, 8], "hands on", "Blend {grams} g silken tofu until smooth.", { ...MIXER, cue: "smooth" }),
-    add: step(["mix"], [2, 3, 5], "hands on", "Whisk in {grams} g smooth silken tofu off the flame."),
+    add: step(["mix"], [2, 3, 5], "hands on", "Whisk in {grams} g smooth silken tofu off the flame.", { goesIn: "off the heat" }),
   }],
   ["inulin", { add: step(["mix"], [2, 3, 5], "hands on", "Whisk in {grams} g inulin with the sweetener.") }],
-  ["water", { add: step(["mix"], [2, 3, 5], "hands on", "Add {grams} g water with the other liquid.") }],
+  ["water", { add: step(["mix"], [2, 3, 5], "hands on", "Add {grams} g water with the other liquid.", { goesIn: "with the liquid" }) }],
 ]);

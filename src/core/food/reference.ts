@@ -1,5 +1,8 @@
 import { type Celsius } from "../units";
-import type { Food, SugarClass, StarchForm, StarchKind } from "./food";
+import type { Food, Role, SugarClass, StarchForm, StarchKind } from "./food";
+
+/** Operations that the usual methods are told in. */
+type OperationName = "mix" | "simmer" | "dissolve" | "fry" | "roast" | "reduce" | "shape" | "chill" | "transfer" | "grind";
 
 /** One constant with where it comes from; `rule` true where it is a rule of thumb. */
 export interface Sourced<T> {
@@ -118,6 +121,23 @@ export interface Constants {
   readonly gelatinisationMinutes: Sourced<Readonly<Record<string, number>>>;
   readonly evaporationFlux: Sourced<Readonly<Record<"steaming" | "simmer" | "brisk" | "rolling", number>>>;
   readonly process: Sourced<ProcessConstants>;
+  /** Steps by kind of sweet, for a recipe that tells none: roles that go in, words with "{takes}" for them. */
+  readonly usualMethods: Sourced<
+    Readonly<
+      Record<
+        string,
+        readonly {
+          readonly roles: readonly Role[];
+          readonly operations: readonly [OperationName, ...OperationName[]];
+          readonly minutes: readonly [number, number, number];
+          readonly attention: "hands on" | "now and then" | "unattended";
+          readonly heat?: "steaming" | "simmer" | "brisk" | "rolling";
+          readonly cue?: string;
+          readonly words: string;
+        }[]
+      >
+    >
+  >;
   /** What sweets of a kind usually come to, from low to high: g as sugar and g of fat in 100 g, body hot. */
   readonly usualSweets: Sourced<Readonly<Record<string, Readonly<Record<"sweetness" | "body" | "richness", readonly [number, number, number]>>>>>;
   readonly bodyAnchors: readonly (readonly [step: number, words: string])[];

@@ -1,8 +1,9 @@
-import type { Food } from "../food";
-import { mentionsOf, namesOfLine, type FindMentions, type LineId, type ReadRecipe, type ReadStepWithTakes, type StepId } from "../recipe";
+import type { Constants, Food } from "../food";
+import { mentionsOf, namesOfLine, type Operation, type FindMentions, type LineId, type ReadRecipe, type ReadStepWithTakes, type StepId } from "../recipe";
 import type { Version, VersionRow } from "../substitution";
+import { usualMethod } from "./usual";
 import { cookingOf, type DrivenGround } from "./driven-off";
-import type { Handling, HandlingStep, Method, MethodStep, MethodTake } from "./step";
+import type { GoesIn, Handling, HandlingStep, Method, MethodStep, MethodTake } from "./step";
 
 /** A recipe's line as its steps may name it: what it was read as, without what is made of it on the way. */
 export interface NamedLine {
@@ -24,11 +25,11 @@ export const mentionsOfLines = (lines: readonly NamedLine[]): FindMentions<LineI
 
 /** What a method is built from. */
 export interface MethodGround {
-  readonly read: Pick<ReadRecipe, "lines" | "byLine" | "steps" | "ledger" | "evaporation">;
+  readonly read: Pick<ReadRecipe, "lines" | "byLine" | "steps" | "ledger" | "evaporation" | "archetype">;
   readonly handling: ReadonlyMap<string, Handling>;
   /** Water that the recipe drives off for this many servings, g. */
   readonly evaporation: number;
-  readonly constants: DrivenGround["constants"];
+  readonly constants: DrivenGround["constants"] & Pick<Constants, "usualMethods">;
 }
 
 /**
@@ -37,6 +38,7 @@ export interface MethodGround {
  * their own before the sweetener; what has to be got ready comes first.
  */
 export function methodOf({ read, handling, evaporation, constants }: MethodGround, version: Version): Method {
+  if (read.steps.length === 0) return { steps: [...preparations(version, handling), ...usualMethod(version, read.archetype, constants)], needless: [] };
   const rowOf = new Map(version.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
   const why = new Map<StepId, string>();
   for (const { line, change, why: reason } of version.rows)
@@ -61,12 +63,11 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
     there.reasons = [...new Set([...there.reasons, ...(row.why ? [row.why] : [])])];
   }
 
-  const before = version.rows.flatMap((row): MethodStep[] => {
-    const how = row.food && row.change !== "as is" && row.change !== "amount" ? handling.get(row.food.id)?.prepare : undefined;
-    return how && row.food ? [ofHandling(how, `prepares-${row.id}`, { kind: "prepares", line: row.id }, [`for the ${shortName(row.food)}`])] : [];
-  });
+  const before = preparations(version, handling);
+  const goesIn = new Map<StepId, GoesIn>();
   const after = waiting.map((row): MethodStep => {
     const how = (row.food && handling.get(row.food.id)?.add) ?? STIR_IN;
+    if (how.goesIn) goesIn.set(`adds-${row.id}`, how.goesIn);
     return { ...ofHandling(how, `adds-${row.id}`, { kind: "adds", line: row.id }, row.why ? [row.why] : []), takes: [whole(row)] };
   });
   putTheRest(steps, version, read.steps, find);
@@ -81,12 +82,53 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
     const isLess = version.evaporation < evaporation;
     step.reasons = [...new Set([...step.reasons, `${isLess ? "less" : "more"} is to boil away`])];
   }
-  const place = steps.length === 0 ? 0 : Math.min(steps.length, Math.max(1, sweetenedAt(steps, version)));
   return {
-    steps: [...before, ...steps.slice(0, place), ...after, ...steps.slice(place)],
+    steps: [...before, ...inTheirPlaces(steps, after, goesIn, version)],
     needless: [...why].map(([step, reason]) => ({ step, why: `needless: ${reason}` })),
   };
 }
+
+/** What has to be got ready of foods that the recipe does not have. */
+const preparations = (version: Version, handling: ReadonlyMap<string, Handling>): MethodStep[] =>
+  version.rows.flatMap((row): MethodStep[] => {
+    const how = row.food && row.change !== "as is" && row.change !== "amount" ? handling.get(row.food.id)?.prepare : undefined;
+    return how && row.food ? [ofHandling(how, `prepares-${row.id}`, { kind: "prepares", line: row.id }, [`for the ${shortName(row.food)}`])] : [];
+  });
+
+/** The recipe's steps with those that foods bring, each where it goes in. */
+function inTheirPlaces(
+  steps: readonly MethodStep[],
+  added: readonly MethodStep[],
+  goesIn: ReadonlyMap<StepId, GoesIn>,
+  version: Version,
+): readonly MethodStep[] {
+  const own = steps.map((step, at) => ({ step, at })).filter(({ step }) => step.part === null);
+  const isWet = ({ operations, heat }: MethodStep) => heat !== null || operations.some((operation) => WET.includes(operation));
+  const liquid = new Set(version.rows.flatMap(({ id, role, food }) => (food && (role === "liquid" || food.id === "water") ? [id] : [])));
+  const takesLiquid = ({ takes }: MethodStep) => takes.some(({ of }) => liquid.has(of.id));
+  const poured = own.find(({ step }) => takesLiquid(step))?.at ?? 0;
+  const simmers = own.find(({ step, at }) => at >= poured && isWet(step))?.at;
+  const last = own.findLast(({ step }) => isWet(step))?.at;
+  const usual = steps.length === 0 ? 0 : Math.min(steps.length, Math.max(1, sweetenedAt(steps, version)));
+  const placeOf = (step: MethodStep): number => {
+    switch (goesIn.get(step.id)) {
+      case "once it simmers":
+        return simmers === undefined ? usual : simmers + 1;
+      case "off the heat":
+        return last === undefined ? usual : last + 1;
+      case "with the liquid":
+        return steps.length === 0 ? 0 : poured + 1;
+      case undefined:
+        return usual;
+    }
+  };
+  const places = added.map((step) => ({ step, place: placeOf(step) }));
+  return Array.from({ length: steps.length + 1 }, (_, at) => [
+    ...places.filter(({ place }) => place === at).map(({ step }) => step),
+    ...steps.slice(at, at + 1),
+  ]).flat();
+}
+const WET: readonly Operation[] = ["simmer", "reduce", "pressure", "steam", "bake"];
 
 type Writable<T> = { -readonly [Key in keyof T]: T[Key] };
 /** Shares closer to the whole than this are the whole. */

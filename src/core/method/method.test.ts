@@ -101,6 +101,42 @@ describe("a version's method", () => {
     });
     expect(takes(method)[1]).toEqual(["added-1 1"]);
   });
+  it.each(["pudding", "flour halwa", "vegetable halwa", "ladoo", "set pudding", "fruit-bound"] as const)(
+    "gives a %s that tells no steps the usual ones, marked as ours, each row once",
+    (archetype) => {
+      const plain = read(
+        "A sweet\nServes 4\n\n500 ml milk\n100 g semolina\n100 g sugar\n50 g ghee\n300 g carrots\n5 g agar\n20 g cashews\n½ tsp cardamom\n1 pinch salt",
+      );
+      const of = { ...plain, archetype };
+      expect(of.steps).toHaveLength(0);
+      const { method, words } = made(of, asIs(of));
+      const taken = method.steps.flatMap(({ takes: all }) => all.map(({ of: what }) => what.id));
+      expect([...taken].sort()).toEqual(of.lines.map(({ id }) => id).sort());
+      for (const each of words) {
+        expect(textOf(each)).not.toMatch(/\{|undefined/);
+        expect(each.why).toMatch(/tells no steps/);
+      }
+    },
+  );
+  it("greases a dish with what stands for the butter, and pours no fat in for it", () => {
+    const buttered = read(
+      "Sweet\nServes 4\n1 litre milk\n60 g rice\n10 g butter\n\n1. Butter the dish.\n2. Simmer the milk and the rice for 20 minutes, and pour it in.",
+    );
+    const words = (change: Partial<VersionRow>) => textOf(made(buttered, rowsOf(buttered, { butter: change })).words[0] ?? expect.fail("no step"));
+    expect(words({ food: food("coconut-oil"), change: "replaced", why: "vegan" })).toBe("Grease the dish with coconut oil.");
+    expect(words({ food: null, grams: 0, change: "left out", why: "vegan" })).toBe("Line the dish.");
+  });
+  it("puts what has to simmer where the pot simmers, and what may not boil when it has come off the fire", () => {
+    const of = kheer("Bring the milk to a simmer.", "Add the rice and cook for 20 minutes.", "Stir in the sugar and cook for 5 minutes.", "Chill it.");
+    const added = (id: string): VersionRow => ({ id: "added-1", line: null, food: food(id), grams: 20, role: "setting", change: "added", why: "gives body" });
+    const placeOf = (id: string) => made(of, [...rowsOf(of, {}), added(id)]).method.steps.findIndex(({ origin }) => origin.kind === "adds");
+    const wetBefore = (id: string) =>
+      made(of, [...rowsOf(of, {}), added(id)])
+        .method.steps.slice(0, placeOf(id))
+        .filter(({ heat }) => heat !== null).length;
+    expect(wetBefore("fox-nut-flour")).toBeGreaterThan(0);
+    expect(wetBefore("arrowroot")).toBe(made(of, [...rowsOf(of, {}), added("arrowroot")]).method.steps.filter(({ heat }) => heat !== null).length);
+  });
   it("says when it is to be cooked down less", () => {
     const of = kheer("Boil the milk and sugar for 60 minutes.", "Scatter the cashews over.");
     const { method, words } = made(of, rowsOf(of, { "cow-milk": { food: food("soy-milk"), grams: 900, change: "replaced", why: "no dairy" } }), 90);

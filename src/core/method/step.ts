@@ -9,11 +9,12 @@ export interface MethodTake {
   readonly share: number;
 }
 
-/** Where a step comes from: the recipe; a food of the version that has to be got ready, or goes in by a step of its own; how far the pot is boiled down. */
+/** Where a step comes from: the recipe, or the usual way where that tells none; a food of the version that has to be got ready, or goes in by a step of its own; how far the pot is boiled down. */
 export type StepOrigin =
   | { readonly kind: "recipe"; readonly step: StepId }
   | { readonly kind: "prepares"; readonly line: LineId }
   | { readonly kind: "adds"; readonly line: LineId }
+  | { readonly kind: "usual"; readonly words: string }
   | { readonly kind: "boils down"; readonly grams: number; readonly insteadOf: number };
 
 /** One step of a version's method. Its text is made from it, by `words`. */
@@ -49,6 +50,9 @@ export interface Method {
   readonly needless: readonly { readonly step: StepId; readonly why: string }[];
 }
 
+/** When something goes in that brings a step of its own: with the other liquid, once the pot simmers, or when it has come off the fire. */
+export type GoesIn = "with the liquid" | "once it simmers" | "off the heat";
+
 /** A step that a food brings with it: a rule of practice. `{grams}` and `{grams*0.27}` in its words stand for amounts. */
 export interface HandlingStep {
   readonly operations: readonly [Operation, ...Operation[]];
@@ -57,6 +61,8 @@ export interface HandlingStep {
   readonly heat?: Heat;
   readonly cue?: string;
   readonly tools?: readonly string[];
+  /** Where it is a step of its own; before the sweetener unless told. */
+  readonly goesIn?: GoesIn;
   readonly words: string;
 }
 

@@ -5,6 +5,9 @@ import { mentionsOfLines, shortName, type NamedLine } from "./build";
 import type { StepCooking } from "./driven-off";
 import type { Handling, Method, MethodStep } from "./step";
 
+/** After the name of a fat or a flour: a vessel that is greased or dusted with it. */
+const GREASES =
+  /^ (?:and (?:line|flour|dust) )?(?:the|a|an|your|each|\d{1,2}|some) (?:[a-z0-9-]+ ){0,3}(?:dish(?:es)?|tins?|trays?|moulds?|bowls?|ramekins?|pans?|plates?|thalis?|paper|cups?)\b/i;
 const SENTENCE_BEGINS = /^$|[.!?] $/;
 
 /** A piece of a step's words: as the recipe has it, written in anew, or struck out. */
@@ -54,7 +57,7 @@ export function wordsOf(method: Method, version: Version, { steps, lines, handli
     let at = 0;
     for (const { key: line, words, at: place } of find(text)) {
       const row = rowOfLine.get(line);
-      if (!row) continue;
+      if (!row || place < at) continue;
       const first = !named.has(line);
       named.add(line);
       const with_ = beside.filter((each) => each.role === row.role && !said.has(each));
@@ -62,6 +65,19 @@ export function wordsOf(method: Method, version: Version, { steps, lines, handli
       if (with_.length === 0 && (row.change === "as is" || (row.change === "amount" && !first))) continue;
       const [written, ...rest] = mention(words, row, first, with_, measures);
       const begins = SENTENCE_BEGINS.test(text.slice(Math.max(0, place - 2), place));
+      const vessel = begins && row.change !== "as is" && row.change !== "amount" ? GREASES.exec(text.slice(place + words.length))?.[0] : undefined;
+      if (vessel !== undefined) {
+        // "Butter the dish": what is done to it, not what goes in.
+        segments.push(
+          { text: text.slice(at, place), kind: "plain" },
+          { text: words, kind: "removed" },
+          { text: row.food ? "Grease" : "Line", kind: "changed" },
+          { text: vessel, kind: "plain" },
+        );
+        if (row.food) segments.push({ text: ` with ${shortName(row.food)}`, kind: "changed" });
+        at = place + words.length + vessel.length;
+        continue;
+      }
       segments.push(
         { text: text.slice(at, place), kind: "plain" },
         ...(written ? [begins ? { ...written, text: capital(written.text) } : written] : []),
@@ -124,16 +140,18 @@ export const textOf = ({ segments }: StepWords): string =>
     .map(({ text }) => text)
     .join("");
 
+const listed = (words: readonly string[]): string => (words.length < 2 ? words.join("") : `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`);
+
 /** What a step says that the recipe does not have. */
 function newWords(
-  { origin }: MethodStep,
+  { origin, takes }: MethodStep,
   rowOf: ReadonlyMap<LineId, VersionRow>,
   handling: ReadonlyMap<string, Handling>,
   measures: HouseholdMeasures,
 ): string {
-  if (origin.kind === "boils down")
-    return `Cook it down by about ${formatGrams(origin.grams)} g in all, instead of ${formatGrams(origin.insteadOf)} g: weigh the pot, or stop when it looks as thick as it should.`;
-  const row = origin.kind === "recipe" ? undefined : rowOf.get(origin.line);
+  if (origin.kind === "usual")
+    return origin.words.replace("{takes}", listed(takes.flatMap(({ of }) => rowOf.get(of.id) ?? []).map((each) => amountWords(each, measures))));
+  const row = origin.kind === "recipe" || origin.kind === "boils down" ? undefined : rowOf.get(origin.line);
   if (!row?.food) return "";
   const how = handling.get(row.food.id);
   const words = (origin.kind === "prepares" ? how?.prepare : how?.add)?.words;

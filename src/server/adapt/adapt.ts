@@ -12,6 +12,7 @@ import {
   limitFindings,
   standingOf,
   versionInput,
+  type Version,
   versionLines,
   judgedLines,
   listedIn,
@@ -181,6 +182,29 @@ function unresolvedJson(read: ReadRecipe, sent: Recipe, id: LineId): object {
   return { line: sentAt(id, sent), text: each?.line.text ?? "", why: unresolvedWords(each), guesses };
 }
 
+/** A version's steps: their words, and what each does; takes point to the proposal's lines by place. */
+function stepsJson(version: Version, read: ReadRecipe, table: DiningTable, placeOf: (step: StepId) => number): object[] {
+  const { method, words } = methodFor(read, version, table, USUAL_KITCHEN.handling, USUAL_KITCHEN.reference.constants);
+  const held = version.rows.filter((row) => row.food && row.grams > 0);
+  const said = new Map(words.map((each) => [each.step, each] as const));
+  return method.steps.map((step) => {
+    const told = said.get(step.id);
+    return {
+      text: told ? textOf(told) : "",
+      from: told?.from == null ? null : placeOf(told.from),
+      why: told?.why ?? "",
+      operation: step.operation,
+      minutes: step.minutes,
+      heat: step.heat,
+      cue: step.cue,
+      takes: step.takes.flatMap(({ of, share }) => {
+        const line = of.kind === "line" ? held.findIndex(({ id }) => id === of.id) : -1;
+        return line < 0 ? [] : [{ line, grams: share * (held[line]?.grams ?? 0) }];
+      }),
+    };
+  });
+}
+
 function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: ReadRecipe, table: DiningTable, recipeFigures: Figures): object {
   const { version, figures } = proposal;
   const lines = versionLines(version, problem.lines);
@@ -199,11 +223,7 @@ function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: Read
       role: row.role,
       ...(row.change === "as is" ? {} : { change: row.why ? `${row.change}: ${row.why}` : row.change }),
     })),
-    steps: methodFor(read, version, table, USUAL_KITCHEN.handling, USUAL_KITCHEN.reference.constants).words.map((step) => ({
-      text: textOf(step),
-      from: step.from === null ? null : problem.order.steps.indexOf(step.from),
-      why: step.why,
-    })),
+    steps: stepsJson(version, read, table, (step) => problem.order.steps.indexOf(step)),
     properties: propertiesJson(versionInput(version, problem), figures),
     deviations: proposal.beams.map((beam) => {
       const base = beam.limit ?? Math.max(1e-9, recipeFigures[beam.id].value);

@@ -117,7 +117,18 @@ export const adaptResponseSchema = object({
       label: text,
       reason: text,
       lines: listOf(line),
-      steps: listOf(object({ text, from: { type: ["integer", "null"] }, why: text })),
+      steps: listOf(
+        object({
+          text,
+          from: { type: ["integer", "null"] },
+          why: text,
+          operation: text,
+          minutes: object({ shortest: number, usual: number, longest: number }),
+          heat: { type: ["string", "null"] },
+          cue: { type: ["string", "null"] },
+          takes: listOf(object({ line: { type: "integer" }, grams: number })),
+        }),
+      ),
       properties: { $ref: "#/components/schemas/Properties" },
       deviations: listOf(
         object({

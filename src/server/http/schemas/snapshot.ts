@@ -197,6 +197,7 @@ const methodStep = record(
         kind("recipe", { step: ids }),
         kind("prepares", { line: ids }),
         kind("adds", { line: ids }),
+        kind("usual", { words: text(2000) }),
         kind("boils down", { grams: number, insteadOf: number }),
       ],
     },
