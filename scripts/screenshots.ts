@@ -43,7 +43,12 @@ await save(
 await shot("swap", "/recipes/demo-2/swap");
 await shot("swap-open", "/recipes/demo-1/swap", { then: (page) => page.getByRole("button", { name: /^Open Coconut oil/ }).click() });
 await shot("swap-phone", "/recipes/demo-2/swap", { width: 390, height: 844 });
-await shot("why", "/recipes/demo-2/swap", { then: (page) => page.getByRole("button", { name: /^Sweetness, chilled for this table/ }).click() });
+await shot("why", "/recipes/demo-2/swap", {
+  then: async (page) => {
+    await page.getByRole("button", { name: /^Sweetness, chilled for this table/ }).click();
+    await page.getByText(/^By 4,000 draws/).waitFor();
+  },
+});
 await shot("recipe", "/recipes/demo-1/recipe");
 await shot("table", "/recipes/demo-1/table", {
   then: async (page) => {

@@ -23,6 +23,10 @@ export interface Treatment {
   readonly pieces?: "whole" | "cut";
 }
 
+/** Dried fruit that comes to a wet sweet of its own accord goes in whole, and sweetens in part. */
+export const asAdded = (food: Food): Treatment | undefined =>
+  food.family === "fruit" && food.nature?.form === "whole" && food.nature.processing === "dried" ? { pieces: "whole" } : undefined;
+
 const known = new WeakMap<Food, Map<string, Food>>();
 
 /** A food as the steps treat it: what models read instead of it. The same object for the same treatment. */

@@ -6,6 +6,7 @@ import { bodyPerGram, type Cooled } from "../process";
 import type { AdaptationProblem } from "./problem";
 import type { Limit } from "../table";
 import { isPiece, type Slot } from "./slots";
+import { isWet, treatmentFor } from "./version";
 import type { SolverProperty } from "./tables";
 
 /** Hot sweets are judged hot, all others as they have set. */
@@ -19,7 +20,7 @@ export const cooledState = (problem: AdaptationProblem): Cooled => (problem.serv
  */
 export function propertyPerGram(slot: Slot, property: SolverProperty, problem: AdaptationProblem): number {
   const { constants } = problem.reference;
-  const food = asTreated(slot.food, slot.source?.treated);
+  const food = asTreated(slot.food, treatmentFor(slot.food, slot.source ?? undefined, isWet(problem.lines)));
   const composition = food.per100g;
   switch (property) {
     case "sweetness":
@@ -54,7 +55,7 @@ export function bodyRowPerGram(slot: Slot, problem: AdaptationProblem): { readon
   // What is served beside the sweet has no part in its body.
   if (slot.source?.apart) return { thickening: 0, serum: 0, protein: 0 };
   const { constants } = problem.reference;
-  const food = asTreated(slot.food, slot.source?.treated);
+  const food = asTreated(slot.food, treatmentFor(slot.food, slot.source ?? undefined, isWet(problem.lines)));
   const parts = bodyPerGram(food, food.per100g, cooledState(problem), problem.cookMinutes, constants);
   // What cultured protein adds counts from a threshold on, which the row leaves out.
   return {
@@ -72,7 +73,7 @@ export function bodyRowPerGram(slot: Slot, problem: AdaptationProblem): { readon
  */
 export function limitPerGram(slot: Pick<Slot, "food"> & Partial<Pick<Slot, "source">>, limit: Limit, problem: AdaptationProblem): number {
   const { constants } = problem.reference;
-  const food = asTreated(slot.food, slot.source?.treated);
+  const food = asTreated(slot.food, treatmentFor(slot.food, slot.source ?? undefined, isWet(problem.lines)));
   const composition = food.per100g;
   switch (limit.id) {
     case "freeSugars":

@@ -1,4 +1,4 @@
-import type { Food, Role } from "../food";
+import { asAdded, type Food, type Role, type Treatment } from "../food";
 import type { EvaluationInput } from "../evaluate";
 import type { BalancedLine, LineId } from "../recipe";
 
@@ -36,10 +36,19 @@ export interface Version {
 /** Amounts of a version are weighed: half the 80 % interval is 2 %; unchanged lines keep the recipe's own spread. */
 const WEIGHED_SD = 0.016;
 
+/** Whether something in a sweet is wet, so that what is left in pieces stays apart from it. */
+export const isWet = (lines: readonly Pick<BalancedLine, "role" | "food">[]): boolean =>
+  lines.some(({ role, food }) => role === "liquid" || food.id === "water");
+
+/** What the steps do to a food of a version: what they do to the line it stands for; dried fruit that is new to a wet sweet goes in whole. */
+export function treatmentFor(food: Food, source: Pick<BalancedLine, "food" | "treated"> | undefined, wet: boolean): Treatment | undefined {
+  const own = wet && source?.food.id !== food.id ? asAdded(food) : undefined;
+  return own === undefined ? source?.treated : { ...source?.treated, ...(source?.treated?.ground ? {} : own) };
+}
+
 /** What is served beside stays so, and what the steps do is done to whatever stands for it; peel is bought along with a food that stays. */
 const besideOf = (source: BalancedLine | undefined, { food, grams }: VersionRow) => ({
   ...(source?.apart ? { apart: true } : {}),
-  ...(source?.treated ? { treated: source.treated } : {}),
   ...(source?.bought !== undefined && source.food.id === food?.id && source.grams > 0 ? { bought: (source.bought * grams) / source.grams } : {}),
 });
 
@@ -65,10 +74,21 @@ export const versionInput = (version: Version, { lines, apart, servings, cookMin
 
 /** The lines of a version for the models. */
 export function versionLines(version: Version, recipe: readonly (BalancedLine & { readonly id: LineId })[]): BalancedLine[] {
+  const wet = isWet(recipe);
   return version.rows.flatMap((row) => {
     if (!row.food || row.grams <= 0) return [];
     const source = row.line === null ? undefined : recipe.find((line) => line.id === row.line);
     const same = row.change === "as is" && source;
-    return [{ food: row.food, grams: row.grams, sd: same ? source.sd : row.grams * WEIGHED_SD, role: row.role, ...besideOf(source, row) }];
+    const treated = treatmentFor(row.food, source, wet);
+    return [
+      {
+        ...(treated ? { treated } : {}),
+        food: row.food,
+        grams: row.grams,
+        sd: same ? source.sd : row.grams * WEIGHED_SD,
+        role: row.role,
+        ...besideOf(source, row),
+      },
+    ];
   });
 }
