@@ -2,7 +2,7 @@ import { uniformInt } from "pure-rand/distribution/uniformInt";
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
 import type { Figure } from "../numeric";
 import type { Constants } from "../food";
-import type { EvaluationInput } from "./evaluate";
+import type { EvaluationInput } from "./input";
 import { figuresOfSums, summed } from "./point";
 import { PROPERTIES, type PropertyId } from "./properties";
 import { SUMS } from "./sums";

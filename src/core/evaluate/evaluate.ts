@@ -1,21 +1,10 @@
-import { interval, type Estimate, type Figure } from "../numeric";
+import { interval, type Figure } from "../numeric";
 import type { Constants } from "../food";
-import { balance, type Balance, type BalancedLine } from "../recipe";
+import { balance, type Balance } from "../recipe";
+import type { EvaluationInput } from "./input";
 import { byEvaporation, pointFigures, summed, type Summed } from "./point";
 import { PROPERTIES, PROPERTY_IDS, type KeptPropertyId, type LaterPropertyId, type PropertyId } from "./properties";
 import { SUMS } from "./sums";
-
-/** A sweet as it is asked about: complete, nothing optional. */
-export interface EvaluationInput {
-  readonly lines: readonly BalancedLine[];
-  readonly evaporation: Estimate;
-  /** Above 0. */
-  readonly servings: number;
-  /** Minutes of wet heat; null means cooked through. */
-  readonly cookMinutes: number | null;
-  /** Of the evaporation, what lines served apart lose, g. */
-  readonly apart: number;
-}
 
 export type Figures = Readonly<Record<PropertyId, Figure>>;
 /** Figures as they were kept with a version: those that are worked out since are absent in older ones. */

@@ -7,7 +7,8 @@ import { rebaudiosideSweetness, relativeSweetness, sucroseEquivalentPerGram, tas
 import { bodyIndex, bodyWords, creaminessPerGram } from "../models/texture";
 import { bodyPerGram, thickeningPerGram, type Cooled } from "../process";
 import { potOnly, type Balance, type BalancedLine } from "../recipe";
-import { balanceOf, evaluate, spreadOf, type EvaluationInput } from "./evaluate";
+import { balanceOf, evaluate, spreadOf } from "./evaluate";
+import type { EvaluationInput } from "./input";
 import { summed } from "./point";
 import { AT } from "./sums";
 import { describeAmount, propertyOf, suppressionOf, type Amount, type PropertyId, type WorkingKind } from "./properties";

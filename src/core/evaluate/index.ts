@@ -1,3 +1,4 @@
+export type { EvaluationInput } from "./input";
 export { AMOUNT_IDS } from "../models/nutrition";
 export {
   describeAmount,
@@ -10,7 +11,7 @@ export {
   type KeptPropertyId,
   type PropertyId,
 } from "./properties";
-export { evaluate, evaluatePoint, whyUnknown, type Evaluation, type EvaluationInput, type Figures, type KeptFigures } from "./evaluate";
+export { evaluate, evaluatePoint, whyUnknown, type Evaluation, type Figures, type KeptFigures } from "./evaluate";
 export { qualitiesOf, type Qualities } from "./qualities";
 export { DRAWS, drawnFigures } from "./draws";
 export { explain, type Working } from "./explain";

@@ -1,7 +1,7 @@
 import type { Constants } from "../food";
 import { computed, PROPERTIES, type Computed } from "./properties";
 import { AT, contributionOf, SUMS, type Contribution } from "./sums";
-import type { EvaluationInput } from "./evaluate";
+import type { EvaluationInput } from "./input";
 
 /** Values of all properties, in the order of PROPERTIES. */
 export type PointFigures = Float64Array;

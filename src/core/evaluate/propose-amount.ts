@@ -1,5 +1,6 @@
 import type { Constants, Food, Role } from "../food";
-import { evaluatePoint, type EvaluationInput } from "./evaluate";
+import { evaluatePoint } from "./evaluate";
+import type { EvaluationInput } from "./input";
 import type { PropertyId } from "./properties";
 
 /** Grams that would bring a sweet to what is usual for its kind; the range goes with the usual range. */

@@ -1,7 +1,8 @@
 import type { Constants } from "../food";
 import { colourOf, flavourNotes, type Colour, type FlavourNote } from "../models/appearance";
 import { keepingKind, keepingOf, type Keeping } from "../models/keeping";
-import type { EvaluationInput, KeptFigures } from "./evaluate";
+import type { KeptFigures } from "./evaluate";
+import type { EvaluationInput } from "./input";
 
 /** What is told of a sweet in words: what it looks like, what it tastes of beside sweet, how long it keeps. */
 export interface Qualities {

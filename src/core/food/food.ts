@@ -1,4 +1,3 @@
-import type { Treatment } from "./treatment";
 import type { Nutrient } from "./nutrients";
 
 /** Where a food's composition comes from. */
@@ -127,6 +126,29 @@ export interface FoodPart {
   readonly alcohol: boolean;
   /** False where only some makers put it in. */
   readonly sure: boolean;
+}
+
+/** What the steps do to a food beside what the whole pot goes through; absent where they do nothing of the kind. */
+export interface Treatment {
+  /** Ground, blended or crushed: to a paste, or to something coarser. */
+  readonly ground?: "coarse" | "fine";
+  /** Soaked for hours before it is cooked. */
+  readonly soaked?: boolean;
+  /** Wet heat that it goes through, minutes; one under pressure counts three. */
+  readonly minutes?: number;
+  /** Pulses: the share that falls apart, 0 to 1. */
+  readonly broken?: number;
+  /** Sugar: how far it is caramelised, and what share of it; all where that is absent. */
+  readonly caramel?: "light" | "amber" | "dark";
+  readonly caramelShare?: number;
+  /** Sugar: melted or boiled to a syrup. */
+  readonly dissolved?: boolean;
+  /** Roasted or fried dry, or in fat, until it smells and darkens. */
+  readonly toasted?: boolean;
+  /** What heat does to egg. */
+  readonly egg?: "raw" | "stirred" | "baked";
+  /** Fruit that stays in pieces, and is cut or left whole. */
+  readonly pieces?: "whole" | "cut";
 }
 
 /** A food: an entry of the composition table, with what the models need to know of it. */

@@ -1,7 +1,7 @@
 export * from "./nutrients";
 export * from "./food";
 export * from "./reference";
-export { asAdded, asTreated, type Treatment } from "./treatment";
+export { asAdded, asTreated } from "./treatment";
 export { energyKilojoules } from "./energy";
 export { foodFacts, nutrientFigure, nutrientUnit } from "./facts";
 export { checkRow } from "./checks";

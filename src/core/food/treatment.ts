@@ -1,27 +1,4 @@
-import type { Food } from "./food";
-
-/** What the steps do to a food beside what the whole pot goes through; absent where they do nothing of the kind. */
-export interface Treatment {
-  /** Ground, blended or crushed: to a paste, or to something coarser. */
-  readonly ground?: "coarse" | "fine";
-  /** Soaked for hours before it is cooked. */
-  readonly soaked?: boolean;
-  /** Wet heat that it goes through, minutes; one under pressure counts three. */
-  readonly minutes?: number;
-  /** Pulses: the share that falls apart, 0 to 1. */
-  readonly broken?: number;
-  /** Sugar: how far it is caramelised, and what share of it; all where that is absent. */
-  readonly caramel?: "light" | "amber" | "dark";
-  readonly caramelShare?: number;
-  /** Sugar: melted or boiled to a syrup. */
-  readonly dissolved?: boolean;
-  /** Roasted or fried dry, or in fat, until it smells and darkens. */
-  readonly toasted?: boolean;
-  /** What heat does to egg. */
-  readonly egg?: "raw" | "stirred" | "baked";
-  /** Fruit that stays in pieces, and is cut or left whole. */
-  readonly pieces?: "whole" | "cut";
-}
+import type { Food, Treatment } from "./food";
 
 /** Dried fruit that comes to a wet sweet of its own accord goes in whole, and sweetens in part. */
 export const asAdded = (food: Food): Treatment | undefined =>

@@ -3,14 +3,7 @@ import type { Constants } from "../food";
 import { evaporationRate } from "../process";
 import { fraction } from "../units";
 import type { Version } from "../substitution";
-import type { MethodStep } from "./step";
-
-/** What a step has to drive off in a version: minutes of open and of covered cooking, and what is in the pot then, g; null where that is not known. */
-export interface StepCooking {
-  readonly open: number;
-  readonly covered: number;
-  readonly left: number | null;
-}
+import type { MethodStep, StepCooking } from "./step";
 
 /** Off by less than this share, or by less than some spoonfuls, the recipe's own minutes are kept; g. */
 const KEPT_SHARE = 0.1;

@@ -1,5 +1,4 @@
 import type { Heat } from "../process";
-import type { StepCooking } from "./driven-off";
 import type { Attention, LineId, Operation, PartId, StepId, StepMinutes } from "../recipe";
 
 /** Something that goes in at a step: a row of the version, by its id, or a part of the recipe. */
@@ -16,6 +15,13 @@ export type StepOrigin =
   | { readonly kind: "adds"; readonly line: LineId }
   | { readonly kind: "usual"; readonly words: string }
   | { readonly kind: "boils down"; readonly grams: number; readonly insteadOf: number };
+
+/** What a step has to drive off in a version: minutes of open and of covered cooking, and what is in the pot then, g; null where that is not known. */
+export interface StepCooking {
+  readonly open: number;
+  readonly covered: number;
+  readonly left: number | null;
+}
 
 /** One step of a version's method. Its text is made from it, by `words`. */
 export interface MethodStep {

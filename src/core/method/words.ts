@@ -2,8 +2,7 @@ import { capital, formatGrams, type HouseholdMeasures } from "../units";
 import { kitchenMeasure, type LineId, type RecipeStep, type StepId } from "../recipe";
 import type { Version, VersionRow } from "../substitution";
 import { mentionsOfLines, shortName, type NamedLine } from "./build";
-import type { StepCooking } from "./driven-off";
-import type { Handling, Method, MethodStep } from "./step";
+import type { Handling, Method, MethodStep, StepCooking } from "./step";
 
 /** After the name of a fat or a flour: a vessel that is greased or dusted with it. */
 const GREASES =

@@ -1,7 +1,7 @@
 import type { Constants, Food, Treatment } from "../food";
 import { mentionsOf, namesOfLine } from "./mentions";
 import type { PotItem } from "./pot";
-import type { Line } from "./walk";
+import type { LineReading } from "./read-line";
 import type { StepReading } from "./read-step";
 
 const FINE = /\b(?:blend|blended|grind|ground|mash|mashed|pur[ée]e|pur[ée]ed|paste|powder|powdered|liquidi[sz]e|smooth)\b/i;
@@ -24,7 +24,7 @@ const CLAUSES =
 const CUE = /\b(?:until|till|so that|as soon as|when)\b[^.;]*/gi;
 
 /** What the words of a line say was done to its food before: "almonds, ground", "bananas, mashed". */
-export function treatmentOfLine({ description, food, role }: Pick<Line, "description" | "food" | "role">): Treatment {
+export function treatmentOfLine({ description, food, role }: Pick<Extract<LineReading, { kind: "read" }>, "description" | "food" | "role">): Treatment {
   const isGround = GROUND.includes(food.family) && food.nature?.form !== "flour" && food.nature?.form !== "paste";
   return {
     ...(isGround && COARSE.test(description) ? { ground: "coarse" as const } : isGround && FINE.test(description) ? { ground: "fine" as const } : {}),

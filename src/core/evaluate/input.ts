@@ -1,0 +1,14 @@
+import type { Estimate } from "../numeric";
+import type { BalancedLine } from "../recipe";
+
+/** A sweet as it is asked about: complete, nothing optional. */
+export interface EvaluationInput {
+  readonly lines: readonly BalancedLine[];
+  readonly evaporation: Estimate;
+  /** Above 0. */
+  readonly servings: number;
+  /** Minutes of wet heat; null means cooked through. */
+  readonly cookMinutes: number | null;
+  /** Of the evaporation, what lines served apart lose, g. */
+  readonly apart: number;
+}
