@@ -11,6 +11,8 @@ interface Evaporation {
   readonly how: string;
   /** The same, in a few words. */
   readonly short: string;
+  /** Taken to be usual, g: to be asked about; 0 where the steps say it. */
+  readonly usual: number;
 }
 
 /** Share of the water driven off where the steps say nothing of it (rules of thumb). */
@@ -31,14 +33,20 @@ const BY_HAND_SHARE = 0.064;
  */
 export function estimateEvaporation(recipe: Recipe, ledger: Ledger, archetype: Archetype, pan: number): Evaporation {
   if (recipe.evaporation !== null)
-    return { grams: { value: recipe.evaporation, sd: (recipe.evaporation * BY_HAND_SHARE) / Z80 }, apart: 0, how: "set by hand", short: "set by hand" };
+    return {
+      grams: { value: recipe.evaporation, sd: (recipe.evaporation * BY_HAND_SHARE) / Z80 },
+      apart: 0,
+      how: "set by hand",
+      short: "set by hand",
+      usual: 0,
+    };
   const takenUp = ledger.takenUp > 0.5 ? `; ${formatGrams(ledger.takenUp)} g of water are taken up in soaking or cooking before, and counted in` : "";
   if (ledger.known) {
     const by =
       ledger.openMinutes > 0
         ? `${Math.round(ledger.openMinutes)} min of open cooking in the steps, in a ${pan} cm pan (rule of thumb, ± 30 %)`
         : "as the steps tell it (rule of thumb, ± 30 %)";
-    return { grams: ledger.net, apart: ledger.netApart, how: by + takenUp, short: "" };
+    return { grams: ledger.net, apart: ledger.netApart, how: by + takenUp, short: "", usual: 0 };
   }
   const water = ledger.lines.reduce((sum, { food, grams, apart }) => sum + (apart ? 0 : (grams * (food.per100g[INDEX.water] ?? 0)) / 100), 0);
   const there = ledger.entries.findLast(({ component }) => component === null)?.after.water ?? 0;
@@ -48,5 +56,6 @@ export function estimateEvaporation(recipe: Recipe, ledger: Ledger, archetype: A
     apart: ledger.netApart,
     how: `no cooking time is stated: ${Math.round(USUAL_SHARE[archetype] * 100)} % of the water, usual for a ${archetype} (rule of thumb, ± 50 %)${takenUp}`,
     short: `no time is stated: usual for a ${archetype}`,
+    usual,
   };
 }

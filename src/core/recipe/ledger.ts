@@ -167,6 +167,15 @@ function linesOf({ readings, wastes, pressings }: Walk, sweet: Pot, apart: reado
   });
 }
 
+/** From so much on it is asked how long it cooks, g. */
+const ASKED_FROM = 50;
+/** Where no step says how much boils away, that is asked at the last that heats the sweet itself. */
+export function askingHowLong(ledger: Ledger, steps: readonly ReadStepWithTakes[], usual: number): Ledger {
+  const at = steps.findLastIndex(({ operations, step }) => step.component === undefined && operations.some((operation) => HEATED.includes(operation)));
+  const isAsked = ledger.problems.some((problem) => "step" in problem && problem.step === at);
+  return usual < ASKED_FROM || at < 0 || isAsked ? ledger : { ...ledger, problems: [...ledger.problems, { kind: "cooking not told", step: at, usual }] };
+}
+
 /** The ledger with what is driven off in all as it is taken to be: set by hand, or usual for the kind. The difference is put at the last step of the sweet itself. */
 export function withTotal(ledger: Ledger, total: Estimate, how: string): Ledger {
   const more = total.value - ledger.net.value;

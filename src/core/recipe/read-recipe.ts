@@ -4,7 +4,7 @@ import type { HouseholdMeasures } from "../units";
 import { guessArchetype, type ArchetypeGuess } from "./archetype";
 import { structureOf, type Structure } from "./components";
 import { estimateEvaporation } from "./estimate-evaporation";
-import { ledgerOf, withTotal, type Ledger, type LedgerLine } from "./ledger";
+import { askingHowLong, ledgerOf, withTotal, type Ledger, type LedgerLine } from "./ledger";
 import { readLine, type LineReading } from "./read-line";
 import type { ReadingContext } from "./reading-context";
 import { readSteps, type ReadStepWithTakes } from "./read-steps";
@@ -65,7 +65,7 @@ export function readRecipe(recipe: Recipe, context: ReadingContext, constants: C
     steps,
     unlisted,
     structure,
-    ledger: withTotal(ledger, evaporation.grams, evaporation.short),
+    ledger: askingHowLong(withTotal(ledger, evaporation.grams, evaporation.short), steps, evaporation.usual),
     measures: context.measures,
   };
 }

@@ -81,6 +81,16 @@ describe("what goes in at a step", () => {
   });
 });
 
+describe("how long it cooks", () => {
+  const problems = (...steps: readonly string[]) => sweet(["1 litre milk", "60 g rice", "80 g sugar"], steps).ledger.problems;
+  it("is asked where no step tells it and much would boil away", () => {
+    expect(problems("Simmer the rice in the milk.", "Stir in the sugar.")).toMatchObject([{ kind: "cooking not told", step: 0 }]);
+    for (const told of ["Simmer the rice in the milk for 30 minutes.", "Simmer the rice in the milk down to 800 ml."])
+      expect(problems(told, "Stir in the sugar.")).toEqual([]);
+    expect(problems("Mix all of it.")).toEqual([]);
+  });
+});
+
 describe("a syrup", () => {
   const syrup = (step: string, water = "100 ml") => sweet(["200 g sugar", `${water} water`], [`Put the sugar and the water into a pan. ${step}`]);
   const percent = (recipe: ReturnType<typeof sweet>) => (100 * 200) / recipe.ledger.finished.value;

@@ -15,6 +15,7 @@ export type LedgerProblem =
   | { readonly kind: "used twice"; readonly step: number; readonly name: string; readonly share: number }
   | { readonly kind: "more water than there is"; readonly step: number; readonly asked: number; readonly there: number }
   | { readonly kind: "end and minutes differ"; readonly step: number; readonly byEnd: number; readonly byMinutes: number }
+  | { readonly kind: "cooking not told"; readonly step: number; readonly usual: number }
   | { readonly kind: "end not reached"; readonly step: number; readonly why: string }
   | { readonly kind: "weighs more"; readonly step: number; readonly weighed: number; readonly there: number }
   | { readonly kind: "weighs less than dry"; readonly step: number; readonly weighed: number; readonly dry: number }

@@ -18,6 +18,8 @@ export function ledgerWords(problem: LedgerProblem): string {
       return `By step ${problem.step + 1}, ${Math.round(100 * problem.share)} % of ${problem.name} has gone in. Give shares that come to 100.`;
     case "end and minutes differ":
       return `To the end that it tells ${formatGrams(problem.byEnd)} g of water would go, by its minutes ${formatGrams(problem.byMinutes)} g. The end is taken; open the step and set the minutes, or weigh the pot, where that is wrong.`;
+    case "cooking not told":
+      return `Nothing says how long this cooks: ${formatGrams(problem.usual)} g of water are taken to boil away, as is usual for its kind, give or take half. Set its minutes here, or weigh the pot.`;
     case "end not reached":
       return `${capital(problem.why)}. Look at the amounts, or weigh the pot.`;
     case "more water than there is":
