@@ -7,6 +7,8 @@ export interface Household {
   readonly units: HouseholdUnits;
   /** Where it lives: by it fasting days, sun and moon are reckoned. Absent until it is said. */
   readonly place?: Place | null;
+  /** How high it lives, m above the sea: water and syrups boil at less there. Absent until it is said: the sea. */
+  readonly altitude?: number;
   /** What it cooks with. Absent until it is said. */
   readonly equipment?: Equipment;
   /** The school that it usually holds to, a rule's id by the part before its stroke; of free sugars "who" or "uk". */

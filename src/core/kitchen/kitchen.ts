@@ -5,7 +5,7 @@ import type { Handling } from "../method";
 import { householdRules, NO_HOUSE_RULES, type HouseRules, type Rule } from "../models/diet";
 import type { RetentionFactors, RuleBook } from "../nutrition";
 import { EMPTY_PANTRY, kitchenFoods, type PantryDocument, type PantryTables } from "../pantry";
-import { kitchenConstants } from "../process";
+import { boilingPointsAt, kitchenConstants } from "../process";
 import { createFoodFinder, createFoodMatcher, type ReadingContext } from "../recipe";
 import type { SubstitutionTables } from "../substitution";
 
@@ -58,11 +58,22 @@ export function kept<K extends object, V>(make: (key: K) => V): (key: K) => V {
   };
 }
 
+/** So many heights are remembered. */
+const MOST_HEIGHTS = 20;
+
 /** How kitchens are put together over shipped tables: the same kitchen for the same documents, and what they share once. */
 export function kitchensOver(tables: ShippedTables): (sources: KitchenSources) => Kitchen {
   const { reference, familyDensity, namedOnly, pantryTables, ...shared } = tables;
   const foodsOf = kept((pantry: PantryDocument) => kept((measures: Household["measures"]) => kitchenFoods(reference.foods, pantry, measures, pantryTables)));
   const constantsOf = kept((equipment: Household["equipment"] & object) => kitchenConstants(reference.constants, equipment));
+  const tablesAt = new Map<number, PantryTables>([[0, pantryTables]]);
+  const tablesOf = (altitude = 0): PantryTables => {
+    const { making } = pantryTables;
+    const found = tablesAt.get(altitude) ?? { ...pantryTables, making: { ...making, boiling: boilingPointsAt(altitude, making.boiling) } };
+    if (tablesAt.size > MOST_HEIGHTS) tablesAt.clear();
+    tablesAt.set(altitude, found);
+    return found;
+  };
   const rulesOf = kept((house: HouseRules) => {
     const rules = householdRules(tables.rules, house);
     const shipped = new Set(tables.diets.map(({ id }) => id));
@@ -77,14 +88,15 @@ export function kitchensOver(tables: ShippedTables): (sources: KitchenSources) =
       kept((rules: ReturnType<typeof rulesOf>) =>
         kept((household: Household): Kitchen => {
           let reading: ReadingContext | null = null;
+          const lifted = tablesOf(household.altitude);
           return {
             ...shared,
             ...rules,
-            pantryTables,
+            pantryTables: lifted,
             reference: { ...reference, foods, constants },
             household,
             get reading(): ReadingContext {
-              return (reading ??= { foods, ...indexOf(foods), familyDensity, measures: household.measures, tables: pantryTables });
+              return (reading ??= { foods, ...indexOf(foods), familyDensity, measures: household.measures, tables: lifted });
             },
           };
         }),

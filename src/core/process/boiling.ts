@@ -23,3 +23,10 @@ export const percentAtBoiling = (at: Celsius, table: BoilingPoints): number =>
     table.map(([percent, boils]) => [boils, percent] as const),
     at,
   );
+
+/** Metres of height for which water boils 1 °C lower. */
+const METRES_PER_DEGREE = 300;
+
+/** Boiling points at a height in m above the sea: all lower by as much as that of water (1 °C for some 300 m up to 3,000 m; rule of thumb). */
+export const boilingPointsAt = (altitude: number, table: BoilingPoints): BoilingPoints =>
+  altitude === 0 ? table : table.map(([percent, boils]) => [percent, boils - altitude / METRES_PER_DEGREE] as const);

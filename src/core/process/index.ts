@@ -1,5 +1,5 @@
 export { BODY_SUMS, bodyIndexOf, bodyPerGram, bodyWithSlopes, NO_BODY, type BodyConstants, type BodyIndex, type BodySums } from "./body";
-export { boilingPoint, percentAtBoiling, type BoilingPoints } from "./boiling";
+export { boilingPoint, boilingPointsAt, percentAtBoiling, type BoilingPoints } from "./boiling";
 export { burnerCap, evaporationRate, kitchenConstants, type Heat } from "./evaporation";
 export { pressOut } from "./extraction";
 export { gelatinisedShare } from "./gelatinisation";

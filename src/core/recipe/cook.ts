@@ -207,7 +207,7 @@ function endWords(end: CookingEnd): string {
     case "syrup":
       return `boiled to “${end.words}” (rule of thumb)`;
     case "boils at":
-      return `boiled to ${formatGrams(end.celsius)} °C, at sea level`;
+      return `boiled to ${formatGrams(end.celsius)} °C`;
     case "dry":
       return `cooked ${end.words}: what grain and pulp hold stays (rule of thumb)`;
     case "body":

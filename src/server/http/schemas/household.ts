@@ -58,6 +58,7 @@ export const validateHousehold = schemaOf<StoredHousehold>()(
     }),
     units: only({ energy: oneOf(ENERGY_UNITS), temperature: oneOf(TEMPERATURE_UNITS), currency: Type.Optional(text(12)) }),
     place: Type.Optional(orNull(only({ latitude: amount(-90, 90), longitude: amount(-180, 180), timeZone: text(60, 1) }))),
+    altitude: Type.Optional(amount(-450, 6000)),
     equipment: Type.Optional(equipment),
     schools: Type.Optional(
       Type.Unsafe<Record<string, string>>({

@@ -91,7 +91,12 @@ export function FirstSteps({
         )}
         {step === 3 && (
           <>
-            <PlaceSection place={present.place ?? null} onPlace={(place) => set((now: Household) => ({ ...now, place }), "place")} />
+            <PlaceSection
+              place={present.place ?? null}
+              onPlace={(place) => set((now: Household) => ({ ...now, place }), "place")}
+              altitude={present.altitude ?? 0}
+              onAltitude={(altitude) => set((now: Household) => ({ ...now, altitude }), "altitude")}
+            />
             <SchoolsSection schools={present.schools ?? {}} rules={rules} onSchools={(schools) => set((now: Household) => ({ ...now, schools }))} />
           </>
         )}

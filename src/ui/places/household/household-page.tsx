@@ -181,7 +181,12 @@ export function HouseholdPage({ theme, canGoBack, eaters, today, shown, constant
               </span>
             </label>
           </div>
-          <PlaceSection place={present.place ?? null} onPlace={(place) => set((now: Household) => ({ ...now, place }), "place")} />
+          <PlaceSection
+            place={present.place ?? null}
+            altitude={present.altitude ?? 0}
+            onPlace={(place) => set((now: Household) => ({ ...now, place }), "place")}
+            onAltitude={(altitude) => set((now: Household) => ({ ...now, altitude }), "altitude")}
+          />
           {!usual && (
             <p>
               <button type="button" className="underline t-ledger min-h-8" onClick={() => set(usualHere)}>

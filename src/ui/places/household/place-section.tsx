@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import type { Place } from "../../../core/household";
+import { AmountField } from "../../parts/amount-field";
 
 interface Draft {
   readonly latitude: string;
@@ -20,7 +21,17 @@ const isZone = (timeZone: string): boolean => {
 };
 
 /** Where the household lives: by it sun, moon and fasting days are reckoned. What cannot be stays as typed, with its reason, and changes nothing. */
-export function PlaceSection({ place, onPlace }: { readonly place: Place | null; readonly onPlace: (place: Place | null) => void }) {
+export function PlaceSection({
+  place,
+  altitude,
+  onPlace,
+  onAltitude,
+}: {
+  readonly place: Place | null;
+  readonly altitude: number;
+  readonly onPlace: (place: Place | null) => void;
+  readonly onAltitude: (metres: number) => void;
+}) {
   const [draft, setDraft] = useState<Draft | null>(null);
   // Some four hundred, so only once they are wanted.
   const [zones, setZones] = useState<readonly string[]>([]);
@@ -100,6 +111,11 @@ export function PlaceSection({ place, onPlace }: { readonly place: Place | null;
             </button>
           )}
         </span>
+      </div>
+      <div className="flex flex-wrap items-baseline gap-x-3 mt-3">
+        <span className="t-ledger">Height above the sea</span>
+        <AmountField label="Height above the sea, metres" unit="m" value={altitude} least={0} most={6000} onChange={onAltitude} />
+        <span className="t-small text-ink2">Syrups boil 1 °C lower for every 300 m (rule of thumb).</span>
       </div>
     </fieldset>
   );

@@ -46,7 +46,7 @@ export function SyrupForm({ making, tables, foods, problems, onChange }: Of<"syr
           onChange={(percent) => onChange({ ...making, percent }, "percent")}
         />
       </Row>
-      <Row label="which boils at" hint="at sea level, the thermometer clear of the pan">
+      <Row label="which boils at" hint="at the height that the household tells, the thermometer clear of the pan">
         <AmountField
           label={`Boiling point, ${temperature === "celsius" ? "°C" : "°F"}`}
           unit={temperature === "celsius" ? "°C" : "°F"}
