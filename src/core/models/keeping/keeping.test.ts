@@ -35,6 +35,12 @@ describe("water activity", () => {
       expect(slopes[sum], sum).toBeCloseTo(moved, 5);
     }
   });
+  it("is that of its starch where all the sugar is dry and starch could hold more: icing sugar keeps", () => {
+    const icing = activity({ water: 0.23, sucrose: 97.8, starch: 2 });
+    expect(icing.value).toBeLessThan(0.5);
+    expect(icing.slopes.water).toBeGreaterThan(0);
+    expect(icing.slopes.starch).toBeLessThan(0);
+  });
   it("is an answer for what holds no water, and for water alone", () => {
     expect(activity({}).value).toBe(0);
     expect(activity({ water: 100 }).value).toBeCloseTo(1, 6);

@@ -141,8 +141,11 @@ export function waterActivityWithSlopes(
     free = next > low && next < high ? next : (low + high) / 2;
     if (high - low <= CLOSE * sums.water) break;
   }
+  if (free < NO_SOLUTION * sums.water) return heldAlone(sums, value);
   const dissolved = new Dissolved(free, sums, value);
   const activity = Math.min(MOST_ACTIVE, dissolved.activity(free));
+  // So near 1 nothing is told apart.
+  if (activity === MOST_ACTIVE) return { value: activity, slopes: NO_SLOPES };
   // Implicit: w + held(a(w)) = water.
   const byWater = dissolved.byWater(free);
   const whole = 1 + held(activity, sums, value)[1] * byWater;
@@ -151,6 +154,24 @@ export function waterActivityWithSlopes(
   const bySolutes = dissolved.bySolutes(free, value);
   for (const solute of SOLUTES) slopes[solute] = bySolutes[solute] / whole;
   for (const polymer of POLYMERS) slopes[polymer] = (-held(activity, { ...NO_SLOPES, [polymer]: 1 }, value)[0] * byWater) / whole;
+  return { value: activity, slopes };
+}
+/** Less free water than this share, and there is no solution: what crystallises holds none, polymers have it all. */
+const NO_SOLUTION = 1e-9;
+
+/** Where polymers hold all the water: Σ A·(a/(1 − a))^B of them is the water that there is. */
+function heldAlone(sums: WaterActivitySums, value: Value): { readonly value: number; readonly slopes: WaterActivitySums } {
+  let [low, high] = [1e-9, MOST_ACTIVE];
+  for (let i = 0; i < MOST_STEPS; i++) {
+    const middle = (low + high) / 2;
+    if (held(middle, sums, value)[0] > sums.water) high = middle;
+    else low = middle;
+  }
+  const activity = (low + high) / 2;
+  const [, byActivity] = held(activity, sums, value);
+  if (!(byActivity > 0)) return { value: activity, slopes: NO_SLOPES };
+  const slopes = { ...NO_SLOPES, water: 1 / byActivity };
+  for (const polymer of POLYMERS) slopes[polymer] = -held(activity, { ...NO_SLOPES, [polymer]: 1 }, value)[0] / byActivity;
   return { value: activity, slopes };
 }
 const NO_SLOPES: WaterActivitySums = {
