@@ -1,7 +1,9 @@
 import type { Constants } from "../core/food";
 
 type Step = Constants["usualMethods"]["value"][string][number];
+/** What is left: what has to be heated is taken by an earlier step of each kind. */
 const LAST = ["aroma", "colour", "acid", "seasoning", "bulk", "binder", "setting", "body", "thickener", "liquid", "sweetener", "richness", "crunch"] as const;
+const HEATED = ["body", "thickener", "bulk", "binder", "setting"] as const;
 const OFF_THE_HEAT: Step = { roles: LAST, operations: ["mix"], minutes: [1, 2, 3], attention: "hands on", words: "Off the heat stir in {takes}." };
 
 /** How a sweet of each kind is usually made, for a recipe that tells no steps: by roles, each row at the first step that takes its role. */
@@ -9,37 +11,37 @@ export const USUAL_METHODS: Constants["usualMethods"] = {
   value: {
     pudding: [
       { roles: ["liquid"], operations: ["simmer"], minutes: [5, 8, 12], attention: "now and then", heat: "simmer", words: "Bring {takes} to a simmer in a heavy pan, stirring so that it does not catch." },
-      { roles: ["body", "thickener", "bulk", "binder"], operations: ["simmer"], minutes: [15, 25, 40], attention: "now and then", heat: "simmer", cue: "soft through", words: "Stir in {takes} and simmer for 25 minutes on a low flame, stirring now and then, until it is soft through." },
+      { roles: HEATED, operations: ["simmer"], minutes: [15, 25, 40], attention: "now and then", heat: "simmer", cue: "soft through", words: "Stir in {takes} and simmer for {minutes} minutes on a low flame, stirring now and then, until it is soft through." },
       { roles: ["sweetener"], operations: ["simmer", "dissolve"], minutes: [4, 5, 8], attention: "now and then", heat: "simmer", words: "Stir in {takes} and cook for 5 minutes more." },
       { roles: ["richness", "crunch"], operations: ["fry"], minutes: [2, 3, 5], attention: "hands on", cue: "golden", words: "In a small pan warm {takes} until golden, and stir all of it in." },
       OFF_THE_HEAT,
     ],
     "flour halwa": [
       { roles: ["richness", "body", "thickener"], operations: ["roast"], minutes: [8, 12, 20], attention: "hands on", cue: "it smells of nuts", words: "Warm {takes} in a heavy pan and roast for 12 minutes on a low flame, stirring without a stop, until it smells of nuts." },
-      { roles: ["liquid", "bulk"], operations: ["simmer"], minutes: [3, 4, 6], attention: "hands on", heat: "simmer", words: "Take it off the flame and pour in {takes}, hot, in a thin stream at arm's length: it spits. Put it back and cook for 4 minutes, stirring." },
+      { roles: ["liquid", "bulk", "binder", "setting"], operations: ["simmer"], minutes: [3, 4, 6], attention: "hands on", heat: "simmer", words: "Take it off the flame and pour in {takes}, hot, in a thin stream at arm's length: it spits. Put it back and cook for {minutes} minutes, stirring." },
       { roles: ["sweetener"], operations: ["simmer", "dissolve"], minutes: [4, 5, 8], attention: "hands on", heat: "simmer", cue: "it leaves the sides", words: "Stir in {takes} and cook for 5 minutes, stirring, until it leaves the sides." },
       OFF_THE_HEAT,
     ],
     "vegetable halwa": [
       { roles: ["richness", "bulk"], operations: ["fry"], minutes: [8, 10, 15], attention: "now and then", words: "Warm {takes} in a heavy pan and fry for 10 minutes, stirring now and then, until soft." },
       { roles: ["liquid"], operations: ["simmer", "reduce"], minutes: [25, 35, 50], attention: "now and then", heat: "simmer", cue: "it is absorbed", words: "Pour in {takes} and cook for 35 minutes, stirring now and then, until it is absorbed." },
-      { roles: ["sweetener", "body", "thickener"], operations: ["simmer", "dissolve"], minutes: [8, 10, 15], attention: "hands on", heat: "simmer", words: "Stir in {takes} and cook for 10 minutes." },
+      { roles: ["sweetener", "body", "thickener", "binder", "setting"], operations: ["simmer", "dissolve"], minutes: [8, 10, 15], attention: "hands on", heat: "simmer", words: "Stir in {takes} and cook for {minutes} minutes." },
       OFF_THE_HEAT,
     ],
     ladoo: [
-      { roles: ["body", "crunch", "bulk"], operations: ["roast"], minutes: [8, 12, 20], attention: "hands on", cue: "it smells of nuts", words: "Roast {takes} in a heavy pan for 12 minutes on a low flame, stirring, until it smells of nuts." },
+      { roles: ["body", "thickener", "crunch", "bulk"], operations: ["roast"], minutes: [8, 12, 20], attention: "hands on", cue: "it smells of nuts", words: "Roast {takes} in a heavy pan for 12 minutes on a low flame, stirring, until it smells of nuts." },
       { roles: ["richness", "sweetener", "binder", "liquid"], operations: ["mix", "dissolve"], minutes: [4, 6, 10], attention: "hands on", words: "Warm {takes} until it melts, and work it in while it is hot." },
       { roles: LAST, operations: ["mix"], minutes: [1, 2, 3], attention: "hands on", words: "Work in {takes}." },
       { roles: [], operations: ["shape"], minutes: [8, 15, 30], attention: "hands on", words: "Shape it into balls while it is warm, and let them stand until firm." },
     ],
     "set pudding": [
       { roles: ["liquid", "sweetener", "bulk", "richness"], operations: ["simmer", "dissolve"], minutes: [5, 8, 12], attention: "now and then", heat: "simmer", words: "Warm {takes} together in a pan, stirring, until it simmers." },
-      { roles: ["setting", "thickener", "body", "binder"], operations: ["simmer"], minutes: [3, 4, 6], attention: "hands on", heat: "simmer", words: "Stir in {takes}, slaked in a little cold liquid, and cook for 4 minutes, stirring." },
+      { roles: ["setting", "thickener", "body", "binder"], operations: ["simmer"], minutes: [3, 4, 6], attention: "hands on", heat: "simmer", words: "Stir in {takes}, slaked in a little cold liquid, and cook for {minutes} minutes, stirring." },
       { roles: LAST, operations: ["mix"], minutes: [1, 2, 3], attention: "hands on", words: "Off the heat stir in {takes}." },
       { roles: [], operations: ["chill", "transfer"], minutes: [120, 180, 480], attention: "unattended", words: "Pour it into bowls and chill it for 3 hours." },
     ],
     "fruit-bound": [
-      { roles: ["crunch", "body"], operations: ["roast"], minutes: [4, 6, 10], attention: "hands on", words: "Roast {takes} in a dry pan for 6 minutes, stirring." },
+      { roles: ["crunch", "body", "thickener"], operations: ["roast"], minutes: [4, 6, 10], attention: "hands on", words: "Roast {takes} in a dry pan for 6 minutes, stirring." },
       { roles: ["bulk", "sweetener", "binder", "liquid", "richness"], operations: ["grind", "mix"], minutes: [3, 5, 10], attention: "hands on", words: "Blend {takes} to a paste and knead all together." },
       { roles: LAST, operations: ["mix"], minutes: [1, 2, 3], attention: "hands on", words: "Work in {takes}." },
       { roles: [], operations: ["shape"], minutes: [8, 15, 30], attention: "hands on", words: "Roll or press it, and cut it into pieces." },

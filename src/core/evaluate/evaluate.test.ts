@@ -1,13 +1,15 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { food, halwa, phirni, tableOf } from "../../../tests/support/kitchen";
+import { food, halwa, phirni, read, tableOf } from "../../../tests/support/kitchen";
 import { recipeInput } from "../adaptation";
 import { REFERENCE } from "../../data";
 import { drawnFigures } from "./draws";
 import { derivatives } from "./evaluate";
 import { compareLikeness, compareLimit, evaluate, evaluatePoint, explain, LATER_PROPERTY_IDS, PROPERTY_IDS, type EvaluationInput } from "./index";
 import { pointFigures, summed } from "./point";
-import { contributionOf } from "./sums";
+import { qualitiesOf } from "./qualities";
+import { AT, contributionOf } from "./sums";
+import type { Treatment } from "../food";
 
 const { constants } = REFERENCE;
 const figure = (value: number, half = 0) => ({ value, low: value - half, high: value + half });
@@ -153,6 +155,51 @@ describe("derivatives", () => {
       const { figures } = evaluate({ lines, evaporation: { value, sd: 10 }, servings: 4, cookMinutes: 0, apart: 0 }, constants);
       for (const id of PROPERTY_IDS) expect(Object.values(figures[id]).every(Number.isFinite), `${ids.join()} ${id}`).toBe(true);
     }
+  });
+});
+
+describe("what is told in words", () => {
+  const told = (text: string, isWhole = true) => {
+    const input = recipeInput(read(text), tableOf());
+    return qualitiesOf(input, evaluate(input, constants).figures, isWhole, constants);
+  };
+  it("tells no keeping where something is not read, or its water is not known", () => {
+    const input = recipeInput(halwa(), tableOf());
+    const { figures } = evaluate(input, constants);
+    expect(qualitiesOf(input, figures, false, constants).keeping).toMatch(/not told until/);
+    const dry = input.lines.map((line) => (line.food.id === "semolina" ? { ...line, food: { ...line.food, unknown: ["water" as const] } } : line));
+    expect(qualitiesOf({ ...input, lines: dry }, figures, true, constants).keeping).toMatch(/how much water fine semolina holds/);
+    const { waterActivity: _, ...older } = figures;
+    expect(qualitiesOf(input, older, true, constants).keeping).toMatch(/not worked out/);
+  });
+  it.each([
+    ["2 eggs\n100 g sugar\n400 g almonds, ground", 0],
+    ["10 ml milk\n200 g sugar\n200 g besan\n60 g ghee", 2],
+    ["1 tbsp coconut milk\n200 g sugar\n200 g besan\n60 g ghee", 1],
+    ["30 g fresh mango\n200 g sugar\n200 g besan\n60 g ghee", 2],
+  ])("keeps no longer than what spoils first of it: %s", (lines, days) => {
+    const { keeping } = told(`A sweet\nServes 4\n\n${lines}`);
+    expect(typeof keeping === "string" ? keeping : keeping.roomDays).toBeLessThanOrEqual(days);
+  });
+  it("tells colour by what makes it so, and notes by their amounts", () => {
+    const jaggery = told("A sweet\nServes 4\n\n500 ml milk\n100 g jaggery\n60 g rice");
+    expect(jaggery.colour).toMatchObject({ by: "Jaggery, cane" });
+    expect(jaggery.notes.map(({ note }) => note)).toContain("molasses");
+    const plain = told("A sweet\nServes 4\n\n500 ml milk\n100 g sugar\n60 g rice");
+    expect(plain.colour.step).toBeLessThan(jaggery.colour.step);
+    expect(plain.notes.map(({ note }) => note)).not.toContain("molasses");
+  });
+});
+
+describe("treatments", () => {
+  const per = (id: string, treated: Treatment) =>
+    contributionOf({ food: food(id), grams: 1, sd: 0, role: "sweetener", treated }, 20, constants).perGram[AT["sweet.hot"]] ?? 0;
+  it("count only for what takes them: sugar is no fruit in pieces, fruit does not brown", () => {
+    expect(per("sugar", { pieces: "whole" })).toBe(per("sugar", {}));
+    expect(per("raisins", { caramel: "dark" })).toBe(per("raisins", {}));
+    expect(per("raisins", { pieces: "whole" })).toBeLessThan(0.5 * per("raisins", {}));
+    expect(per("sugar", { caramel: "dark" })).toBeCloseTo(0.7 * per("sugar", {}), 9);
+    expect(per("sugar", { caramel: "dark", caramelShare: 0.5 })).toBeCloseTo(0.85 * per("sugar", {}), 9);
   });
 });
 

@@ -5,6 +5,8 @@ export const asAdded = (food: Food): Treatment | undefined =>
   food.family === "fruit" && food.nature?.form === "whole" && food.nature.processing === "dried" ? { pieces: "whole" } : undefined;
 
 const known = new WeakMap<Food, Map<string, Food>>();
+/** So many treatments of one food are remembered. */
+const MOST_KNOWN = 64;
 
 /** A food as the steps treat it: what models read instead of it. The same object for the same treatment. */
 export function asTreated(food: Food, treatment: Treatment | undefined): Food {
@@ -12,9 +14,24 @@ export function asTreated(food: Food, treatment: Treatment | undefined): Food {
   const byTreatment = known.get(food) ?? new Map<string, Food>();
   known.set(food, byTreatment);
   const key = JSON.stringify(treatment);
-  const found = byTreatment.get(key) ?? treatedFood(food, treatment);
-  byTreatment.set(key, found);
-  return found;
+  const found = byTreatment.get(key);
+  if (found) return found;
+  if (byTreatment.size >= MOST_KNOWN) byTreatment.clear();
+  const made = treatedFood(food, treatment);
+  byTreatment.set(key, made);
+  return made;
+}
+
+/** What of a treatment a food takes: what stands for raisins is no fruit in pieces, what stands for sugar may not brown. */
+function of(food: Food, { pieces, caramel, caramelShare, dissolved, egg, ...rest }: Treatment): Treatment {
+  const isSweetener = food.family === "sweetener";
+  return {
+    ...rest,
+    ...(pieces && food.family === "fruit" ? { pieces } : {}),
+    ...(caramel && isSweetener ? { caramel, ...(caramelShare === undefined ? {} : { caramelShare }) } : {}),
+    ...(dissolved && isSweetener ? { dissolved } : {}),
+    ...(egg && food.thickening.egg ? { egg } : {}),
+  };
 }
 
 function treatedFood(food: Food, treatment: Treatment): Food {
@@ -30,7 +47,7 @@ function treatedFood(food: Food, treatment: Treatment): Food {
   const isPulp = treatment.ground !== undefined && (food.family === "fruit" || food.family === "vegetable" || food.family === "root");
   return {
     ...food,
-    treated: treatment,
+    treated: of(food, treatment),
     sugarClass,
     thickening: {
       ...food.thickening,

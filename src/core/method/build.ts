@@ -29,7 +29,7 @@ export interface MethodGround {
   readonly handling: ReadonlyMap<string, Handling>;
   /** Water that the recipe drives off for this many servings, g. */
   readonly evaporation: number;
-  readonly constants: DrivenGround["constants"] & Pick<Constants, "usualMethods">;
+  readonly constants: DrivenGround["constants"] & Pick<Constants, "usualMethods" | "gelatinisationMinutes">;
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { ReadRecipe, ReadStepWithTakes, StepId } from "../recipe";
-import type { Constants } from "../food";
+import type { Constants, Food } from "../food";
 import { evaporationRate } from "../process";
 import { fraction } from "../units";
 import type { Version } from "../substitution";
@@ -19,10 +19,13 @@ export interface DrivenGround {
   readonly constants: Pick<Constants, "process" | "evaporationFlux">;
 }
 
-/** Whether there is grain in the pot that takes its time: then it goes on as long, under a lid. */
-function holdsGrain(step: Pick<MethodStep, "takes">, before: readonly Pick<MethodStep, "takes">[], version: Version): boolean {
-  const inPot = new Set([...before, step].flatMap(({ takes }) => takes.map(({ of }) => of.id)));
-  return version.rows.some(({ id, food }) => food !== null && inPot.has(id) && food.thickening.starch !== undefined);
+/** What only boils down: all else needs its time, as grain, pulses, egg, roots and fruit do. */
+const ONLY_BOILS: readonly Food["family"][] = ["dairy", "drink", "water", "sweetener", "fat", "spice", "essence", "salt"];
+/** Whether something in the pot has to cook as long as the recipe says: then it goes on, under a lid. */
+function needsTime(step: Pick<MethodStep, "takes">, before: readonly Pick<MethodStep, "takes">[], version: Version): boolean {
+  const taken = [...before, step].flatMap(({ takes }) => takes);
+  const inPot = new Set(taken.map(({ of }) => of.id));
+  return taken.some(({ of }) => of.kind === "part") || version.rows.some(({ id, food }) => food !== null && inPot.has(id) && !ONLY_BOILS.includes(food.family));
 }
 
 /** Whether the minutes of a step can be set: it cooks open for a time that it tells once, to no end by mass. */
@@ -77,7 +80,7 @@ export function cookingOf(
     }
     mass -= driven * ratio;
     const own = readOf.get(step.id)?.open[0]?.minutes ?? 0;
-    const needed = holdsGrain(step, steps.slice(0, i), version) ? own : 0;
+    const needed = needsTime(step, steps.slice(0, i), version) ? own : 0;
     const open = own * ratio;
     const isLast = adjustable.at(-1) === step;
     const left = isKnown && isLast && mass > 0 ? mass : null;

@@ -118,6 +118,32 @@ describe("a version's method", () => {
       }
     },
   );
+  it("heats egg and cooks grain as long as it needs in the usual steps", () => {
+    for (const archetype of ["pudding", "set pudding", "flour halwa", "vegetable halwa"] as const) {
+      const of = { ...read("A sweet\nServes 4\n\n500 ml milk\n100 g black rice\n100 g sugar\n2 eggs\n5 g agar\n20 g cornflour"), archetype };
+      const { method } = made(of, asIs(of));
+      const stepOf = (id: string) =>
+        method.steps.find(({ takes: all }) => all.some(({ of: what }) => what.id === of.lines.find(({ food: { id: each } }) => each === id)?.id));
+      for (const id of ["egg", "agar", "cornflour"]) expect(stepOf(id)?.heat ?? stepOf(id)?.operation, `${archetype} ${id}`).toMatch(/simmer|roast/);
+      expect(stepOf("egg")?.heat).toBe("simmer");
+      if (archetype === "pudding") expect(stepOf("black-rice")?.minutes.usual).toBeGreaterThan(60);
+    }
+  });
+  it("never cooks egg, fruit or grain for a shorter time, however little is to boil away", () => {
+    for (const [line, id] of [
+      ["4 egg yolks", "egg-yolk"],
+      ["300 g carrots, grated", "carrot"],
+      ["60 g rice", "white-rice"],
+      ["100 g chana dal", "chana-dal"],
+    ] as const) {
+      const of = read(`Sweet\nServes 4\n\n1 litre milk\n${line}\n80 g sugar\n\n1. Warm the milk.\n2. Stir in the rest and simmer for 40 minutes.`);
+      expect(of.lines.map(({ food: { id: each } }) => each)).toContain(id);
+      const { method, words } = made(of, asIs(of), 40);
+      const step = method.steps.find(({ cooking }) => cooking);
+      expect((step?.cooking?.open ?? 0) + (step?.cooking?.covered ?? 0), id).toBe(40);
+      expect(words.map(textOf).join(" ")).toMatch(/on the lowest flame, the lid ajar/);
+    }
+  });
   it("greases a dish with what stands for the butter, and pours no fat in for it", () => {
     const buttered = read(
       "Sweet\nServes 4\n1 litre milk\n60 g rice\n10 g butter\n\n1. Butter the dish.\n2. Simmer the milk and the rice for 20 minutes, and pour it in.",

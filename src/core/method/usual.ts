@@ -1,16 +1,30 @@
-import type { Constants } from "../food";
+import type { Constants, Food } from "../food";
 import type { Archetype } from "../recipe";
 import type { Version } from "../substitution";
 import type { MethodStep } from "./step";
 
+type UsualConstants = Pick<Constants, "usualMethods" | "gelatinisationMinutes">;
+/** Grain is done after so many of its time constants; egg after so many minutes of a simmer. */
+const DONE = 2.5;
+const EGG_MINUTES = 8;
+
+/** Minutes of wet heat that a food needs; 0 where nothing is known to. */
+function minutesToDone({ thickening: { starch, egg } }: Food, { gelatinisationMinutes: { value } }: UsualConstants): number {
+  if (egg) return EGG_MINUTES;
+  return starch ? DONE * (starch.tau ?? (starch.form === "pearl" ? value.pearl : value[starch.grain]) ?? 0) : 0;
+}
+
 /** How a sweet of its kind is usually made, for a recipe that tells no steps: each row goes in once, at the first step that takes its role. */
-export function usualMethod(version: Version, archetype: Archetype, { usualMethods }: Pick<Constants, "usualMethods">): MethodStep[] {
+export function usualMethod(version: Version, archetype: Archetype, constants: UsualConstants): MethodStep[] {
+  const { usualMethods } = constants;
   const waiting = new Set(version.rows.filter(({ food, grams }) => food !== null && grams > 0));
   return (usualMethods.value[archetype] ?? []).flatMap((step, at): MethodStep[] => {
     const rows = [...waiting].filter(({ role }) => step.roles.includes(role));
     for (const row of rows) waiting.delete(row);
     if (step.roles.length > 0 && rows.length === 0) return [];
-    const [shortest, usual, longest] = step.minutes;
+    const needed = Math.max(0, ...rows.map(({ food }) => (food && step.heat ? minutesToDone(food, constants) : 0)));
+    const times = Math.max(1, needed / step.minutes[1]);
+    const [shortest, usual, longest] = step.minutes.map((minutes) => Math.round(minutes * times)) as [number, number, number];
     return [
       {
         id: `usual-${at + 1}`,
@@ -25,7 +39,7 @@ export function usualMethod(version: Version, archetype: Archetype, { usualMetho
         attention: step.attention,
         cue: step.cue ?? null,
         tools: [],
-        origin: { kind: "usual", words: step.words },
+        origin: { kind: "usual", words: step.words.replace("{minutes}", String(usual)) },
         reasons: ["the recipe tells no steps: this is how such a sweet is usually made"],
       },
     ];

@@ -117,7 +117,10 @@ const minutesText = (minutes: number) => `${formatGrams(minutes)} ${minutes === 
 function timed(segments: readonly Segment[], { open, covered, left }: StepCooking): readonly Segment[] {
   const grams = left === null ? "" : formatGrams(Math.round(left / 5) * 5);
   if (open + covered === 0) return [...segments, { text: ` Cook it down to about ${grams} g in the pot.`, kind: "changed" }];
-  const times = [open > 0 ? `for ${minutesText(open)}` : "", covered > 0 ? `${open > 0 ? "then " : ""}for ${minutesText(covered)} under a lid` : ""];
+  const times = [
+    open > 0 ? `for ${minutesText(open)}` : "",
+    covered > 0 ? `${open > 0 ? "then " : ""}for ${minutesText(covered)} on the lowest flame, the lid ajar` : "",
+  ];
   const words = `${times.filter(Boolean).join(", ")}${left === null ? "" : ` (to about ${grams} g in the pot)`}`;
   const at = segments.findIndex(({ kind, text }) => kind === "plain" && TIME.test(text));
   const found = TIME.exec(segments[at]?.text ?? "");

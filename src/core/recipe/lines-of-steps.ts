@@ -24,17 +24,18 @@ export function withLinesOfSteps(recipe: Recipe, context: ReadingContext): Recip
     const reading = readLine(line, context);
     return "food" in reading ? [reading.food] : [];
   });
-  const found = new Map<string, { readonly food: Food; readonly amounts: string[]; readonly line: Omit<RecipeLine, "text"> }>();
+  const found = new Map<string, { readonly food: Food; readonly words: string; readonly amounts: string[]; readonly line: Omit<RecipeLine, "text"> }>();
   for (const step of recipe.steps) {
     for (const sentence of step.text.slice(0, RECIPE_LIMITS.stepCharacters).split(/(?<=[.;])\s+/)) {
       if (GOES_AWAY.test(sentence)) continue;
-      for (const { food, at } of context.find(sentence)) {
+      for (const { food, at, end } of context.find(sentence)) {
         const amount = AMOUNT.exec(sentence.slice(Math.max(0, at - 80), at))?.[1];
         if (amount === undefined || !isLiquid(food)) continue;
         // Of several foods of one name the first is meant.
         if (listed.some((each) => isOfKind(each, food)) || [...found.values()].some((each) => each.food.id !== food.id && isOfKind(each.food, food))) continue;
         const known = found.get(food.id) ?? {
           food,
+          words: sentence.slice(at, end),
           amounts: [],
           line: { id: `${step.id}-${food.id}`, choice: {}, ...(step.component === undefined ? {} : { component: step.component }) },
         };
@@ -43,11 +44,8 @@ export function withLinesOfSteps(recipe: Recipe, context: ReadingContext): Recip
       }
     }
   }
-  const lines = [...found.values()].flatMap(({ food, amounts, line }): RecipeLine[] => {
-    const made = { ...line, text: `${amounts.join(" plus ")} ${food.synonyms.find((name) => !/\d/.test(name)) ?? food.name.toLowerCase()}` };
-    const reading = readLine(made, context);
-    return reading.kind === "read" && reading.food.id === food.id ? [made] : [{ ...made, text: `${amounts.join(" plus ")} ${food.name.toLowerCase()}` }];
-  });
+  // In the step's own words: what they leave open is asked as of any line.
+  const lines = [...found.values()].map(({ words, amounts, line }): RecipeLine => ({ ...line, text: `${amounts.join(" plus ")} ${words}` }));
   return lines.length === 0 || recipe.lines.length + lines.length > RECIPE_LIMITS.lines ? recipe : { ...recipe, lines: [...recipe.lines, ...lines] };
 }
 

@@ -301,6 +301,8 @@ const isOfPlant = (listed: Food, food: Food): boolean =>
   listed.nature?.botanical != null &&
   listed.nature.botanical === food.nature?.botanical &&
   food.allergens.every((allergen) => listed.allergens.includes(allergen)) &&
+  food.mayContain.every(({ allergen }) => listed.allergens.includes(allergen) || listed.mayContain.some((each) => each.allergen === allergen)) &&
+  food.parts.length === 0 &&
   food.sugarClass !== "added";
 const isMadeOf = ({ allergens, origin, sugarClass }: Food, listed: readonly Food[]): boolean =>
   allergens.every((allergen) => listed.some((each) => each.allergens.includes(allergen))) &&

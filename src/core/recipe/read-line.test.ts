@@ -192,5 +192,7 @@ describe("a name with a joint in it", () => {
     ["50 g rice and shine", ["own-chutney", 50]],
     ["50 g Kokum & date chutney or ghee", "food unknown"],
     ["50 g rice and shiner", "food unknown"],
+    ["50 g Kokum & date chutney xyzzy", "food unknown"],
+    ["50 g Kokum & date chutney and mlieko", "food unknown"],
   ])("is read whole: %s", (text, expected) => expect(of(text)).toEqual(expected));
 });

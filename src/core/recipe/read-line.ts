@@ -80,7 +80,8 @@ function calledWhole(plain: string, { foods, find }: ReadingContext): Food | und
   const at = lower.indexOf(name);
   const rest = `${plain.slice(0, at)} , ${plain.slice(at + name.length)}`;
   const isWord = !/[\p{L}\d]/u.test(plain.charAt(at - 1)) && !/[\p{L}\d]/u.test(plain.charAt(at + name.length));
-  return isWord && find(rest).length === 0 ? food : undefined;
+  const isPlain = linePartsOf(rest).parts.every(({ words }) => words === "" || isPlainText(words));
+  return isWord && isPlain && find(rest).length === 0 ? food : undefined;
 }
 
 /** Reads one line into a food and grams, honouring what the maker settled by hand. */

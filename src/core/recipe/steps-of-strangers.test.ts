@@ -53,6 +53,13 @@ describe("liquids that only the steps name", () => {
   });
 });
 
+describe("a liquid that a step names", () => {
+  it("is a line in the step's own words, and judged as any line: milk of a step is dairy, what is left open is asked", () => {
+    const named = (words: string) => sweet(["100 g semolina", "80 g sugar"], [`Pour in 1 cup of ${words} and cook for 5 minutes.`]).recipe.lines.at(-1)?.text;
+    for (const words of ["almond milk", "coconut milk", "milk", "buttermilk", "oat milk"]) expect(named(words)).toBe(`1 cup ${words}`);
+  });
+});
+
 describe("what goes in at a step", () => {
   it("is the other half of what a step before took", () => {
     for (const rest of ["Add the other half and simmer for 10 minutes.", "Pour in the rest, and simmer for 10 minutes.", "Stir in the remaining half."]) {
@@ -110,6 +117,16 @@ describe("a syrup", () => {
   });
 });
 
+describe("a pan of its own", () => {
+  it("in which nothing wet is has the other's poured in before it cooks", () => {
+    const recipe = sweet(
+      ["100 g semolina", "60 g ghee", "120 g sugar", "400 ml water"],
+      ["Boil the sugar and the water for 2 minutes.", "In another pan roast the semolina in the ghee, pour the syrup over and cook for 6 minutes."],
+    );
+    expect(recipe.ledger.entries[1]?.driven).toBeGreaterThan(30);
+  });
+});
+
 describe("what steps do to foods", () => {
   it.each([
     ["3 ripe bananas", "Mash the bananas and fold them in.", "banana", { ground: "fine" }],
@@ -157,6 +174,8 @@ describe("what steps do to foods", () => {
     expect(curdled.lines.map(({ food }) => food.id)).toEqual(["paneer", "sugar"]);
     expect(curdled.unlisted).toEqual([]);
     const other = sweet(["500 g yogurt", "100 g sugar"], ["Whisk the yogurt with the sugar and strain it through a sieve."]);
+    const sieved = sweet(["500 g yogurt", "100 g sugar"], ["Strain the yogurt through a sieve.", "Whisk in the sugar."]);
+    expect(sieved.lines.map(({ food }) => food.id)).toEqual(["yogurt", "sugar"]);
     expect(other.lines.map(({ food }) => food.id)).toEqual(["yogurt", "sugar"]);
   });
 });

@@ -31,14 +31,18 @@ export interface LedgerEntry {
 /** What stays on a pan or jar that is rinsed into the pot, as a share of what would stay. */
 const RINSED = 0.3;
 
+/** Less water than this share of the other pan's boils in none of its own. */
+const LEAST_TO_BOIL = 0.05;
+
 /** What one step does: what goes in, what it does to it, what leaves, what the scale says. */
 export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): LedgerEntry {
   const { component } = reading.step;
   const { process } = walk.constants;
   const table = process.value;
   const main = potOf(walk, component);
-  const pot = reading.ownPan && main.mass > 0 ? new Pot() : main;
-  const before = pot.net;
+  const own = reading.ownPan && main.mass > 0 ? new Pot() : null;
+  const pot = own ?? main;
+  const before = main.net;
   const does = new Set(reading.operations);
   const went: LedgerMass[] = [];
   const away: LedgerMass[] = [];
@@ -89,7 +93,10 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
   }
   treat(reading, pot.items, here, ({ line }) => descriptionOf(walk, line), walk.constants);
   const isPressed = drainWhey(walk, pot, reading, at, away) || (does.has("press") && press(walk, pot, component, at, away));
-  const cooked = cook(pot, reading, walk.constants, walk.pantry.tables.making);
+  // Where it cooks without anything wet of its own, what is in the other pan has come in.
+  const isJoined = own !== null && reading.open.length > 0 && own.water < LEAST_TO_BOIL * main.water;
+  if (isJoined) main.pour(pot, 1);
+  const cooked = cook(isJoined ? main : pot, reading, walk.constants, walk.pantry.tables.making);
   told.push(cooked.told);
   walk.openMinutes += cooked.minutes;
   walk.known ||= cooked.known;
@@ -104,15 +111,13 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
   leftBehind(walk, pot, reading, here, away);
   told.push(weighIn(walk, pot, reading.step.choice.weighed, at));
   pot.begun = true;
-  if (pot !== main) {
-    main.pour(pot, 1);
-    main.begun = true;
-  }
+  if (own !== null && !isJoined) main.pour(own, 1);
+  main.begun = true;
   return {
     step: at,
     component: component !== undefined && walk.structure.components.has(component) ? component : null,
     went,
-    driven: isPressed ? pot.net : pot.net - before - joined,
+    driven: isPressed ? pot.net : main.net - before - joined,
     how: told.filter(Boolean).join("; "),
     away: away.filter(({ grams }) => grams > 0.05),
     after: main.state(),
@@ -136,7 +141,7 @@ function soakHere(walk: Walk, pot: Pot, item: PotItem): string {
   return told;
 }
 
-const HANGS = /\b(?:hang|hung|strain(?:ed)?|drain(?:ed)?)\b[^.]{0,60}\b(?:cloth|muslin|overnight|hours?|whey|sieve)\b/i;
+const HANGS = /\b(?:hang|hung|strain(?:ed)?|drain(?:ed)?)\b[^.]{0,60}\b(?:cloth|muslin|overnight|hours?|whey)\b/i;
 const CURDLES = /\b(?:curdles?|curdled|curds? (?:form|separate)|splits?|whey)\b/i;
 /** What is left of yogurt that hangs, and of milk that is curdled and pressed, g per g (rules of thumb); the rest is whey. */
 const HUNG_SHARE = 0.4;

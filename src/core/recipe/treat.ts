@@ -1,4 +1,5 @@
 import type { Constants, Food, Treatment } from "../food";
+import { RECIPE_LIMITS } from "./limits";
 import { mentionsOf, namesOfLine } from "./mentions";
 import type { PotItem } from "./pot";
 import type { LineReading } from "./read-line";
@@ -53,6 +54,10 @@ function partsOf(
     });
 }
 
+const GRINDS = /\b(?:blend|grind|mash|pur[ée]e|crush|pound|pulse|liquidi[sz]e|whisk)\b/i;
+const CUTS = /\b(?:chop|slice|dice)\b/i;
+const DONE = new RegExp(`${GRINDS.source}|${CUTS.source}`, "i");
+
 /** Takes note of what a step does to the foods in its pot. `here` went in at it. */
 export function treat(
   reading: StepReading,
@@ -65,13 +70,13 @@ export function treat(
   const note = (item: PotItem, more: Treatment) => {
     item.treated = { ...item.treated, ...more };
   };
-  const { text } = reading.step;
-  if (does.has("grind") || does.has("mix")) {
+  const text = reading.step.text.slice(0, RECIPE_LIMITS.stepCharacters);
+  if (DONE.test(text)) {
     for (const part of partsOf(text, here.length > 0 ? here : pot, describe)) {
       const isCoarse = COARSE.test(part.text);
-      const verb = /\b(?:blend|grind|mash|pur[ée]e|crush|pound|pulse|liquidi[sz]e|whisk)\b/i.exec(part.text)?.[0].toLowerCase();
+      const verb = GRINDS.exec(part.text)?.[0].toLowerCase();
       if (!verb) {
-        if (/\bchop|slice|dice\b/i.test(part.text)) for (const item of part.items) if (item.treated.pieces) note(item, { pieces: "cut" });
+        if (CUTS.test(part.text)) for (const item of part.items) if (item.treated.pieces) note(item, { pieces: "cut" });
         continue;
       }
       for (const item of part.items) {

@@ -40,7 +40,7 @@ import { whoseRules, type DiningTable } from "../table";
 import { capital } from "../units";
 import type { Broken } from "./found-foods";
 import type { Anchors, NamedFood } from "./recipe-view";
-import { toldFigures, type ToldFigures } from "./told-figures";
+import { isReadWhole, toldFigures, type ToldFigures } from "./told-figures";
 
 /** The recipe and table that a bench stands at. */
 export interface BenchGround {
@@ -177,8 +177,8 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
     gone,
     handedDown: stored(handedDown, read, table),
     rows: version.rows.map((row) => toldRow(row, ground, table)),
-    before: toldFigures(before, constants),
-    after: toldFigures(after, constants),
+    before: toldFigures(before, isReadWhole(read), constants),
+    after: toldFigures(after, isReadWhole(read), constants),
     beams,
     notes: versionNotes(problem, version, after.figures),
     fit: fitWords(verdict, insideCount(beams)),

@@ -23,7 +23,7 @@ import {
 import type { Rule } from "../models/diet";
 import { rulesAt, type DiningTable } from "../table";
 import { brokenBy, type Broken } from "./found-foods";
-import { toldFigures, type ToldFigures } from "./told-figures";
+import { isReadWhole, toldFigures, type ToldFigures } from "./told-figures";
 
 /** In words what a step of body is. */
 export type Anchors = Pick<Constants, "bodyAnchors">;
@@ -141,7 +141,7 @@ export function recipeView({ recipe, table }: RecipeQuestion, kitchen: Kitchen):
     problems: ledger.problems.filter((problem) => stepOf(problem) === null),
     ledger: { entries: toldEntries(read), finished: interval(ledger.finished, 0), apart: ledger.apart },
     evaporation: { grams: read.evaporation.grams.value, how: read.evaporation.how },
-    told: toldFigures(evaluated, constants),
+    told: toldFigures(evaluated, isReadWhole(read), constants),
   };
 }
 

@@ -6,6 +6,7 @@ import { openRecipe, openTable, USUAL_SOURCES } from "../../core/kitchen";
 import { evaluate, qualitiesOf, whyUnknown, type Amount, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
 import { methodFor } from "../../core/adaptation";
 import { textOf } from "../../core/method";
+import { isReadWhole } from "../../core/views";
 import { readJsonLd, withAllLines, type LineId, type LineReading, type ReadRecipe, type Recipe, type StepId } from "../../core/recipe";
 import {
   inOrder,
@@ -72,7 +73,7 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
         role: line.role,
       })),
       unresolved: read.unresolved.map((line) => unresolvedJson(read, parsed.value, line)),
-      properties: propertiesJson(problem, evaluate(problem, USUAL_KITCHEN.reference.constants).figures),
+      properties: propertiesJson(problem, evaluate(problem, USUAL_KITCHEN.reference.constants).figures, read),
     },
     findings: [
       ...found.map(({ line, rule, school, verdict, reason }) => ({ line: lineAt(line), rule, school, verdict, reason })),
@@ -129,11 +130,11 @@ const foodJson = ({ id, name, provenance }: Food) => ({ id, name, provenance });
 
 const scale = (figure: Figure, factor: number): Figure => ({ value: figure.value * factor, low: figure.low * factor, high: figure.high * factor });
 
-function propertiesJson(input: EvaluationInput, figures: Figures): object {
+function propertiesJson(input: EvaluationInput, figures: Figures, read: ReadRecipe): object {
   const { constants } = USUAL_KITCHEN.reference;
   const unknown = whyUnknown(input, constants);
   const orWhy = (id: PropertyId) => (unknown[id] === undefined ? figures[id] : { value: null, reason: unknown[id] });
-  const { colour, notes, keeping } = qualitiesOf(input, figures, constants);
+  const { colour, notes, keeping } = qualitiesOf(input, figures, isReadWhole(read), constants);
   const byTemperature = (group: "sweetness" | "body") => Object.fromEntries(SERVING_TEMPERATURES.map((serve) => [serve, figures[`${group}.${serve}`]]));
   const amounts = (group: "per100g" | "serving") => {
     const named = (wanted: readonly Amount[]) => wanted.map((amount) => [amountKey(amount), figures[`${group}.${amount}`]] as const);
@@ -154,7 +155,10 @@ function propertiesJson(input: EvaluationInput, figures: Figures): object {
     suppression_percent: figures.suppression,
     binding: orWhy("binding"),
     waterActivity: orWhy("waterActivity"),
-    keeping: keeping ? { room_days: keeping.roomDays, fridge_days: keeping.fridgeDays, kind: keeping.kind, by: keeping.by } : null,
+    keeping:
+      typeof keeping === "string"
+        ? { room_days: null, fridge_days: null, reason: keeping }
+        : { room_days: keeping.roomDays, fridge_days: keeping.fridgeDays, kind: keeping.kind, by: keeping.by },
     colour: { value: colour.step, low: colour.low, high: colour.high, words: colour.words, by: colour.by },
     notes: notes.map(({ note, strength, from }) => ({ note, strength, from })),
   };
@@ -224,7 +228,7 @@ function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: Read
       ...(row.change === "as is" ? {} : { change: row.why ? `${row.change}: ${row.why}` : row.change }),
     })),
     steps: stepsJson(version, read, table, (step) => problem.order.steps.indexOf(step)),
-    properties: propertiesJson(versionInput(version, problem), figures),
+    properties: propertiesJson(versionInput(version, problem), figures, read),
     deviations: proposal.beams.map((beam) => {
       const base = beam.limit ?? Math.max(1e-9, recipeFigures[beam.id].value);
       return {

@@ -10,7 +10,7 @@ import type { Version, VersionRow } from "../../core/substitution";
 import { formatNumber } from "../../core/units";
 import { USUAL_HOUSEHOLD } from "../../core/household";
 import { MODEL_VERSION, REFERENCE } from "../../data";
-import { toldFigures } from "../../core/views";
+import { isReadWhole, toldFigures } from "../../core/views";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
 import { schemaErrors } from "../http/ajv";
@@ -217,7 +217,10 @@ export const versionConstants = () => {
 };
 
 /** What is told of a version and of the recipe it was made of, from what was kept of them. */
-export const toldVersion = ({ asHandedDown, forThisTable }: Snapshot) => ({
-  before: toldFigures(asHandedDown, REFERENCE.constants),
-  after: toldFigures(forThisTable, REFERENCE.constants),
-});
+export async function toldVersion({ recipe, asHandedDown, forThisTable }: Snapshot) {
+  const isWhole = isReadWhole(openRecipe(recipe, await getKitchen()));
+  return {
+    before: toldFigures(asHandedDown, isWhole, REFERENCE.constants),
+    after: toldFigures(forThisTable, isWhole, REFERENCE.constants),
+  };
+}

@@ -18,7 +18,7 @@ const notesWords = ({ notes }: Qualities): string =>
         .join(", ");
 
 function keepingWords({ keeping }: Qualities): string {
-  if (keeping === null) return "not worked out when this was kept";
+  if (typeof keeping === "string") return keeping;
   const room = keeping.roomDays === 0 ? "no more than 2 hours in the room" : `${days(keeping.roomDays)} in the room, up to 30 °C`;
   return `${room}; ${days(keeping.fridgeDays)} in the fridge, covered (as ${keeping.kind}${keeping.by === "water activity" ? ", shortened by its water activity" : ""})`;
 }

@@ -27,7 +27,7 @@ export default async function Page({ params }: Props) {
       movedOn={movedOn}
       cautions={cautions}
       ruleNames={(await wishWords())(snapshot.table.rules)}
-      told={toldVersion(snapshot)}
+      told={await toldVersion(snapshot)}
       constants={versionConstants()}
     />
   );

@@ -26,6 +26,10 @@ export interface Keeping {
 }
 
 const WET = 45;
+/** From so much on, as a share, a food counts by which a sweet spoils; a trace of one does not. */
+const A_LITTLE = 0.01;
+const MOIST = 30;
+const FRESH: readonly string[] = ["vegetable", "root", "fruit", "drink"];
 const SHORTEST = { room: 0, fridge: 2 };
 const COCONUT = "Cocos nucifera";
 
@@ -33,10 +37,11 @@ const COCONUT = "Cocos nucifera";
 export function keepingKind(lines: readonly BalancedLine[], finishedMass: number, waterPer100g: number, cookMinutes: number | null): KeepingKind {
   const share = (is: (line: BalancedLine) => boolean) => lines.reduce((sum, line) => sum + (is(line) ? line.grams : 0), 0) / Math.max(1e-9, finishedMass);
   const water = (line: BalancedLine) => line.food.per100g[INDEX.water] ?? 0;
-  if (waterPer100g >= WET || share(({ food }) => food.family === "egg") > 0.03) return "wet pudding";
-  if (share((line) => line.food.nature?.botanical === COCONUT && water(line) > 20) > 0.03) return "fresh coconut";
-  if (share(({ food }) => food.family === "dairy" && food.origin === "dairy") > 0.05) return cookMinutes === 0 ? "milk-bound, uncooked" : "milk solids";
-  if (share((line) => line.food.family === "vegetable" || line.food.family === "root") > 0.1) return "milk solids";
+  if (waterPer100g >= WET || share(({ food }) => food.family === "egg") > A_LITTLE) return "wet pudding";
+  if (share((line) => line.food.nature?.botanical === COCONUT && water(line) > MOIST) > A_LITTLE) return "fresh coconut";
+  if (share(({ food }) => food.family === "dairy" && food.origin === "dairy") > A_LITTLE) return cookMinutes === 0 ? "milk-bound, uncooked" : "milk solids";
+  // Fresh fruit, vegetables, roots and plant milks keep no better than milk.
+  if (share((line) => FRESH.includes(line.food.family) && water(line) > MOIST) > A_LITTLE) return "milk solids";
   if (share((line) => line.food.family === "fruit") > 0.2) return "date or fruit";
   const isNut = ({ food }: BalancedLine) => isNutOrSeed(food);
   const isGround = (line: BalancedLine) => {

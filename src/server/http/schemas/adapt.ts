@@ -81,7 +81,10 @@ const properties = object({
   binding: figureOrReason,
   waterActivity: figureOrReason,
   keeping: {
-    anyOf: [object({ room_days: number, fridge_days: number, kind: { enum: [...KEEPING_KINDS] }, by: { enum: ["kind", "water activity"] } }), { type: "null" }],
+    anyOf: [
+      object({ room_days: number, fridge_days: number, kind: { enum: [...KEEPING_KINDS] }, by: { enum: ["kind", "water activity"] } }),
+      object({ room_days: { type: "null" }, fridge_days: { type: "null" }, reason: text }),
+    ],
   },
   colour: object({ value: number, low: number, high: number, words: text, by: { type: ["string", "null"] } }),
   notes: listOf(object({ note: text, strength: number, from: listOf(text) })),
