@@ -1,46 +1,14 @@
-import type { Figure } from "../numeric";
-import { asTreated, INDEX, NUTRIENTS, SUGARS, POLYOLS, type Constants, type Food, type ServingTemperature } from "../food";
-import { bindingPerGram, bindingWords } from "../models/binding";
-import { WATER_ACTIVITY_SUMS } from "../models/keeping";
+import { INDEX, NUTRIENTS, SUGARS, POLYOLS, type Constants, type Food, type ServingTemperature } from "../food";
 import { amountPerGram } from "../models/nutrition";
 import { rebaudiosideSweetness, relativeSweetness, sucroseEquivalentPerGram, tastedShare } from "../models/sweetness";
 import { bodyIndex, bodyWords, creaminessPerGram } from "../models/texture";
 import { bodyPerGram, thickeningPerGram, type Cooled } from "../process";
 import { potOnly, type Balance, type BalancedLine } from "../recipe";
+import { activityWorking, bindingWorking, suppressionWorking } from "./more-workings";
+import { byLine, treated, type Part, type Working } from "./working";
 import { balanceOf, evaluate, spreadOf } from "./evaluate";
 import type { EvaluationInput } from "./input";
-import { summed } from "./point";
-import { AT } from "./sums";
-import { describeAmount, propertyOf, suppressionOf, type Amount, type PropertyId, type WorkingKind } from "./properties";
-
-/** One term of a working: what it is, what it adds, and where it is from. */
-export interface WorkingTerm {
-  readonly label: string;
-  readonly detail: string;
-  readonly value: number;
-}
-
-/** The answer to "why this figure". */
-export interface Working {
-  readonly id: PropertyId;
-  readonly name: string;
-  readonly unit: string;
-  readonly per: string;
-  readonly figure: Figure;
-  /** The equation in words. */
-  readonly equation: string;
-  readonly terms: readonly WorkingTerm[];
-  /** Unit of the terms. */
-  readonly termUnit: string;
-  /** What the terms are divided by or turned with, in words. */
-  readonly then: string;
-  readonly sources: readonly string[];
-  readonly rule: boolean;
-  /** Shares of the spread, largest first, summing to 1 (empty where there is none). */
-  readonly spread: readonly { readonly from: string; readonly share: number }[];
-  /** What to weigh, where one amount is much of the doubt; null where none is. */
-  readonly weigh: { readonly name: string; readonly share: number } | null;
-}
+import { describeAmount, propertyOf, type Amount, type PropertyId, type WorkingKind } from "./properties";
 
 /** Explains one figure of a sweet: its terms by line, their sources, its uncertainty by cause. */
 export function explain(input: EvaluationInput, id: PropertyId, constants: Constants): Working {
@@ -99,8 +67,6 @@ function weighFirst({ lines }: EvaluationInput, byLine: readonly number[], total
   if (!largest?.line || largest.share < MUCH_DOUBT || largest.line.sd <= WEIGHED_SHARE * largest.line.grams) return null;
   return { name: largest.line.food.name, share: largest.share };
 }
-
-type Part = Pick<Working, "equation" | "terms" | "termUnit" | "then" | "sources" | "rule">;
 
 const massWorking = (input: EvaluationInput, id: PropertyId, sweet: Balance): Part => ({
   termUnit: "g",
@@ -208,60 +174,6 @@ function bodyWorking(input: EvaluationInput, serve: ServingTemperature, constant
   };
 }
 
-function suppressionWorking(input: EvaluationInput, constants: Constants): Part {
-  const held = suppressionOf(summed(input, constants).of);
-  const of = (label: string, detail: string, share: number) => (share === 0 ? [] : [{ label, detail, value: -100 * share }]);
-  return {
-    termUnit: "%",
-    rule: true,
-    equation: "how much less sweet it tastes than its sugars alone, by acid, thickness and fat; a little salt lifts it. Not counted in the sweetness itself",
-    terms: [
-      ...of("Acid", "4 % for each 0.1 % of it", held.acid),
-      ...of("Thickness", "the thicker, the less is tasted", held.thickness),
-      ...of("Fat", "where it is rich", held.fat),
-      ...of("Salt", "lifts", held.salt),
-    ],
-    then: "added up",
-    sources: [constants.suppression.source],
-  };
-}
-
-function bindingWorking(input: EvaluationInput, constants: Constants): Part {
-  const { of } = summed(input, constants);
-  const [demand, supply, sticky] = [of.sums[AT.demand] ?? 0, of.sums[AT.supply] ?? 0, of.sums[AT.sticky] ?? 0];
-  const per = (line: BalancedLine) => bindingPerGram(treated(line), line.food.per100g, constants);
-  return {
-    termUnit: "g of fat",
-    rule: true,
-    equation: `binder that is there, ${supply.toFixed(0)} g as fat, by what flours, nuts and sugars take up, ${demand.toFixed(0)} g`,
-    terms: byLine(
-      input,
-      (line) => (per(line).supply - per(line).demand) * line.grams,
-      (line) => (per(line).demand > per(line).supply ? "takes up binder" : "gives binder"),
-    ),
-    then: `${bindingWords({ demand, supply, sticky }, constants)}: under 0.85 it crumbles, to 1.15 it binds, to 1.25 it is rich but holds, beyond it is greasy`,
-    sources: [constants.binding.source],
-  };
-}
-
-function activityWorking(input: EvaluationInput, mass: number, constants: Constants): Part {
-  const { of } = summed(input, constants);
-  const grams = (sum: (typeof WATER_ACTIVITY_SUMS)[number]) => of.sums[AT[`activity.${sum}`]] ?? 0;
-  return {
-    termUnit: "g",
-    rule: true,
-    equation: "water that is free, by what is dissolved in it and what starch, protein and fibre hold",
-    terms: WATER_ACTIVITY_SUMS.map((sum) => ({ label: sum === "hexoses" ? "glucose and fructose" : sum, detail: "in the whole sweet", value: grams(sum) }))
-      .filter(({ value }) => value > 0.05)
-      .sort((a, b) => b.value - a.value),
-    then: `in ${mass.toFixed(0)} g finished; what the water cannot hold of sugar crystallises and counts no more`,
-    sources: [constants.waterActivity.source],
-  };
-}
-
-/** A line's food as the steps treat it. */
-const treated = (line: BalancedLine): Food => asTreated(line.food, line.treated);
-
 function amountWorking(input: EvaluationInput, amount: Amount, per: "serving" | "per100g", mass: number, constants: Constants): Part {
   const perGram = (line: BalancedLine): number => amountPerGram(amount, treated(line), line.food.per100g, constants);
   const free = amount.startsWith("freeSugars");
@@ -297,17 +209,6 @@ function amountWorking(input: EvaluationInput, amount: Amount, per: "serving" | 
       ...sourcesOf(input.lines),
     ],
   };
-}
-
-function byLine(input: EvaluationInput, value: (line: BalancedLine) => number, detail: (line: BalancedLine) => string = () => ""): WorkingTerm[] {
-  return input.lines
-    .map((line) => ({
-      label: `${line.food.name}, ${line.grams < 10 ? line.grams.toPrecision(2) : line.grams.toFixed(0)} g`,
-      detail: detail(line),
-      value: value(line),
-    }))
-    .filter((term) => Math.abs(term.value) > 1e-4)
-    .sort((a, b) => b.value - a.value);
 }
 
 const sourcesOf = (lines: readonly BalancedLine[]) => [...new Set(lines.map((line) => `${line.food.name}: ${line.food.source} (${line.food.provenance})`))];

@@ -14,6 +14,7 @@ export {
 export { evaluate, evaluatePoint, whyUnknown, type Evaluation, type Figures, type KeptFigures } from "./evaluate";
 export { qualitiesOf, type Qualities } from "./qualities";
 export { DRAWS, drawnFigures } from "./draws";
-export { explain, type Working } from "./explain";
+export { explain } from "./explain";
+export type { Working } from "./working";
 export { proposeAmount } from "./propose-amount";
 export { bodyHolds, compareLikeness, compareLimit, type Deviation, type DeviationState } from "./deviation";

@@ -1,5 +1,6 @@
 import type { Constants } from "../food";
-import { computed, PROPERTIES, type Computed } from "./properties";
+import { computed, type Computed } from "./computed";
+import { PROPERTIES } from "./properties";
 import { AT, contributionOf, SUMS, type Contribution } from "./sums";
 import type { EvaluationInput } from "./input";
 

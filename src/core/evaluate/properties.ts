@@ -1,13 +1,12 @@
 import { Z80 } from "../numeric";
 import { SERVING_TEMPERATURES, type Constants, type ServingTemperature } from "../food";
 import { bindingRatio } from "../models/binding";
-import { WATER_ACTIVITY_SUMS, waterActivityHalfWidth, waterActivityWithSlopes, type WaterActivitySums } from "../models/keeping";
+import { WATER_ACTIVITY_SUMS, waterActivityHalfWidth } from "../models/keeping";
 import { AMOUNT_IDS, glycaemicLoadSd, type NutritionAmounts } from "../models/nutrition";
-import { suppression, sweetnessWithSlopes, type Suppression } from "../models/sweetness";
-import { bodyAt, bodyModelSd, chilledShare } from "../models/texture";
-import { isThickened } from "./deviation";
-import { BODY_SUMS, bodyWithSlopes, type BodySums, type Cooled } from "../process";
-import type { BalancedLine } from "../recipe";
+import { sweetnessWithSlopes } from "../models/sweetness";
+import { bodyAt, bodyModelSd } from "../models/texture";
+import { addBodySlopes, at, LEAST_MASS, type AddSlope, type Computed } from "./computed";
+import { addSuppressionSlopes, percentSuppressed, suppressionOf } from "./suppressed";
 import { AT, type SumId } from "./sums";
 
 /** An amount of nutrition, given per 100 g and per serving. */
@@ -22,70 +21,6 @@ export const LATER_PROPERTY_IDS: readonly LaterPropertyId[] = ["suppression", "w
 /** Every figure that is computed of a sweet: "sweetness.hot", "serving.energy", "richness" … */
 export type PropertyId =
   "yield" | "servingMass" | `${"sweetness" | "body"}.${ServingTemperature}` | `${"serving" | "per100g"}.${Amount}` | Mouthfeel | LaterPropertyId;
-
-interface Sloped<S> {
-  readonly value: number;
-  readonly slopes: S;
-}
-
-/** The sums of a sweet, with what several properties rest on computed once. */
-export interface Computed {
-  /** In the order of SUMS, what is driven off taken away. */
-  readonly sums: Float64Array;
-  readonly lines: readonly BalancedLine[];
-  /** g, above 0 */
-  readonly mass: number;
-  readonly servings: number;
-  readonly constants: Constants;
-  /** Body of what was cooked in the pot, 0 to 10. */
-  readonly hot: Sloped<BodySums>;
-  readonly chilled: Sloped<BodySums>;
-  readonly activity: Sloped<WaterActivitySums>;
-}
-
-const LEAST_MASS = 1e-9;
-
-/** The same again for each call after the first. */
-function once<T>(make: () => T): () => T {
-  let made: { readonly value: T } | null = null;
-  return () => (made ??= { value: make() }).value;
-}
-
-/** Sums made ready for properties: what a property rests on is computed when it is first asked for. */
-export function computed(sums: Float64Array, lines: readonly BalancedLine[], servings: number, constants: Constants): Computed {
-  const bodyOf = (cooled: Cooled): Sloped<BodySums> => {
-    const pot = {} as { -readonly [K in keyof BodySums]: number };
-    for (const sum of BODY_SUMS) pot[sum] = sums[AT[`pot.${cooled}.${sum}`]] ?? 0;
-    const { step, slopes } = bodyWithSlopes(pot, cooled, constants);
-    return { value: step, slopes };
-  };
-  const hot = once(() => bodyOf("hot"));
-  const chilled = once(() => bodyOf("chilled"));
-  const activity = once(() => {
-    const held = {} as { -readonly [K in keyof WaterActivitySums]: number };
-    for (const sum of WATER_ACTIVITY_SUMS) held[sum] = sums[AT[`activity.${sum}`]] ?? 0;
-    return waterActivityWithSlopes(held, constants);
-  });
-  return {
-    sums,
-    lines,
-    mass: Math.max(LEAST_MASS, sums[AT.mass] ?? 0),
-    servings,
-    constants,
-    get hot() {
-      return hot();
-    },
-    get chilled() {
-      return chilled();
-    },
-    get activity() {
-      return activity();
-    },
-  };
-}
-
-/** Takes how a property moves with a sum, per unit of it. */
-export type AddSlope = (sum: number, slope: number) => void;
 
 /** How a figure is explained: by which working. */
 export type WorkingKind =
@@ -119,8 +54,6 @@ export interface Property {
 }
 
 const SURE = () => 0;
-const at = (of: Computed, sum: SumId): number => of.sums[AT[sum]] ?? 0;
-
 /** Per 100 g of the finished sweet: value and slopes. */
 const perHundredGrams = (sum: SumId): Pick<Property, "value" | "slopes"> => ({
   value: (of) => (100 * at(of, sum)) / of.mass,
@@ -183,18 +116,6 @@ const sweetnessAt = (serve: ServingTemperature): Property => ({
   modelSd: (value, { constants }) => (value * constants.sweetnessModelShare) / Z80,
   noticed: (value, by) => by.sweetness * value,
 });
-
-/** Body at a temperature, and how it moves: the hot and the chilled one by their shares. */
-function addBodySlopes(of: Computed, serve: ServingTemperature, add: AddSlope, by = 1): void {
-  const share = chilledShare(serve, of.constants);
-  for (const [cooled, weight] of [
-    ["hot", 1 - share],
-    ["chilled", share],
-  ] as const) {
-    if (weight === 0) continue;
-    for (const sum of BODY_SUMS) if (of[cooled].slopes[sum] !== 0) add(AT[`pot.${cooled}.${sum}`], by * weight * of[cooled].slopes[sum]);
-  }
-}
 
 const bodyServed = (serve: ServingTemperature): Property => ({
   id: `body.${serve}`,
@@ -269,54 +190,8 @@ const mouthfeel = (id: Mouthfeel, name: string, per: string, sum: SumId): Proper
   noticed: id === "richness" ? (value, by) => Math.max(by.richness * value, by.richnessFloor) : null,
 });
 
-/** Salt of a milligram of sodium, g. */
-const SALT_PER_MILLIGRAM = 0.0025;
-
-/** Body at room temperature as the tongue finds it: a bound sweet is chewed, and holds nothing back by it. */
-const bodyFelt = (of: Computed): number => (isThickened((100 * at(of, "water")) / of.mass) ? bodyAt(of.hot.value, of.chilled.value, "room", of.constants) : 0);
-
-/** What presses the sweetness of a sweet at room temperature down, or lifts it. */
-export const suppressionOf = (of: Computed): Suppression =>
-  suppression(
-    {
-      acid: (100 * at(of, "acid")) / of.mass,
-      fat: (100 * at(of, "fat")) / of.mass,
-      salt: (100 * SALT_PER_MILLIGRAM * at(of, "sodium")) / of.mass,
-    },
-    bodyFelt(of),
-    of.constants,
-  );
-const percentSuppressed = ({ acid, thickness, fat, salt }: Suppression): number => -100 * (acid + thickness + fat + salt);
-
 /** Below this a water activity is not told apart. */
 const VERY_DRY = 0.5;
-
-/** As `suppression` has it: between enough salt and so much more it lifts in full. */
-const SALT_PLATEAU = 0.2;
-
-/** In parts straight, so that a small step gives its slope exactly but at a corner. */
-function addSuppressionSlopes(of: Computed, add: AddSlope): void {
-  const { suppression: constant } = of.constants;
-  const per = (sum: SumId) => (100 * at(of, sum)) / of.mass;
-  const slope = (sum: SumId, percentPerPercent: number) => {
-    if (percentPerPercent === 0) return;
-    add(AT[sum], (percentPerPercent * 100) / of.mass);
-    add(AT.mass, (-percentPerPercent * per(sum)) / of.mass);
-  };
-  const { acid, thickness, fat, salt } = constant.value;
-  if (per("acid") > 0 && acid.perPercent * per("acid") < acid.most) slope("acid", 100 * acid.perPercent);
-  const within = (x: number, [from, to]: readonly [number, number]) => x > from && x < to;
-  if (within(per("fat"), fat.percent)) slope("fat", (100 * fat.most) / (fat.percent[1] - fat.percent[0]));
-  if (within(bodyFelt(of), thickness.body)) addBodySlopes(of, "room", add, (100 * thickness.most) / (thickness.body[1] - thickness.body[0]));
-  const salted = SALT_PER_MILLIGRAM * per("sodium");
-  const [little, enough, tooMuch] = salt.percent;
-  const lifts = within(salted, [little, enough])
-    ? 1 / (enough - little)
-    : within(salted, [enough + SALT_PLATEAU, tooMuch])
-      ? -1 / (tooMuch - enough - SALT_PLATEAU)
-      : 0;
-  slope("sodium", -100 * salt.most * lifts * SALT_PER_MILLIGRAM);
-}
 
 const LATER: readonly Property[] = [
   {

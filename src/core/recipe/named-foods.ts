@@ -1,3 +1,4 @@
+import { isCalledMade, isMadeOf, isPulpOf } from "./made-of";
 import type { Food } from "../food";
 import { isPlainWord, stemOf } from "./match-food";
 import type { Mention } from "./mentions";
@@ -193,47 +194,6 @@ const GOES_IN =
   /\b(?:with|add|adding|scatter|sprinkle|(?:stir|fold|mix|whisk|beat|pour) in|(?:stuff|fill)(?:ed)? with|(?:cook|fry|roast|toast|soak|boil|simmer|steam|dip|roll|toss|coat|poach|braise|steep)(?:ed|ing)?(?: [a-z]{1,12}){0,3} in) ([^.;:()]{1,100})/gi;
 const ENDS =
   /\b(?:until|till|for|on|onto|over|into|in|to|at|by|from|while|so|then|but|as|when|if|after|before|between|through|around|under|off|against|inside)\b/i;
-/** What is made in a pot and called by a food's name: "pour the syrup over". */
-const MADE = new Set([
-  "syrup",
-  "caramel",
-  "custard",
-  "jelly",
-  "cake",
-  "brittle",
-  "burfi",
-  "barfi",
-  "peda",
-  "halva",
-  "rabri",
-  "basundi",
-  "jam",
-  "crumb",
-  "cone",
-  "wafer",
-  "meringue",
-  "praline",
-  "toffee",
-  "fudge",
-  "whey",
-  "paneer",
-  "chenna",
-  "curd",
-  "masala",
-  "chikki",
-  "sponge",
-  "pastry",
-  "roti",
-  "sweetener",
-  "dough",
-  "malt",
-  "chutney",
-  "sherbet",
-  "sharbat",
-  "simple syrup",
-  "sugar syrup",
-]);
-const THE = /\b(?:the|this|that|your|(?:in)?to an?)(?: [a-z-]{1,14}){0,2} ?$|\b(?:hot|warm|cooled|thick|thin|sticky|boiling) $/i;
 /** Foods that a step names and no line lists, and words after "add" or "with" that may name one. `listed` finds lines and parts by their names; `known` are words of the recipe. */
 export function unlistedIn(
   text: string,
@@ -270,10 +230,9 @@ export function unlistedIn(
     const nature = `${at} ${natureOf(food)}`;
     if (foods.has(food.id)) sameAt.add(nature);
     if (sameAt.has(nature)) continue;
-    const made = MADE.has(words) && THE.test(text.slice(Math.max(0, at - 40), at));
+    const made = isCalledMade(words, text.slice(Math.max(0, at - 40), at));
     if (made && isMadeOf(food, all)) continue;
-    // "The mango purée" of a mango that is listed.
-    if (PULPED.test(text.slice(at, end)) && all.some((each) => isOfPlant(each, food))) continue;
+    if (isPulpOf(text.slice(at, end), food, all)) continue;
     foods.set(food.id, { food, words: food.name, made });
     sameAt.add(nature);
   }
@@ -296,18 +255,6 @@ export function unlistedIn(
 const natureOf = ({ origin, family, nature, allergens }: Food): string => JSON.stringify([origin, family, nature?.botanical, nature?.form, allergens]);
 
 /** Whether all that a thing surely holds may come from these foods. */
-const PULPED = /\b(?:pur[ée]e|pulp|paste|juice|zest|milk|flesh)$/i;
-const isOfPlant = (listed: Food, food: Food): boolean =>
-  listed.nature?.botanical != null &&
-  listed.nature.botanical === food.nature?.botanical &&
-  food.allergens.every((allergen) => listed.allergens.includes(allergen)) &&
-  food.mayContain.every(({ allergen }) => listed.allergens.includes(allergen) || listed.mayContain.some((each) => each.allergen === allergen)) &&
-  food.parts.length === 0 &&
-  food.sugarClass !== "added";
-const isMadeOf = ({ allergens, origin, sugarClass }: Food, listed: readonly Food[]): boolean =>
-  allergens.every((allergen) => listed.some((each) => each.allergens.includes(allergen))) &&
-  (origin === "plant" || listed.some((each) => each.origin === origin)) &&
-  (sugarClass !== "added" || listed.some(({ family }) => family === "sweetener"));
 const NUTS_UNNAMED = "named-nuts-kinds-not-said";
 
 /** The words of a text as `known` takes them. */
