@@ -94,6 +94,8 @@ export interface ToldEnd {
 }
 
 const CLAUSE = /[,;]| and | then /i;
+/** What is done after an end says nothing of how long that takes. */
+const NEXT = /,? (?:and )?then |; |,? and (?:add|stir|cook|pour)\b/i;
 const TIME = /\d ?(?:minutes?|mins?|hours?|hrs?)\b/i;
 
 /** What cooking goes on to in a step, sentence by sentence the first that tells it; an amount before a share, a share before a look. Times are in figures. */
@@ -103,7 +105,8 @@ export function cookingEnd(text: string): ToldEnd | null {
     if (!end) continue;
     const at = sentence.indexOf(end.words);
     const before = sentence.slice(0, at).split(CLAUSE).at(-1) ?? "";
-    return { end, isTimed: TIME.test(before) || TIME.test(sentence.slice(at + end.words.length)) };
+    const after = sentence.slice(at + end.words.length).split(NEXT)[0] ?? "";
+    return { end, isTimed: TIME.test(before) || TIME.test(after) };
   }
   return null;
 }

@@ -1,4 +1,5 @@
 import { areKin, type Food } from "../food";
+import { clausesOf } from "./clauses";
 import { RECIPE_LIMITS } from "./limits";
 import { readLine, withLinesApart } from "./read-line";
 import type { ReadingContext } from "./reading-context";
@@ -26,16 +27,16 @@ export function withLinesOfSteps(recipe: Recipe, context: ReadingContext): Recip
   });
   const found = new Map<string, { readonly food: Food; readonly words: string; readonly amounts: string[]; readonly line: Omit<RecipeLine, "text"> }>();
   for (const step of recipe.steps) {
-    for (const sentence of step.text.slice(0, RECIPE_LIMITS.stepCharacters).split(/(?<=[.;])\s+/)) {
-      if (GOES_AWAY.test(sentence)) continue;
-      for (const { food, at, end } of context.find(sentence)) {
-        const amount = AMOUNT.exec(sentence.slice(Math.max(0, at - 80), at))?.[1];
+    for (const clause of clausesOf(step.text.slice(0, RECIPE_LIMITS.stepCharacters))) {
+      if (GOES_AWAY.test(clause)) continue;
+      for (const { food, at, end } of context.find(clause)) {
+        const amount = AMOUNT.exec(clause.slice(Math.max(0, at - 80), at))?.[1];
         if (amount === undefined || !isLiquid(food)) continue;
         // Of several foods of one name the first is meant.
         if (listed.some((each) => isOfKind(each, food)) || [...found.values()].some((each) => each.food.id !== food.id && isOfKind(each.food, food))) continue;
         const known = found.get(food.id) ?? {
           food,
-          words: sentence.slice(at, end),
+          words: clause.slice(at, end),
           amounts: [],
           line: { id: `${step.id}-${food.id}`, choice: {}, ...(step.component === undefined ? {} : { component: step.component }) },
         };

@@ -13,6 +13,9 @@ describe("liquids that only the steps name", () => {
     ["Boil 400 ml of hot water with the sugar and pour it over.", 400],
     ["Pour in half a litre of water and the sugar.", 500],
     ["Add the sugar and 2 cups boiling water.", 480],
+    ["Wash the pan, then cook it all in two cups of water with the sugar.", 480],
+    ["Soak the semolina for 1 hour and grind it with 250 ml water.", 250],
+    ["Rinse it, pour in 300 ml water and stir in the sugar.", 300],
     ["Add 1 cup water, then the sugar. Pour in another 1 cup of water.", 480],
   ])("are lines: %s", (step, grams) => {
     const recipe = sweet(["100 g semolina", "80 g sugar"], ["Roast the semolina for 8 minutes.", step]);
@@ -21,6 +24,8 @@ describe("liquids that only the steps name", () => {
   });
   it.each([
     "Soak the semolina in 2 cups of water and drain.",
+    "Wash and soak the semolina in 2 cups of water.",
+    "Rinse the pan, then soak the semolina in 500 ml water, then drain it.",
     "Wash the semolina in 2 cups water.",
     "Bake it in a bath of 500 ml water.",
     "Roast the semolina, then add the sugar and the water.",
@@ -98,6 +103,14 @@ describe("how long it cooks", () => {
   });
 });
 
+describe("a lid", () => {
+  const driven = (step: string) => sweet(["1 litre milk", "60 g rice"], [`Simmer the rice in the milk for 20 minutes${step}.`]).ledger.entries[0]?.driven ?? 0;
+  it("that is off covers nothing", () => {
+    for (const off of [", lid off", " without a lid", ", no lid", " uncovered"]) expect(driven(off), off).toBe(driven(""));
+    for (const on of [" under a lid", ", covered", " with the lid on"]) expect(driven(on), on).toBeLessThan(0.3 * driven(""));
+  });
+});
+
 describe("a syrup", () => {
   const syrup = (step: string, water = "100 ml") => sweet(["200 g sugar", `${water} water`], [`Put the sugar and the water into a pan. ${step}`]);
   const percent = (recipe: ReturnType<typeof sweet>) => (100 * 200) / recipe.ledger.finished.value;
@@ -167,6 +180,12 @@ describe("what steps do to foods", () => {
       ["hung-curd", 200],
       ["sugar", 100],
     ]);
+    const atOnce = sweet(["1 kg yogurt", "150 g powdered sugar"], ["Hang the yogurt in muslin overnight. Beat the hung curd with the sugar."]);
+    expect(atOnce.lines.map(({ food, grams }) => [food.id, Math.round(grams)])).toEqual([
+      ["hung-curd", 400],
+      ["icing-sugar", 150],
+    ]);
+    expect(atOnce.unlisted).toEqual([]);
     const curdled = sweet(
       ["1 litre milk", "2 tbsp lemon juice", "120 g sugar"],
       ["Boil the milk, add the lemon juice and let it curdle. Strain through a cloth and press.", "Knead the paneer with the sugar."],

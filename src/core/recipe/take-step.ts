@@ -153,7 +153,7 @@ function drainWhey(walk: Walk, pot: Pot, { step: { text }, operations }: ReadSte
   const [item, ...others] = [...pot.items].sort((a, b) => b.grams - a.grams);
   if (!item || item.food.family !== "dairy") return false;
   const isYogurt = item.food.thickening.cultured === true;
-  const isHung = isYogurt && HANGS.test(text) && others.length === 0;
+  const isHung = isYogurt && HANGS.test(text);
   const isCurdled =
     !isYogurt &&
     item.food.pours &&
@@ -164,8 +164,12 @@ function drainWhey(walk: Walk, pot: Pot, { step: { text }, operations }: ReadSte
   if (!food || item.food.id === food.id) return false;
   const grams = pot.items.reduce((sum, each) => sum + (each.line === item.line ? each.grams : 0), 0) * (isHung ? HUNG_SHARE : CURD_SHARE);
   const curd = { food, grams, sd: (grams * WHEY_SPREAD) / Z80 };
-  away.push({ name: "whey", grams: Math.max(0, pot.mass - grams) });
+  const whey = pot.items.reduce((sum, each) => sum + (isHung && each.line !== item.line ? 0 : each.grams), 0) - grams;
+  away.push({ name: "whey", grams: Math.max(0, whey) });
+  // What else the step puts in comes after: acid and water go with the whey of curdled milk.
+  const stays = isHung ? others.filter((each) => each.line !== item.line) : [];
   pot.becomes(item.line, food, grams, curd.sd);
+  for (const each of stays) pot.put(each.line, each.food, each.grams, 0).treated = each.treated;
   walk.pressings.set(item.line, { line: item.line, milk: curd, until: step, component: undefined });
   return true;
 }

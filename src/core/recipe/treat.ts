@@ -1,4 +1,5 @@
 import type { Constants, Food, Treatment } from "../food";
+import { clausesOf } from "./clauses";
 import { RECIPE_LIMITS } from "./limits";
 import { mentionsOf, namesOfLine } from "./mentions";
 import type { PotItem } from "./pot";
@@ -18,9 +19,6 @@ const GROUND: readonly Food["family"][] = ["nut", "oilseed", "fruit", "vegetable
 const TOASTED: readonly Food["family"][] = ["cereal", "pseudo-cereal", "pulse", "nut", "oilseed"];
 /** All of a pot is meant: "blend it smooth", "mash everything". */
 const ALL = /\b(?:it|them|both|everything|all|mixture|mix|batter|together|pot)\b/i;
-/** One thing that is done after another. */
-const CLAUSES =
-  /(?<=[.;])\s+|,? (?:and then|then|and) (?=[a-z]+ )|, (?=(?:add|blend|boil|bring|chop|cook|drain|fold|fry|grate|grind|mash|mix|peel|pour|put|roast|simmer|slice|soak|stir|take|toast|whisk)\b)/i;
 /** What something should come to says nothing of what is done. */
 const CUE = /\b(?:until|till|so that|as soon as|when)\b[^.;]*/gi;
 
@@ -42,16 +40,13 @@ function partsOf(
   describe: (item: PotItem) => string,
 ): { readonly text: string; readonly items: readonly PotItem[] }[] {
   const mentions = mentionsOf(items.map((item) => ({ key: item, names: namesOfLine(describe(item), item.food) })));
-  return text
-    .replace(CUE, "")
-    .split(CLAUSES)
-    .map((part) => {
-      const named = [...new Set(mentions(part).map(({ key }) => key))];
-      return {
-        text: part,
-        items: named.length > 0 && !ALL.test(part) ? named : items,
-      };
-    });
+  return clausesOf(text.replace(CUE, "")).map((part) => {
+    const named = [...new Set(mentions(part).map(({ key }) => key))];
+    return {
+      text: part,
+      items: named.length > 0 && !ALL.test(part) ? named : items,
+    };
+  });
 }
 
 const GRINDS = /\b(?:blend|grind|mash|pur[ée]e|crush|pound|pulse|liquidi[sz]e|whisk)\b/i;
