@@ -10,7 +10,7 @@ export default defineConfig({
       { extends: true, test: { name: "core and ui", include: ["src/**/*.test.ts", "tests/golden/**/*.test.ts"] } },
       { extends: true, test: { name: "integration", include: ["tests/integration/**/*.test.ts"] } },
       // A real browser on a loaded machine may miss a moment: one second try, which the report shows.
-      { extends: true, test: { name: "e2e", include: ["tests/e2e/**/*.test.ts"], retry: 1 } },
+      { extends: true, test: { name: "e2e", include: ["tests/e2e/**/*.test.ts"], retry: 1, expect: { poll: { timeout: 10_000 } } } },
     ],
   },
 });

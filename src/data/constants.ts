@@ -206,6 +206,10 @@ export const CONSTANTS: Constants = {
   flavour: FLAVOUR,
   glycaemicClassRange: { value: { low: 35, value: 55, high: 75 }, source: "no measured value, no class: middle of the scale (rule of thumb)", rule: true },
   temperatures: { hot: celsius(60), warm: celsius(40), room: celsius(22), chilled: celsius(8) },
+  liking: {
+    value: { "less sweet": 0.8, "as made here": 1, sweeter: 1.2, sd: 0.2 },
+    source: "rule of thumb: a fifth less or more than it is made, until tastings tell", rule: true,
+  },
   noticeable: {
     value: { sweetness: 0.15, body: 0.8, richness: 0.15, richnessFloor: 1.5, creaminess: 0.2, solutes: 0.15 },
     source: "sweetness: Weber fraction about 0.15; the others are rules of thumb", rule: true,

@@ -5,7 +5,7 @@ import { recipeInput } from "../adaptation";
 import { REFERENCE } from "../../data";
 import { drawnFigures } from "./draws";
 import { derivatives } from "./evaluate";
-import { compareLikeness, compareLimit, evaluate, evaluatePoint, explain, LATER_PROPERTY_IDS, PROPERTY_IDS, type EvaluationInput } from "./index";
+import { compareLikeness, compareLimit, evaluate, evaluatePoint, explain, LATER_PROPERTY_IDS, PROPERTY_IDS, whyUnknown, type EvaluationInput } from "./index";
 import { pointFigures, summed } from "./point";
 import { qualitiesOf } from "./qualities";
 import { AT, contributionOf } from "./sums";
@@ -188,6 +188,21 @@ describe("what is told in words", () => {
     const plain = told("A sweet\nServes 4\n\n500 ml milk\n100 g sugar\n60 g rice");
     expect(plain.colour.step).toBeLessThan(jaggery.colour.step);
     expect(plain.notes.map(({ note }) => note)).not.toContain("molasses");
+  });
+});
+
+describe("what cannot be told", () => {
+  const unknownOf = (setting: string) =>
+    whyUnknown(
+      recipeInput(
+        read(`Fruit set\nServes 4\n\n500 g mango pulp\n100 g sugar\n${setting}\n\n1. Simmer all of it for 10 minutes.\n2. Pour into moulds and chill.`),
+        tableOf(),
+      ),
+      constants,
+    );
+  it("is the body of a gel that no model covers, not that of agar", () => {
+    expect(unknownOf("8 g pectin")["body.chilled"]).toMatch(/whether pectin sets/);
+    expect(unknownOf("8 g agar")["body.chilled"]).toBeUndefined();
   });
 });
 

@@ -127,9 +127,16 @@ const bodyServed = (serve: ServingTemperature): Property => ({
   working: { kind: "body", serve },
   value: ({ hot, chilled, constants }) => bodyAt(hot.value, chilled.value, serve, constants),
   slopes: (of, add) => addBodySlopes(of, serve, add),
+  unknown: ({ lines }) => unmodelledGel(lines),
   modelSd: (value, { constants }) => bodyModelSd(value, constants),
   noticed: (_, by) => by.body,
 });
+
+/** Why the body of what is set by a gel that no model here covers cannot be told: pectin sets by its kind, with sugar and acid or with calcium. */
+function unmodelledGel(lines: Computed["lines"]): string | null {
+  const gel = lines.find(({ food: { role, thickening }, grams }) => grams > 0 && role === "setting" && thickening.k !== undefined && !thickening.agar);
+  return gel ? `whether ${gel.food.name.toLowerCase()} sets rests on its kind, on sugar, acid and calcium: no model here tells it` : null;
+}
 
 /** Unit and name of each amount, in the order in which they are read: the compiler misses one that the model gives. */
 const AMOUNT_NAMES: Readonly<Record<Amount, { readonly unit: "g" | "mg" | "kJ" | ""; readonly name: string; readonly rare?: true }>> = {

@@ -191,6 +191,8 @@ export interface Constants {
   }>;
   readonly glycaemicClassRange: Sourced<{ readonly low: number; readonly value: number; readonly high: number }>;
   readonly temperatures: Readonly<Record<ServingTemperature, Celsius>>;
+  /** How sweet somebody likes it, as a share of how it is usually made, and how unsure that is. */
+  readonly liking: Sourced<Readonly<Record<"less sweet" | "as made here" | "sweeter" | "sd", number>>>;
   readonly noticeable: Sourced<{
     readonly sweetness: number;
     readonly body: number;

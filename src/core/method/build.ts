@@ -41,8 +41,11 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
   if (read.steps.length === 0) return { steps: [...preparations(version, handling), ...usualMethod(version, read.archetype, constants)], needless: [] };
   const rowOf = new Map(version.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
   const why = new Map<StepId, string>();
-  for (const { line, change, why: reason } of version.rows)
-    if (line !== null && (change === "replaced" || change === "left out")) for (const step of read.ledger.pressedIn.get(line) ?? []) why.set(step, reason);
+  const isGone = ({ change }: VersionRow) => change === "replaced" || change === "left out";
+  // What is pressed together with another stays its step for as long as one of them is pressed.
+  const pressedStill = new Set(version.rows.flatMap((row) => (row.line === null || isGone(row) ? [] : (read.ledger.pressedIn.get(row.line) ?? []))));
+  for (const row of version.rows)
+    if (row.line !== null && isGone(row)) for (const step of read.ledger.pressedIn.get(row.line) ?? []) if (!pressedStill.has(step)) why.set(step, row.why);
 
   const find = mentionsOfLines(namedLines(read));
   const kept = read.steps.filter(({ step }) => !why.has(step.id));

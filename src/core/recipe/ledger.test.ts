@@ -110,8 +110,23 @@ describe("the mass ledger", () => {
     ]);
     expect(pressed.entries[1]?.away).toMatchObject([{ name: "pulp, and what stays on the cloth" }]);
     expect(pressed.read.lines[0]?.food.allergens).toContain("almond");
-    const two = ledgerOf(["100 g almonds", "50 g dates", "400 g water"], ["Blend the almonds and the dates with the water and strain it through a cloth."]);
-    expect(two.problems).toMatchObject([{ kind: "cannot be pressed" }]);
+  });
+  it("presses nuts together by their mass, and leaves of what is beside them a share in the pulp", () => {
+    const lines = ["100 g almonds", "50 g cashews", "60 g dates", "450 g water"];
+    const {
+      read: together,
+      entries,
+      problems,
+    } = ledgerOf(lines, ["Blend the almonds, the cashews and the dates with the water and strain it through a cloth."]);
+    expect(problems).toEqual([]);
+    expect(together.lines.map(({ food }) => food.name)).toEqual(["Almond milk, pressed here", "Cashew milk, pressed here", "Dates"]);
+    expect(entries[0]?.after.mass).toBeCloseTo(660 - (entries[0]?.away[0]?.grams ?? 0), 6);
+    const alone = (line: string, water: string) => ledgerOf([line, water], ["Blend all of it and strain it through a cloth."]).read.lines[0];
+    const [almond, cashew, dates] = together.lines;
+    expect(almond?.grams).toBeCloseTo(alone("100 g almonds", "300 g water")?.grams ?? 0, 6);
+    expect(cashew?.grams).toBeCloseTo(alone("50 g cashews", "150 g water")?.grams ?? 0, 6);
+    expect(dates?.grams).toBeLessThan(60);
+    expect(dates?.grams).toBeGreaterThan(30);
   });
   it("lets a weighed pot go before all that is reckoned, unless it cannot be", () => {
     const weighed = (grams: number) =>

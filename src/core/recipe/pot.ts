@@ -87,9 +87,14 @@ export class Pot {
     this.fat *= kept;
   }
 
+  /** All that was in it is taken out. */
+  empty(): void {
+    Object.assign(this, { mass: 0, water: 0, fat: 0, items: [], net: 0, openSd: 0, otherVariance: 0, linesVariance: 0 });
+  }
+
   /** One food takes the place of all that was in it. */
   becomes(line: LineId, food: Food, grams: number, sd: number): void {
-    Object.assign(this, { mass: 0, water: 0, fat: 0, items: [], net: 0, openSd: 0, otherVariance: 0, linesVariance: 0 });
+    this.empty();
     this.put(line, food, grams, sd);
   }
 

@@ -1,4 +1,5 @@
 import type { Food } from "../food";
+import { Z80 } from "../numeric";
 import { make, type MilkMaking } from "../making";
 import type { LineId } from "./recipe";
 import { foodFromMaking, type PantryTables } from "../pantry";
@@ -13,26 +14,52 @@ export interface Pressed {
 /** Id of a food that a recipe presses itself, by its line. */
 export const pressedId = (line: LineId): string => `pressed-${line}`;
 
+/** Half the 80 % interval of a milk that is pressed beside another: that they share the water by mass is a rule of thumb. */
+const TOGETHER_SHARE = 0.1;
+
+interface InPot {
+  readonly line: LineId;
+  readonly food: Food;
+  readonly grams: number;
+}
+
 /**
- * Presses a pot of one nut, grain or seed and water: the milk takes the place of both. In words what keeps it from being
- * reckoned; null where there is nothing in the pot that milk is pressed from.
+ * Presses a pot of nuts, grains or seeds and water: their milks take the place of all of it. Several share the water by their
+ * mass; of what else is in the pot, as much stays in the pulp as the pulp is of the whole (rules of thumb). In words what keeps
+ * it from being reckoned; null where there is nothing in the pot that milk is pressed from.
  */
 export function pressed(
-  items: readonly { readonly line: LineId; readonly food: Food; readonly grams: number }[],
+  items: readonly InPot[],
+  soaked: boolean,
+  kitchen: { readonly foods: ReadonlyMap<string, Food>; readonly tables: PantryTables },
+): { readonly milks: readonly Pressed[]; readonly others: readonly InPot[] } | string | null {
+  const { milks: rows } = kitchen.tables.making;
+  const materials = items.filter(({ food }) => rows.some(({ foodId }) => foodId === food.id));
+  if (materials.length === 0) return null;
+  const waters = items.filter(({ food }) => food.id === "water");
+  const beside = items.filter((item) => !materials.includes(item) && !waters.includes(item));
+  const mass = (of: readonly InPot[]) => of.reduce((sum, { grams }) => sum + grams, 0);
+  const water = mass(waters);
+  if (water <= 0) return "No water is named that it is pressed with.";
+  const milks: Pressed[] = [];
+  for (const material of materials) {
+    const milk = milkOf(material, (water * material.grams) / mass(materials), soaked, kitchen);
+    if (milk === null) return "The pulp would hold all the water: give it more.";
+    const { grams, sd } = milk.milk;
+    milks.push(materials.length === 1 ? milk : { ...milk, milk: { ...milk.milk, sd: Math.hypot(sd, (TOGETHER_SHARE * grams) / Z80) } });
+  }
+  const pulp = Math.max(0, mass(materials) + water - milks.reduce((sum, { milk }) => sum + milk.grams, 0));
+  const kept = 1 - pulp / (mass(materials) + water);
+  return { milks, others: beside.map((item) => ({ ...item, grams: item.grams * kept })) };
+}
+
+/** The milk of one material; null where the pulp holds all the water. */
+function milkOf(
+  material: InPot,
+  water: number,
   soaked: boolean,
   { foods, tables }: { readonly foods: ReadonlyMap<string, Food>; readonly tables: PantryTables },
-): Pressed | string | null {
-  const materials = items.filter(({ food }) => tables.making.milks.some(({ foodId }) => foodId === food.id));
-  const [material] = materials;
-  if (!material) return null;
-  if (new Set(materials.map(({ line }) => line)).size > 1)
-    return `${materials.map(({ food }) => food.name.toLowerCase()).join(" and ")} are pressed together: what leaves with the pulp is not known. Press them in components of their own.`;
-  const waters = items.filter(({ food }) => food.id === "water");
-  const others = items.filter((item) => item !== material && !waters.includes(item));
-  if (others.length > 0)
-    return `${others.map(({ food }) => food.name.toLowerCase()).join(" and ")} ${others.length === 1 ? "is" : "are"} in the pot when it is pressed: what of it leaves with the pulp is not known. Press first, add after.`;
-  const water = waters.reduce((sum, { grams }) => sum + grams, 0);
-  if (water <= 0) return "No water is named that it is pressed with.";
+): Pressed | null {
   const row = tables.making.milks.find(({ foodId }) => foodId === material.food.id);
   const making: MilkMaking = {
     kind: "milk",
@@ -47,7 +74,7 @@ export function pressed(
   };
   const made = make(making, foods, tables.making);
   const part = made.ok ? made.value.parts.find(({ key }) => key === "milk") : undefined;
-  if (!part) return "The pulp would hold all the water: give it more.";
+  if (!part) return null;
   const food = foodFromMaking(
     {
       id: pressedId(material.line),
@@ -67,9 +94,5 @@ export function pressed(
     foods,
     tables,
   );
-  if (!food) return null;
-  return {
-    line: material.line,
-    milk: { food, grams: part.grams.value, sd: part.grams.sd },
-  };
+  return food ? { line: material.line, milk: { food, grams: part.grams.value, sd: part.grams.sd } } : null;
 }

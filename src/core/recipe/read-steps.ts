@@ -1,4 +1,4 @@
-import { areKin, type ProcessConstants } from "../food";
+import { areKin, type Food, type ProcessConstants } from "../food";
 import { measureAmounts } from "./measure-amount";
 import { mentionsOf, namesOfLine, type FindMentions } from "./mentions";
 import { RECIPE_LIMITS } from "./limits";
@@ -87,6 +87,7 @@ export function readSteps(
   const mentions = steps.map(({ step }) => {
     const named = new Set<Taken>();
     const text = step.text.slice(0, RECIPE_LIMITS.stepCharacters);
+    if (makesListed(text, readings, context)) return [];
     const found = finderFor(step.component)(text);
     // "Rose water" is no water of the list, "almond butter" no butter: a longer name of another food goes before.
     const others = found.length === 0 ? [] : context.find(text);
@@ -142,6 +143,8 @@ export function readSteps(
       if (reading.setsAside && !staysIn(readingOf(of)) && later(at, of) >= 0) continue;
       const before = reading.step.text.slice(Math.max(0, place - 60), place).replace(/\s+/g, " ");
       const share = shareBefore(before, readingOf(of), context);
+      // "Rinse until the water runs clear" is no water of the list where a later step names that.
+      if (share === null && isWater(readingOf(of)) && WASHED_IN.test(sentenceAt(reading.step.text, place)) && later(at, of) >= 0) continue;
       const taken = share === null ? rest(of) : Math.min(share, rest(of));
       if (taken > 0) put(at, of, taken, "named");
       if (share !== null) lastShared.set(of, at);
@@ -166,6 +169,39 @@ export function readSteps(
     }
   }
   return steps.map((step, at) => ({ ...step, takes: takes[at] ?? [] }));
+}
+
+const isWater = (reading: LineReading | undefined): boolean => reading?.kind === "read" && reading.food.id === "water";
+const WASHED_IN = /\b(?:runs? clear|rins(?:e|ed|ing)|wash(?:ed|ing)?|drain(?:ed|ing)?|soak(?:ed|ing)?|plenty of|discard)\b/i;
+const sentenceAt = (text: string, at: number): string => {
+  const from = Math.max(text.lastIndexOf(".", at), text.lastIndexOf(";", at)) + 1;
+  const to = text.slice(at).search(/[.;]/);
+  return text.slice(from, to < 0 ? text.length : at + to);
+};
+
+const GRAMS = /(?<![\d.,])(\d{1,3}(?:,\d{3}){1,2}|\d{1,6}(?:\.\d{1,3})?) ?(?:g|grams?|ml)\b/g;
+const MAKES = /\b(?:grind|ground|powder|blend|press|strain)/i;
+/** How near an amount that a step tells is to a line's, as a share, where it is meant. */
+const SAME_AMOUNT = 0.05;
+
+/**
+ * Whether a step only makes a milk or a flour that has a line of its own: "blend 200 g almonds with 790 g water and press: 740 g of
+ * milk" of a recipe that lists 740 g of almond milk. The almonds of the list are others.
+ */
+function makesListed(text: string, readings: readonly LineReading[], context: ReadingContext): boolean {
+  if (!MAKES.test(text)) return false;
+  const amounts = [...text.matchAll(GRAMS)].map(([, digits = ""]) => Number(digits.replace(/,/g, "")));
+  if (amounts.length === 0) return false;
+  const named = context.find(text).map(({ food }) => food);
+  const isMade = (food: Food) => food.family === "drink" || food.nature?.form === "flour";
+  return readings.some((reading) => {
+    if (reading.kind !== "read" || !isMade(reading.food)) return false;
+    const { food, grams } = reading;
+    const plant = food.nature?.botanical;
+    const ofPlant = named.filter((other) => other.nature?.botanical === plant);
+    // What names the milk itself uses it.
+    return plant != null && ofPlant.length > 0 && !ofPlant.some(isMade) && amounts.some((amount) => Math.abs(amount / grams.value - 1) <= SAME_AMOUNT);
+  });
 }
 
 /** What something is fried or soaked in stays in the pot when that is lifted out. */

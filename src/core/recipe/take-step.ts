@@ -182,17 +182,21 @@ function press(walk: Walk, pot: Pot, component: string | undefined, step: number
   const inPot = [...lines.values()];
   const result = pressed(inPot, soaked > 0, walk.pantry);
   if (result === null) return false;
-  const why = typeof result === "string" ? result : notWhole(walk, inPot, result.line);
+  const why = typeof result === "string" ? result : (result.milks.map(({ line }) => notWhole(walk, inPot, line)).find((each) => each !== null) ?? null);
   if (typeof result === "string" || why !== null) {
     walk.problems.push({ kind: "cannot be pressed", step, why: why ?? "" });
     return false;
   }
-  const { food, grams, sd } = result.milk;
-  away.push({ name: "pulp, and what stays on the cloth", grams: Math.max(0, pot.mass - grams) });
+  const before = pot.mass;
   // What was taken up in soaking is in the milk's own water now.
   walk.takenUp -= soaked;
-  pot.becomes(result.line, food, grams, sd);
-  walk.pressings.set(result.line, { ...result, until: step, component });
+  pot.empty();
+  for (const { line, milk } of result.milks) {
+    pot.put(line, milk.food, milk.grams, milk.sd);
+    walk.pressings.set(line, { line, milk, until: step, component });
+  }
+  for (const { line, food, grams } of result.others) pot.put(line, food, grams, 0);
+  away.push({ name: "pulp, and what stays on the cloth", grams: Math.max(0, before - pot.mass) });
   return true;
 }
 

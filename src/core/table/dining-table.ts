@@ -1,6 +1,7 @@
 import type { ServingTemperature } from "../food";
 import { lostRule, TRACES, type Rule, type Traces } from "../models/diet";
-import type { AgeBand, Taste } from "./eaters";
+import type { Liking } from "../models/sweetness";
+import type { AgeBand } from "./eaters";
 import type { Limit } from "./limits";
 
 /** An eater at a table: what they left out on that day, whatever they leave later. */
@@ -14,7 +15,7 @@ export interface Seat {
   readonly onDays?: readonly string[];
   readonly asked?: string;
   readonly age?: AgeBand;
-  readonly taste?: Taste;
+  readonly taste?: Liking;
 }
 
 /** Who eats and how, in its first form: diets and allergies by rule id, limits, servings, temperature. */

@@ -1,12 +1,10 @@
 import { ALLERGENS } from "../food";
 import { baseOf, type Traces } from "../models/diet";
+import type { Liking } from "../models/sweetness";
 import type { Limit } from "./limits";
 
 export const AGE_BANDS = ["under 1", "1 to 5", "child", "adult", "older"] as const;
 export type AgeBand = (typeof AGE_BANDS)[number];
-/** How sweet somebody likes it, beside how it is usually made here. */
-export const TASTES = ["less sweet", "as made here", "sweeter"] as const;
-export type Taste = (typeof TASTES)[number];
 
 /** Someone who eats at this household, by name or role. */
 export interface Eater {
@@ -26,7 +24,7 @@ export interface Eater {
   /** The day on which they were last asked about allergies, ISO; absent where nobody has. */
   readonly asked?: string;
   readonly age?: AgeBand;
-  readonly taste?: Taste;
+  readonly taste?: Liking;
   /** Of a usual serving; 1 where absent. */
   readonly portion?: number;
 }

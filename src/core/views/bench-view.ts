@@ -11,7 +11,7 @@ import {
   type StoredBench,
   type StoredProposals,
 } from "../adaptation";
-import type { EvaluationInput } from "../evaluate";
+import { whyUnknown, type EvaluationInput } from "../evaluate";
 import { evaluateRecipe, evaluateVersion, kept, openBench, openRecipe, openTable, type Evaluated, type Kitchen } from "../kitchen";
 import type { StepWords } from "../method";
 import { kitchenMeasure, type ReadRecipe, type Recipe } from "../recipe";
@@ -40,6 +40,7 @@ import { whoseRules, type DiningTable } from "../table";
 import { capital } from "../units";
 import type { Broken } from "./found-foods";
 import type { Anchors, NamedFood } from "./recipe-view";
+import { palatesOf, type Palate } from "./palates";
 import { isReadWhole, toldFigures, type ToldFigures } from "./told-figures";
 
 /** The recipe and table that a bench stands at. */
@@ -107,6 +108,8 @@ export interface BenchView {
   readonly after: ToldFigures;
   readonly beams: readonly BeamReading[];
   readonly notes: readonly Note[];
+  /** Of those who like it other than it is made here: how they will find it. */
+  readonly palates: readonly Palate[];
   /** The verdict in few words, and whether it is that a rule is broken. */
   readonly fit: string;
   readonly isNotFor: boolean;
@@ -161,7 +164,8 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
   const state = laid?.state ?? (first ? { ...first, byHand: false } : handedDown);
   const { version } = state;
   const after = evaluateVersion(version, read, table, kitchen);
-  const beams = beamReadings(before.figures, after.figures, table.limits, table.serve, constants);
+  const unknown = { ...whyUnknown(before.input, constants), ...whyUnknown(after.input, constants) };
+  const beams = beamReadings(before.figures, after.figures, table.limits, table.serve, constants).filter(({ id }) => unknown[id] === undefined);
   const standing = standingOf(problem, version, after.figures);
   const parted = partedWords(partedPortions(read, standing, problem.rules), whoseRules(table));
   const verdict = tableVerdict(standing, problem, table, parted);
@@ -180,6 +184,7 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
     before: toldFigures(before, isReadWhole(read), constants),
     after: toldFigures(after, isReadWhole(read), constants),
     beams,
+    palates: palatesOf(table, before.figures, after.figures, constants),
     notes: versionNotes(problem, version, after.figures),
     fit: fitWords(verdict, insideCount(beams)),
     isNotFor: verdict.kind === "not for",

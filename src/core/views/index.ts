@@ -12,6 +12,7 @@ export {
 } from "./table-view";
 export { recipeView, type Anchors, type NamedFood, type RecipeView, type ToldEntry, type ToldLine, type ToldStep, type ToldTake } from "./recipe-view";
 export { benchView, type BenchQuestion, type BenchView, type ToldEnding, type ToldProposal, type ToldRow } from "./bench-view";
+export type { Palate } from "./palates";
 export { isReadWhole, toldFigures, type ToldFigures } from "./told-figures";
 export { type SubstitutesView } from "./substitutes-view";
 export { type PacketListView, type PacketView, type ToldIngredient } from "./packet-view";

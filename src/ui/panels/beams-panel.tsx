@@ -6,7 +6,7 @@ import { WhyMark } from "../parts/marks";
 import { CostCompared } from "./cost-lines";
 import { BeamCard } from "./beam-card";
 import { QualitiesList } from "./qualities-list";
-import type { ToldFigures } from "../../core/views";
+import type { Palate, ToldFigures } from "../../core/views";
 
 /** All beams in two columns, and below them what to watch for. */
 export function BeamsPanel({
@@ -14,12 +14,15 @@ export function BeamsPanel({
   notes,
   before,
   after,
+  palates = [],
   ghosts = null,
 }: {
   readonly beams: readonly BeamReading[];
   readonly notes: readonly Note[];
   readonly before: ToldFigures;
   readonly after: ToldFigures;
+  /** How those find it who like it other than it is made here. */
+  readonly palates?: readonly Palate[];
   /** The beams of a change that is being looked at, not taken. */
   readonly ghosts?: readonly BeamReading[] | null;
 }) {
@@ -47,6 +50,25 @@ export function BeamsPanel({
         {column("tongue", "On the tongue", "wedge: nobody would notice")}
         {column("table", "At this table", "a serving; edge: a limit set")}
       </div>
+      {palates.length > 0 && (
+        <section className="mt-4" aria-label="To their taste">
+          <h2 className="t-h2 border-b border-ink pb-1">To their taste</h2>
+          <ul>
+            {palates.map(({ eater, state, words, why }) => (
+              <li key={eater} className="flex gap-2 border-b border-line py-1.5 t-ledger">
+                {state !== "level" && (
+                  <span className="pt-0.5">
+                    <WhyMark kind="conflict" />
+                  </span>
+                )}
+                <span>
+                  {words}: <span className="text-ink2">{why}.</span>
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       <CostCompared before={before} after={after} />
       <QualitiesList of={after.qualities} before={before.qualities} />
       {notes.length > 0 && (

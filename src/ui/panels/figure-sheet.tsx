@@ -66,6 +66,7 @@ export function FigureSheet({ figures, unknown, cost, servings, unread, of, more
           <Row key={id} id={id} figures={figures} of={of} />
         ))}
       </dl>
+      {unknown["body.hot"] !== undefined && <p className="t-small text-ink2 mt-2">Body is not told: {unknown["body.hot"]}.</p>}
       <h2 className="t-h2 mt-5">In a serving</h2>
       <dl className="mt-1 rule-t">
         {shownIn("serving", told).map((id) => (

@@ -90,12 +90,12 @@ function Draws({ why, sweet, manner }: { readonly why: Why; readonly sweet: (of:
   useEffect(() => {
     const of = sweet(why.of);
     if (!of) return;
-    let isLeft = false;
+    const left = new AbortController();
     // Without an answer the working stands by itself.
-    compute("draws", { of, id: why.id })
-      .then((figure) => !isLeft && setDrawn(figure))
+    compute("draws", { of, id: why.id }, left.signal)
+      .then((figure) => !left.signal.aborted && setDrawn(figure))
       .catch(() => undefined);
-    return () => void (isLeft = true);
+    return () => left.abort();
   }, [why, sweet, compute]);
   return (
     <p className="t-small text-ink2 mt-2" role="status">

@@ -2,9 +2,9 @@ import type { AdaptationProblem, Ending, Progress } from "../../core/substitutio
 import type { KitchenSources } from "../../core/kitchen";
 import type { ViewAnswer, ViewKind, ViewQuestion } from "../../core/views";
 import type { ComputeAnswer, ComputeQuestion, ReadingAnswer, ReadingQuestion, Reply } from "../protocol";
-import { createWorkerClient, type WorkerClient, type WorkerListeners } from "../worker-client";
+import { Cancelled, createWorkerClient, type WorkerClient, type WorkerListeners } from "../worker-client";
 
-export { Cancelled } from "../worker-client";
+export { Cancelled };
 
 export type SolverClient = WorkerClient<AdaptationProblem, Progress, Ending>;
 export type ReadingClient = WorkerClient<ReadingQuestion, never, ReadingAnswer>;
@@ -22,24 +22,27 @@ export const createBrowserSolver = (): SolverClient =>
   );
 
 export interface Computer {
-  readonly ask: <Kind extends ViewKind>(kind: Kind, question: ViewQuestion<Kind>, sources: KitchenSources) => Promise<ViewAnswer<Kind>>;
+  /** With a signal that aborts, the worker ends, and all that waits for it. */
+  readonly ask: <Kind extends ViewKind>(kind: Kind, question: ViewQuestion<Kind>, sources: KitchenSources, signal?: AbortSignal) => Promise<ViewAnswer<Kind>>;
 }
 
 /** What stations show is computed beside the page, in one worker for as long as the window is open. */
 export function createBrowserComputer(): Computer {
   const known = new Map<string, unknown>();
-  const { signal } = new AbortController();
-  const client = createWorkerClient<ComputeQuestion, never, ComputeAnswer>(({ onReply, onCrash }) => {
+  const open = new AbortController().signal;
+  const client = createWorkerClient<ComputeQuestion, never, ComputeAnswer>((listeners) => {
     const worker = new Worker(new URL("../compute.worker.ts", import.meta.url), { type: "module" });
-    const crashed = (why: string) => {
+    const { post, terminate } = handleOf(worker, listeners, "What computes could not be loaded.");
+    const end = () => {
       // The next one knows nothing yet.
       known.clear();
-      onCrash(why);
+      terminate();
     };
-    return handleOf(worker, { onReply, onCrash: crashed }, "What computes could not be loaded.");
+    return { post, terminate: end };
   });
   return {
-    ask: <Kind extends ViewKind>(kind: Kind, question: ViewQuestion<Kind>, sources: KitchenSources) => {
+    ask: <Kind extends ViewKind>(kind: Kind, question: ViewQuestion<Kind>, sources: KitchenSources, signal = open) => {
+      if (signal.aborted) return Promise.reject(new Cancelled());
       const fresh = Object.fromEntries(Object.entries({ ...question, sources }).filter(([name, value]) => !known.has(name) || known.get(name) !== value));
       const asked = client.ask({ kind, names: Object.keys(question), fresh }, { signal }) as Promise<ViewAnswer<Kind>>;
       for (const [name, value] of Object.entries(fresh)) known.set(name, value);

@@ -1,1 +1,2 @@
 export * from "./sweetness";
+export { levelOf, LIKINGS, type Level, type Liking } from "./liking";

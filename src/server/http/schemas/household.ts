@@ -2,7 +2,8 @@ import Type from "typebox";
 import { ALLERGENS, FAMILIES, FOOD_FORMS, NUTRIENTS, ORIGINS, PROCESSINGS, SUGAR_CLASSES } from "../../../core/food";
 import { BURNER_KINDS, type StoredHousehold } from "../../../core/household";
 import { TRACES, type HouseRules } from "../../../core/models/diet";
-import { AGE_BANDS, LIMIT_IDS, TASTES, type EatersDocument } from "../../../core/table";
+import { LIKINGS } from "../../../core/models/sweetness";
+import { AGE_BANDS, LIMIT_IDS, type EatersDocument } from "../../../core/table";
 import { ENERGY_UNITS, MEASURE_WORDS, TEMPERATURE_UNITS } from "../../../core/units";
 import { amount, compiled, distinct, isoDay, list, oneOf, only, orNull, schemaOf, some, text } from "./shapes";
 
@@ -25,7 +26,7 @@ const person = {
   onDays: Type.Optional(baseIds),
   asked: Type.Optional(isoDay),
   age: Type.Optional(oneOf(AGE_BANDS)),
-  taste: Type.Optional(oneOf(TASTES)),
+  taste: Type.Optional(oneOf(LIKINGS)),
 };
 
 /** The parts of a table that are made of rules and of who keeps them. */

@@ -2,7 +2,8 @@
 
 import { ALLERGENS } from "../../../core/food";
 import { TRACES, baseOf, type Rule, type Traces } from "../../../core/models/diet";
-import { AGE_BANDS, ageOf, TASTES, withAge, type Eater, type Taste } from "../../../core/table";
+import { LIKINGS, type Liking } from "../../../core/models/sweetness";
+import { AGE_BANDS, ageOf, withAge, type Eater } from "../../../core/table";
 import { AmountField } from "../../parts/amount-field";
 import { Pick } from "../../parts/pick";
 import { useHousehold } from "../../shell/household";
@@ -15,7 +16,7 @@ const TRACE_WORDS: Readonly<Record<Traces, string>> = {
   asked: "are asked about",
   avoided: "count as the food itself",
 };
-const TASTE_WORDS: Readonly<Record<Taste, string>> = { "less sweet": "less sweet", "as made here": "as it is made here", sweeter: "sweeter" };
+const TASTE_WORDS: Readonly<Record<Liking, string>> = { "less sweet": "less sweet", "as made here": "as it is made here", sweeter: "sweeter" };
 
 interface EaterFormProps {
   readonly eater: Eater;
@@ -51,7 +52,7 @@ export function EaterForm({ eater, rules, today, onChange }: EaterFormProps) {
         <Pick
           label="Likes it"
           value={eater.taste ?? "as made here"}
-          options={TASTES.map((taste) => [taste, TASTE_WORDS[taste]])}
+          options={LIKINGS.map((taste) => [taste, TASTE_WORDS[taste]])}
           onChange={(taste) => onChange({ taste })}
         />
       </div>

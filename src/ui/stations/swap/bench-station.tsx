@@ -235,7 +235,7 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
           )}
         </div>
         <aside className="lg:crease-l p-4 md:pt-2 md:px-4 lg:row-span-2" aria-label="Beams">
-          <BeamsPanel beams={beams} notes={view.notes} before={before} after={after} ghosts={looked} />
+          <BeamsPanel beams={beams} palates={view.palates} notes={view.notes} before={before} after={after} ghosts={looked} />
           <p className="mt-3 no-print">
             <Go className="underline t-ledger inline-flex items-center min-h-8" href={`/recipes/${id}/nutrition`}>
               Nutrition in full, with claims
