@@ -1,4 +1,4 @@
-import type { Handling, HandlingStep } from "../core/method";
+import type { Handling, HandlingKind, HandlingStep, HandlingTables } from "../core/method";
 
 type Minutes = readonly [shortest: number, usual: number, longest: number];
 const step = (
@@ -16,7 +16,7 @@ const WARMED = (paste: string) =>
   step(["mix"], [2.5, 3, 4], "hands on", `Off the flame whisk in {grams} g ${paste}; put it back and warm it through for 3 minutes, stirring.`, { goesIn: "off the heat" });
 
 /** What a food needs before it goes in, and how it goes in: rules of practice. */
-export const HANDLING: ReadonlyMap<string, Handling> = new Map<string, Handling>([
+const FOODS: ReadonlyMap<string, Handling> = new Map<string, Handling>([
   ["almond-milk-home", { prepare: step(["soak", "press", "grind", "peel"], [360, 480, 720], "unattended", "The night before, soak {grams*0.27} g almonds in plenty of water overnight. Drain, peel the skins off, blend with {grams*1.07} g fresh water until smooth, and press through a cloth: about {grams} g of milk.", { ...MILLED, cue: "smooth" }) }],
   ["cashew-milk-home", { prepare: step(["soak", "press", "grind"], [204, 240, 300], "unattended", "Soak {grams*0.23} g cashews for 4 hours. Drain, blend with {grams*0.92} g fresh water until silky, and press through a cloth: about {grams} g of milk.", { ...MILLED, cue: "silky" }) }],
   ["date-paste", { prepare: step(["soak", "grind"], [17, 20, 25], "unattended", "Soak {grams*0.8} g stoned dates in {grams*0.2} g hot water for 20 minutes, then blend to a smooth paste: {grams} g.", MIXER) }],
@@ -41,6 +41,65 @@ export const HANDLING: ReadonlyMap<string, Handling> = new Map<string, Handling>
     prepare: step(["grind"], [2, 4, 8], "hands on", "Blend {grams} g silken tofu until smooth.", { ...MIXER, cue: "smooth" }),
     add: step(["mix"], [2, 3, 5], "hands on", "Whisk in {grams} g smooth silken tofu off the flame.", { goesIn: "off the heat" }),
   }],
-  ["inulin", { add: step(["mix"], [2, 3, 5], "hands on", "Whisk in {grams} g inulin with the sweetener.") }],
-  ["water", { add: step(["mix"], [2, 3, 5], "hands on", "Add {grams} g water with the other liquid.", { goesIn: "with the liquid" }) }],
+  ["inulin", { add: step(["mix"], [2, 3, 5], "hands on", "Whisk in {grams} g inulin with the sweetener.", { goesIn: "with the sweetener" }) }],
+  ["gelatin", {
+    prepare: step(["soak"], [4.5, 5, 6.5], "unattended", "Soak {grams} g gelatin in {grams*5} g of the cold liquid for 5 minutes, until it has swollen."),
+    add: step(["dissolve"], [2, 3, 5], "hands on", "Off the heat melt the swollen gelatin in the hot pot; it may not boil.", { goesIn: "off the heat" }),
+  }],
+  ["aquafaba", { add: step(["mix"], [5, 8, 12], "hands on", "Whip {grams} g aquafaba stiff and fold it in when the pot is cold.", { goesIn: "off the heat" }) }],
 ]);
+
+/** Minutes as a text that tells them is read: "8 minutes" is 7 to 10. */
+const about = (usual: number): Minutes => {
+  const rounded = (minutes: number) => (minutes < 10 ? Math.round(minutes * 2) / 2 : Math.round(minutes));
+  return [rounded(usual * 0.85), usual, rounded(usual * 1.25)];
+};
+const SIMMERED = { heat: "simmer", goesIn: "once it simmers" } as const;
+const OFF_THE_HEAT = { goesIn: "off the heat" } as const;
+const SLAKED = (minutes: Minutes) =>
+  step(["simmer", "slake"], minutes, "hands on", "Slake {food} with three times as much of the cold liquid, pour it into the simmering pot while stirring, and cook for {minutes} minutes.", SIMMERED);
+const WITH_THE_LIQUID = step(["mix"], [1, 2, 3], "hands on", "Add {food} with the other liquid.", { goesIn: "with the liquid" });
+const WITH_THE_SWEETENER = step(["mix"], [1, 2, 3], "hands on", "Stir in {food} with the sweetener.", { goesIn: "with the sweetener" });
+const STIRRED_IN_LAST = step(["mix"], [1, 2, 3], "hands on", "Off the heat stir in {food}.", OFF_THE_HEAT);
+
+/** How foods of a kind go in where no sentence of the recipe fits them: rules of practice; "{minutes}" is what the food needs to be done. */
+const KINDS: Readonly<Record<HandlingKind, HandlingStep>> = {
+  water: WITH_THE_LIQUID,
+  milk: WITH_THE_LIQUID,
+  "plant milk": WITH_THE_LIQUID,
+  cream: STIRRED_IN_LAST,
+  curd: step(["mix"], [1, 2, 3], "hands on", "When it is no warmer than the hand, stir in {food}.", OFF_THE_HEAT),
+  "milk solids": step(["simmer"], about(4), "hands on", "Crumble {food} into the pot and cook for 4 minutes, stirring.", SIMMERED),
+  "powdered milk": step(["mix"], [2, 3, 5], "hands on", "Whisk {food} into a little of the liquid until no lump is left, and add it to the rest.", { goesIn: "with the liquid" }),
+  egg: step(["simmer", "temper"], about(8), "hands on", "Beat {food}, temper the egg with a ladle of the hot liquid in a thin stream, pour it back and cook for 8 minutes on the lowest flame, stirring, until it coats a spoon; it may not boil.", { heat: "steaming", cue: "it coats a spoon", goesIn: "off the heat" }),
+  grain: step(["simmer", "wash"], about(30), "now and then", "Rinse {food}, stir it into the simmering pot and simmer for {minutes} minutes on a low flame, stirring now and then, until it is soft.", { ...SIMMERED, cue: "it is soft" }),
+  grits: step(["simmer"], about(8), "hands on", "Stir {food} into the simmering pot in a thin stream and simmer for {minutes} minutes, stirring, until it is soft.", { ...SIMMERED, cue: "it is soft" }),
+  strands: step(["simmer"], about(10), "now and then", "Stir {food} into the simmering pot and simmer for {minutes} minutes, stirring now and then, until it is soft.", { ...SIMMERED, cue: "it is soft" }),
+  flakes: step(["simmer"], about(10), "now and then", "Stir {food} into the simmering pot and simmer for {minutes} minutes, stirring now and then, until it is soft.", { ...SIMMERED, cue: "it is soft" }),
+  flour: SLAKED(about(8)),
+  "roasted flour": SLAKED(about(4)),
+  starch: SLAKED(about(2)),
+  pearls: step(["simmer", "wash"], about(20), "now and then", "Rinse {food}, stir it into the simmering pot and simmer for {minutes} minutes, stirring now and then, until the pearls are clear to the core.", { ...SIMMERED, cue: "the pearls are clear to the core" }),
+  puffed: step(["simmer"], about(8), "now and then", "Stir {food} into the simmering pot and simmer for {minutes} minutes, stirring now and then, until it softens.", { ...SIMMERED, cue: "it softens" }),
+  pulse: step(["simmer", "wash"], about(45), "now and then", "Rinse {food}, stir it into the simmering pot and simmer for {minutes} minutes on a low flame, stirring now and then, until it mashes between two fingers.", { ...SIMMERED, cue: "it mashes between two fingers" }),
+  "cooked grain": step(["simmer"], about(5), "now and then", "Stir {food} into the simmering pot and cook for 5 minutes.", SIMMERED),
+  piece: STIRRED_IN_LAST,
+  "ground nut": step(["simmer"], about(3), "hands on", "Stir in {food} and cook for 3 minutes, stirring.", SIMMERED),
+  "nut paste": step(["mix"], about(3), "hands on", "Off the flame whisk in {food}; put it back and warm it through for 3 minutes, stirring.", OFF_THE_HEAT),
+  tofu: step(["grind"], [2, 4, 8], "hands on", "Blend {food} until smooth and whisk it in off the heat.", { ...OFF_THE_HEAT, ...MIXER, cue: "smooth" }),
+  fruit: step(["mix"], [1, 2, 3], "hands on", "Cut up {food} and stir it in when the pot has cooled a little.", OFF_THE_HEAT),
+  "dried fruit": STIRRED_IN_LAST,
+  puree: step(["mix"], [1, 2, 3], "hands on", "When it has cooled a little, stir in {food}.", OFF_THE_HEAT),
+  vegetable: step(["simmer", "grind"], about(12), "now and then", "Grate {food}, stir it into the simmering pot and simmer for 12 minutes, stirring now and then, until it is soft.", { ...SIMMERED, cue: "it is soft" }),
+  sugar: WITH_THE_SWEETENER,
+  syrup: WITH_THE_SWEETENER,
+  chocolate: step(["dissolve", "grind"], [2, 3, 5], "hands on", "Off the heat chop {food} and let it melt in the pot, stirring.", OFF_THE_HEAT),
+  fat: STIRRED_IN_LAST,
+  aroma: STIRRED_IN_LAST,
+  seasoning: WITH_THE_SWEETENER,
+  acid: step(["mix"], [1, 2, 3], "hands on", "Last of all, off the heat, stir in {food}.", OFF_THE_HEAT),
+  gelling: step(["simmer"], about(2), "hands on", "Whisk {food} into a little of the liquid, pour it into the simmering pot and simmer for 2 minutes, stirring.", SIMMERED),
+  gum: step(["mix"], [2, 3, 5], "hands on", "Off the heat scatter {food} over while whisking, so that it does not clump.", OFF_THE_HEAT),
+};
+
+export const HANDLING: HandlingTables = { foods: FOODS, kinds: KINDS };

@@ -136,7 +136,7 @@ describe("the substitution tables", () => {
       expect(least < most && most <= 130).toBe(true);
     }
     for (const { foods: pair } of SUBSTITUTION.clashes) for (const id of pair) expect(REFERENCE.foods.has(id), id).toBe(true);
-    for (const id of [...SUBSTITUTION.grainClasses.keys(), ...HANDLING.keys()]) expect(REFERENCE.foods.has(id), id).toBe(true);
+    for (const id of [...SUBSTITUTION.grainClasses.keys(), ...HANDLING.foods.keys()]) expect(REFERENCE.foods.has(id), id).toBe(true);
   });
   it("hold a profile for each kind of sweet", () => expect(SUBSTITUTION.profiles.size).toBe(6));
 });

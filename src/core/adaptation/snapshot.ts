@@ -2,7 +2,7 @@ import type { Estimate } from "../numeric";
 import type { Constants, Food, Role, Treatment } from "../food";
 import type { HouseholdMeasures } from "../units";
 import { evaluate, type EvaluationInput, type KeptFigures } from "../evaluate";
-import { methodOf, namedLines, wordsOf, type Handling, type Method, type StepWords } from "../method";
+import { methodOf, namedLines, wordsOf, type HandlingTables, type Method, type StepWords } from "../method";
 import type { ReadRecipe, Recipe } from "../recipe";
 import {
   scaledFor,
@@ -89,12 +89,12 @@ export function methodFor(
   read: ReadRecipe,
   version: Version,
   table: DiningTable,
-  handling: ReadonlyMap<string, Handling>,
+  handling: HandlingTables,
   constants: Constants,
 ): { readonly method: Method; readonly words: readonly StepWords[] } {
   const method = methodOf({ read, handling, evaporation: scaledFor(read, table.servings).evaporation.value, constants }, version);
   const steps = read.steps.map(({ step }) => step);
-  return { method, words: wordsOf(method, version, { steps, lines: namedLines(read), handling, measures: read.measures }) };
+  return { method, words: wordsOf(method, version, { steps, lines: namedLines(read), handling, measures: read.measures, constants }) };
 }
 
 /** Freezes a version with its recipe, table, foods and figures. */
@@ -104,7 +104,7 @@ export function snapshotOf(
   version: Version,
   table: DiningTable,
   label: string,
-  handling: ReadonlyMap<string, Handling>,
+  handling: HandlingTables,
   madeOn: NonNullable<Snapshot["madeOn"]>,
 ): Snapshot {
   const before = recipeInput(read, table);

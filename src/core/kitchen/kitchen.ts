@@ -1,7 +1,7 @@
 import type { CautionRule, LookAlikes } from "../cautions";
 import type { Food, Reference } from "../food";
 import { NO_EQUIPMENT, USUAL_HOUSEHOLD, type Household } from "../household";
-import type { Handling } from "../method";
+import type { HandlingTables } from "../method";
 import { householdRules, NO_HOUSE_RULES, type HouseRules, type Rule } from "../models/diet";
 import type { RetentionFactors, RuleBook } from "../nutrition";
 import { EMPTY_PANTRY, kitchenFoods, type PantryDocument, type PantryTables } from "../pantry";
@@ -16,7 +16,7 @@ export interface ShippedTables {
   readonly rules: ReadonlyMap<string, Rule>;
   readonly diets: readonly Rule[];
   readonly substitution: SubstitutionTables;
-  readonly handling: ReadonlyMap<string, Handling>;
+  readonly handling: HandlingTables;
   /** Foods that are taken for one another, with what tells them apart. */
   readonly lookAlikes: readonly LookAlikes[];
   readonly cautions: readonly CautionRule[];

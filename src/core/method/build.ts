@@ -1,9 +1,25 @@
 import type { Constants, Food } from "../food";
-import { mentionsOf, namesOfLine, type Operation, type FindMentions, type LineId, type ReadRecipe, type ReadStepWithTakes, type StepId } from "../recipe";
+import {
+  mentionsOf,
+  namesOfLine,
+  readStep,
+  type Operation,
+  type FindMentions,
+  type LineId,
+  type ReadRecipe,
+  type ReadStepWithTakes,
+  type StepId,
+  type StepReading,
+} from "../recipe";
 import type { Version, VersionRow } from "../substitution";
 import { usualMethod } from "./usual";
 import { cookingOf, type DrivenGround } from "./driven-off";
-import type { GoesIn, Handling, HandlingStep, Method, MethodStep, MethodTake } from "./step";
+import { handlingOf, minutesToDone } from "./handling";
+import { handlingKindOf, holdsFor } from "./kinds";
+import { outOfPlace, sentencesWithout, type SentenceGround } from "./rebuild";
+import { say } from "./say";
+import { natureOf } from "./wording";
+import type { GoesIn, HandlingStep, HandlingTables, Method, MethodSentence, MethodStep, MethodTake } from "./step";
 
 /** A recipe's line as its steps may name it: what it was read as, without what is made of it on the way. */
 export interface NamedLine {
@@ -20,61 +36,103 @@ export const namedLines = (read: Pick<ReadRecipe, "lines" | "byLine">): NamedLin
     return { id, food, description: reading?.kind === "read" && reading.food.id === food.id ? reading.description : food.name };
   });
 
-export const mentionsOfLines = (lines: readonly NamedLine[]): FindMentions<LineId> =>
-  mentionsOf(lines.map(({ id, food, description }) => ({ key: id, names: namesOfLine(description, food) })));
+/** Where a text names lines, and parts of the recipe too, by their ids. */
+export const mentionsOfLines = (lines: readonly NamedLine[], structure?: ReadRecipe["structure"]): FindMentions<LineId> =>
+  mentionsOf([
+    ...lines.map(({ id, food, description }) => ({ key: id, names: namesOfLine(description, food) })),
+    ...[...(structure?.components.values() ?? [])].map(({ id, name }) => ({ key: id, names: [name] })),
+  ]);
 
 /** What a method is built from. */
 export interface MethodGround {
-  readonly read: Pick<ReadRecipe, "lines" | "byLine" | "steps" | "ledger" | "evaporation" | "archetype">;
-  readonly handling: ReadonlyMap<string, Handling>;
+  readonly read: Pick<ReadRecipe, "lines" | "byLine" | "steps" | "ledger" | "evaporation" | "archetype" | "structure">;
+  readonly handling: HandlingTables;
   /** Water that the recipe drives off for this many servings, g. */
   readonly evaporation: number;
   readonly constants: DrivenGround["constants"] & Pick<Constants, "usualMethods" | "gelatinisationMinutes">;
 }
 
+/** A recipe's step in a version, with what its sentences now do. */
+interface Rebuilt {
+  readonly step: Writable<MethodStep>;
+  readonly reading: StepReading;
+}
+
 /**
- * How a version is made: the recipe's steps with what the version puts into them. What a row was pressed by falls away where
- * another food stands for it; foods that are added go in where most of their role does, else by a step of
- * their own before the sweetener; what has to be got ready comes first.
+ * How a version is made: the recipe's steps with what the version puts into them. A sentence that does not hold for what stands
+ * there now is said anew, or goes; a step of which nothing is left falls away, as does what a row was pressed by where another food
+ * stands for it. Foods of another kind, and foods that are added, go in beside what is handled as they are, else by a step of
+ * their own, at the place that their handling tells; what has to be got ready comes first; what is raw is cooked until it is done.
  */
 export function methodOf({ read, handling, evaporation, constants }: MethodGround, version: Version): Method {
-  if (read.steps.length === 0) return { steps: [...preparations(version, handling), ...usualMethod(version, read.archetype, constants)], needless: [] };
-  const rowOf = new Map(version.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
-  const why = new Map<StepId, string>();
-  const isGone = ({ change }: VersionRow) => change === "replaced" || change === "left out";
-  // What is pressed together with another stays its step for as long as one of them is pressed.
-  const pressedStill = new Set(version.rows.flatMap((row) => (row.line === null || isGone(row) ? [] : (read.ledger.pressedIn.get(row.line) ?? []))));
-  for (const row of version.rows)
-    if (row.line !== null && isGone(row)) for (const step of read.ledger.pressedIn.get(row.line) ?? []) if (!pressedStill.has(step)) why.set(step, row.why);
-
-  const find = mentionsOfLines(namedLines(read));
-  const kept = read.steps.filter(({ step }) => !why.has(step.id));
-  const steps = kept.map((each): Writable<MethodStep> => {
-    const named = new Set(find(each.step.text).map(({ key }) => key));
-    const reasons = concerned(each, named, rowOf).flatMap(({ change, why: reason }) => (change !== "amount" && reason ? [reason] : []));
-    return { ...plain(each), takes: takesOf(each, rowOf), reasons: [...new Set(reasons)] };
+  const usual = (): Method => ({
+    steps: [...preparations(version, handling), ...usualMethod(version, read.archetype, constants)],
+    needless: [],
+    outOfPlace: [],
   });
-  const waiting: VersionRow[] = [];
+  if (read.steps.length === 0) return usual();
+  const rowOf = new Map(version.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
+  const why = needlessPressing(version, read.ledger);
+  const lines = namedLines(read);
+  const ground: SentenceGround = {
+    find: mentionsOfLines(lines, read.structure),
+    foodOf: new Map(lines.map(({ id, food }) => [id, food] as const)),
+    rowOf,
+    process: constants.process.value,
+  };
+  const open = read.steps.filter(({ step }) => !why.has(step.id));
+  const moved = outOfPlace(open, ground);
+  const gone = new Set([...moved, ...version.rows.flatMap(({ line, food }) => (line !== null && food === null ? [line] : []))]);
+  const rebuilt = open.flatMap((each): Rebuilt[] => {
+    const takesPart = each.takes.some(({ of }) => of.kind === "component");
+    const elsewhere = (line: LineId) => open.some(({ step }) => step.id !== each.step.id && ground.find(step.text).some(({ key }) => key === line));
+    const sentences = sentencesWithout(each.step.text, takesPart, gone, elsewhere, ground);
+    const named = new Set(ground.find(each.step.text).map(({ key }) => key));
+    const rows = concerned(each, named, rowOf);
+    const reasons = [...new Set(rows.flatMap(({ change, why: reason }) => (change !== "amount" && reason ? [reason] : [])))];
+    if (sentences.length > 0 && sentences.every(({ is }) => is === "gone")) {
+      why.set(each.step.id, reasons.join(", ") || "nothing is left to do");
+      return [];
+    }
+    const isAsItWas = sentences.every(({ is }) => is === "kept");
+    const reading = isAsItWas ? each : readStep({ ...each.step, text: plainText(each.step.text, sentences, lines) }, constants.process.value);
+    const takes = takesOf(each, rowOf).filter(({ of }) => !moved.has(of.id));
+    return [{ step: { ...plain(reading), takes, reasons, sentences }, reading }];
+  });
+  if (rebuilt.length === 0) return usual();
+  const steps = rebuilt.map(({ step }) => step);
+  const kept = open.filter(({ step }) => steps.some(({ id }) => id === step.id));
+
+  waterFor(steps, version, read);
+  putTheRest(steps, moved, version, read.steps, ground.find);
+  const waiting: { readonly row: VersionRow; readonly how: HandlingStep }[] = [];
   for (const row of version.rows) {
-    if (row.change !== "added" || !row.food) continue;
-    const there = steps[besideAt(kept, row, rowOf)];
+    if (!row.food || (row.change !== "added" && (row.line === null || !moved.has(row.line)))) continue;
+    const how = handlingOf(row.food, handling, constants).add ?? STIR_IN;
+    const there = steps[placeBeside(row, how, steps, kept, rowOf, moved, handling, version)];
     if (!there) {
-      waiting.push(row);
+      waiting.push({ row, how });
       continue;
     }
     there.takes = [...there.takes, whole(row)];
     there.reasons = [...new Set([...there.reasons, ...(row.why ? [row.why] : [])])];
   }
 
-  const before = preparations(version, handling);
   const goesIn = new Map<StepId, GoesIn>();
-  const after = waiting.map((row): MethodStep => {
-    const how = (row.food && handling.get(row.food.id)?.add) ?? STIR_IN;
+  const after = waiting.map(({ row, how }): MethodStep => {
     if (how.goesIn) goesIn.set(`adds-${row.id}`, how.goesIn);
     return { ...ofHandling(how, `adds-${row.id}`, { kind: "adds", line: row.id }, row.why ? [row.why] : []), takes: [whole(row)] };
   });
-  putTheRest(steps, version, read.steps, find);
-  const cooking = cookingOf(steps, after, version, { read, evaporation, ownEvaporation: read.evaporation.grams.value, constants });
+  const readings = new Map(rebuilt.map(({ step: { id }, reading }) => [id, reading] as const));
+  const cooking = cookingOf(steps, after, version, {
+    ledger: read.ledger,
+    recipe: read.steps,
+    readings,
+    atLeast: minutesUntilDone(steps, readings, version, constants),
+    evaporation,
+    ownEvaporation: read.evaporation.grams.value,
+    constants,
+  });
   for (const step of steps) {
     const set = cooking.get(step.id);
     if (!set) continue;
@@ -82,19 +140,97 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
     const of = minutes / Math.max(1, step.minutes.usual);
     step.cooking = set;
     if (minutes > 0) step.minutes = { shortest: Math.round(step.minutes.shortest * of), usual: minutes, longest: Math.round(step.minutes.longest * of) };
-    const isLess = version.evaporation < evaporation;
-    step.reasons = [...new Set([...step.reasons, `${isLess ? "less" : "more"} is to boil away`])];
+    step.reasons = [...new Set([...step.reasons, set.why])];
   }
   return {
-    steps: [...before, ...inTheirPlaces(steps, after, goesIn, version)],
+    steps: [...preparations(version, handling), ...inTheirPlaces(steps, after, goesIn, version)],
     needless: [...why].map(([step, reason]) => ({ step, why: `needless: ${reason}` })),
+    outOfPlace: [...moved],
   };
 }
 
+/** Steps that only press what the version does not have, and why: what is pressed together with another stays for as long as one of them is pressed. */
+function needlessPressing({ rows }: Version, { pressedIn }: ReadRecipe["ledger"]): Map<StepId, string> {
+  const isGone = ({ change }: VersionRow) => change === "replaced" || change === "left out";
+  const stepsOf = (of: readonly VersionRow[]) =>
+    of.flatMap((row) => (row.line === null ? [] : (pressedIn.get(row.line) ?? []).map((step) => [step, row.why] as const)));
+  const still = new Set(stepsOf(rows.filter((row) => !isGone(row))).map(([step]) => step));
+  return new Map(stepsOf(rows.filter(isGone)).filter(([step]) => !still.has(step)));
+}
+
+/** A step's words as far as they hold, with what is said anew in plain names: for reading it again. */
+const plainText = (text: string, sentences: readonly MethodSentence[], lines: readonly NamedLine[]): string =>
+  sentences
+    .map((sentence) => {
+      if (sentence.is === "kept") return text.slice(sentence.from, sentence.to);
+      if (sentence.is === "gone") return "";
+      return `${say(
+        sentence,
+        sentence.of.map(({ line, words }) => ({ line, name: `the ${words}`, ...natureOf(lines.find(({ id }) => id === line)?.food ?? null) })),
+      )} `;
+    })
+    .join("");
+
+/** The minutes that a step has to cook at the least, so that what the version puts in raw is done, by step. */
+function minutesUntilDone(
+  steps: readonly MethodStep[],
+  readings: ReadonlyMap<StepId, StepReading>,
+  { rows }: Version,
+  constants: MethodGround["constants"],
+): ReadonlyMap<StepId, number> {
+  const atLeast = new Map<StepId, number>();
+  const wet = (step: MethodStep) => {
+    const reading = readings.get(step.id);
+    if (!reading) return 0;
+    const told = reading.open.reduce((sum, { minutes }) => sum + minutes, 0) + reading.coveredMinutes;
+    if (reading.operations.includes("pressure")) return PRESSURE * Math.max(told, step.minutes.usual);
+    return reading.heat === null
+      ? ["bake", "steam"].includes(reading.operation)
+        ? step.minutes.usual
+        : 0
+      : Math.max(told, reading.timed ? 0 : step.minutes.usual);
+  };
+  for (const { id, food, change } of rows) {
+    const needed = food && (change === "replaced" || change === "added") ? minutesToDone(food, constants) : 0;
+    const from = steps.findIndex(({ takes }) => takes.some(({ of, share }) => of.id === id && share > 0.5));
+    const there = steps[from];
+    if (needed === 0 || !there) continue;
+    const later = steps.slice(from).filter(({ part }) => part === there.part || part === null);
+    const cooks = later.find((step) => wet(step) > 0);
+    const missing = needed - later.reduce((sum, step) => sum + wet(step), 0);
+    if (cooks && missing > KEPT_UNDONE * needed) atLeast.set(cooks.id, Math.max(atLeast.get(cooks.id) ?? 0, Math.round(wet(cooks) + missing)));
+  }
+  return atLeast;
+}
+/** A minute under pressure counts so many of a simmer; short of done by less than this share, the recipe's minutes stay. */
+const PRESSURE = 3;
+const KEPT_UNDONE = 0.15;
+
+/** The step in which a food goes in beside what is handled as it is; -1 where none is, or it brings a step of its own. */
+function placeBeside(
+  row: VersionRow,
+  how: HandlingStep,
+  steps: readonly MethodStep[],
+  kept: readonly ReadStepWithTakes[],
+  rowOf: ReadonlyMap<LineId, VersionRow>,
+  moved: ReadonlySet<LineId>,
+  { foods }: HandlingTables,
+  version: Version,
+): number {
+  const { food } = row;
+  if (!food) return -1;
+  const hasOwn = foods.get(food.id)?.add !== undefined && (how.goesIn === "once it simmers" || how.goesIn === "off the heat");
+  const beside = hasOwn || row.change !== "added" ? -1 : besideAt(kept, food, rowOf, moved);
+  if (beside >= 0) return beside;
+  if (how.goesIn === "with the liquid") return pouredAt(steps, version);
+  if (how.goesIn === "with the sweetener") return sweetenedAt(steps, version);
+  return -1;
+}
+
 /** What has to be got ready of foods that the recipe does not have. */
-const preparations = (version: Version, handling: ReadonlyMap<string, Handling>): MethodStep[] =>
+const preparations = (version: Version, { foods }: HandlingTables): MethodStep[] =>
   version.rows.flatMap((row): MethodStep[] => {
-    const how = row.food && row.change !== "as is" && row.change !== "amount" ? handling.get(row.food.id)?.prepare : undefined;
+    const how = row.food && row.change !== "as is" && row.change !== "amount" ? foods.get(row.food.id)?.prepare : undefined;
     return how && row.food ? [ofHandling(how, `prepares-${row.id}`, { kind: "prepares", line: row.id }, [`for the ${shortName(row.food)}`])] : [];
   });
 
@@ -107,9 +243,7 @@ function inTheirPlaces(
 ): readonly MethodStep[] {
   const own = steps.map((step, at) => ({ step, at })).filter(({ step }) => step.part === null);
   const isWet = ({ operations, heat }: MethodStep) => heat !== null || operations.some((operation) => WET.includes(operation));
-  const liquid = new Set(version.rows.flatMap(({ id, role, food }) => (food && (role === "liquid" || food.id === "water") ? [id] : [])));
-  const takesLiquid = ({ takes }: MethodStep) => takes.some(({ of }) => liquid.has(of.id));
-  const poured = own.find(({ step }) => takesLiquid(step))?.at ?? 0;
+  const poured = Math.max(0, pouredAt(steps, version));
   const simmers = own.find(({ step, at }) => at >= poured && isWet(step))?.at;
   const last = own.findLast(({ step }) => isWet(step))?.at;
   const usual = steps.length === 0 ? 0 : Math.min(steps.length, Math.max(1, sweetenedAt(steps, version)));
@@ -121,27 +255,37 @@ function inTheirPlaces(
         return last === undefined ? usual : last + 1;
       case "with the liquid":
         return steps.length === 0 ? 0 : poured + 1;
+      case "with the sweetener":
       case undefined:
         return usual;
     }
   };
-  const places = added.map((step) => ({ step, place: placeOf(step) }));
+  const places = added.map((step) => ({ step, place: placeOf(step) })).sort((a, b) => ranked(goesIn.get(a.step.id)) - ranked(goesIn.get(b.step.id)));
   return Array.from({ length: steps.length + 1 }, (_, at) => [
     ...places.filter(({ place }) => place === at).map(({ step }) => step),
     ...steps.slice(at, at + 1),
   ]).flat();
 }
 const WET: readonly Operation[] = ["simmer", "reduce", "pressure", "steam", "bake"];
+/** What goes in at one place goes in in this order. */
+const ORDER: readonly (GoesIn | undefined)[] = ["with the liquid", "once it simmers", undefined, "with the sweetener", "off the heat"];
+const ranked = (goesIn: GoesIn | undefined): number => ORDER.indexOf(goesIn);
 
 type Writable<T> = { -readonly [Key in keyof T]: T[Key] };
 /** Shares closer to the whole than this are the whole. */
 const ROUNDING = 1e-6;
 
 /** What went in at a step that fell away goes in at the first that names it, else at the first one after that. */
-function putTheRest(steps: readonly Writable<MethodStep>[], { rows }: Version, recipe: readonly ReadStepWithTakes[], find: FindMentions<LineId>): void {
+function putTheRest(
+  steps: readonly Writable<MethodStep>[],
+  moved: ReadonlySet<LineId>,
+  { rows }: Version,
+  recipe: readonly ReadStepWithTakes[],
+  find: FindMentions<LineId>,
+): void {
   const texts = new Map(recipe.map(({ step }, at) => [step.id, { at, named: new Set(find(step.text).map(({ key }) => key)) }] as const));
   for (const row of rows) {
-    if (!row.food || row.line === null) continue;
+    if (!row.food || row.line === null || moved.has(row.line)) continue;
     const { line } = row;
     const put = steps.reduce((sum, { takes }) => sum + takes.reduce((all, { of, share }) => (of.id === row.id ? all + share : all), 0), 0);
     const gone = recipe.findIndex(({ step, takes }) => takes.some(({ of }) => of.id === line) && !steps.some(({ id }) => id === step.id));
@@ -151,16 +295,36 @@ function putTheRest(steps: readonly Writable<MethodStep>[], { rows }: Version, r
   }
 }
 
+/** Where the water of a line is put to that of another, the step that needs it to melt or soak something takes it from there. */
+function waterFor(steps: readonly Writable<MethodStep>[], { rows }: Version, { steps: recipe, lines }: MethodGround["read"]): void {
+  const water = rows.find(({ food, grams }) => food?.id === "water" && grams > 0);
+  if (!water) return;
+  for (const { line, food, change } of rows) {
+    const was = lines.find(({ id }) => id === line);
+    if (food !== null || change !== "left out" || was?.food.id !== "water") continue;
+    const at = recipe.find(({ takes, operations }) => operations.some((each) => NEEDS_WATER.includes(each)) && takes.some(({ of }) => of.id === line))?.step.id;
+    const there = steps.find(({ id }) => id === at);
+    const from = steps.find(({ takes }) => takes.some(({ of, share }) => of.id === water.id && share > 0.5));
+    if (!there || !from || there === from) continue;
+    const part = Math.min(MOST_OF_THE_WATER, was.grams / water.grams);
+    from.takes = from.takes.map((take) => (take.of.id === water.id ? { ...take, share: take.share - part } : take));
+    there.takes = [...there.takes, { of: { kind: "line", id: water.id }, share: part }];
+  }
+}
+const NEEDS_WATER: readonly Operation[] = ["dissolve", "soak", "caramelise"];
+const MOST_OF_THE_WATER = 0.3;
+
 const whole = ({ id }: VersionRow): MethodTake => ({ of: { kind: "line", id }, share: 1 });
 
-/** The step at which an added food goes in: where most of its role does, by grams, and is named; −1 where none does. */
-function besideAt(steps: readonly ReadStepWithTakes[], { role }: VersionRow, rowOf: ReadonlyMap<LineId, VersionRow>): number {
+/** The step at which most of what is handled as a food goes in, by grams, and is named; -1 where nothing of the kind does. */
+function besideAt(steps: readonly ReadStepWithTakes[], food: Food, rowOf: ReadonlyMap<LineId, VersionRow>, moved: ReadonlySet<LineId>): number {
+  const kind = handlingKindOf(food);
   let [best, most] = [-1, 0];
   for (const [at, { takes }] of steps.entries())
     for (const { of, share, why } of takes) {
-      const row = of.kind === "line" && why !== "not named" ? rowOf.get(of.id) : undefined;
-      // What is left out still says where its role goes in.
-      const grams = row?.role === role ? share * Math.max(row.grams, 1) : 0;
+      const row = of.kind === "line" && why !== "not named" && !moved.has(of.id) ? rowOf.get(of.id) : undefined;
+      const other = row?.food ? handlingKindOf(row.food) : null;
+      const grams = row && kind !== null && other !== null && holdsFor(other, kind, ["mix"]) ? share * Math.max(row.grams, 1) : 0;
       if (grams > most) [best, most] = [at, grams];
     }
   return best;
@@ -180,7 +344,7 @@ const takesOf = ({ takes }: ReadStepWithTakes, rowOf: ReadonlyMap<LineId, Versio
     return row?.food ? [{ of: { kind: "line", id: row.id }, share }] : [];
   });
 
-const plain = ({ step, operations, operation, heat, covered, minutes, timed, attention, cue, equipment }: ReadStepWithTakes) => ({
+const plain = ({ step, operations, operation, heat, covered, minutes, timed, attention, cue, equipment }: StepReading) => ({
   id: step.id,
   part: step.component ?? null,
   operations,
@@ -219,6 +383,14 @@ const ofHandling = (how: HandlingStep, id: StepId, origin: MethodStep["origin"],
 function sweetenedAt(steps: readonly MethodStep[], { rows }: Version): number {
   const sweet = new Set(rows.flatMap(({ id, role }) => (role === "sweetener" ? [id] : [])));
   return steps.findIndex(({ takes }) => takes.some(({ of }) => of.kind === "line" && sweet.has(of.id)));
+}
+
+/** The first step of the sweet itself at which most of its liquid goes in; -1 where none does. */
+function pouredAt(steps: readonly MethodStep[], { rows }: Version): number {
+  const grams = new Map(rows.flatMap(({ id, role, food, grams: all }) => (food && (role === "liquid" || food.id === "water") ? [[id, all] as const] : [])));
+  const inAt = steps.map(({ part, takes }) => (part === null ? takes.reduce((sum, { of, share }) => sum + share * (grams.get(of.id) ?? 0), 0) : 0));
+  const most = Math.max(0, ...inAt);
+  return most > 0 ? inAt.indexOf(most) : -1;
 }
 
 /** A food as a sentence names it. */

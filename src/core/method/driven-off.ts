@@ -1,4 +1,4 @@
-import type { ReadRecipe, ReadStepWithTakes, StepId } from "../recipe";
+import type { ReadRecipe, ReadStepWithTakes, StepId, StepReading } from "../recipe";
 import type { Constants, Food } from "../food";
 import { evaporationRate } from "../process";
 import { fraction } from "../units";
@@ -12,7 +12,13 @@ const LITTLE = 15;
 const LONGEST = 3;
 
 export interface DrivenGround {
-  readonly read: Pick<ReadRecipe, "ledger" | "steps">;
+  readonly ledger: ReadRecipe["ledger"];
+  /** The recipe's steps, by which its ledger goes. */
+  readonly recipe: readonly ReadStepWithTakes[];
+  /** The steps as they are in the version, by id. */
+  readonly readings: ReadonlyMap<StepId, StepReading>;
+  /** Minutes that a step has to cook so that what is raw in it is done. */
+  readonly atLeast: ReadonlyMap<StepId, number>;
   /** Water that the recipe drives off, and what it was read to in its own servings, g. */
   readonly evaporation: number;
   readonly ownEvaporation: number;
@@ -29,7 +35,7 @@ function needsTime(step: Pick<MethodStep, "takes">, before: readonly Pick<Method
 }
 
 /** Whether the minutes of a step can be set: it cooks open for a time that it tells once, to no end by mass. */
-const isAdjustable = (read: ReadStepWithTakes): boolean =>
+const isAdjustable = (read: StepReading): boolean =>
   read.timed && read.open.length === 1 && read.coveredMinutes === 0 && (read.end === null || read.end.end.kind === "body");
 
 /**
@@ -42,30 +48,31 @@ export function cookingOf(
   version: Version,
   ground: DrivenGround,
 ): ReadonlyMap<StepId, StepCooking> {
-  const { read, evaporation, ownEvaporation, constants } = ground;
+  const { ledger, recipe, readings, atLeast, evaporation, ownEvaporation, constants } = ground;
   const scale = Math.abs(ownEvaporation) > 1 ? evaporation / ownEvaporation : 1;
   const drivenAt = new Map(
-    read.ledger.entries.flatMap(({ step, driven }) => {
-      const id = step === null ? undefined : read.steps[step]?.step.id;
+    ledger.entries.flatMap(({ step, driven }) => {
+      const id = step === null ? undefined : recipe[step]?.step.id;
       return id === undefined ? [] : [[id, driven * scale] as const];
     }),
   );
-  const readOf = new Map(read.steps.map((each) => [each.step.id, each] as const));
   const adjustable = steps.filter(({ id, part }) => {
-    const own = readOf.get(id);
+    const own = readings.get(id);
     return part === null && own !== undefined && isAdjustable(own) && (drivenAt.get(id) ?? 0) > 0;
   });
-  if (adjustable.length === 0) return toldByMass(steps, version, ground);
-  const there = adjustable.reduce((sum, { id }) => sum + (drivenAt.get(id) ?? 0), 0);
+  if (adjustable.length === 0) return withLonger(toldByMass(steps, version, ground), steps, ground, new Map());
   // What fell away with its step is driven off no more.
   const kept = steps.reduce((sum, { id }) => sum + (drivenAt.get(id) ?? 0), 0) + added.reduce((sum, step) => sum + drivenBy(step, constants), 0);
   const off = version.evaporation - kept;
-  if (Math.abs(off) < LITTLE || Math.abs(off) < KEPT_SHARE * there) return new Map();
-  const ratio = Math.min(LONGEST, Math.max(0, (there + off) / there));
+  const all = adjustable.reduce((sum, { id }) => sum + (drivenAt.get(id) ?? 0), 0);
+  const isEnough = Math.abs(off) < LITTLE || Math.abs(off) < KEPT_SHARE * all;
+  if (isEnough && atLeast.size === 0) return new Map();
+  const { set, ratio } = isEnough ? { set: adjustable, ratio: 1 } : fewest(adjustable, off, drivenAt);
+  const ratioOf = (step: MethodStep) => (set.includes(step) ? ratio : 1);
 
   const cooking = new Map<StepId, StepCooking>();
-  const rounded = Math.round;
   const { covered: underLid } = constants.process.value;
+  const why = isEnough ? UNTIL_DONE : off < 0 ? "less is to boil away" : "more is to boil away";
   let [mass, isKnown] = [0, true];
   for (const [i, step] of steps.entries()) {
     if (step.part !== null) continue;
@@ -74,24 +81,58 @@ export function cookingOf(
       else mass += share * (version.rows.find(({ id }) => id === of.id)?.grams ?? 0);
     }
     const driven = drivenAt.get(step.id) ?? 0;
-    if (!adjustable.includes(step)) {
-      mass -= driven;
-      continue;
-    }
-    mass -= driven * ratio;
-    const own = readOf.get(step.id)?.open[0]?.minutes ?? 0;
-    const needed = needsTime(step, steps.slice(0, i), version) ? own : 0;
-    const open = own * ratio;
-    const isLast = adjustable.at(-1) === step;
-    const left = isKnown && isLast && mass > 0 ? mass : null;
-    if (open >= needed - 1) cooking.set(step.id, { open: Math.max(1, rounded(open)), covered: 0, left });
+    const isSet = adjustable.includes(step) && (set.includes(step) || atLeast.has(step.id)) && !(isEnough && !atLeast.has(step.id));
+    mass -= driven * ratioOf(step);
+    if (!isSet) continue;
+    const own = readings.get(step.id)?.open[0]?.minutes ?? 0;
+    const needed = Math.max(needsTime(step, steps.slice(0, i), version) ? own : 0, atLeast.get(step.id) ?? 0);
+    const open = own * ratioOf(step);
+    const isLast = adjustable.at(-1) === step || set.at(-1) === step;
+    const left = isKnown && isLast && mass > 0 && !isEnough ? mass : null;
+    if (open >= needed - 1) cooking.set(step.id, { open: Math.max(1, Math.round(open)), covered: 0, left, why });
     else {
       // So much open, the rest of the time under a lid: open + lid·(time − open) drives off as much.
       const shut = Math.min(needed, Math.max(0, (needed - open) / (1 - underLid)));
-      cooking.set(step.id, { open: rounded(needed) - Math.max(1, rounded(shut)), covered: Math.max(1, rounded(shut)), left });
+      cooking.set(step.id, { open: Math.round(needed) - Math.max(1, Math.round(shut)), covered: Math.max(1, Math.round(shut)), left, why });
     }
   }
-  return cooking;
+  return withLonger(cooking, steps, ground, cooking);
+}
+const UNTIL_DONE = "until it is done";
+
+/** The fewest steps, those that drive off most first, that can be made to drive off so much more or less, and by what factor. */
+function fewest(
+  adjustable: readonly MethodStep[],
+  off: number,
+  drivenAt: ReadonlyMap<StepId, number>,
+): { readonly set: readonly MethodStep[]; readonly ratio: number } {
+  const byDriven = [...adjustable].sort((a, b) => (drivenAt.get(b.id) ?? 0) - (drivenAt.get(a.id) ?? 0));
+  let there = 0;
+  for (const [i, { id }] of byDriven.entries()) {
+    there += drivenAt.get(id) ?? 0;
+    const ratio = (there + off) / there;
+    if (i === byDriven.length - 1 || (ratio >= LEAST_OF_ONE && ratio <= LONGEST))
+      return { set: adjustable.filter((step) => byDriven.indexOf(step) <= i), ratio: Math.min(LONGEST, Math.max(0, ratio)) };
+  }
+  return { set: adjustable, ratio: 1 };
+}
+/** One step alone is made to drive off no less than this share of what it did. */
+const LEAST_OF_ONE = 0.35;
+
+/** Steps that tell no minutes of their own, and have to cook until something is done. */
+function withLonger(
+  cooking: ReadonlyMap<StepId, StepCooking>,
+  steps: readonly MethodStep[],
+  { atLeast, readings }: DrivenGround,
+  set: ReadonlyMap<StepId, StepCooking>,
+): ReadonlyMap<StepId, StepCooking> {
+  const more = steps.flatMap(({ id }): [StepId, StepCooking][] => {
+    const minutes = atLeast.get(id);
+    if (minutes === undefined || set.has(id)) return [];
+    const own = readings.get(id)?.open.reduce((sum, each) => sum + each.minutes, 0) ?? 0;
+    return [[id, { open: Math.min(own, minutes), covered: minutes - Math.min(own, minutes), left: cooking.get(id)?.left ?? null, why: UNTIL_DONE }]];
+  });
+  return new Map([...cooking, ...more]);
 }
 
 /** Solids of a pot that nothing is known of. */
@@ -101,11 +142,10 @@ const drivenBy = ({ heat, minutes }: MethodStep, { process, evaporationFlux }: D
   heat === null ? 0 : evaporationRate(heat, process.value.pan, USUAL_SOLIDS, evaporationFlux.value, process.value.cap) * minutes.usual;
 
 /** Where no step tells minutes of open cooking, the last that cooks in the sweet's own pot is told by what is left in it. */
-function toldByMass(steps: readonly MethodStep[], version: Version, { read, evaporation }: DrivenGround): ReadonlyMap<StepId, StepCooking> {
+function toldByMass(steps: readonly MethodStep[], version: Version, { readings, evaporation }: DrivenGround): ReadonlyMap<StepId, StepCooking> {
   if (Math.abs(version.evaporation - evaporation) < LITTLE) return new Map();
   const last = steps.findLast(({ id, part, operations }) => {
-    const own = read.steps.find(({ step }) => step.id === id);
-    return part === null && own?.end == null && operations.some((operation) => operation === "simmer" || operation === "reduce");
+    return part === null && readings.get(id)?.end == null && operations.some((operation) => operation === "simmer" || operation === "reduce");
   });
   const all = version.rows.reduce((sum, { grams, food }) => sum + (food ? grams : 0), 0);
   if (!last || steps.some(({ part, takes }) => part !== null || takes.some(({ of }) => of.kind === "part"))) return new Map();
@@ -113,5 +153,7 @@ function toldByMass(steps: readonly MethodStep[], version: Version, { read, evap
     .slice(steps.indexOf(last) + 1)
     .reduce((sum, { takes }) => sum + takes.reduce((more, { of, share }) => more + share * (version.rows.find(({ id }) => id === of.id)?.grams ?? 0), 0), 0);
   const left = all - later - version.evaporation;
-  return left > 0 ? new Map([[last.id, { open: 0, covered: 0, left }]]) : new Map();
+  return left > 0
+    ? new Map([[last.id, { open: 0, covered: 0, left, why: version.evaporation < evaporation ? "less is to boil away" : "more is to boil away" }]])
+    : new Map();
 }

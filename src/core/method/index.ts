@@ -1,3 +1,4 @@
 export { methodOf, namedLines } from "./build";
-export type { Handling, HandlingStep, Method } from "./step";
+export { handlingKindOf, type HandlingKind } from "./kinds";
+export type { Handling, HandlingStep, HandlingTables, Method } from "./step";
 export { textOf, wordsOf, type StepWords } from "./words";

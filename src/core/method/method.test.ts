@@ -6,7 +6,8 @@ import { DEMO_RECIPES, HANDLING, REFERENCE } from "../../data";
 import { methodFor } from "../adaptation";
 import { readRecipeText, readStep, type ReadRecipe } from "../recipe";
 import { scaledFor, type Version, type VersionRow } from "../substitution";
-import { textOf, type Method, type StepWords } from ".";
+import { namedLines, textOf, type Method, type StepWords } from ".";
+import { mentionsOfLines } from "./build";
 
 const kheer = (...steps: readonly string[]): ReadRecipe =>
   read(`Kheer\nServes 4\n\nIngredients\n1000 g full-cream milk\n100 g sugar\n20 g cashews, broken\n\nMethod\n${steps.join("\n")}`);
@@ -68,8 +69,9 @@ describe("a version's method", () => {
   it("strikes out what is left out, takes it no more, and does not touch other nuts", () => {
     const of = kheer("Warm the milk and sugar.", "Fry the cashews until they smell of nuts.");
     const { method, words } = made(of, rowsOf(of, { cashew: { food: null, grams: 0, change: "left out", why: "no cashew" } }));
-    expect(told(words)[1]).toBe("Fry the -cashews- until they smell of nuts.");
-    expect(takes(method)[1]).toEqual([]);
+    expect(told(words)[1]).toBe("-Fry the cashews until they smell of nuts.-");
+    expect(method.needless).toEqual([{ step: "s2", why: "needless: no cashew" }]);
+    expect(takes(method)).toHaveLength(1);
   });
   it("takes what is added beside the first food of its role, got ready beforehand", () => {
     const of = kheer("Boil the milk.", "Stir in the sugar.", "Scatter the cashews over.");
@@ -141,7 +143,7 @@ describe("a version's method", () => {
       const { method, words } = made(of, asIs(of), 40);
       const step = method.steps.find(({ cooking }) => cooking);
       expect((step?.cooking?.open ?? 0) + (step?.cooking?.covered ?? 0), id).toBe(40);
-      expect(words.map(textOf).join(" ")).toMatch(/on the lowest flame, the lid ajar/);
+      expect(words.map(textOf).join(" ")).toMatch(/with the lid ajar on the lowest flame/);
     }
   });
   it("greases a dish with what stands for the butter, and pours no fat in for it", () => {
@@ -188,9 +190,22 @@ describe("a version's method", () => {
 });
 
 describe("steps that foods bring with them", () => {
-  const steps = [...HANDLING].flatMap(([id, { prepare, add }]) => [prepare, add].flatMap((step) => (step ? [{ id, step }] : [])));
+  const steps = [
+    ...[...HANDLING.foods].flatMap(([id, { prepare, add }]) => [prepare, add].flatMap((step) => (step ? [{ id, step }] : []))),
+    ...Object.entries(HANDLING.kinds).map(([id, step]) => ({ id, step })),
+  ];
   it.each(steps)("$id: the words say what the step is", ({ step }) => {
-    const words = readStep({ id: "s", text: step.words.replace(/\{grams[*\d.]{0,6}\}/g, "100"), choice: {} }, REFERENCE.constants.process.value);
+    const words = readStep(
+      {
+        id: "s",
+        text: step.words
+          .replace(/\{grams[*\d.]{0,6}\}/g, "100")
+          .replace("{food}", "this")
+          .replace("{minutes}", String(step.minutes.usual)),
+        choice: {},
+      },
+      REFERENCE.constants.process.value,
+    );
     expect(words.operations).toEqual(expect.arrayContaining([...(step.operations[0] === "mix" ? [] : step.operations)]));
     if (words.timed) expect(words.minutes).toEqual(step.minutes);
     for (const tool of step.tools ?? []) expect(words.equipment).toContain(tool);
@@ -254,6 +269,26 @@ describe("any version of any recipe", () => {
         expect(new Set(method.steps.map(({ id }) => id)).size).toBe(method.steps.length);
         expect(words.map(({ step }) => step).sort()).toEqual([...method.steps.map(({ id }) => id), ...method.needless.map(({ step }) => step)].sort());
         for (const each of words) if (!method.needless.some(({ step }) => step === each.step)) expect(textOf(each).trim()).not.toBe("");
+      }),
+      { numRuns: 300 },
+    ));
+
+  it("names no food that is not there, and leaves whole sentences", () =>
+    fc.assert(
+      fc.property(versions, ({ of, version }) => {
+        const { words, method } = methodFor(of, version, tableOf({ servings: of.recipe.servings }), HANDLING, REFERENCE.constants);
+        const find = mentionsOfLines(namedLines(of));
+        const gone = new Set([...method.outOfPlace, ...version.rows.flatMap(({ line, food: holds }) => (line !== null && holds === null ? [line] : []))]);
+        for (const each of words) {
+          if (method.needless.some(({ step }) => step === each.step)) continue;
+          for (const { kind, text } of each.segments)
+            if (kind === "plain")
+              expect(
+                find(text).filter(({ key }) => gone.has(key)),
+                text,
+              ).toEqual([]);
+          expect(textOf(each)).not.toMatch(/ {2}|undefined|\{|\(\)| ,|, ?,|,\.|\band [,.]|\bthe [,.]|\b(?:and|the|with|in) *$|^[,.;]/);
+        }
       }),
       { numRuns: 300 },
     ));

@@ -1,5 +1,7 @@
 import type { Heat } from "../process";
 import type { Attention, LineId, Operation, PartId, StepId, StepMinutes } from "../recipe";
+import type { HandlingKind } from "./kinds";
+import type { Place } from "./sentences";
 
 /** Something that goes in at a step: a row of the version, by its id, or a part of the recipe. */
 export interface MethodTake {
@@ -21,7 +23,28 @@ export interface StepCooking {
   readonly open: number;
   readonly covered: number;
   readonly left: number | null;
+  /** Why it is other than in the recipe. */
+  readonly why: string;
 }
+
+/** A sentence of the recipe in a version: as it stands, perhaps with other foods; said anew, for what is left to do; or gone. */
+export type MethodSentence = Place &
+  (
+    | { readonly is: "kept" }
+    | { readonly is: "gone" }
+    | {
+        readonly is: "anew";
+        readonly operation: Operation;
+        /** What it is done to, in the order in which the recipe names it, and the words by which it does. */
+        readonly of: readonly { readonly line: LineId; readonly words: string }[];
+        /** In words: "12 minutes"; empty where none are told. */
+        readonly time: string;
+        readonly attention: Attention;
+        readonly covered: boolean;
+        readonly cue: string | null;
+        readonly liftsOut: boolean;
+      }
+  );
 
 /** One step of a version's method. Its text is made from it, by `words`. */
 export interface MethodStep {
@@ -44,6 +67,8 @@ export interface MethodStep {
   readonly cue: string | null;
   readonly tools: readonly string[];
   readonly origin: StepOrigin;
+  /** Of a recipe's step: its sentences, one after the other. */
+  readonly sentences?: readonly MethodSentence[];
   /** Set where minutes or lid are other than the recipe's, so that as much is driven off as should be. */
   readonly cooking?: StepCooking;
   /** Why it is not as in the recipe; empty where it is. */
@@ -54,12 +79,17 @@ export interface MethodStep {
 export interface Method {
   readonly steps: readonly MethodStep[];
   readonly needless: readonly { readonly step: StepId; readonly why: string }[];
+  /** Lines for which a food of another kind stands, that no sentence of the recipe fits. */
+  readonly outOfPlace: readonly LineId[];
 }
 
 /** When something goes in that brings a step of its own: with the other liquid, once the pot simmers, or when it has come off the fire. */
-export type GoesIn = "with the liquid" | "once it simmers" | "off the heat";
+export type GoesIn = "with the liquid" | "once it simmers" | "with the sweetener" | "off the heat";
 
-/** A step that a food brings with it: a rule of practice. `{grams}` and `{grams*0.27}` in its words stand for amounts. */
+/**
+ * A step that a food brings with it: a rule of practice. `{grams}` and `{grams*0.27}` in its words stand for amounts, `{food}` for
+ * the food with its own, `{minutes}` for what it needs to be done.
+ */
 export interface HandlingStep {
   readonly operations: readonly [Operation, ...Operation[]];
   readonly minutes: StepMinutes;
@@ -72,8 +102,14 @@ export interface HandlingStep {
   readonly words: string;
 }
 
-/** How a food is got ready beforehand, and how it goes in where the recipe has no food of its role. */
+/** How a food is got ready beforehand, and how it goes in where no sentence of the recipe fits it. */
 export interface Handling {
   readonly prepare?: HandlingStep;
   readonly add?: HandlingStep;
+}
+
+/** Handling by food, by its id, and of all others by their kind. */
+export interface HandlingTables {
+  readonly foods: ReadonlyMap<string, Handling>;
+  readonly kinds: Readonly<Record<HandlingKind, HandlingStep>>;
 }

@@ -1,19 +1,10 @@
-import type { Constants, Food } from "../food";
+import type { Constants } from "../food";
 import type { Archetype } from "../recipe";
 import type { Version } from "../substitution";
+import { minutesToDone } from "./handling";
 import type { MethodStep } from "./step";
 
 type UsualConstants = Pick<Constants, "usualMethods" | "gelatinisationMinutes">;
-/** Grain is done after so many of its time constants; egg after so many minutes of a simmer. */
-const DONE = 2.5;
-const EGG_MINUTES = 8;
-
-/** Minutes of wet heat that a food needs; 0 where nothing is known to. */
-function minutesToDone({ thickening: { starch, egg } }: Food, { gelatinisationMinutes: { value } }: UsualConstants): number {
-  if (egg) return EGG_MINUTES;
-  return starch ? DONE * (starch.tau ?? (starch.form === "pearl" ? value.pearl : value[starch.grain]) ?? 0) : 0;
-}
-
 /** How a sweet of its kind is usually made, for a recipe that tells no steps: each row goes in once, at the first step that takes its role. */
 export function usualMethod(version: Version, archetype: Archetype, constants: UsualConstants): MethodStep[] {
   const { usualMethods } = constants;

@@ -1,13 +1,14 @@
+import type { Constants, Role } from "../food";
 import { capital, formatGrams, type HouseholdMeasures } from "../units";
-import { kitchenMeasure, type LineId, type RecipeStep, type StepId } from "../recipe";
+import { kitchenMeasure, namesAllTheRest, type FindMentions, type LineId, type Operation, type RecipeStep, type StepId } from "../recipe";
 import type { Version, VersionRow } from "../substitution";
 import { mentionsOfLines, shortName, type NamedLine } from "./build";
-import type { Handling, Method, MethodStep, StepCooking } from "./step";
-
-/** After the name of a fat or a flour: a vessel that is greased or dusted with it. */
-const GREASES =
-  /^ (?:and (?:line|flour|dust) )?(?:the|a|an|your|each|\d{1,2}|some) (?:[a-z0-9-]+ ){0,3}(?:dish(?:es)?|tins?|trays?|moulds?|bowls?|ramekins?|pans?|plates?|thalis?|paper|cups?)\b/i;
-const SENTENCE_BEGINS = /^$|[.!?] $/;
+import { handlingOf } from "./handling";
+import { handlingKindOf, holdsFor } from "./kinds";
+import { say } from "./say";
+import { withoutFoods } from "./sentences";
+import type { HandlingTables, Method, MethodSentence, MethodStep, StepCooking } from "./step";
+import { greasesAt, natureOf, SENTENCE_BEGINS, TIME } from "./wording";
 
 /** A piece of a step's words: as the recipe has it, written in anew, or struck out. */
 export interface Segment {
@@ -30,78 +31,52 @@ export interface StepWords {
 export interface WordsGround {
   readonly steps: readonly Pick<RecipeStep, "id" | "text">[];
   readonly lines: readonly NamedLine[];
-  readonly handling: ReadonlyMap<string, Handling>;
+  readonly handling: HandlingTables;
   readonly measures: HouseholdMeasures;
+  readonly constants: Pick<Constants, "gelatinisationMinutes">;
+}
+
+/** What words are made with. */
+interface Wording extends WordsGround {
+  readonly find: FindMentions<LineId>;
+  readonly rowOfLine: ReadonlyMap<LineId, VersionRow>;
+  readonly rowOf: ReadonlyMap<LineId, VersionRow>;
+  /** Lines that no sentence of the recipe may name any more. */
+  readonly gone: ReadonlySet<LineId>;
+  /** Lines that some sentence still names. */
+  readonly told: ReadonlySet<LineId>;
+  /** Lines whose amount was told already. */
+  readonly named: Set<LineId>;
 }
 
 /**
- * A method in words, its steps in order and what fell away where it stood. A step of the recipe keeps its sentences: each
- * mention of a row that changed is replaced, struck out or given its new amount, and what goes in beside it is named there.
- * Amounts are told in the household's measures and in grams.
+ * A method in words, its steps in order and what fell away where it stood. A step of the recipe keeps its sentences where they
+ * hold: each mention of a row that changed is replaced or given its new amount, what is left out is struck from lists, and what
+ * goes in beside it is named there; what does not hold is said anew. Amounts are told in the household's measures and in grams.
  */
-export function wordsOf(method: Method, version: Version, { steps, lines, handling, measures }: WordsGround): StepWords[] {
-  const find = mentionsOfLines(lines);
-  const textOf = new Map(steps.map(({ id, text }) => [id, text] as const));
-  const rowOfLine = new Map(version.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
-  const rowOf = new Map(version.rows.map((row) => [row.id, row] as const));
-  const named = new Set<LineId>();
-
-  const kept = (step: MethodStep, text: string): readonly Segment[] => {
-    const beside = step.takes.flatMap(({ of }) => {
-      const row = of.kind === "line" ? rowOf.get(of.id) : undefined;
-      return row?.line === null ? [row] : [];
-    });
-    const said = new Set<VersionRow>();
-    const segments: Segment[] = [];
-    let at = 0;
-    for (const { key: line, words, at: place } of find(text)) {
-      const row = rowOfLine.get(line);
-      if (!row || place < at) continue;
-      const first = !named.has(line);
-      named.add(line);
-      const with_ = beside.filter((each) => each.role === row.role && !said.has(each));
-      for (const each of with_) said.add(each);
-      if (with_.length === 0 && (row.change === "as is" || (row.change === "amount" && !first))) continue;
-      const [written, ...rest] = mention(words, row, first, with_, measures);
-      const begins = SENTENCE_BEGINS.test(text.slice(Math.max(0, place - 2), place));
-      const vessel = begins && row.change !== "as is" && row.change !== "amount" ? GREASES.exec(text.slice(place + words.length))?.[0] : undefined;
-      if (vessel !== undefined) {
-        // "Butter the dish": what is done to it, not what goes in.
-        segments.push(
-          { text: text.slice(at, place), kind: "plain" },
-          { text: words, kind: "removed" },
-          { text: row.food ? "Grease" : "Line", kind: "changed" },
-          { text: vessel, kind: "plain" },
-        );
-        if (row.food) segments.push({ text: ` with ${shortName(row.food)}`, kind: "changed" });
-        at = place + words.length + vessel.length;
-        continue;
-      }
-      segments.push(
-        { text: text.slice(at, place), kind: "plain" },
-        ...(written ? [begins ? { ...written, text: capital(written.text) } : written] : []),
-        ...rest,
-      );
-      at = place + words.length;
-    }
-    segments.push({ text: text.slice(at), kind: "plain" });
-    const more = beside.filter((row) => !said.has(row));
-    if (more.length > 0) segments.push({ text: ` Add ${more.map((row) => amountWords(row, measures)).join(" and ")}.`, kind: "changed" });
-    return segments.filter((segment) => segment.text !== "");
+export function wordsOf(method: Method, version: Version, ground: WordsGround): StepWords[] {
+  const textOf = new Map(ground.steps.map(({ id, text }) => [id, text] as const));
+  const find = mentionsOfLines(ground.lines);
+  const gone = new Set([...method.outOfPlace, ...version.rows.flatMap(({ line, food }) => (line !== null && food === null ? [line] : []))]);
+  const wording: Wording = {
+    ...ground,
+    find,
+    gone,
+    rowOfLine: new Map(version.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const]))),
+    rowOf: new Map(version.rows.map((row) => [row.id, row] as const)),
+    told: new Set(method.steps.flatMap((step) => toldLines(step, textOf, find))),
+    named: new Set(),
   };
-
-  const toldOf = (step: MethodStep): StepWords => {
+  const order = new Map(ground.steps.map(({ id }, i) => [id, i] as const));
+  const fellAway = new Set(method.needless.map(({ step }) => step));
+  const words = method.steps.map((step): StepWords => {
     const why = step.reasons.join(", ");
-    if (step.origin.kind === "recipe") {
-      const segments = kept(step, textOf.get(step.origin.step) ?? "");
-      return { step: step.id, from: step.origin.step, segments: step.cooking ? timed(segments, step.cooking) : segments, why };
-    }
-    return { step: step.id, from: null, segments: [{ text: newWords(step, rowOf, handling, measures), kind: "changed" }], why };
-  };
-  const fallen = new Map(method.needless.map(({ step, why }) => [step, why] as const));
-  const words = method.steps.map(toldOf);
-  const order = new Map(steps.map(({ id }, i) => [id, i] as const));
-  for (const [step, why] of fallen) {
+    if (step.origin.kind !== "recipe") return { step: step.id, from: null, segments: [{ text: newWords(step, wording), kind: "changed" }], why };
+    const before = ground.steps[(order.get(step.origin.step) ?? 0) - 1];
+    const segments = recipeWords(step, textOf.get(step.origin.step) ?? "", before !== undefined && fellAway.has(before.id), wording);
+    return { step: step.id, from: step.origin.step, segments: step.cooking ? timed(segments, step.cooking) : segments, why };
+  });
+  for (const { step, why } of method.needless) {
     const mine = order.get(step) ?? 0;
     const place = words.findIndex(({ from }) => from !== null && (order.get(from) ?? 0) > mine);
     words.splice(place < 0 ? words.length : place, 0, { step, from: step, segments: [{ text: textOf.get(step) ?? "", kind: "removed" }], why });
@@ -109,28 +84,183 @@ export function wordsOf(method: Method, version: Version, { steps, lines, handli
   return words;
 }
 
-const TIME =
-  /\bfor (?:about |another |a further )?(?:\d{1,3}(?: ?(?:-|–|to) ?\d{1,3})?|an?|half an|[a-z]{3,7}) (?:hours?|minutes?|mins?)\b|\b\d{1,3}(?: ?(?:-|–|to) ?\d{1,3})? ?(?:hours?|minutes?|mins?)\b/i;
+/** The lines that a step's sentences name as they hold now. */
+function toldLines({ origin, sentences }: MethodStep, textOf: ReadonlyMap<StepId, string>, find: FindMentions<LineId>): LineId[] {
+  if (origin.kind !== "recipe") return [];
+  const text = textOf.get(origin.step) ?? "";
+  return (sentences ?? [{ from: 0, to: text.length, is: "kept" as const }]).flatMap((sentence) =>
+    sentence.is === "kept"
+      ? find(text.slice(sentence.from, sentence.to)).map(({ key }) => key)
+      : sentence.is === "anew"
+        ? sentence.of.map(({ line }) => line)
+        : [],
+  );
+}
+
+/** A step of the recipe in words, as it holds now. */
+function recipeWords(step: MethodStep, text: string, isAfterFewer: boolean, wording: Wording): readonly Segment[] {
+  const { rowOf, gone, told, measures } = wording;
+  const beside = step.takes.flatMap(({ of }) => {
+    const row = of.kind === "line" ? rowOf.get(of.id) : undefined;
+    if (!row?.food) return [];
+    if (row.line === null || gone.has(row.line)) return [row];
+    return row.change !== "as is" && !told.has(row.line) && !namesAllTheRest(text) ? [row] : [];
+  });
+  const said = new Set<VersionRow>();
+  let isFewer = isAfterFewer;
+  const segments = (step.sentences ?? [{ from: 0, to: text.length, is: "kept" as const }]).flatMap((sentence): readonly Segment[] => {
+    const words = text.slice(sentence.from, sentence.to);
+    const body = words.trimEnd();
+    const space = words.slice(body.length);
+    if (sentence.is === "kept") {
+      const kept = keptWords(words, beside, said, isFewer, wording);
+      isFewer = kept.some(({ kind }) => kind === "removed");
+      return kept;
+    }
+    isFewer = true;
+    if (sentence.is === "gone") return [{ text: words, kind: "removed" }];
+    return [
+      { text: body, kind: "removed" },
+      { text: `${anewWords(sentence, step, wording)}${space}`, kind: "changed" },
+    ];
+  });
+  const unsaid = beside.filter((row) => !said.has(row));
+  const isCookedHere = ({ role }: VersionRow) => step.timed && COOKED_IN.includes(step.operation) && !LATE.includes(role);
+  const first = unsaid.filter(isCookedHere);
+  const more = unsaid.filter((row) => !isCookedHere(row));
+  if (first.length > 0) segments.unshift({ text: `Put ${listed(first.map((row) => amountWords(row, measures)))} into the pot. `, kind: "changed" });
+  if (more.length > 0)
+    segments.push({ text: `${endsOpen(segments) ? "." : ""} Add ${listed(more.map((row) => amountWords(row, measures)))}.`, kind: "changed" });
+  return singleSpaced(segments.filter((segment) => segment.text !== ""));
+}
+/** What a step that only tells how long it cooks has in its pot before. */
+const COOKED_IN: readonly Operation[] = ["simmer", "reduce", "pressure", "steam", "bake", "roast"];
+const LATE: readonly Role[] = ["aroma", "colour", "crunch", "acid", "seasoning"];
+const endsOpen = (segments: readonly Segment[]): boolean => {
+  const text = segments
+    .flatMap(({ kind, text: each }) => (kind === "removed" ? [] : [each]))
+    .join("")
+    .trimEnd();
+  return text !== "" && !/[.!?:;]$/.test(text);
+};
+/** White space at no end of what stands, and no more than one between its words where something was struck out. */
+function singleSpaced(segments: readonly Segment[]): readonly Segment[] {
+  let isSpaced = true;
+  const spaced = segments.map((segment) => {
+    if (segment.kind === "removed") return segment;
+    const text = isSpaced ? segment.text.replace(/^\s+/, "") : segment.text;
+    if (text !== "") isSpaced = /\s$/.test(text);
+    return { ...segment, text };
+  });
+  const last = spaced.findLastIndex(({ kind, text }) => kind !== "removed" && text !== "");
+  return spaced.map((segment, i) => (i === last ? { ...segment, text: segment.text.trimEnd() } : segment)).filter(({ text }) => text !== "");
+}
+
+/** A sentence said anew, each food by the words of the recipe or, at its first mention, with its amount. */
+function anewWords(sentence: Extract<MethodSentence, { is: "anew" }>, step: MethodStep, { rowOfLine, rowOf, named, measures }: Wording): string {
+  const of = sentence.of.map(({ line, words }) => {
+    const row = rowOfLine.get(line);
+    const first = !named.has(line);
+    named.add(line);
+    const other = row?.change === "replaced" ? row.food : null;
+    const name = row && other ? (first ? inAll(amountWords(row, measures)) : `the ${shortName(other)}`) : `the ${words}`;
+    const amount = row?.change === "amount" && first ? ` (${formatGrams(row.grams)} g in all)` : "";
+    return { line, name: `${name}${amount}`, ...natureOf(row?.food ?? null) };
+  });
+  // What is melted in water that is not there any more takes a little of what is.
+  const water = [...rowOf.values()].find(({ food, grams }) => food?.id === "water" && grams >= 50);
+  const isDry = sentence.operation === "dissolve" && of.length > 0 && !of.some(({ isFat, isLiquid }) => isFat || isLiquid);
+  if (isDry && water && step.takes.every(({ of: { id } }) => id !== water.id))
+    return say(sentence, [...of, { line: water.id, name: "a few spoonfuls of the water", isFat: false, isLiquid: true }]);
+  return say(sentence, of);
+}
+
+/** A sentence that holds, with the foods and amounts of the version. */
+function keptWords(text: string, beside: readonly VersionRow[], said: Set<VersionRow>, isAfterFewer: boolean, wording: Wording): Segment[] {
+  const { find, rowOfLine, gone, named, measures } = wording;
+  const mentions = find(text);
+  const edits = [...(withoutFoods(text, mentions, (line) => gone.has(line)) ?? [])];
+  const both = edits.length > 0 || isAfterFewer ? /\bboth\b(?: of them)?(?! (?:the|kinds|sides)\b)/i.exec(text) : null;
+  if (both) edits.push({ from: both.index, to: both.index + both[0].length, instead: "it" });
+  const segments: Segment[] = [];
+  let at = 0;
+  const plain = (to: number) => {
+    if (to > at) segments.push({ text: text.slice(at, to), kind: "plain" });
+    at = Math.max(at, to);
+  };
+  const upTo = (place: number) => {
+    for (const { from, to, instead } of edits) {
+      if (from < at || from > place) continue;
+      plain(from);
+      segments.push({ text: text.slice(from, to), kind: "removed" });
+      if (instead !== "") segments.push({ text: instead, kind: "changed" });
+      at = to;
+    }
+    if (place > at) plain(place);
+  };
+  for (const { key: line, words, at: place } of mentions) {
+    const row = rowOfLine.get(line);
+    if (row) upTo(place);
+    if (!row || place < at) continue;
+    const vessel = row.change !== "as is" && row.change !== "amount" ? greasesAt(text, place, words) : null;
+    if (vessel !== null) {
+      // "Butter the dish": what is done to it, not what goes in.
+      segments.push({ text: words, kind: "removed" }, { text: row.food ? "Grease" : "Line", kind: "changed" }, { text: vessel, kind: "plain" });
+      if (row.food) segments.push({ text: ` with ${shortName(row.food)}`, kind: "changed" });
+      at = place + words.length + vessel.length;
+      continue;
+    }
+    const first = !named.has(line);
+    named.add(line);
+    const with_ = beside.filter((each) => !said.has(each) && goesBeside(each, row));
+    for (const each of with_) said.add(each);
+    if (with_.length === 0 && (row.change === "as is" || (row.change === "amount" && !first))) continue;
+    const [written, ...rest] = mention(words, row, first, with_, measures);
+    const begins = SENTENCE_BEGINS.test(text.slice(Math.max(0, place - 2), place));
+    segments.push(...(written ? [begins ? { ...written, text: capital(written.text) } : written] : []), ...rest);
+    at = place + words.length;
+  }
+  upTo(text.length);
+  return segments;
+}
+
+/** Whether a food is named beside another: both are handled alike. */
+const goesBeside = ({ food }: VersionRow, { food: other }: VersionRow): boolean =>
+  food !== null &&
+  other !== null &&
+  handlingKindOf(food) !== null &&
+  handlingKindOf(other) !== null &&
+  holdsFor(handlingKindOf(other), handlingKindOf(food), ["mix"]);
+
 const minutesText = (minutes: number) => `${formatGrams(minutes)} ${minutes === 1 ? "minute" : "minutes"}`;
 
 /** The words with the minutes that hold, and what is in the pot then. */
 function timed(segments: readonly Segment[], { open, covered, left }: StepCooking): readonly Segment[] {
   const grams = left === null ? "" : formatGrams(Math.round(left / 5) * 5);
   if (open + covered === 0) return [...segments, { text: ` Cook it down to about ${grams} g in the pot.`, kind: "changed" }];
-  const times = [
-    open > 0 ? `for ${minutesText(open)}` : "",
-    covered > 0 ? `${open > 0 ? "then " : ""}for ${minutesText(covered)} on the lowest flame, the lid ajar` : "",
-  ];
-  const words = `${times.filter(Boolean).join(", ")}${left === null ? "" : ` (to about ${grams} g in the pot)`}`;
-  const at = segments.findIndex(({ kind, text }) => kind === "plain" && TIME.test(text));
+  const at = segments.findIndex(({ kind, text }) => kind !== "removed" && TIME.test(text));
   const found = TIME.exec(segments[at]?.text ?? "");
-  if (!found) return [...segments, { text: ` Cook it ${words}.`, kind: "changed" }];
+  const more = / (?:more|longer)$/i.exec(found?.[0] ?? "")?.[0] ?? "";
+  const shut = "with the lid ajar on the lowest flame";
+  const times =
+    covered === 0
+      ? `for ${minutesText(open)}${more}`
+      : open === 0
+        ? `for ${minutesText(covered)}${more} ${shut}`
+        : `for ${minutesText(open)}${more}, then for ${minutesText(covered)} ${shut}`;
+  const words = `${times}${left === null ? "" : ` (to about ${grams} g in the pot)`}`;
+  if (!found) return [...segments, { text: `${endsOpen(segments) ? "." : ""} Cook it ${words}.`, kind: "changed" }];
   const { text } = segments[at] ?? { text: "" };
+  // Under a lid the flame is told with it.
+  const [, flame = "", after = ""] =
+    (covered > 0 ? /^(,? (?:on|over) (?:a |the )?(?:very )?(?:low|lowest|medium|gentle) (?:flame|heat|fire))?(.*)$/s : /^()(.*)$/s).exec(
+      text.slice(found.index + found[0].length),
+    ) ?? [];
   const pieces: readonly Segment[] = [
-    { text: text.slice(0, found.index), kind: "plain" },
-    { text: found[0], kind: "removed" },
+    { text: text.slice(0, found.index), kind: segments[at]?.kind ?? "plain" },
+    { text: `${found[0]}${flame}`, kind: "removed" },
     { text: words, kind: "changed" },
-    { text: text.slice(found.index + found[0].length), kind: "plain" },
+    { text: after, kind: segments[at]?.kind ?? "plain" },
   ];
   return [...segments.slice(0, at), ...pieces.filter(({ text: each }) => each !== ""), ...segments.slice(at + 1)];
 }
@@ -145,19 +275,14 @@ export const textOf = ({ segments }: StepWords): string =>
 const listed = (words: readonly string[]): string => (words.length < 2 ? words.join("") : `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`);
 
 /** What a step says that the recipe does not have. */
-function newWords(
-  { origin, takes }: MethodStep,
-  rowOf: ReadonlyMap<LineId, VersionRow>,
-  handling: ReadonlyMap<string, Handling>,
-  measures: HouseholdMeasures,
-): string {
+function newWords({ origin, takes }: MethodStep, { rowOf, handling, measures, constants }: Wording): string {
   if (origin.kind === "usual")
     return origin.words.replace("{takes}", listed(takes.flatMap(({ of }) => rowOf.get(of.id) ?? []).map((each) => amountWords(each, measures))));
   const row = origin.kind === "recipe" || origin.kind === "boils down" ? undefined : rowOf.get(origin.line);
   if (!row?.food) return "";
-  const how = handling.get(row.food.id);
-  const words = (origin.kind === "prepares" ? how?.prepare : how?.add)?.words;
-  return words ? filled(words, row.grams) : `Stir in ${amountWords(row, measures)}.`;
+  const how = handlingOf(row.food, handling, constants);
+  const words = (origin.kind === "prepares" ? how.prepare : how.add)?.words;
+  return words ? filled(words, row, measures) : `Stir in ${amountWords(row, measures)}.`;
 }
 
 function mention(original: string, row: VersionRow, first: boolean, beside: readonly VersionRow[], measures: HouseholdMeasures): Segment[] {
@@ -165,8 +290,7 @@ function mention(original: string, row: VersionRow, first: boolean, beside: read
   const tail: Segment[] = extra ? [{ text: extra, kind: "changed" }] : [];
   if (row.change === "left out" || !row.food)
     return [{ text: original, kind: "removed" }, ...(extra ? [{ text: extra.replace(/^ and /, ""), kind: "changed" } as Segment] : [])];
-  if (row.change === "replaced")
-    return [{ text: first ? amountWords(row, measures).replace(/ g\)$/, " g in all)") : shortName(row.food), kind: "changed" }, ...tail];
+  if (row.change === "replaced") return [{ text: first ? inAll(amountWords(row, measures)) : shortName(row.food), kind: "changed" }, ...tail];
   if (row.change === "amount") return [{ text: original, kind: "plain" }, { text: ` (${formatGrams(row.grams)} g in all)`, kind: "changed" }, ...tail];
   return [{ text: original, kind: "plain" }, ...tail];
 }
@@ -177,5 +301,9 @@ function amountWords(row: VersionRow, measures: HouseholdMeasures): string {
   return `${shortName(row.food)} (${measure ? `${measure.text}, ` : ""}${formatGrams(row.grams)} g)`;
 }
 
-const filled = (template: string, grams: number) =>
-  template.replace(/\{grams(?:\*([\d.]+))?\}/g, (_, factor?: string) => formatGrams(grams * Number(factor ?? 1)));
+const inAll = (words: string): string => words.replace(/ g\)$/, " g in all)");
+
+const filled = (template: string, row: VersionRow, measures: HouseholdMeasures) =>
+  template
+    .replaceAll("{food}", amountWords(row, measures))
+    .replace(/\{grams(?:\*([\d.]+))?\}/g, (_, factor?: string) => formatGrams(row.grams * Number(factor ?? 1)));

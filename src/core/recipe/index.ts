@@ -17,13 +17,13 @@ export {
 } from "./recipe";
 export { ATTENTIONS, HEATS, OPERATIONS, type Attention, type Operation, type StepChoice, type StepMinutes, type StepTake } from "./operations";
 export { pressedId } from "./pressing";
-export { mentionsOf, namesOfLine, type FindMentions } from "./mentions";
+export { mentionsOf, namesOfLine, type FindMentions, type Mention } from "./mentions";
 export { type LedgerEntry, type LedgerMass } from "./take-step";
 export { type LedgerProblem } from "./walk";
 export { ratiosFor } from "./ratios";
 export { writersCup } from "./writers-cup";
-export { readStep } from "./read-step";
-export { type ReadStepWithTakes, type ReadTake } from "./read-steps";
+export { readStep, type StepReading } from "./read-step";
+export { namesAllTheRest, type ReadStepWithTakes, type ReadTake } from "./read-steps";
 export { singleSpaced, trimmedOf } from "./plain-text";
 export { createFoodMatcher, isPlainWord, type FoodMatcher } from "./match-food";
 export { type Beside } from "./beside";

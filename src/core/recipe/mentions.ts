@@ -89,8 +89,10 @@ export function mentionsOf<Key>(named: readonly Named<Key>[]): FindMentions<Key>
         .find(({ end }) => end !== null);
       const key = standing && keys.get(standing.name);
       if (!standing || standing.end === null || key === undefined) continue;
-      mentions.push({ key, words: text.slice(at, standing.end), at });
       after = standing.end;
+      // What it is baked in is a vessel.
+      if (/^[ -]?baths?\b/i.test(text.slice(after, after + 7))) continue;
+      mentions.push({ key, words: text.slice(at, standing.end), at });
     }
     return mentions;
   };

@@ -246,9 +246,15 @@ function shareBefore(before: string, reading: LineReading | undefined, context: 
   return share === undefined ? null : (HALVES[share.toLowerCase()] ?? null);
 }
 
+const ALL_THE_REST = /\b(?:the rest|everything(?: else)?|all (?:of )?(?:the )?(?:other |remaining )?ingredients|(?:remaining|other) ingredients)\b(?! of\b)/i;
+/** "Add the rest": it names all that no other step does. */
+export const namesAllTheRest = (text: string): boolean => ALL_THE_REST.test(text);
+
 /** Where a line that no step names goes in. */
 function placeFor(steps: readonly StepReading[], reading: Extract<LineReading, { kind: "read" }>): number {
   const { component } = reading.line;
+  const all = steps.findIndex(({ step }) => step.component === component && namesAllTheRest(step.text));
+  if (all >= 0) return all;
   const own = component !== undefined && steps.some(({ step }) => step.component === component) ? component : undefined;
   const places = steps.flatMap(({ step }, at) => (step.component === own ? [at] : []));
   const late = ["aroma", "colour", "crunch"].includes(reading.role);

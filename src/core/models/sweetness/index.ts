@@ -1,2 +1,2 @@
 export * from "./sweetness";
-export { levelOf, LIKINGS, type Level, type Liking } from "./liking";
+export { levelOf, LIKINGS, type Liking } from "./liking";

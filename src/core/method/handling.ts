@@ -1,0 +1,46 @@
+import type { Constants, Food } from "../food";
+import { handlingKindOf } from "./kinds";
+import type { Handling, HandlingStep, HandlingTables } from "./step";
+
+type DoneConstants = Pick<Constants, "gelatinisationMinutes">;
+/** Grain is done after so many of its time constants; egg after so many minutes of a simmer. */
+const DONE = 2.5;
+const EGG_MINUTES = 8;
+/** Whole and split pulses that no time constant is known of. */
+const PULSE_MINUTES = 45;
+
+/**
+ * Minutes of a simmer until a raw food is done; 0 where it needs none, or nothing is known to need any.
+ * @unit minutes
+ * @range 0 or more
+ * @source time constants of gelatinisation of the constants; rules of thumb for egg and pulses
+ */
+export function minutesToDone(food: Food, { gelatinisationMinutes: { value } }: DoneConstants): number {
+  const { thickening, nature } = food;
+  if (thickening.egg) return nature?.processing === "cooked" ? 0 : EGG_MINUTES;
+  const kind = handlingKindOf(food);
+  if (kind === "puffed" || kind === "roasted flour" || kind === "piece" || kind === "cooked grain" || kind === "plant milk" || kind === "nut paste") return 0;
+  const { starch } = thickening;
+  const byStarch = starch ? DONE * (starch.tau ?? (starch.form === "pearl" ? value.pearl : value[starch.grain]) ?? 0) : 0;
+  return kind === "pulse" ? Math.max(byStarch, PULSE_MINUTES) : byStarch;
+}
+
+/** How a food is handled: by what is known of it, else as its kind is; nothing where nobody has said what it is. */
+export function handlingOf(food: Food, { foods, kinds }: HandlingTables, constants: DoneConstants): Handling {
+  const own = foods.get(food.id) ?? {};
+  const kind = handlingKindOf(food);
+  if (own.add || kind === null) return own;
+  return { ...own, add: lasting(kinds[kind], minutesToDone(food, constants)) };
+}
+
+/** A step that takes as long as the food needs. */
+function lasting(step: HandlingStep, needed: number): HandlingStep {
+  if (!step.words.includes("{minutes}")) return step;
+  const usual = needed > 0 ? Math.max(1, Math.round(needed)) : step.minutes.usual;
+  const times = usual / step.minutes.usual;
+  return {
+    ...step,
+    minutes: { shortest: Math.round(step.minutes.shortest * times), usual, longest: Math.round(step.minutes.longest * times) },
+    words: step.words.replaceAll("{minutes}", String(usual)),
+  };
+}

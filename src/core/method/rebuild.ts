@@ -1,0 +1,103 @@
+import type { Food, ProcessConstants } from "../food";
+import { readStep, type FindMentions, type LineId, type Operation, type ReadStepWithTakes, type StepReading } from "../recipe";
+import type { VersionRow } from "../substitution";
+import { handlingKindOf, holdsFor } from "./kinds";
+import { isOfWhatWasNamed, sentencesOf, withoutFoods, type Place } from "./sentences";
+import type { MethodSentence } from "./step";
+import { greasesAt, natureOf, TIME } from "./wording";
+
+/** What sentences of a recipe are held against. */
+export interface SentenceGround {
+  /** Where a text names lines of the recipe; parts of it are named too, by ids of their own. */
+  readonly find: FindMentions<LineId>;
+  readonly foodOf: ReadonlyMap<LineId, Food>;
+  readonly rowOf: ReadonlyMap<LineId, VersionRow>;
+  readonly process: ProcessConstants;
+}
+
+/** A sentence with what it names and does. */
+interface ReadSentence {
+  readonly place: Place;
+  readonly text: string;
+  readonly mentions: ReturnType<FindMentions<LineId>>;
+  readonly reading: StepReading;
+}
+
+const read = (text: string, { find, process }: SentenceGround): ReadSentence[] =>
+  sentencesOf(text).map((place) => {
+    const words = text.slice(place.from, place.to);
+    return { place, text: words, mentions: find(words), reading: readStep({ id: "sentence", text: words, choice: {} }, process) };
+  });
+
+/** A clause that only tells what to look for: what it names is done to nothing there. */
+const CUE = /\b(?:until|till|so that|when)\b[^.;]*$/i;
+
+/**
+ * The lines for which a food of another kind stands, to which no sentence that names them can be done: raw rice is not slaked,
+ * fox nuts are not rolled out. They go in by steps of their own.
+ */
+export function outOfPlace(steps: readonly ReadStepWithTakes[], ground: SentenceGround): ReadonlySet<LineId> {
+  const out = new Set<LineId>();
+  const roasted = new Set<LineId>();
+  for (const { step } of steps)
+    for (const { text, mentions, reading } of read(step.text, ground))
+      for (const { key, at, words } of mentions) {
+        const [row, from] = [ground.rowOf.get(key), ground.foodOf.get(key)];
+        if (row?.change !== "replaced" || !row.food || !from) continue;
+        if (CUE.test(text.slice(0, at)) || greasesAt(text, at, words) !== null) continue;
+        // What was roasted does not lump, whatever it is: flour goes on as semolina does.
+        const operations = roasted.has(key) ? (["roast"] as const) : reading.operations;
+        if (reading.operations.some((each) => each === "roast" || each === "fry")) roasted.add(key);
+        if (!holdsFor(handlingKindOf(from), handlingKindOf(row.food), operations)) out.add(key);
+      }
+  return out;
+}
+
+const isMedium = (food: Food | undefined): boolean => food !== undefined && (food.family === "fat" || natureOf(food).isLiquid);
+
+/** Dry heat does nothing to what is not there. */
+const OF_FOODS: readonly Operation[] = ["roast", "fry", "soak", "wash", "peel", "grind", "press", "slake", "dissolve", "caramelise", "temper"];
+
+/**
+ * The sentences of a step without the foods that are gone from it: struck from a list where that leaves a sentence, else said anew
+ * of what is left, or gone where nothing is.
+ */
+export function sentencesWithout(
+  text: string,
+  takesPart: boolean,
+  gone: ReadonlySet<LineId>,
+  elsewhere: (line: LineId) => boolean,
+  ground: SentenceGround,
+): MethodSentence[] {
+  let antecedentGone = false;
+  return read(text, ground).map(({ place, text: words, mentions, reading }): MethodSentence => {
+    const isGone = (key: LineId) => gone.has(key);
+    const names = mentions.some(({ key }) => isGone(key));
+    const left = mentions.filter(({ key }) => !isGone(key));
+    const dangling = antecedentGone && isOfWhatWasNamed(words, left);
+    if (mentions.length > 0) antecedentGone = names && left.length === 0;
+    if (!names && !dangling) return { ...place, is: "kept" };
+    if (mentions.every(({ key, at, words: name }) => !isGone(key) || greasesAt(words, at, name) !== null) && !dangling) return { ...place, is: "kept" };
+    if (!dangling && withoutFoods(words, mentions, isGone) !== null) return { ...place, is: "kept" };
+    const isCooking = reading.timed && (reading.heat !== null || reading.covered);
+    const isOfFoods = OF_FOODS.includes(reading.operation);
+    if (left.length === 0 && !takesPart && (!isCooking || isOfFoods)) return { ...place, is: "gone" };
+    // What was slaked or soaked is not there: what it was done in goes in where it is named elsewhere, or is poured in.
+    const isLost = names && isOfFoods && left.every(({ key }) => isMedium(ground.foodOf.get(key)));
+    if (isLost && left.length > 0 && left.every(({ key }) => elsewhere(key))) return { ...place, is: "gone" };
+    antecedentGone = false;
+    const { cue } = reading;
+    const cueNamesGone = cue !== null && (ground.find(cue).some(({ key }) => isGone(key)) || /\b(?:they|them|both)\b/i.test(cue));
+    return {
+      ...place,
+      is: "anew",
+      operation: isLost ? "transfer" : reading.operation,
+      of: [...new Map(left.map(({ key, words: name }) => [key, name] as const))].map(([line, name]) => ({ line, words: name })),
+      time: (TIME.exec(words)?.[0] ?? "").replace(/^for (?:about )?| more$/gi, ""),
+      attention: reading.attention,
+      covered: reading.covered,
+      cue: cueNamesGone || isLost ? null : cue,
+      liftsOut: reading.setsAside,
+    };
+  });
+}

@@ -1,0 +1,115 @@
+import type { Mention } from "../recipe";
+
+/** A sentence of a step, by its place in it. */
+export interface Place {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The sentences of a text, with the white space behind each. */
+export function sentencesOf(text: string): Place[] {
+  const places: Place[] = [];
+  let from = 0;
+  for (const { index, 0: end } of text.matchAll(/[.!?](?=\s|$)\s*/g)) {
+    // "approx. 2 cups" goes on.
+    if (/\b(?:approx|ca|min|mins|tbsp|tsp|no|about)\.\s*$/i.test(text.slice(from, index + end.length)) || /^[a-z\d]/.test(text.slice(index + end.length)))
+      continue;
+    places.push({ from, to: index + end.length });
+    from = index + end.length;
+  }
+  if (from < text.length) places.push({ from, to: text.length });
+  return places;
+}
+
+/** In place of these words of a text stands something else, or nothing. */
+export interface Edit extends Place {
+  readonly instead: string;
+}
+
+/** Words that stand before a food's name and belong to it. */
+const BEFORE_NAME =
+  /(?:(?<![\w-])(?:the|a|an|some|any|its|your|this|that|these|those|all|few|little|half|third|quarter|two|three|four|six|rest|remaining|pinch(?:es)?|spoonfuls?|handfuls?|strands|of|cups?|tbsp|tsp|g|ml|l|litres?|grams?|drained|soaked|chopped|slivered|sliced|grated|ground|crushed|roasted|toasted|fried|powdered|warm|hot|cold|melted|fresh|dry|peeled|strained|cooked|finely|coarsely|whole|broken|split|reserved|prepared|rinsed|washed|\d[\d.,/–-]*|[½¼¾⅓⅔]) )+$/i;
+const AFTER_NAME = /^(?: (?:strands?|powder|pieces|slices|pods?|seeds?|extract|halves))?(?: ?\([^()]{0,60}\))?/i;
+const JOINT_AFTER = /^(?:,? and (?:the )?|, (?:the )?)(?=\S)/i;
+
+interface Named<Key> extends Place {
+  readonly key: Key;
+}
+
+/** A food with the words that belong to it. */
+function nounPhrase<Key>(text: string, { key, words, at }: Mention<Key>): Named<Key> {
+  const end = at + words.length;
+  return { key, from: at - (BEFORE_NAME.exec(text.slice(0, at))?.[0].length ?? 0), to: end + (AFTER_NAME.exec(text.slice(end))?.[0].length ?? 0) };
+}
+
+/** Foods that follow each other as a list: "the cashews, the raisins and the cardamom". */
+function listsOf<Key>(text: string, mentions: readonly Mention<Key>[]): Named<Key>[][] {
+  const lists: Named<Key>[][] = [];
+  for (const mention of mentions) {
+    const noun: Named<Key> = nounPhrase(text, mention);
+    const list = lists.at(-1);
+    const last = list?.at(-1);
+    if (list && last && /^(?:,? and |, |,? or )$/i.test(text.slice(last.to, noun.from))) list.push(noun);
+    else lists.push([noun]);
+  }
+  return lists;
+}
+
+const CUE = /,? ?\b(?:until|till|so that|when) [^.;,]*/gi;
+/** "in the ghee", "with the milk". */
+const PREPOSITION =
+  /(?<!\b(?:pour|stir|fold|mix|put|tip|whisk|blend|drop|throw|beat|rub|work|scatter|sprinkle|go|add)) (?:in|with|into|over|on|from|to)(?: (?:a little|half|some|most) of)? $/i;
+
+/**
+ * What to strike out of a sentence so that it does not name some foods, and still is one: out of a list, out of what to look for,
+ * "in the ghee" where something else is done in it. Null where it says nothing without them.
+ */
+export function withoutFoods<Key>(text: string, mentions: readonly Mention<Key>[], isGone: (key: Key) => boolean): readonly Edit[] | null {
+  const edits: Edit[] = [];
+  const cues = [...text.matchAll(CUE)].map(({ index, 0: words }) => ({ from: index, to: index + words.length }));
+  const inCue = ({ at }: Mention<Key>) => cues.find(({ from, to }) => at >= from && at < to);
+  const gone = mentions.filter(({ key }) => isGone(key));
+  for (const cue of new Set(gone.flatMap((mention) => inCue(mention) ?? []))) edits.push({ ...cue, instead: "" });
+  const others = mentions.filter((mention) => !inCue(mention));
+  for (const list of listsOf(text, others)) {
+    const kept = list.filter(({ key }) => !isGone(key));
+    const [first, end] = [list[0], list.at(-1)];
+    if (kept.length === list.length || !first || !end) continue;
+    if (kept.length === 0) {
+      const before = PREPOSITION.exec(text.slice(0, first.from));
+      // A food before it in the sentence, to which it is done.
+      const isDoneTo = others.some(({ key, at }) => !isGone(key) && at < first.from);
+      if (!before || !isDoneTo || JOINT_AFTER.test(text.slice(end.to))) return null;
+      edits.push({ from: before.index, to: end.to, instead: "" });
+      continue;
+    }
+    const hasAnd = / and /i.test(text.slice(first.from, end.to));
+    edits.push(...shorter(text, list, kept, hasAnd));
+  }
+  return edits.filter(({ from, to }) => to > from).sort((a, b) => a.from - b.from);
+}
+
+/** A list with fewer in it, the last two joined by "and" where it had one. */
+function shorter<Key>(text: string, list: readonly Named<Key>[], kept: readonly Named<Key>[], hasAnd: boolean): Edit[] {
+  const [first, end, firstKept, lastKept] = [list[0], list.at(-1), kept[0], kept.at(-1)];
+  if (!first || !end || !firstKept || !lastKept) return [];
+  const edits: Edit[] = [
+    { from: first.from, to: firstKept.from, instead: "" },
+    { from: lastKept.to, to: end.to, instead: "" },
+  ];
+  for (const [i, item] of kept.slice(1).entries()) {
+    const before = kept[i];
+    if (!before) continue;
+    const joint = text.slice(before.to, item.from);
+    const wanted = item === lastKept && hasAnd ? " and " : ", ";
+    const isNext = list.indexOf(item) === list.indexOf(before) + 1;
+    if (!isNext || (item === lastKept && hasAnd && !/and/i.test(joint))) edits.push({ from: before.to, to: item.from, instead: wanted });
+  }
+  return edits;
+}
+
+/** Whether a sentence does something to "it" or "them", which it has not named. */
+export const isOfWhatWasNamed = (sentence: string, mentions: readonly { readonly at: number }[]): boolean => {
+  const pronoun = /\b(?:it|them|these|both)\b/i.exec(sentence.replace(/\b(?:until|till|so that|when)\b.*$/i, ""));
+  return pronoun !== null && pronoun.index < 24 && !mentions.some(({ at }) => at < pronoun.index);
+};
