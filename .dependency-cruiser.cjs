@@ -23,7 +23,8 @@ const below = {
   substitution: ["numeric", "units", "food", "process", "recipe", "models", "table", "evaluate"],
   method: ["numeric", "units", "food", "process", "recipe", "substitution"],
   cautions: ["numeric", "units", "food", "household", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "adaptation"],
-  adaptation: ["numeric", "units", "food", "process", "recipe", "models", "table", "evaluate", "substitution", "method"],
+  hazards: ["numeric", "units", "food", "recipe", "substitution", "method"],
+  adaptation: ["numeric", "units", "food", "process", "recipe", "models", "table", "evaluate", "substitution", "method", "hazards"],
   kitchen: [
     "numeric",
     "units",
@@ -38,10 +39,11 @@ const below = {
     "nutrition",
     "substitution",
     "method",
+    "hazards",
     "adaptation",
     "cautions",
   ],
-  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],

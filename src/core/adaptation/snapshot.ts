@@ -1,9 +1,10 @@
 import type { Estimate } from "../numeric";
-import type { Constants, Food, Role, Treatment } from "../food";
+import type { Food, Role, Treatment } from "../food";
 import type { HouseholdMeasures } from "../units";
 import { evaluate, type EvaluationInput, type KeptFigures } from "../evaluate";
-import { methodOf, namedLines, wordsOf, type HandlingTables, type Method, type StepWords } from "../method";
+import type { HandlingTables, Method, StepWords } from "../method";
 import type { ReadRecipe, Recipe } from "../recipe";
+import { methodFor, type VersionHazard } from "./method-for";
 import {
   scaledFor,
   standingOf,
@@ -59,6 +60,8 @@ export interface Snapshot {
   readonly method: Method | null;
   /** The same in words, as they were. */
   readonly steps: readonly StepWords[];
+  /** What can go wrong in them; absent where it was kept before that was told. */
+  readonly hazards?: readonly VersionHazard[];
   readonly notes: readonly Note[];
   /** What was known of it at its table; absent in versions from before it was judged. */
   readonly verdict?: TableVerdict;
@@ -84,19 +87,6 @@ export function recipeInput(read: ReadRecipe, table: DiningTable): EvaluationInp
   return { lines, evaporation, apart, servings: table.servings, cookMinutes: read.cookMinutes };
 }
 
-/** How a version is made, and the same in words. */
-export function methodFor(
-  read: ReadRecipe,
-  version: Version,
-  table: DiningTable,
-  handling: HandlingTables,
-  constants: Constants,
-): { readonly method: Method; readonly words: readonly StepWords[] } {
-  const method = methodOf({ read, handling, evaporation: scaledFor(read, table.servings).evaporation.value, constants }, version);
-  const steps = read.steps.map(({ step }) => step);
-  return { method, words: wordsOf(method, version, { steps, lines: namedLines(read), handling, measures: read.measures, constants }) };
-}
-
 /** Freezes a version with its recipe, table, foods and figures. */
 export function snapshotOf(
   read: ReadRecipe,
@@ -113,7 +103,7 @@ export function snapshotOf(
   const { reference } = problem;
   const { figures } = evaluate(after, reference.constants);
   const standing = standingOf(problem, version, figures);
-  const { method, words } = methodFor(read, version, table, handling, reference.constants);
+  const { method, words, hazards } = methodFor(read, version, table, handling, reference.constants);
   return {
     modelVersion: reference.modelVersion,
     label,
@@ -133,6 +123,7 @@ export function snapshotOf(
     }),
     method,
     steps: words,
+    hazards,
     notes: versionNotes(problem, version, figures),
     verdict: tableVerdict(standing, problem, table, partedWords(partedPortions(read, standing, problem.rules), whoseRules(table))),
     asHandedDown: { input: plain(before), figures: evaluate(before, reference.constants).figures },

@@ -119,7 +119,7 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
   }
 
   const goesIn = new Map<StepId, GoesIn>();
-  const after = waiting.map(({ row, how }): MethodStep => {
+  const after = waiting.map(({ row, how }): Writable<MethodStep> => {
     if (how.goesIn) goesIn.set(`adds-${row.id}`, how.goesIn);
     return { ...ofHandling(how, `adds-${row.id}`, { kind: "adds", line: row.id }, row.why ? [row.why] : []), takes: [whole(row)] };
   });
@@ -133,7 +133,7 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
     ownEvaporation: read.evaporation.grams.value,
     constants,
   });
-  for (const step of steps) {
+  for (const step of [...steps, ...after]) {
     const set = cooking.get(step.id);
     if (!set) continue;
     const minutes = set.open + set.covered;

@@ -60,10 +60,11 @@ export function cookingOf(
     const own = readings.get(id);
     return part === null && own !== undefined && isAdjustable(own) && (drivenAt.get(id) ?? 0) > 0;
   });
-  if (adjustable.length === 0) return withLonger(toldByMass(steps, version, ground), steps, ground, new Map());
   // What fell away with its step is driven off no more.
   const kept = steps.reduce((sum, { id }) => sum + (drivenAt.get(id) ?? 0), 0) + added.reduce((sum, step) => sum + drivenBy(step, constants), 0);
   const off = version.evaporation - kept;
+  if (adjustable.length === 0)
+    return new Map([...underLids(added, -off, constants), ...withLonger(toldByMass(steps, version, ground), steps, ground, new Map())]);
   const all = adjustable.reduce((sum, { id }) => sum + (drivenAt.get(id) ?? 0), 0);
   const isEnough = Math.abs(off) < LITTLE || Math.abs(off) < KEPT_SHARE * all;
   if (isEnough && atLeast.size === 0) return new Map();
@@ -71,6 +72,7 @@ export function cookingOf(
   const ratioOf = (step: MethodStep) => (set.includes(step) ? ratio : 1);
 
   const cooking = new Map<StepId, StepCooking>();
+  let tooMuch = isEnough ? 0 : -off;
   const { covered: underLid } = constants.process.value;
   const why = isEnough ? UNTIL_DONE : off < 0 ? "less is to boil away" : "more is to boil away";
   let [mass, isKnown] = [0, true];
@@ -89,15 +91,30 @@ export function cookingOf(
     const open = own * ratioOf(step);
     const isLast = adjustable.at(-1) === step || set.at(-1) === step;
     const left = isKnown && isLast && mass > 0 && !isEnough ? mass : null;
-    if (open >= needed - 1) cooking.set(step.id, { open: Math.max(1, Math.round(open)), covered: 0, left, why });
-    else {
+    if (open >= needed - 1) {
+      tooMuch -= driven * (1 - ratioOf(step));
+      cooking.set(step.id, { open: Math.max(1, Math.round(open)), covered: 0, left, why });
+    } else {
       // So much open, the rest of the time under a lid: open + lid·(time − open) drives off as much.
       const shut = Math.min(needed, Math.max(0, (needed - open) / (1 - underLid)));
+      tooMuch -= driven * (1 - (needed - shut + underLid * shut) / Math.max(1, own));
       cooking.set(step.id, { open: Math.round(needed) - Math.max(1, Math.round(shut)), covered: Math.max(1, Math.round(shut)), left, why });
     }
   }
-  return withLonger(cooking, steps, ground, cooking);
+  return new Map([...underLids(added, tooMuch, constants), ...withLonger(cooking, steps, ground, cooking)]);
 }
+
+/** Steps that foods bring, of which as many cook under a lid as is needed so that no more than so much less is driven off, g. */
+function underLids(added: readonly MethodStep[], grams: number, constants: DrivenGround["constants"]): [StepId, StepCooking][] {
+  let tooMuch = grams;
+  return added.flatMap((step): [StepId, StepCooking][] => {
+    if (tooMuch < LITTLE || step.heat === null || step.minutes.usual < LONG_ENOUGH) return [];
+    tooMuch -= drivenBy(step, constants) * (1 - constants.process.value.covered);
+    return [[step.id, { open: 0, covered: step.minutes.usual, left: null, why: "less is to boil away" }]];
+  });
+}
+/** Shorter than this no lid is put on, minutes. */
+const LONG_ENOUGH = 8;
 const UNTIL_DONE = "until it is done";
 
 /** The fewest steps, those that drive off most first, that can be made to drive off so much more or less, and by what factor. */

@@ -1,4 +1,5 @@
 export { methodOf, namedLines } from "./build";
 export { handlingKindOf, type HandlingKind } from "./kinds";
 export type { Handling, HandlingStep, HandlingTables, Method } from "./step";
+export { timesOf, type MethodTimes } from "./times";
 export { textOf, wordsOf, type StepWords } from "./words";

@@ -71,7 +71,10 @@ export function wordsOf(method: Method, version: Version, ground: WordsGround): 
   const fellAway = new Set(method.needless.map(({ step }) => step));
   const words = method.steps.map((step): StepWords => {
     const why = step.reasons.join(", ");
-    if (step.origin.kind !== "recipe") return { step: step.id, from: null, segments: [{ text: newWords(step, wording), kind: "changed" }], why };
+    if (step.origin.kind !== "recipe") {
+      const segments: readonly Segment[] = [{ text: newWords(step, wording), kind: "changed" }];
+      return { step: step.id, from: null, segments: step.cooking ? timed(segments, step.cooking).filter(({ kind }) => kind === "changed") : segments, why };
+    }
     const before = ground.steps[(order.get(step.origin.step) ?? 0) - 1];
     const segments = recipeWords(step, textOf.get(step.origin.step) ?? "", before !== undefined && fellAway.has(before.id), wording);
     return { step: step.id, from: step.origin.step, segments: step.cooking ? timed(segments, step.cooking) : segments, why };

@@ -106,6 +106,7 @@ const TOOLS: readonly (readonly [string, Tells])[] = [
   ["fridge", has(/\b(?:fridge|chill|refrigerate)\b/i)],
 ];
 
+const NOT_BOILED = /\b(?:before|without|not|never|don'?t|just short of)\b[^.;,]{0,25}?\b(?:boil|simmer)(?:s|ing)?\b/gi;
 const ONLY_BOILED = inOrder(/\bbring\b/i, /\bboil\b/i, /\b(?:switch|turn|take|taken|remove)[a-z]* (?:it |the [a-z]{1,12} )?(?:off|from)\b/i);
 const BOILING: readonly Operation[] = ["reduce", "simmer", "dissolve"];
 
@@ -113,7 +114,9 @@ const BOILING: readonly Operation[] = ["reduce", "simmer", "dissolve"];
 export function readStep(step: RecipeStep, constants: ProcessConstants): StepReading {
   const { choice } = step;
   const text = step.text.length > RECIPE_LIMITS.stepCharacters ? "" : singleSpaced(step.text);
-  const found = RANK.filter((operation) => OF[operation]?.(text));
+  // "Take it off before it boils": it is not boiled.
+  const done = text.replace(NOT_BOILED, "");
+  const found = RANK.filter((operation) => OF[operation]?.(done));
   const operations: readonly Operation[] = choice.operation ? [choice.operation] : found.length > 0 ? byTime(found, text, constants.whistle) : ["mix"];
   const operation = operations[0] ?? "mix";
   const usual = constants.usual[operation] ?? { minutes: [2, 5, 10] as const, attention: "hands on" as const };
@@ -203,6 +206,7 @@ function statedMinutes(text: string, whistle: number): StepMinutes | null {
 const rounded = (minutes: number) => (minutes < 10 ? Math.round(minutes * 2) / 2 : Math.round(minutes));
 
 function attentionIn(text: string): Attention | null {
+  if (/\bunattended\b|\bwithout (?:stirring|touching)\b|\bdo not stir\b/i.test(text)) return "unattended";
   if (/\b(?:now and then|from time to time|occasionally|once or twice)\b/i.test(text)) return "now and then";
   if (/\b(?:stirring|whisking|without (?:a )?stop|all the while|constantly|keep stirring)\b/i.test(text)) return "hands on";
   return null;

@@ -258,6 +258,9 @@ function placeFor(steps: readonly StepReading[], reading: Extract<LineReading, {
   const own = component !== undefined && steps.some(({ step }) => step.component === component) ? component : undefined;
   const places = steps.flatMap(({ step }, at) => (step.component === own ? [at] : []));
   const late = ["aroma", "colour", "crunch"].includes(reading.role);
+  // A sweetener that no step names goes in once all is soft: where it cooks last.
+  const last = reading.role === "sweetener" ? places.findLast((at) => steps[at]?.heat != null) : undefined;
+  if (last !== undefined) return last;
   return (late ? places.at(-1) : places[0]) ?? (late ? steps.length - 1 : 0);
 }
 

@@ -1,6 +1,8 @@
 import {
   asHandedDown,
   methodFor,
+  type MadeMethod,
+  type VersionHazard,
   recipeInput,
   reopened,
   rowsWithoutFood,
@@ -117,6 +119,9 @@ export interface BenchView {
   /** Portions that are parted from the pot, in words. */
   readonly parted: readonly string[];
   readonly steps: readonly StepWords[];
+  /** What can go wrong in them, and how long they take. */
+  readonly hazards: readonly VersionHazard[];
+  readonly times: MadeMethod["times"];
   /** How the search for versions ends, where no solver is needed to tell. */
   readonly ending: ToldEnding | null;
 }
@@ -169,6 +174,7 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
   const standing = standingOf(problem, version, after.figures);
   const parted = partedWords(partedPortions(read, standing, problem.rules), whoseRules(table));
   const verdict = tableVerdict(standing, problem, table, parted);
+  const made = methodFor(read, version, table, kitchen.handling, constants);
   return {
     thread: { asked: read.unresolved.length, lines: read.lines.length },
     unread: read.readings.filter((reading) => "why" in reading).length,
@@ -190,7 +196,9 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
     isNotFor: verdict.kind === "not for",
     allergies: allergyStates(standing, problem, table),
     parted,
-    steps: methodFor(read, version, table, kitchen.handling, constants).words,
+    steps: made.words,
+    hazards: made.hazards,
+    times: made.times,
     ending: ending && toldEnding(ending, ground, table),
   };
 }

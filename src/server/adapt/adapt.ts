@@ -186,12 +186,12 @@ function unresolvedJson(read: ReadRecipe, sent: Recipe, id: LineId): object {
   return { line: sentAt(id, sent), text: each?.line.text ?? "", why: unresolvedWords(each), guesses };
 }
 
-/** A version's steps: their words, and what each does; takes point to the proposal's lines by place. */
-function stepsJson(version: Version, read: ReadRecipe, table: DiningTable, placeOf: (step: StepId) => number): object[] {
-  const { method, words } = methodFor(read, version, table, USUAL_KITCHEN.handling, USUAL_KITCHEN.reference.constants);
+/** A version's steps: their words, what each does, and what can go wrong; takes point to the proposal's lines by place, hazards to its steps. */
+function methodJson(version: Version, read: ReadRecipe, table: DiningTable, placeOf: (step: StepId) => number): object {
+  const { method, words, hazards, times } = methodFor(read, version, table, USUAL_KITCHEN.handling, USUAL_KITCHEN.reference.constants);
   const held = version.rows.filter((row) => row.food && row.grams > 0);
   const said = new Map(words.map((each) => [each.step, each] as const));
-  return method.steps.map((step) => {
+  const steps = method.steps.map((step) => {
     const told = said.get(step.id);
     return {
       text: told ? textOf(told) : "",
@@ -207,6 +207,20 @@ function stepsJson(version: Version, read: ReadRecipe, table: DiningTable, place
       }),
     };
   });
+  return {
+    steps,
+    hazards: hazards.map(({ step, family, grade, what, mend, school, change, isOwn }) => ({
+      step: method.steps.findIndex(({ id }) => id === step),
+      family,
+      grade,
+      what,
+      mend,
+      school,
+      changed: change?.text ?? null,
+      asHandedDown: isOwn,
+    })),
+    minutes: { ...times.now, asHandedDown: times.recipe.all },
+  };
 }
 
 function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: ReadRecipe, table: DiningTable, recipeFigures: Figures): object {
@@ -227,7 +241,7 @@ function proposalJson(proposal: Proposal, problem: AdaptationProblem, read: Read
       role: row.role,
       ...(row.change === "as is" ? {} : { change: row.why ? `${row.change}: ${row.why}` : row.change }),
     })),
-    steps: stepsJson(version, read, table, (step) => problem.order.steps.indexOf(step)),
+    ...methodJson(version, read, table, (step) => problem.order.steps.indexOf(step)),
     properties: propertiesJson(versionInput(version, problem), figures, read),
     deviations: proposal.beams.map((beam) => {
       const base = beam.limit ?? Math.max(1e-9, recipeFigures[beam.id].value);

@@ -2,6 +2,7 @@ import Type, { type Static } from "typebox";
 import { KEEPING_KINDS } from "../../../core/models/keeping";
 import { AMOUNT_IDS, describeAmount, type Amount } from "../../../core/evaluate";
 import { baseOf } from "../../../core/models/diet";
+import { HAZARD_FAMILIES, HAZARD_GRADES } from "../../../core/hazards";
 import { ALLERGENS, SERVING_TEMPERATURES } from "../../../core/food";
 import { RULES } from "../../../data";
 import { amount, compiled, list, oneOf, only, some } from "./shapes";
@@ -132,6 +133,19 @@ export const adaptResponseSchema = object({
           takes: listOf(object({ line: { type: "integer" }, grams: number })),
         }),
       ),
+      hazards: listOf(
+        object({
+          step: { type: "integer" },
+          family: { enum: HAZARD_FAMILIES },
+          grade: { enum: HAZARD_GRADES },
+          what: text,
+          mend: text,
+          school: { type: ["string", "null"] },
+          changed: { type: ["string", "null"] },
+          asHandedDown: { type: "boolean" },
+        }),
+      ),
+      minutes: object({ all: number, handsOn: number, unattended: number, asHandedDown: number }),
       properties: { $ref: "#/components/schemas/Properties" },
       deviations: listOf(
         object({

@@ -138,7 +138,7 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
           </section>
           <section className="mt-6" aria-label="Steps">
             <h2 className="t-h2">Steps</h2>
-            <StepsPanel steps={snapshot.steps} />
+            <StepsPanel steps={snapshot.steps} hazards={snapshot.hazards ?? []} />
           </section>
           {cautions.length > 0 && <Cautions cautions={cautions} />}
           <VersionStory key={`${story.label} ${story.why} ${story.whom}`} id={id} story={story} />

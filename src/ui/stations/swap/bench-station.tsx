@@ -244,7 +244,7 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
         </aside>
         <section className="p-4 md:px-5 min-w-0 isolate" aria-label="Steps for this table">
           <h2 className="t-h2">The steps, for this table</h2>
-          <StepsPanel steps={view.steps} />
+          <StepsPanel steps={view.steps} hazards={view.hazards} times={view.times} />
         </section>
       </PageColumns>
     </WorkingProvider>

@@ -1,0 +1,63 @@
+import type { Constants } from "../food";
+import { hazardsOf, type Hazard } from "../hazards";
+import { methodOf, namedLines, textOf, timesOf, wordsOf, type HandlingTables, type Method, type MethodTimes, type StepWords } from "../method";
+import type { ReadRecipe } from "../recipe";
+import { scaledFor, type Version, type VersionRow } from "../substitution";
+import type { DiningTable } from "../table";
+
+/** A hazard of a version; `isOwn` where the recipe itself runs it, as its maker does. */
+export interface VersionHazard extends Hazard {
+  readonly isOwn: boolean;
+}
+
+/** How a version is made, the same in words, and what can go wrong. */
+export interface MadeMethod {
+  readonly method: Method;
+  readonly words: readonly StepWords[];
+  readonly hazards: readonly VersionHazard[];
+  /** How long it takes, and the recipe as handed down. */
+  readonly times: { readonly now: MethodTimes; readonly recipe: MethodTimes };
+}
+
+/**
+ * How a version is made, and the same in words. What surely goes wrong changes the step itself, where the recipe as handed down
+ * does not run it too: what its maker does is warned of, not rewritten.
+ */
+export function methodFor(read: ReadRecipe, version: Version, table: DiningTable, handling: HandlingTables, constants: Constants): MadeMethod {
+  const { lines, evaporation } = scaledFor(read, table.servings);
+  const made = (of: Version) => {
+    const method = methodOf({ read, handling, evaporation: evaporation.value, constants }, of);
+    const steps = read.steps.map(({ step }) => step);
+    const words = wordsOf(method, of, { steps, lines: namedLines(read), handling, measures: read.measures, constants });
+    const said = new Map(words.map((each) => [each.step, textOf(each)] as const));
+    const hazards = hazardsOf({ method, textOf: ({ id }) => said.get(id) ?? "", version: of, archetype: read.archetype, serve: table.serve });
+    return { method, words, hazards };
+  };
+  const { method, words, hazards } = made(version);
+  const isChanged = version.rows.some(({ change }) => change !== "as is");
+  const handedDown = lines.map((line): VersionRow => ({ ...line, line: line.id, change: "as is", why: "" }));
+  const own = isChanged ? made({ rows: handedDown, evaporation: evaporation.value }) : { method, hazards };
+  const runs = new Set(own.hazards.map(({ family, grade }) => `${family} ${grade}`));
+  const found = hazards.map((hazard): VersionHazard => {
+    const isOwn = runs.has(`${hazard.family} ${hazard.grade}`);
+    return { ...hazard, isOwn, change: isOwn ? null : hazard.change };
+  });
+  return { method, words: words.map((step) => withChanges(step, found)), hazards: found, times: { now: timesOf(method), recipe: timesOf(own.method) } };
+}
+
+/** A step's words with what its hazards put before and behind them. */
+function withChanges(words: StepWords, hazards: readonly VersionHazard[]): StepWords {
+  const mine = hazards.flatMap(({ step, change, what }) => (step === words.step && change ? [{ ...change, what }] : []));
+  const texts = (place: "before" | "behind") => [...new Set(mine.filter((each) => each.place === place).map(({ text }) => text))];
+  const [before, behind] = [texts("before"), texts("behind")];
+  if (mine.length === 0) return words;
+  return {
+    ...words,
+    segments: [
+      ...before.map((text) => ({ text: `${text} `, kind: "changed" as const })),
+      ...words.segments,
+      ...behind.map((text) => ({ text: ` ${text}`, kind: "changed" as const })),
+    ],
+    why: [...new Set([words.why, ...mine.map(({ what }) => what)])].filter(Boolean).join(", "),
+  };
+}

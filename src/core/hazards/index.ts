@@ -1,0 +1,1 @@
+export { HAZARD_FAMILIES, HAZARD_GRADES, hazardsOf, type Hazard, type HazardGrade } from "./hazards";
