@@ -1,4 +1,4 @@
-import type { ServingTemperature } from "../food";
+import { INDEX, type ServingTemperature } from "../food";
 import type { HandlingKind, Method } from "../method";
 import type { Archetype, StepId } from "../recipe";
 import type { Version } from "../substitution";
@@ -384,7 +384,10 @@ const burns: Family = (at) => {
   const { step, text } = at;
   const wet = at.coming.find(isLiquid);
   const isSaid = /\bspits?\b|\barm'?s length\b|\bstand back\b|\bsplash|\boff the (?:heat|flame|fire)\b/i.test(text);
-  if (wet && at.celsius >= 120 && grams(at.before) > 0 && !isSaid)
+  // What is still moist is no hotter than boiling water.
+  const moisture = at.before.reduce((sum, { food, grams: mass }) => sum + (mass * (food.per100g[INDEX.water] ?? 0)) / 100, 0);
+  const isDry = grams(at.before) > 0 && moisture < 0.2 * grams(at.before);
+  if (wet && at.celsius >= 120 && isDry && !isSaid)
     found.push(
       hazard(
         "spits and burns",

@@ -1,5 +1,6 @@
-import type { Constants, Food } from "../food";
+import type { Constants, Food, Role } from "../food";
 import {
+  generalNames,
   mentionsOf,
   namesOfLine,
   readStep,
@@ -25,15 +26,16 @@ import type { GoesIn, HandlingStep, HandlingTables, Method, MethodSentence, Meth
 export interface NamedLine {
   readonly id: LineId;
   readonly food: Food;
+  readonly role: Role;
   /** The words of the line without its amount. */
   readonly description: string;
 }
 
 /** The lines of a recipe as its steps may name them. */
 export const namedLines = (read: Pick<ReadRecipe, "lines" | "byLine">): NamedLine[] =>
-  read.lines.map(({ id, food }) => {
+  read.lines.map(({ id, food, role }) => {
     const reading = read.byLine.get(id);
-    return { id, food, description: reading?.kind === "read" && reading.food.id === food.id ? reading.description : food.name };
+    return { id, food, role, description: reading?.kind === "read" && reading.food.id === food.id ? reading.description : food.name };
   });
 
 /** Where a text names lines, and parts of the recipe too, by their ids. */
@@ -41,6 +43,7 @@ export const mentionsOfLines = (lines: readonly NamedLine[], structure?: ReadRec
   mentionsOf([
     ...lines.map(({ id, food, description }) => ({ key: id, names: namesOfLine(description, food) })),
     ...[...(structure?.components.values() ?? [])].map(({ id, name }) => ({ key: id, names: [name] })),
+    ...generalNames(lines.map(({ id, food, role }) => ({ key: id, food, role }))),
   ]);
 
 /** What a method is built from. */

@@ -17,7 +17,7 @@ export {
 } from "./recipe";
 export { ATTENTIONS, HEATS, OPERATIONS, type Attention, type Operation, type StepChoice, type StepMinutes, type StepTake } from "./operations";
 export { pressedId } from "./pressing";
-export { mentionsOf, namesOfLine, type FindMentions, type Mention } from "./mentions";
+export { generalNames, mentionsOf, namesOfLine, type FindMentions, type Mention } from "./mentions";
 export { type LedgerEntry, type LedgerMass } from "./take-step";
 export { type LedgerProblem } from "./walk";
 export { ratiosFor } from "./ratios";

@@ -1,6 +1,6 @@
 import { areKin, type Food, type ProcessConstants } from "../food";
 import { measureAmounts } from "./measure-amount";
-import { mentionsOf, namesOfLine, type FindMentions } from "./mentions";
+import { generalNames, mentionsOf, namesOfLine, type FindMentions } from "./mentions";
 import { RECIPE_LIMITS } from "./limits";
 import { Scanner } from "./scan-amount";
 import type { LineReading } from "./read-line";
@@ -224,7 +224,13 @@ function finderOf(
     const key = partOf.get(id);
     return key && id !== component ? [{ key, own: false, names: [name, name.trim().split(/\s+/).at(-1) ?? name] }] : [];
   });
-  return mentionsOf([...lines.filter(({ own }) => own), ...parts, ...lines.filter(({ own }) => !own)]);
+  const general = generalNames(
+    readings.flatMap((reading) => {
+      const key = lineOf.get(reading.line.id);
+      return key && reading.kind === "read" ? [{ key, food: reading.food, role: reading.role }] : [];
+    }),
+  );
+  return mentionsOf([...lines.filter(({ own }) => own), ...parts, ...lines.filter(({ own }) => !own), ...general]);
 }
 
 /** What the words before a name say of how much of it: a share, or an amount held against the line's grams. Null where they say nothing, or "the rest". */

@@ -59,7 +59,7 @@ export function StepsPanel({
                     <span key={j}>{segment.text}</span>
                   ) : segment.kind === "removed" ? (
                     !isPlain && (
-                      <del key={j} className="text-ink3">
+                      <del key={j} className="text-ink3 mr-1">
                         {segment.text}
                       </del>
                     )
