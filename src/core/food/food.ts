@@ -151,6 +151,14 @@ export interface Treatment {
   readonly pieces?: "whole" | "cut";
 }
 
+/** How a food that nobody has described is handled in the pot, as its maker answered: raw or ready, dry or wet, how long it cooks. */
+export interface Handled {
+  readonly state: "raw" | "ready";
+  readonly texture: "dry" | "wet";
+  /** Minutes of a simmer until it is done; 0 where it is ready. */
+  readonly minutes: number;
+}
+
 /** A food: an entry of the composition table, with what the models need to know of it. */
 export interface Food {
   readonly id: string;
@@ -202,6 +210,8 @@ export interface Food {
   readonly lookAlikes: readonly string[];
   /** What a gram of it costs this household, in its own currency; null where it has no price. */
   readonly pricePerGram: number | null;
+  /** What its maker has answered of it; absent where nobody was asked, and where its nature is known. */
+  readonly handled?: Handled;
   /** What steps did to it, where it is a food as treated. */
   readonly treated?: Treatment;
   /** A thing to know before it is bought or used, in one sentence. */

@@ -15,7 +15,7 @@ import {
 import type { Version, VersionRow } from "../substitution";
 import { usualMethod } from "./usual";
 import { cookingOf, type DrivenGround } from "./driven-off";
-import { handlingOf, minutesToDone } from "./handling";
+import { handlingOf, isHandlingAsked, minutesToDone } from "./handling";
 import { handlingKindOf, holdsFor } from "./kinds";
 import { outOfPlace, sentencesWithout, type SentenceGround } from "./rebuild";
 import { say } from "./say";
@@ -68,10 +68,14 @@ interface Rebuilt {
  * their own, at the place that their handling tells; what has to be got ready comes first; what is raw is cooked until it is done.
  */
 export function methodOf({ read, handling, evaporation, constants }: MethodGround, version: Version): Method {
+  const asked = version.rows.flatMap(({ id, food, change }) =>
+    food && (change === "replaced" || change === "added") && isHandlingAsked(food, handling) ? [id] : [],
+  );
   const usual = (): Method => ({
     steps: [...preparations(version, handling), ...usualMethod(version, read.archetype, constants)],
     needless: [],
     outOfPlace: [],
+    asked,
   });
   if (read.steps.length === 0) return usual();
   const rowOf = new Map(version.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
@@ -149,6 +153,7 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
     steps: [...preparations(version, handling), ...inTheirPlaces(steps, after, goesIn, version)],
     needless: [...why].map(([step, reason]) => ({ step, why: `needless: ${reason}` })),
     outOfPlace: [...moved],
+    asked,
   };
 }
 

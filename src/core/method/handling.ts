@@ -1,4 +1,4 @@
-import type { Constants, Food } from "../food";
+import type { Constants, Food, Handled } from "../food";
 import { handlingKindOf } from "./kinds";
 import type { Handling, HandlingStep, HandlingTables } from "./step";
 
@@ -16,7 +16,8 @@ const PULSE_MINUTES = 45;
  * @source time constants of gelatinisation of the constants; rules of thumb for egg and pulses
  */
 export function minutesToDone(food: Food, { gelatinisationMinutes: { value } }: DoneConstants): number {
-  const { thickening, nature } = food;
+  const { thickening, nature, handled } = food;
+  if (handled) return handled.state === "raw" ? handled.minutes : 0;
   if (thickening.egg) return nature?.processing === "cooked" ? 0 : EGG_MINUTES;
   const kind = handlingKindOf(food);
   if (kind === "puffed" || kind === "roasted flour" || kind === "piece" || kind === "cooked grain" || kind === "plant milk" || kind === "nut paste") return 0;
@@ -29,8 +30,34 @@ export function minutesToDone(food: Food, { gelatinisationMinutes: { value } }: 
 export function handlingOf(food: Food, { foods, kinds }: HandlingTables, constants: DoneConstants): Handling {
   const own = foods.get(food.id) ?? {};
   const kind = handlingKindOf(food);
+  if (!own.add && kind === null && food.handled) return { ...own, add: asAnswered(food.handled) };
   if (own.add || kind === null) return own;
   return { ...own, add: lasting(kinds[kind], minutesToDone(food, constants)) };
+}
+
+/** Whether nobody has said how a food is handled: it is asked about, not guessed. */
+export const isHandlingAsked = (food: Food, { foods }: HandlingTables): boolean =>
+  foods.get(food.id)?.add === undefined && handlingKindOf(food) === null && food.handled === undefined;
+
+/** How a food goes in by what its maker answered of it. */
+function asAnswered({ state, texture, minutes }: Handled): HandlingStep {
+  if (state === "ready" || minutes <= 0)
+    return {
+      operations: ["mix"],
+      minutes: { shortest: 1, usual: 2, longest: 3 },
+      attention: "hands on",
+      goesIn: "off the heat",
+      words: "Off the heat stir in {food}.",
+    };
+  const usual = Math.round(minutes);
+  return {
+    operations: ["simmer"],
+    minutes: { shortest: Math.round(usual * 0.85), usual, longest: Math.round(usual * 1.25) },
+    attention: "now and then",
+    heat: "simmer",
+    goesIn: texture === "wet" ? "with the liquid" : "once it simmers",
+    words: `${texture === "wet" ? "Pour in {food} and bring it to a simmer" : "Stir {food} into the simmering pot"}; simmer for ${usual} ${usual === 1 ? "minute" : "minutes"}, stirring now and then.`,
+  };
 }
 
 /** A step that takes as long as the food needs. */

@@ -6,6 +6,8 @@ import { DEMO_RECIPES, HANDLING, REFERENCE } from "../../data";
 import { methodFor } from "../adaptation";
 import { readRecipeText, readStep, type ReadRecipe } from "../recipe";
 import { scaledFor, type Version, type VersionRow } from "../substitution";
+import type { Handled } from "../food";
+import { minutesToDone } from "./handling";
 import { namedLines, textOf, type Method, type StepWords } from ".";
 import { mentionsOfLines } from "./build";
 
@@ -182,6 +184,42 @@ describe("a version's method", () => {
     const { method } = made(of, rows);
     expect(method.needless.map(({ step }) => step)).toEqual(of.ledger.pressedIn.get(pressed));
     expect(method.steps.flatMap(({ takes: all }) => all).filter(({ of: { id } }) => id === pressed)).toEqual([{ of: { kind: "line", id: pressed }, share: 1 }]);
+  });
+  it("asks how a food is handled that nobody has described, and goes by the answer", () => {
+    const of = kheer("Bring the milk to a simmer.", "Stir in the sugar and cook for 5 minutes.");
+    const unknown = { ...food("oat-flour"), id: "own-1", name: "Packet mix", nature: null };
+    const row = (handled?: Handled): VersionRow => ({
+      id: "added-1",
+      line: null,
+      food: { ...unknown, ...(handled ? { handled } : {}) },
+      grams: 40,
+      role: "body",
+      change: "added",
+      why: "gives body",
+    });
+    expect(made(of, [...asIs(of), row()]).method.asked).toEqual(["added-1"]);
+    const told_ = (handled: Handled) => {
+      const { method, words } = made(of, [...asIs(of), row(handled)]);
+      expect(method.asked).toEqual([]);
+      return words.filter(({ from }) => from === null).map(textOf);
+    };
+    expect(told_({ state: "ready", texture: "dry", minutes: 0 })).toEqual(["Off the heat stir in packet mix (6 tbsp, 40 g)."]);
+    expect(told_({ state: "raw", texture: "dry", minutes: 15 })).toEqual([
+      "Stir packet mix (6 tbsp, 40 g) into the simmering pot; simmer for 15 minutes, stirring now and then.",
+    ]);
+  });
+  it("cooks what is raw until it is done, whatever stood there before", () => {
+    const of = read(
+      "Kheer\nServes 4\n\n1 litre milk\n60 g vermicelli\n80 g sugar\n\n1. Bring the milk to a simmer.\n2. Stir in the vermicelli and simmer for 8 minutes.\n3. Stir in the sugar.",
+    );
+    for (const id of ["white-rice", "barnyard-millet", "sago", "pearl-millet"]) {
+      const { method } = made(of, rowsOf(of, { vermicelli: { food: food(id), change: "replaced", why: "no gluten" } }));
+      const from = method.steps.findIndex(({ takes: all }) => all.some(({ of: what }) => what.id === "l2"));
+      const wet = method.steps
+        .slice(from)
+        .reduce((sum, step) => sum + (step.cooking ? step.cooking.open + step.cooking.covered : step.heat ? step.minutes.usual : 0), 0);
+      expect(wet, id).toBeGreaterThanOrEqual(0.8 * minutesToDone(food(id), REFERENCE.constants));
+    }
   });
   it("survives words that are patterns elsewhere", () => {
     const of = read("X\nServes 4\n\nIngredients\n100 g milk (2% fat) [c+]\n10 g sugar\n\nMethod\nAdd (a+b)* [milk] $& $1.");

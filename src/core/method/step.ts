@@ -81,6 +81,8 @@ export interface Method {
   readonly needless: readonly { readonly step: StepId; readonly why: string }[];
   /** Lines for which a food of another kind stands, that no sentence of the recipe fits. */
   readonly outOfPlace: readonly LineId[];
+  /** Rows whose food nobody has said how to handle: where they go in is a guess. */
+  readonly asked: readonly LineId[];
 }
 
 /** When something goes in that brings a step of its own: with the other liquid, once the pot simmers, or when it has come off the fire. */

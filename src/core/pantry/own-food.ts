@@ -1,4 +1,4 @@
-import type { Allergen, Family, Food, Origin } from "../food";
+import type { Allergen, Family, Food, Handled, Origin } from "../food";
 import { foodsIn, make, type Made, type MadePart, type Making, type MakingTables, type Unmakeable } from "../making";
 import type { Packet, PacketTables } from "./packet";
 
@@ -52,6 +52,8 @@ export interface OwnFood {
   readonly density: number | null;
   readonly note: string;
   readonly revision: number;
+  /** How it goes into the pot; absent where nobody has said. */
+  readonly handled?: Handled;
 }
 
 /** Fills in what the models need of a food from its family. */
@@ -147,4 +149,5 @@ export const ownTraits = (own: OwnFood, traits: FamilyTraits) => ({
   revision: own.revision,
   note: own.note || null,
   lookAlikes: [],
+  ...(own.handled ? { handled: own.handled } : {}),
 });

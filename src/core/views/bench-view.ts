@@ -122,6 +122,8 @@ export interface BenchView {
   /** What can go wrong in them, and how long they take. */
   readonly hazards: readonly VersionHazard[];
   readonly times: MadeMethod["times"];
+  /** Foods of which nobody has said how they are handled, by id and name. */
+  readonly unhandled: readonly { readonly id: string; readonly name: string }[];
   /** How the search for versions ends, where no solver is needed to tell. */
   readonly ending: ToldEnding | null;
 }
@@ -199,6 +201,10 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
     steps: made.words,
     hazards: made.hazards,
     times: made.times,
+    unhandled: made.method.asked.flatMap((row) => {
+      const food = version.rows.find(({ id }) => id === row)?.food;
+      return food ? [{ id: food.id, name: food.name }] : [];
+    }),
     ending: ending && toldEnding(ending, ground, table),
   };
 }

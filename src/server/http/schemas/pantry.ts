@@ -73,6 +73,7 @@ const ownFood = only({
   density: orNull(some(25)),
   note: text(500),
   revision: Type.Integer({ minimum: 1, maximum: 1_000_000 }),
+  handled: Type.Optional(only({ state: oneOf(["raw", "ready"]), texture: oneOf(["dry", "wet"]), minutes: amount(0, 600) })),
 });
 
 /** What a pantry lists; what came after the first two may be absent where it was stored before. */

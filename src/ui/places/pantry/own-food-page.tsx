@@ -19,6 +19,7 @@ import { FAMILY_NAMES, FAMILY_ORDER } from "./food-words";
 import { newFoodId } from "./maker-model";
 import { MadeFoodEdit } from "./maker-page";
 import { AllergenBoxes, Further, UnitChoice, Why } from "./own-food-parts";
+import { PotHandling } from "./pot-handling";
 import { PacketBox } from "./packet-box";
 import { PacketDate } from "./packet-date";
 import { PacketList } from "./packet-list";
@@ -256,6 +257,7 @@ function LabelPage({ known, called }: { readonly known: OwnFood | null; readonly
               {whyOf("packet")?.why}
             </p>
           )}
+          <PotHandling handled={own.handled} onChange={change} />
           <fieldset>
             <legend className="t-h2 text-[15px]">Contains</legend>
             <AllergenBoxes chosen={own.allergens} onChange={(allergens) => change({ allergens })} />

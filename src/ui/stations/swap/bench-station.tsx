@@ -244,6 +244,14 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
         </aside>
         <section className="p-4 md:px-5 min-w-0 isolate" aria-label="Steps for this table">
           <h2 className="t-h2">The steps, for this table</h2>
+          {view.unhandled.map(({ id: foodId, name }) => (
+            <p key={foodId} className="bg-saffron-wash px-3 py-2 t-ledger mt-2">
+              How {name} is handled is not known: raw or ready, dry or wet, how long it cooks. Where it goes in below is a guess.{" "}
+              <Go className="underline" href={`/pantry/${foodId}/edit`}>
+                Say it once
+              </Go>
+            </p>
+          ))}
           <StepsPanel steps={view.steps} hazards={view.hazards} times={view.times} />
         </section>
       </PageColumns>
