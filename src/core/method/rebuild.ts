@@ -2,7 +2,7 @@ import type { Food, ProcessConstants } from "../food";
 import { readStep, type FindMentions, type LineId, type Operation, type ReadStepWithTakes, type StepReading } from "../recipe";
 import type { VersionRow } from "../substitution";
 import { handlingKindOf, holdsFor } from "./kinds";
-import { isOfWhatWasNamed, sentencesOf, withoutFoods, type Place } from "./sentences";
+import { clausesIn, isOfWhatWasNamed, sentencesOf, withoutFoods, type Place } from "./sentences";
 import type { MethodSentence } from "./step";
 import { greasesAt, natureOf, TIME } from "./wording";
 
@@ -29,6 +29,14 @@ const read = (text: string, { find, process }: SentenceGround): ReadSentence[] =
     return { place, text: words, mentions: find(words), reading: readStep({ id: "sentence", text: words, choice: {} }, process) };
   });
 
+/** What is done in the clause that names a food; where that says nothing, in its sentence. */
+function operationsAt(text: string, at: number, sentence: StepReading, { process }: SentenceGround): readonly Operation[] {
+  const clause = clausesIn(text).find(({ from, to }) => at >= from && at < to);
+  if (!clause) return sentence.operations;
+  const { operations } = readStep({ id: "clause", text: text.slice(clause.from, clause.to), choice: {} }, process);
+  return operations.some((each) => OF_FOODS.includes(each) || each === "simmer") ? operations : sentence.operations;
+}
+
 /** A clause that only tells what to look for: what it names is done to nothing there. */
 const CUE = /\b(?:until|till|so that|when)\b[^.;]*$/i;
 
@@ -46,7 +54,7 @@ export function outOfPlace(steps: readonly ReadStepWithTakes[], ground: Sentence
         if (row?.change !== "replaced" || !row.food || !from) continue;
         if (CUE.test(text.slice(0, at)) || greasesAt(text, at, words) !== null) continue;
         // What was roasted does not lump, whatever it is: flour goes on as semolina does.
-        const operations = roasted.has(key) ? (["roast"] as const) : reading.operations;
+        const operations = roasted.has(key) ? (["roast"] as const) : operationsAt(text, at, reading, ground);
         if (reading.operations.some((each) => each === "roast" || each === "fry")) roasted.add(key);
         if (!holdsFor(handlingKindOf(from), handlingKindOf(row.food), operations)) out.add(key);
       }

@@ -71,6 +71,7 @@ export function withoutFoods<Key>(text: string, mentions: readonly Mention<Key>[
   const gone = mentions.filter(({ key }) => isGone(key));
   for (const cue of new Set(gone.flatMap((mention) => inCue(mention) ?? []))) edits.push({ ...cue, instead: "" });
   const others = mentions.filter((mention) => !inCue(mention));
+  const without: number[] = [];
   for (const list of listsOf(text, others)) {
     const kept = list.filter(({ key }) => !isGone(key));
     const [first, end] = [list[0], list.at(-1)];
@@ -79,14 +80,61 @@ export function withoutFoods<Key>(text: string, mentions: readonly Mention<Key>[
       const before = PREPOSITION.exec(text.slice(0, first.from));
       // A food before it in the sentence, to which it is done.
       const isDoneTo = others.some(({ key, at }) => !isGone(key) && at < first.from);
-      if (!before || !isDoneTo || JOINT_AFTER.test(text.slice(end.to))) return null;
-      edits.push({ from: before.index, to: end.to, instead: "" });
+      if (before && isDoneTo && !JOINT_AFTER.test(text.slice(end.to))) {
+        edits.push({ from: before.index, to: end.to, instead: "" });
+        continue;
+      }
+      without.push(first.from);
       continue;
     }
     const hasAnd = / and /i.test(text.slice(first.from, end.to));
     edits.push(...shorter(text, list, kept, hasAnd));
   }
-  return edits.filter(({ from, to }) => to > from).sort((a, b) => a.from - b.from);
+  const kept = others.filter(({ key }) => !isGone(key));
+  const clauses = without.length === 0 ? [] : withoutClauses(text, without, kept);
+  if (clauses === null) return null;
+  const isOutside = (edit: Edit) => !clauses.some(({ from, to }) => edit.from >= from && edit.from < to);
+  return [...edits.filter(isOutside), ...clauses].filter(({ from, to }) => to > from).sort((a, b) => a.from - b.from);
+}
+
+/** What a clause of a recipe begins with. */
+const VERB =
+  /^(?:(?:and|then|now|next|first|meanwhile|carefully|slowly|gently|lightly) )*(?:add|bake|beat|blend|boil|bring|brown|chill|chop|cook|cool|cover|crush|drain|fold|fry|garnish|grate|grind|heat|keep|leave|let|lift|lower|mash|melt|mix|peel|pour|press|put|reduce|remove|return|rinse|roast|roll|scatter|serve|set|shape|simmer|slake|soak|sprinkle|squeeze|steam|stir|strain|switch|take|temper|tip|toast|top|turn|warm|wash|whisk)\b/i;
+const OF_IT = /\b(?:it|them|these)\b/i;
+const OF_BOTH = /\bboth\b/i;
+
+/** The clauses of a sentence that are done one after the other: each begins with what is done. */
+export function clausesIn(text: string): Place[] {
+  const starts = [0, ...[...text.matchAll(/(?:[,;] (?:and |then |and then )?| and (?:then )?| then )/gi)].map(({ index, 0: joint }) => index + joint.length)];
+  const verbs = starts.filter((from) => VERB.test(text.slice(from)));
+  return verbs.map((from, i) => ({ from, to: verbs[i + 1] ?? text.length }));
+}
+
+/** A sentence without the clauses at some places, and those after them that do something to "it"; null where no whole sentence is left. */
+function withoutClauses<Key>(text: string, places: readonly number[], kept: readonly Mention<Key>[]): readonly Edit[] | null {
+  const clauses = clausesIn(text);
+  const isEmpty = ({ from, to }: Place) => !kept.some((mention) => mention.at >= from && mention.at < to);
+  const drops = clauses.map(({ from, to }) => places.some((at) => at >= from && at < to));
+  if (clauses[0]?.from !== 0 || drops.filter(Boolean).length === 0) return null;
+  for (const [i, clause] of clauses.entries()) if (i > 0 && drops[i - 1] && isEmpty(clause) && OF_IT.test(text.slice(clause.from, clause.to))) drops[i] = true;
+  if (drops.every(Boolean) || clauses.some((clause, i) => drops[i] && !isEmpty(clause))) return null;
+  if (clauses.some(({ from, to }, i) => !drops[i] && OF_BOTH.test(text.slice(from, to)))) return null;
+  const end = /[.!?]?\s*$/.exec(text)?.[0] ?? "";
+  const edits: Edit[] = [];
+  for (const [i, clause] of clauses.entries()) {
+    if (!drops[i] || (i > 0 && drops[i - 1])) continue;
+    const next = clauses.slice(i).find((_, after) => !drops[i + after]);
+    if (next === undefined) {
+      // The joint before it goes with it, and the sentence ends there.
+      const joint = /(?:[,;] (?:and |then |and then )?| and (?:then )?| then )$/i.exec(text.slice(0, clause.from))?.[0].length ?? 0;
+      edits.push({ from: clause.from - joint, to: text.length - end.length, instead: "" });
+    } else if (i > 0) edits.push({ from: clause.from, to: next.from, instead: "" });
+    else {
+      const words = /^(?:and |then |now |next )*/i.exec(text.slice(next.from))?.[0].length ?? 0;
+      edits.push({ from: 0, to: next.from + words + 1, instead: text.charAt(next.from + words).toUpperCase() });
+    }
+  }
+  return edits;
 }
 
 /** A list with fewer in it, the last two joined by "and" where it had one. */

@@ -55,7 +55,7 @@ const OF: Readonly<Record<Operation, Tells | null>> = {
   reduce: either(has(/\breduc(?:e|es|ed|ing)\b/i), has(/\b(?:boil|cook|simmer)(?:ed)? (?:[a-z]{1,20} ){0,6}down\b/i)),
   caramelise: either(has(/\bcarameli[sz]/i), inOrder(/\bmelt the sugar\b/i, /\b(?:amber|gold|brown)/i)),
   roast: has(/\b(?:roast|toast)(?:s|ing)?\b/i),
-  fry: has(/\b(?:fry|fries|frying|sauté|saute)\b/i),
+  fry: has(/\b(?:fry|fries|frying|sauté|saute)\b|\bbrown (?:the|it|them|in)\b/i),
   simmer: has(/\b(?:simmer|boil|bubble|cook|poach)(?:s|es|ing)?\b|\bthickens?\b/i),
   press: inOrder(/\b(?:strain|squeeze|wring|press)\b/i, /\b(?:cloth|muslin|sieve|pulp|milk)\b/i),
   soak: has(/\bsoak(?:s|ing)?\b/i),
