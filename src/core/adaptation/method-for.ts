@@ -36,7 +36,7 @@ export function methodFor(read: ReadRecipe, version: Version, table: DiningTable
   const { method, words, hazards } = made(version);
   const isChanged = version.rows.some(({ change }) => change !== "as is");
   const handedDown = lines.map((line): VersionRow => ({ ...line, line: line.id, change: "as is", why: "" }));
-  const own = isChanged ? made({ rows: handedDown, evaporation: evaporation.value }) : { method, hazards };
+  const own = isChanged ? ofRecipe(read, table, () => made({ rows: handedDown, evaporation: evaporation.value })) : { method, hazards };
   const runs = new Set(own.hazards.map(({ family, grade }) => `${family} ${grade}`));
   const found = hazards.map((hazard): VersionHazard => {
     const isOwn = runs.has(`${hazard.family} ${hazard.grade}`);
@@ -44,6 +44,18 @@ export function methodFor(read: ReadRecipe, version: Version, table: DiningTable
   });
   return { method, words: words.map((step) => withChanges(step, found)), hazards: found, times: { now: timesOf(method), recipe: timesOf(own.method) } };
 }
+
+type OwnMethod = Pick<MadeMethod, "method"> & { readonly hazards: readonly Hazard[] };
+/** The recipe's own method at a number of servings and a temperature, kept for as long as its reading is. */
+const ownMethods = new WeakMap<ReadRecipe, Map<string, OwnMethod>>();
+function ofRecipe(read: ReadRecipe, { servings, serve }: DiningTable, make: () => OwnMethod): OwnMethod {
+  const known = ownMethods.get(read) ?? new Map<string, OwnMethod>();
+  ownMethods.set(read, known);
+  const found = known.get(`${servings} ${serve}`) ?? make();
+  if (known.size < MOST_KEPT) known.set(`${servings} ${serve}`, found);
+  return found;
+}
+const MOST_KEPT = 20;
 
 /** A step's words with what its hazards put before and behind them. */
 function withChanges(words: StepWords, hazards: readonly VersionHazard[]): StepWords {

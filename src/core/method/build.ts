@@ -38,6 +38,18 @@ export const namedLines = (read: Pick<ReadRecipe, "lines" | "byLine">): NamedLin
     return { id, food, role, description: reading?.kind === "read" && reading.food.id === food.id ? reading.description : food.name };
   });
 
+/** Of one recipe's lines, made once. */
+const finders = new WeakMap<ReadRecipe["lines"], { readonly lines: readonly NamedLine[]; readonly find: FindMentions<LineId> }>();
+/** The lines of a recipe as its steps may name them, and where a text does. */
+function namesIn(read: Pick<ReadRecipe, "lines" | "byLine" | "structure">): { readonly lines: readonly NamedLine[]; readonly find: FindMentions<LineId> } {
+  const before = finders.get(read.lines);
+  if (before) return before;
+  const lines = namedLines(read);
+  const made = { lines, find: mentionsOfLines(lines, read.structure) };
+  finders.set(read.lines, made);
+  return made;
+}
+
 /** Where a text names lines, and parts of the recipe too, by their ids. */
 export const mentionsOfLines = (lines: readonly NamedLine[], structure?: ReadRecipe["structure"]): FindMentions<LineId> =>
   mentionsOf([
@@ -80,9 +92,9 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
   if (read.steps.length === 0) return usual();
   const rowOf = new Map(version.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
   const why = needlessPressing(version, read.ledger);
-  const lines = namedLines(read);
+  const { lines, find } = namesIn(read);
   const ground: SentenceGround = {
-    find: mentionsOfLines(lines, read.structure),
+    find,
     foodOf: new Map(lines.map(({ id, food }) => [id, food] as const)),
     rowOf,
     process: constants.process.value,
@@ -93,7 +105,7 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
   const rebuilt = open.flatMap((each): Rebuilt[] => {
     const takesPart = each.takes.some(({ of }) => of.kind === "component");
     const elsewhere = (line: LineId) => open.some(({ step }) => step.id !== each.step.id && ground.find(step.text).some(({ key }) => key === line));
-    const sentences = sentencesWithout(each.step.text, takesPart, gone, elsewhere, ground);
+    const sentences = sentencesWithout(each, takesPart, gone, elsewhere, ground);
     const named = new Set(ground.find(each.step.text).map(({ key }) => key));
     const rows = concerned(each, named, rowOf);
     const reasons = [...new Set(rows.flatMap(({ change, why: reason }) => (change !== "amount" && reason ? [reason] : [])))];

@@ -23,11 +23,19 @@ interface ReadSentence {
   readonly reading: StepReading;
 }
 
-const read = (text: string, { find, process }: SentenceGround): ReadSentence[] =>
-  sentencesOf(text).map((place) => {
+/** What a recipe's sentences name and do is the same for all its versions. */
+const known = new WeakMap<ReadStepWithTakes, readonly ReadSentence[]>();
+function read(of: ReadStepWithTakes, { find, process }: SentenceGround): readonly ReadSentence[] {
+  const before = known.get(of);
+  if (before) return before;
+  const { text } = of.step;
+  const sentences = sentencesOf(text).map((place) => {
     const words = text.slice(place.from, place.to);
     return { place, text: words, mentions: find(words), reading: readStep({ id: "sentence", text: words, choice: {} }, process) };
   });
+  known.set(of, sentences);
+  return sentences;
+}
 
 /** What is done in the clause that names a food; where that says nothing, in its sentence. */
 function operationsAt(text: string, at: number, sentence: StepReading, { process }: SentenceGround): readonly Operation[] {
@@ -47,8 +55,8 @@ const CUE = /\b(?:until|till|so that|when)\b[^.;]*$/i;
 export function outOfPlace(steps: readonly ReadStepWithTakes[], ground: SentenceGround): ReadonlySet<LineId> {
   const out = new Set<LineId>();
   const roasted = new Set<LineId>();
-  for (const { step } of steps)
-    for (const { text, mentions, reading } of read(step.text, ground))
+  for (const step of steps)
+    for (const { text, mentions, reading } of read(step, ground))
       for (const { key, at, words } of mentions) {
         const [row, from] = [ground.rowOf.get(key), ground.foodOf.get(key)];
         if (row?.change !== "replaced" || !row.food || !from) continue;
@@ -71,14 +79,14 @@ const OF_FOODS: readonly Operation[] = ["roast", "fry", "soak", "wash", "peel", 
  * of what is left, or gone where nothing is.
  */
 export function sentencesWithout(
-  text: string,
+  step: ReadStepWithTakes,
   takesPart: boolean,
   gone: ReadonlySet<LineId>,
   elsewhere: (line: LineId) => boolean,
   ground: SentenceGround,
 ): MethodSentence[] {
   let antecedentGone = false;
-  return read(text, ground).map(({ place, text: words, mentions, reading }): MethodSentence => {
+  return read(step, ground).map(({ place, text: words, mentions, reading }): MethodSentence => {
     const isGone = (key: LineId) => gone.has(key);
     const names = mentions.some(({ key }) => isGone(key));
     const left = mentions.filter(({ key }) => !isGone(key));
