@@ -1,6 +1,7 @@
 import type { Food } from "../food";
 import type { StoredBench } from "./stored-bench";
 import { benchFrom2 } from "./upcast";
+import type { OwnSteps } from "../method";
 import type { ReadRecipe } from "../recipe";
 import { LIMIT_NAMES, type DiningTable } from "../table";
 import { scaledFor, type Version, type VersionRow } from "../substitution";
@@ -12,6 +13,8 @@ export interface BenchState {
   readonly version: Version;
   /** The kept version it was worked on from, by id; absent where from the recipe. */
   readonly from?: string;
+  /** What the maker has set of its steps. */
+  readonly steps?: OwnSteps;
   /** Chosen or changed by hand: it gives way to nothing by itself. */
   readonly byHand: boolean;
 }
@@ -46,7 +49,7 @@ export function asHandedDown(read: ReadRecipe, table: DiningTable): BenchState {
 }
 
 /** A bench as it is stored, for this recipe and table. */
-export function stored({ label, version, from, byHand }: BenchState, read: ReadRecipe, table: DiningTable): StoredBench {
+export function stored({ label, version, from, byHand, steps }: BenchState, read: ReadRecipe, table: DiningTable): StoredBench {
   const lines = new Map(scaledFor(read, table.servings).lines.map((line) => [line.id, line] as const));
   return {
     schema: 3,
@@ -54,6 +57,7 @@ export function stored({ label, version, from, byHand }: BenchState, read: ReadR
     byHand,
     label,
     ...(from === undefined ? {} : { from }),
+    ...(steps === undefined ? {} : { steps }),
     evaporation: version.evaporation,
     rows: version.rows.map(({ id, line, food, grams, role, change, why }) => {
       const source = line === null ? undefined : lines.get(line);
@@ -140,8 +144,15 @@ export function rebased(kept: StoredBench | null, read: ReadRecipe, table: Dinin
     since.push({ kind: "new line", name: food.name });
     rows.push({ id, line: id, food, grams, role, change: "as is", why: "" });
   }
-  const { label, from, byHand } = bench;
-  return { state: { label, byHand, version: { rows, evaporation: bench.evaporation * factor }, ...(from === undefined ? {} : { from }) }, since };
+  const { label, from, byHand, steps } = bench;
+  const state = {
+    label,
+    byHand,
+    version: { rows, evaporation: bench.evaporation * factor },
+    ...(from === undefined ? {} : { from }),
+    ...(steps === undefined ? {} : { steps }),
+  };
+  return { state, since };
 }
 
 function tableChanges(before: StoredBench["madeFor"], after: DiningTable): Since[] {

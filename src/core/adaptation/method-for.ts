@@ -1,6 +1,20 @@
 import type { Constants } from "../food";
 import { hazardsOf, type Hazard } from "../hazards";
-import { methodOf, namedLines, textOf, timesOf, wordsOf, type HandlingTables, type Method, type MethodTimes, type StepWords } from "../method";
+import {
+  mentionsOfLines,
+  methodInOwnOrder,
+  methodOf,
+  namedLines,
+  textOf,
+  timesOf,
+  withOwnSteps,
+  wordsOf,
+  type HandlingTables,
+  type Method,
+  type MethodTimes,
+  type OwnSteps,
+  type StepWords,
+} from "../method";
 import type { ReadRecipe } from "../recipe";
 import { scaledFor, type Version, type VersionRow } from "../substitution";
 import type { DiningTable } from "../table";
@@ -23,26 +37,29 @@ export interface MadeMethod {
  * How a version is made, and the same in words. What surely goes wrong changes the step itself, where the recipe as handed down
  * does not run it too: what its maker does is warned of, not rewritten.
  */
-export function methodFor(read: ReadRecipe, version: Version, table: DiningTable, handling: HandlingTables, constants: Constants): MadeMethod {
+export function methodFor(read: ReadRecipe, version: Version, table: DiningTable, handling: HandlingTables, constants: Constants, own?: OwnSteps): MadeMethod {
   const { lines, evaporation } = scaledFor(read, table.servings);
-  const made = (of: Version) => {
-    const method = methodOf({ read, handling, evaporation: evaporation.value, constants }, of);
+  const made = (of: Version, set?: OwnSteps) => {
+    const built = methodOf({ read, handling, evaporation: evaporation.value, constants }, of);
     const steps = read.steps.map(({ step }) => step);
-    const words = wordsOf(method, of, { steps, lines: namedLines(read), handling, measures: read.measures, constants });
+    const lines = namedLines(read);
+    const told = wordsOf(built, of, { steps, lines, handling, measures: read.measures, constants });
+    const method = set ? methodInOwnOrder(built, set) : built;
+    const words = set ? withOwnSteps(told, set, { method, rows: of.rows, find: mentionsOfLines(lines) }) : told;
     const said = new Map(words.map((each) => [each.step, textOf(each)] as const));
     const hazards = hazardsOf({ method, textOf: ({ id }) => said.get(id) ?? "", version: of, archetype: read.archetype, serve: table.serve });
     return { method, words, hazards };
   };
-  const { method, words, hazards } = made(version);
-  const isChanged = version.rows.some(({ change }) => change !== "as is");
+  const { method, words, hazards } = made(version, own);
+  const isChanged = own !== undefined || version.rows.some(({ change }) => change !== "as is");
   const handedDown = lines.map((line): VersionRow => ({ ...line, line: line.id, change: "as is", why: "" }));
-  const own = isChanged ? ofRecipe(read, table, () => made({ rows: handedDown, evaporation: evaporation.value })) : { method, hazards };
-  const runs = new Set(own.hazards.map(({ family, grade }) => `${family} ${grade}`));
+  const handed = isChanged ? ofRecipe(read, table, () => made({ rows: handedDown, evaporation: evaporation.value })) : { method, hazards };
+  const runs = new Set(handed.hazards.map(({ family, grade }) => `${family} ${grade}`));
   const found = hazards.map((hazard): VersionHazard => {
     const isOwn = runs.has(`${hazard.family} ${hazard.grade}`);
     return { ...hazard, isOwn, change: isOwn ? null : hazard.change };
   });
-  return { method, words: words.map((step) => withChanges(step, found)), hazards: found, times: { now: timesOf(method), recipe: timesOf(own.method) } };
+  return { method, words: words.map((step) => withChanges(step, found)), hazards: found, times: { now: timesOf(method), recipe: timesOf(handed.method) } };
 }
 
 type OwnMethod = Pick<MadeMethod, "method"> & { readonly hazards: readonly Hazard[] };
@@ -59,7 +76,8 @@ const MOST_KEPT = 20;
 
 /** A step's words with what its hazards put before and behind them. */
 function withChanges(words: StepWords, hazards: readonly VersionHazard[]): StepWords {
-  const mine = hazards.flatMap(({ step, change, what }) => (step === words.step && change ? [{ ...change, what }] : []));
+  // The maker's own words are not changed: they are only warned of.
+  const mine = (words.isOwn ? [] : hazards).flatMap(({ step, change, what }) => (step === words.step && change ? [{ ...change, what }] : []));
   const texts = (place: "before" | "behind") => [...new Set(mine.filter((each) => each.place === place).map(({ text }) => text))];
   const [before, behind] = [texts("before"), texts("behind")];
   if (mine.length === 0) return words;

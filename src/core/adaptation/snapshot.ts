@@ -2,7 +2,7 @@ import type { Estimate } from "../numeric";
 import type { Food, Role, Treatment } from "../food";
 import type { HouseholdMeasures } from "../units";
 import { evaluate, type EvaluationInput, type KeptFigures } from "../evaluate";
-import type { HandlingTables, Method, StepWords } from "../method";
+import type { HandlingTables, Method, OwnSteps, StepWords } from "../method";
 import type { ReadRecipe, Recipe } from "../recipe";
 import { methodFor, type VersionHazard } from "./method-for";
 import {
@@ -20,6 +20,13 @@ import {
   type VersionRow,
 } from "../substitution";
 import { whoseRules, type DiningTable } from "../table";
+
+type MethodStep = Method["steps"][number];
+/** A method as it is kept: what its sentences were made of is not. */
+export interface KeptMethod extends Pick<Method, "needless"> {
+  readonly steps: readonly (Omit<MethodStep, "sentences" | "cooking"> & { readonly cooking?: Partial<NonNullable<MethodStep["cooking"]>> })[];
+}
+const keptMethod = ({ steps, needless }: Method): KeptMethod => ({ steps: steps.map(({ sentences: _, ...step }) => step), needless });
 
 export interface SnapshotLine {
   readonly food: Food;
@@ -57,9 +64,11 @@ export interface Snapshot {
   /** The household's measures of that day, in which its cups and spoons are; absent in versions from before they could be set. */
   readonly measures?: HouseholdMeasures;
   /** How it is made; null in versions from before that was kept as more than words. */
-  readonly method: Method | null;
+  readonly method: KeptMethod | null;
   /** The same in words, as they were. */
   readonly steps: readonly StepWords[];
+  /** What the maker has set of them. */
+  readonly ownSteps?: OwnSteps;
   /** What can go wrong in them; absent where it was kept before that was told. */
   readonly hazards?: readonly VersionHazard[];
   readonly notes: readonly Note[];
@@ -96,6 +105,7 @@ export function snapshotOf(
   label: string,
   handling: HandlingTables,
   madeOn: NonNullable<Snapshot["madeOn"]>,
+  ownSteps?: OwnSteps,
 ): Snapshot {
   const before = recipeInput(read, table);
   const after = versionInput(version, groundOf(read, table));
@@ -103,7 +113,7 @@ export function snapshotOf(
   const { reference } = problem;
   const { figures } = evaluate(after, reference.constants);
   const standing = standingOf(problem, version, figures);
-  const { method, words, hazards } = methodFor(read, version, table, handling, reference.constants);
+  const { method, words, hazards } = methodFor(read, version, table, handling, reference.constants, ownSteps);
   return {
     modelVersion: reference.modelVersion,
     label,
@@ -121,9 +131,10 @@ export function snapshotOf(
         recipeGrams: source?.grams ?? null,
       };
     }),
-    method,
+    method: keptMethod(method),
     steps: words,
     hazards,
+    ...(ownSteps === undefined ? {} : { ownSteps }),
     notes: versionNotes(problem, version, figures),
     verdict: tableVerdict(standing, problem, table, partedWords(partedPortions(read, standing, problem.rules), whoseRules(table))),
     asHandedDown: { input: plain(before), figures: evaluate(before, reference.constants).figures },

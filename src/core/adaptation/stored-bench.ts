@@ -1,4 +1,5 @@
 import type { Role } from "../food";
+import type { OwnSteps } from "../method";
 import type { LineId } from "../recipe";
 import type { VersionRow } from "../substitution";
 import type { DiningTable } from "../table";
@@ -24,5 +25,7 @@ export interface StoredBench {
   readonly label: string;
   readonly evaporation: number;
   readonly from?: string;
+  /** What the maker has set of its steps. */
+  readonly steps?: OwnSteps;
   readonly rows: readonly StoredRow[];
 }

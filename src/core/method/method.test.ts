@@ -8,7 +8,7 @@ import { readRecipeText, readStep, type ReadRecipe } from "../recipe";
 import { scaledFor, type Version, type VersionRow } from "../substitution";
 import type { Handled } from "../food";
 import { minutesToDone } from "./handling";
-import { namedLines, textOf, type Method, type StepWords } from ".";
+import { namedLines, textOf, type Method, type OwnSteps, type StepWords } from ".";
 import { mentionsOfLines } from "./build";
 
 const kheer = (...steps: readonly string[]): ReadRecipe =>
@@ -328,4 +328,32 @@ describe("any version of any recipe", () => {
       }),
       { numRuns: 300 },
     ));
+});
+
+describe("steps of the maker's own", () => {
+  const of = kheer("Boil the milk for 20 minutes.", "Stir in the sugar.", "Fry the cashews and scatter them over.");
+  const rows = rowsOf(of, { "cow-milk": { food: food("soy-milk"), grams: 900, change: "replaced", why: "no dairy" } });
+  const set = (own: OwnSteps) => methodFor(of, { rows, evaporation: of.evaporation.grams.value }, tableOf({ servings: 4 }), HANDLING, REFERENCE.constants, own);
+  it("stand as they are written, and are told what stands against them", () => {
+    const { words } = set({ texts: [{ step: "s1", text: "Bring the milk to the boil and let it rise twice." }], order: null });
+    expect(words[0]).toMatchObject({ isOwn: true, why: "", segments: [{ text: "Bring the milk to the boil and let it rise twice.", kind: "plain" }] });
+    expect(words[0]?.conflicts).toEqual(["they name milk, which is not in this version", "they do not name soya milk, which goes in here"]);
+    expect(set({ texts: [{ step: "s1", text: "Boil the soya milk, stirring." }], order: null }).words[0]?.conflicts?.join()).not.toMatch(/not name/);
+  });
+  it("are kept where the recipe's step is gone, and moved with what comes after them", () => {
+    const { words } = set({ texts: [{ step: "gone", text: "Sing." }], order: ["s3", "s1", "s2"] });
+    expect(words.map(({ step }) => step)).toEqual(["s3", "gone", "s1", "s2"]);
+    expect(words[1]?.conflicts).toEqual(["the recipe's step that they were written for is no longer needed"]);
+  });
+  it("are weighed against order and heat as any others are", () => {
+    const lemon = read(
+      "Sweet\nServes 4\n\n1 litre milk\n80 g sugar\n40 g lemon juice\n\n1. Stir the lemon juice into the sugar.\n2. Simmer the milk for 20 minutes.\n3. Let it cool until lukewarm.",
+    );
+    const at = (order: OwnSteps["order"]) =>
+      methodFor(lemon, { rows: asIs(lemon), evaporation: 200 }, tableOf({ servings: 4 }), HANDLING, REFERENCE.constants, { texts: [], order }).hazards.map(
+        ({ family }) => family,
+      );
+    expect(at(["s2", "s3", "s1"])).not.toContain("casein curdles");
+    expect(at(["s2", "s1", "s3"])).toContain("casein curdles");
+  });
 });

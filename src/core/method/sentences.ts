@@ -119,7 +119,7 @@ function withoutClauses<Key>(text: string, places: readonly number[], kept: read
   for (const [i, clause] of clauses.entries()) if (i > 0 && drops[i - 1] && isEmpty(clause) && OF_IT.test(text.slice(clause.from, clause.to))) drops[i] = true;
   if (drops.every(Boolean) || clauses.some((clause, i) => drops[i] && !isEmpty(clause))) return null;
   if (clauses.some(({ from, to }, i) => !drops[i] && OF_BOTH.test(text.slice(from, to)))) return null;
-  const end = /[.!?]?\s*$/.exec(text)?.[0] ?? "";
+  const end = text.slice(text.trimEnd().replace(/[.!?]$/, "").length);
   const edits: Edit[] = [];
   for (const [i, clause] of clauses.entries()) {
     if (!drops[i] || (i > 0 && drops[i - 1])) continue;

@@ -25,6 +25,9 @@ export interface StepWords {
   readonly segments: readonly Segment[];
   /** Why it changed, was added or fell away; empty where it did not. */
   readonly why: string;
+  /** The maker's own words, which are not rebuilt, and what stands against them. */
+  readonly isOwn?: true;
+  readonly conflicts?: readonly string[];
 }
 
 /** What a method is put into words with. */

@@ -176,7 +176,7 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
   const standing = standingOf(problem, version, after.figures);
   const parted = partedWords(partedPortions(read, standing, problem.rules), whoseRules(table));
   const verdict = tableVerdict(standing, problem, table, parted);
-  const made = methodFor(read, version, table, kitchen.handling, constants);
+  const made = methodFor(read, version, table, kitchen.handling, constants, "steps" in state ? state.steps : undefined);
   return {
     thread: { asked: read.unresolved.length, lines: read.lines.length },
     unread: read.readings.filter((reading) => "why" in reading).length,

@@ -78,7 +78,7 @@ export async function keepVersion(recipeId: string, bench: StoredBench, notFor: 
       409,
       `Recipe or table have changed since this was worked on: ${since.map((change) => sinceWords(change, (id) => rules.get(id)?.name ?? id)).join("; ")}. Look at it again, and keep it then.`,
     );
-  const snapshot = snapshotOf(read, problem, version, table, bench.label, kitchen.handling, { recipe: revision, table: tableRevision });
+  const snapshot = snapshotOf(read, problem, version, table, bench.label, kitchen.handling, { recipe: revision, table: tableRevision }, bench.steps);
   const { verdict } = snapshot;
   if (verdict?.kind === "not for" && !notFor)
     throw new Refusal(
@@ -178,7 +178,13 @@ export async function workOnFrom(id: string): Promise<LaidOn> {
     const { id: own, grams, role, change, why } = row;
     return [{ id: own, line: gone ? null : row.line, food: row.food, grams, role, change: gone ? "added" : change, why }];
   });
-  const state = { label: kept.label, byHand: true, from: id, version: { rows, evaporation: snapshot.forThisTable.input.evaporation.value } };
+  const state = {
+    label: kept.label,
+    byHand: true,
+    from: id,
+    version: { rows, evaporation: snapshot.forThisTable.input.evaporation.value },
+    ...(snapshot.ownSteps ? { steps: snapshot.ownSteps } : {}),
+  };
   const laid = stored(state, read, snapshot.table);
   // What the recipe had then, so that it is told what has changed since.
   const then = new Map(snapshot.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));

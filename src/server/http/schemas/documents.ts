@@ -37,7 +37,12 @@ const benchPart = {
   evaporation: amount(-1_000_000, 1_000_000),
 };
 const benchPart2 = { ...benchPart, madeFor: only({ rules: ruleIds, limits, servings, serve }), byHand: Type.Boolean() };
-const BENCH = only({ schema: Type.Literal(3), ...benchPart2, rows: rows({ ...row2, id: text(60, 1) }) });
+const stepId = text(80, 1);
+const ownSteps = only({
+  texts: list(only({ step: stepId, text: text(RECIPE_LIMITS.stepCharacters, 1) }), 2 * RECIPE_LIMITS.steps),
+  order: orNull(list(stepId, 4 * RECIPE_LIMITS.steps)),
+});
+const BENCH = only({ schema: Type.Literal(3), ...benchPart2, steps: Type.Optional(ownSteps), rows: rows({ ...row2, id: text(60, 1) }) });
 /** As benches were stored second, and first. */
 const BENCH_2 = only({ schema: Type.Literal(2), ...benchPart2, rows: rows(row2) });
 const BENCH_1 = only({ basis: text(20), ...benchPart, rows: rows({ ...rowPart, line: orNull(Type.Integer({ minimum: 0, maximum: RECIPE_LIMITS.lines })) }) });

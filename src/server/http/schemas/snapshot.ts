@@ -8,6 +8,7 @@ import {
   type StoredSnapshot1,
   type StoredSnapshot2,
 } from "../../../core/adaptation";
+import { HAZARD_FAMILIES, HAZARD_GRADES } from "../../../core/hazards";
 import { KEPT_PROPERTY_IDS, LATER_PROPERTY_IDS } from "../../../core/evaluate";
 import { ALLERGENS, FAMILIES, MICRONUTRIENTS, NUTRIENTS, ORIGINS, ROLES, SUGAR_CLASSES } from "../../../core/food";
 import { ATTENTIONS, HEATS, OPERATIONS, RECIPE_LIMITS } from "../../../core/recipe";
@@ -62,6 +63,7 @@ const kept = (composition: Record<string, object>, micro: Record<string, object>
       pricePerGram: maybe(number),
       nature: maybe({ type: "object" }),
       cooked: maybe({ type: "object" }),
+      handled: record({ state: { enum: ["raw", "ready"] }, texture: { enum: ["dry", "wet"] }, minutes: amount }),
     },
   );
 const rowOf = (line: object, food: Record<string, object>) =>
@@ -137,12 +139,15 @@ const snapshotOf = (
       factor: amount,
       rows: list(rowOf(line, row), 400),
       steps: list(
-        record({
-          ...words,
-          from: step,
-          segments: list(record({ text: text(5_000_000), kind: { enum: ["plain", "changed", "removed"] } }), 10_000),
-          why: text(2000),
-        }),
+        record(
+          {
+            ...words,
+            from: step,
+            segments: list(record({ text: text(5_000_000), kind: { enum: ["plain", "changed", "removed"] } }), 10_000),
+            why: text(10_000),
+          },
+          { isOwn: { const: true }, conflicts: list(text(2000), 400) },
+        ),
         100_000,
       ),
       notes: list(record({ kind: { enum: ["breaks", "ask", "watch", "know"] }, text: text(5000) }), 400),
@@ -151,6 +156,23 @@ const snapshotOf = (
     },
     {
       verdict,
+      hazards: list(
+        record({
+          family: { enum: [...HAZARD_FAMILIES] },
+          grade: { enum: [...HAZARD_GRADES] },
+          step: text(100),
+          what: text(2000),
+          mend: text(2000),
+          school: maybe(text(2000)),
+          change: maybe(record({ place: { enum: ["before", "behind"] }, text: text(2000) })),
+          isOwn: { type: "boolean" },
+        }),
+        10_000,
+      ),
+      ownSteps: record({
+        texts: list(record({ step: text(100), text: text(RECIPE_LIMITS.stepCharacters) }), 10_000),
+        order: maybe(list(text(100), 10_000)),
+      }),
       measures: record(Object.fromEntries(["cup", "katori", "tablespoon", "teaspoon"].map((vessel) => [vessel, amount])), { words: text(40) }),
     },
   );
@@ -203,7 +225,7 @@ const methodStep = record(
     },
     reasons: list(text(2000), 400),
   },
-  { cooking: record({ open: amount, covered: amount, left: maybe(amount) }) },
+  { cooking: record({ open: amount, covered: amount, left: maybe(amount) }, { why: text(200) }) },
 );
 const schema3 = snapshotOf(
   maybe(ids),

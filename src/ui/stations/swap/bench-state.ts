@@ -1,4 +1,5 @@
 import type { StoredBench, StoredRow } from "../../../core/adaptation";
+import type { OwnSteps } from "../../../core/method";
 import { newRowId } from "../../../core/substitution";
 import type { FoundFood, NamedFood } from "../../../core/views";
 
@@ -46,6 +47,12 @@ export const addFood = (bench: StoredBench, { id, role }: Pick<FoundFood, "id" |
   ]);
 
 export const setEvaporation = (bench: StoredBench, evaporation: number): StoredBench => ({ ...touched(bench, bench.rows), evaporation });
+
+/** Sets the maker's own words and order of its steps; none where both are as they are built. */
+export function setOwnSteps(bench: StoredBench, own: OwnSteps): StoredBench {
+  const { steps: _, ...rest } = touched(bench, bench.rows);
+  return own.texts.length === 0 && own.order === null ? rest : { ...rest, steps: own };
+}
 
 /** A bench as it would be if a hand had chosen it: it gives way to nothing by itself. */
 export const chosen = (bench: StoredBench): StoredBench => ({ ...bench, byHand: true });

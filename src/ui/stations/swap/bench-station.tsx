@@ -28,7 +28,7 @@ import { PageHead } from "../../shell/shell";
 import { StationThread } from "../../shell/thread";
 import { useDocument } from "../../shell/use-document";
 import { useView } from "../../shell/use-view";
-import { chosen, setEvaporation } from "./bench-state";
+import { chosen, setEvaporation, setOwnSteps } from "./bench-state";
 import { ChangedSince } from "./changed-since";
 import { EndingPanel } from "./ending-panel";
 import { KeepBar } from "./keep-bar";
@@ -252,7 +252,13 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
               </Go>
             </p>
           ))}
-          <StepsPanel steps={view.steps} hazards={view.hazards} times={view.times} />
+          <StepsPanel
+            steps={view.steps}
+            hazards={view.hazards}
+            times={view.times}
+            own={now.steps}
+            onOwn={(own) => change((bench) => setOwnSteps(bench, own))}
+          />
         </section>
       </PageColumns>
     </WorkingProvider>
