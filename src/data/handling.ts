@@ -102,4 +102,30 @@ const KINDS: Readonly<Record<HandlingKind, HandlingStep>> = {
   gum: step(["mix"], [2, 3, 5], "hands on", "Off the heat scatter {food} over while whisking, so that it does not clump.", OFF_THE_HEAT),
 };
 
-export const HANDLING: HandlingTables = { foods: FOODS, kinds: KINDS };
+const ROASTED_DRY = step(["roast"], about(8), "hands on", "Roast {food} in a dry pan on a low flame for 8 minutes, stirring, until it smells of nuts, and work it in.", { cue: "it smells of nuts" });
+const BOILED_APART = (cue: string) =>
+  step(["simmer"], about(30), "now and then", `Simmer {food} in plenty of water for {minutes} minutes, stirring now and then, until ${cue}; drain well and work it in.`, { heat: "simmer", cue });
+
+/** How foods that go into a simmering pot go in where nothing simmers: into a dough, balls, a paste. */
+const WITHOUT_A_POT: HandlingTables["withoutPot"] = {
+  flour: ROASTED_DRY,
+  "roasted flour": step(["mix"], [1, 2, 3], "hands on", "Work in {food}."),
+  starch: ROASTED_DRY,
+  grits: ROASTED_DRY,
+  flakes: ROASTED_DRY,
+  puffed: ROASTED_DRY,
+  "ground nut": step(["mix"], [1, 2, 3], "hands on", "Work in {food}."),
+  grain: BOILED_APART("it is soft"),
+  strands: BOILED_APART("it is soft"),
+  pearls: BOILED_APART("the pearls are clear to the core"),
+  pulse: BOILED_APART("it mashes between two fingers"),
+  "cooked grain": step(["mix"], [1, 2, 3], "hands on", "Work in {food}."),
+  "milk solids": step(["mix"], [1, 2, 3], "hands on", "Crumble {food} and work it in."),
+  "nut paste": step(["mix"], [1, 2, 3], "hands on", "Work in {food}."),
+  tofu: step(["grind"], [2, 4, 8], "hands on", "Blend {food} until smooth and work it in.", { ...MIXER, cue: "smooth" }),
+  vegetable: step(["steam", "grind"], about(12), "unattended", "Grate {food}, steam it for 12 minutes until it is soft, and work it in.", { cue: "it is soft" }),
+  gelling: step(["simmer"], about(2), "hands on", "Simmer {food} in a few spoonfuls of water for 2 minutes, stirring, and work it in while it is hot.", { heat: "simmer" }),
+  egg: step(["bake"], about(25), "unattended", "Beat {food}, work it in, and bake all of it for 25 minutes at 160 °C, until it is set through.", { cue: "it is set through" }),
+};
+
+export const HANDLING: HandlingTables = { foods: FOODS, kinds: KINDS, withoutPot: WITHOUT_A_POT };

@@ -87,6 +87,7 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
     steps: [...preparations(version, handling), ...usualMethod(version, read.archetype, constants)],
     needless: [],
     outOfPlace: [],
+    simmers: true,
     asked,
   });
   if (read.steps.length === 0) return usual();
@@ -124,10 +125,11 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
 
   waterFor(steps, version, read);
   putTheRest(steps, moved, version, read.steps, ground.find);
+  const simmers = steps.some(isWet);
   const waiting: { readonly row: VersionRow; readonly how: HandlingStep }[] = [];
   for (const row of version.rows) {
     if (!row.food || (row.change !== "added" && (row.line === null || !moved.has(row.line)))) continue;
-    const how = handlingOf(row.food, handling, constants).add ?? STIR_IN;
+    const how = handlingOf(row.food, handling, simmers, constants).add ?? STIR_IN;
     const there = steps[placeBeside(row, how, steps, kept, rowOf, moved, handling, version)];
     if (!there) {
       waiting.push({ row, how });
@@ -165,6 +167,7 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
     steps: [...preparations(version, handling), ...inTheirPlaces(steps, after, goesIn, version)],
     needless: [...why].map(([step, reason]) => ({ step, why: `needless: ${reason}` })),
     outOfPlace: [...moved],
+    simmers,
     asked,
   };
 }
@@ -262,7 +265,6 @@ function inTheirPlaces(
   version: Version,
 ): readonly MethodStep[] {
   const own = steps.map((step, at) => ({ step, at })).filter(({ step }) => step.part === null);
-  const isWet = ({ operations, heat }: MethodStep) => heat !== null || operations.some((operation) => WET.includes(operation));
   const poured = Math.max(0, pouredAt(steps, version));
   const simmers = own.find(({ step, at }) => at >= poured && isWet(step))?.at;
   const last = own.findLast(({ step }) => isWet(step))?.at;
@@ -286,6 +288,7 @@ function inTheirPlaces(
     ...steps.slice(at, at + 1),
   ]).flat();
 }
+const isWet = ({ operations, heat }: MethodStep): boolean => heat !== null || operations.some((operation) => WET.includes(operation));
 const WET: readonly Operation[] = ["simmer", "reduce", "pressure", "steam", "bake"];
 /** What goes in at one place goes in in this order. */
 const ORDER: readonly (GoesIn | undefined)[] = ["with the liquid", "once it simmers", undefined, "with the sweetener", "off the heat"];

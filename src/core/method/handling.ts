@@ -1,11 +1,13 @@
 import type { Constants, Food, Handled } from "../food";
-import { handlingKindOf } from "./kinds";
+import { handlingKindOf, type HandlingKind } from "./kinds";
 import type { Handling, HandlingStep, HandlingTables } from "./step";
 
 type DoneConstants = Pick<Constants, "gelatinisationMinutes">;
 /** Grain is done after so many of its time constants; egg after so many minutes of a simmer. */
 const DONE = 2.5;
 const EGG_MINUTES = 8;
+/** What is not eaten raw. */
+const EATEN_COOKED: readonly HandlingKind[] = ["grain", "grits", "strands", "flakes", "flour", "starch", "pearls", "pulse"];
 /** Whole and split pulses that no time constant is known of. */
 const PULSE_MINUTES = 45;
 
@@ -20,16 +22,18 @@ export function minutesToDone(food: Food, { gelatinisationMinutes: { value } }: 
   if (handled) return handled.state === "raw" ? handled.minutes : 0;
   if (thickening.egg) return nature?.processing === "cooked" ? 0 : EGG_MINUTES;
   const kind = handlingKindOf(food);
-  if (kind === "puffed" || kind === "roasted flour" || kind === "piece" || kind === "cooked grain" || kind === "plant milk" || kind === "nut paste") return 0;
+  if (kind === null || !EATEN_COOKED.includes(kind)) return 0;
   const { starch } = thickening;
   const byStarch = starch ? DONE * (starch.tau ?? (starch.form === "pearl" ? value.pearl : value[starch.grain]) ?? 0) : 0;
   return kind === "pulse" ? Math.max(byStarch, PULSE_MINUTES) : byStarch;
 }
 
-/** How a food is handled: by what is known of it, else as its kind is; nothing where nobody has said what it is. */
-export function handlingOf(food: Food, { foods, kinds }: HandlingTables, constants: DoneConstants): Handling {
+/** How a food is handled: by what is known of it, else as its kind is; nothing where nobody has said what it is. `simmers`: whether there is a pot that does. */
+export function handlingOf(food: Food, { foods, kinds, withoutPot }: HandlingTables, simmers: boolean, constants: DoneConstants): Handling {
   const own = foods.get(food.id) ?? {};
   const kind = handlingKindOf(food);
+  const dry = simmers || kind === null ? undefined : withoutPot[kind];
+  if (dry && (own.add ?? (kind && kinds[kind]))?.goesIn !== "with the liquid") return { ...own, add: lasting(dry, minutesToDone(food, constants)) };
   if (!own.add && kind === null && food.handled) return { ...own, add: asAnswered(food.handled) };
   if (own.add || kind === null) return own;
   return { ...own, add: lasting(kinds[kind], minutesToDone(food, constants)) };

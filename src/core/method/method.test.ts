@@ -228,7 +228,7 @@ describe("a version's method", () => {
 describe("steps that foods bring with them", () => {
   const steps = [
     ...[...HANDLING.foods].flatMap(([id, { prepare, add }]) => [prepare, add].flatMap((step) => (step ? [{ id, step }] : []))),
-    ...Object.entries(HANDLING.kinds).map(([id, step]) => ({ id, step })),
+    ...[...Object.entries(HANDLING.kinds), ...Object.entries(HANDLING.withoutPot)].map(([id, step]) => ({ id, step })),
   ];
   it.each(steps)("$id: the words say what the step is", ({ step }) => {
     const words = readStep(
@@ -309,6 +309,22 @@ describe("any version of any recipe", () => {
       { numRuns: 300 },
     ));
 
+  it("speaks of no simmering pot where nothing simmers, and cooks what is raw all the same", () =>
+    fc.assert(
+      fc.property(fc.constantFrom(...REFERENCE.foods.values()), (each) => {
+        const of = read(
+          "Ladoo\nMakes 10\n\n200 g besan\n80 g ghee\n100 g icing sugar\n\n1. Roast the besan in the ghee for 15 minutes.\n2. Let it cool and work in the sugar.\n3. Shape into balls.",
+        );
+        const row: VersionRow = { id: "added-1", line: null, food: each, grams: 40, role: each.role, change: "added", why: "gives" };
+        const { method, words } = made(of, [...asIs(of), row]);
+        expect(method.simmers).toBe(false);
+        expect(words.map(textOf).join(" ")).not.toMatch(/simmering pot|pot simmers/);
+        const step = method.steps.find(({ takes: all }) => all.some(({ of: what }) => what.id === "added-1"));
+        if (minutesToDone(each, REFERENCE.constants) > 0)
+          expect(["roast", "fry", "simmer", "steam", "bake"], each.id).toEqual(expect.arrayContaining([step?.operation]));
+      }),
+      { numRuns: 300 },
+    ));
   it("names no food that is not there, and leaves whole sentences", () =>
     fc.assert(
       fc.property(versions, ({ of, version }) => {

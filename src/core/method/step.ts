@@ -81,6 +81,8 @@ export interface Method {
   readonly needless: readonly { readonly step: StepId; readonly why: string }[];
   /** Lines for which a food of another kind stands, that no sentence of the recipe fits. */
   readonly outOfPlace: readonly LineId[];
+  /** Whether some pot of it simmers, before foods that bring steps of their own. */
+  readonly simmers: boolean;
   /** Rows whose food nobody has said how to handle: where they go in is a guess. */
   readonly asked: readonly LineId[];
 }
@@ -114,4 +116,6 @@ export interface Handling {
 export interface HandlingTables {
   readonly foods: ReadonlyMap<string, Handling>;
   readonly kinds: Readonly<Record<HandlingKind, HandlingStep>>;
+  /** Of what goes into a simmering pot, where nothing simmers. */
+  readonly withoutPot: Readonly<Partial<Record<HandlingKind, HandlingStep>>>;
 }

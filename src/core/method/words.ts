@@ -44,6 +44,8 @@ interface Wording extends WordsGround {
   readonly find: FindMentions<LineId>;
   readonly rowOfLine: ReadonlyMap<LineId, VersionRow>;
   readonly rowOf: ReadonlyMap<LineId, VersionRow>;
+  /** Whether some pot simmers. */
+  readonly simmers: boolean;
   /** Lines that no sentence of the recipe may name any more. */
   readonly gone: ReadonlySet<LineId>;
   /** Lines that some sentence still names. */
@@ -65,6 +67,7 @@ export function wordsOf(method: Method, version: Version, ground: WordsGround): 
     ...ground,
     find,
     gone,
+    simmers: method.simmers,
     rowOfLine: new Map(version.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const]))),
     rowOf: new Map(version.rows.map((row) => [row.id, row] as const)),
     told: new Set(method.steps.flatMap((step) => toldLines(step, textOf, find))),
@@ -281,12 +284,12 @@ export const textOf = ({ segments }: StepWords): string =>
 const listed = (words: readonly string[]): string => (words.length < 2 ? words.join("") : `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`);
 
 /** What a step says that the recipe does not have. */
-function newWords({ origin, takes }: MethodStep, { rowOf, handling, measures, constants }: Wording): string {
+function newWords({ origin, takes }: MethodStep, { rowOf, handling, simmers, measures, constants }: Wording): string {
   if (origin.kind === "usual")
     return origin.words.replace("{takes}", listed(takes.flatMap(({ of }) => rowOf.get(of.id) ?? []).map((each) => amountWords(each, measures))));
   const row = origin.kind === "recipe" || origin.kind === "boils down" ? undefined : rowOf.get(origin.line);
   if (!row?.food) return "";
-  const how = handlingOf(row.food, handling, constants);
+  const how = handlingOf(row.food, handling, simmers, constants);
   const words = (origin.kind === "prepares" ? how.prepare : how.add)?.words;
   return words ? filled(words, row, measures) : `Stir in ${amountWords(row, measures)}.`;
 }
