@@ -103,11 +103,14 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
   const open = read.steps.filter(({ step }) => !why.has(step.id));
   const moved = outOfPlace(open, ground);
   const gone = new Set([...moved, ...version.rows.flatMap(({ line, food }) => (line !== null && food === null ? [line] : []))]);
+  const namedAt = open.map(({ step }) => [step.id, new Set(ground.find(step.text).map(({ key }) => key))] as const);
+  const timesNamed = (line: LineId) => namedAt.filter(([, named]) => named.has(line)).map(([step]) => step);
+  const namedIn = new Map(lines.map(({ id }) => [id, timesNamed(id)] as const));
   const rebuilt = open.flatMap((each): Rebuilt[] => {
     const takesPart = each.takes.some(({ of }) => of.kind === "component");
-    const elsewhere = (line: LineId) => open.some(({ step }) => step.id !== each.step.id && ground.find(step.text).some(({ key }) => key === line));
+    const elsewhere = (line: LineId) => (namedIn.get(line) ?? []).some((step) => step !== each.step.id);
     const sentences = sentencesWithout(each, takesPart, gone, elsewhere, ground);
-    const named = new Set(ground.find(each.step.text).map(({ key }) => key));
+    const named = namedAt.find(([step]) => step === each.step.id)?.[1] ?? new Set<LineId>();
     const rows = concerned(each, named, rowOf);
     const reasons = [...new Set(rows.flatMap(({ change, why: reason }) => (change !== "amount" && reason ? [reason] : [])))];
     if (sentences.length > 0 && sentences.every(({ is }) => is === "gone")) {
