@@ -161,6 +161,31 @@ describe("from a pasted recipe to a kept version", () => {
     await session.page.reload();
     expect(await session.page.getByLabel("Grams of Fine semolina for this table").inputValue()).toBe("333");
   });
+
+  it("takes steps in the maker's own words, moved, through a reload and into a kept version", async () => {
+    await session.page.goto(`${session.app.address}/recipes/demo-5/table`);
+    await session.page.getByText("Dairy-free", { exact: true }).click();
+    await session.page.getByText("Saved", { exact: true }).filter({ visible: true }).waitFor();
+    await session.page.goto(`${session.app.address}/recipes/demo-5/swap`);
+    await proposalsReady();
+    const steps = session.page.getByLabel("Steps for this table");
+    const first = steps.locator("li").first();
+    await first.getByRole("button", { name: "Edit step 1" }).click();
+    await session.page.getByLabel("Step 1, in your words").fill("Set out all that is needed, and the milk.");
+    await session.page.getByRole("button", { name: "Keep these words" }).click();
+    await first.getByText("Set out all that is needed, and the milk.").waitFor();
+    await first.getByText("In your own words, not built anew.").waitFor();
+    await steps.getByRole("button", { name: "Move step 1 down" }).click();
+    await steps.locator("li").nth(1).getByText("Set out all that is needed, and the milk.").waitFor();
+    await session.page.getByText("Saved", { exact: true }).filter({ visible: true }).waitFor();
+    await session.page.reload();
+    await steps.locator("li").nth(1).getByText("Set out all that is needed, and the milk.").waitFor();
+    expect(await axe(session.page)).toEqual([]);
+    await button(/Keep as a version/).click();
+    await session.page.waitForURL(/\/versions\/.+/);
+    await session.page.getByText("Set out all that is needed, and the milk.").waitFor();
+    expect(await session.page.getByText("Against your words:").count()).toBeGreaterThan(0);
+  });
 });
 
 describe("on a phone, by the stove", () => {
@@ -316,7 +341,7 @@ describe("every page", () => {
     "/pantry/own-corner-shop-oat-cream/edit",
     "/recipes/demo-1/nutrition",
     "/recipes/demo-1/scale",
-    "/recipes/demo-10/recipe",
+    "/recipes/demo-5/recipe",
     "/recipes/demo-1/lineage",
     "/recipes/demo-1/compare?with=now",
     "/recipes?diet=vegan&minutes=60",

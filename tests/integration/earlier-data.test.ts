@@ -135,7 +135,7 @@ describe("data of schema 5", () => {
     const now = openBench(stored.document, read, table, kitchen);
     const anew = now && storedBench(now.state, read, table);
     const kept = await keepVersion("demo-1", anew ?? stored.document, true);
-    expect((await getVersion(kept))?.snapshot?.method?.steps.map(({ id }) => id)).toEqual(["prepares-added-1", "s1", "s2", "s3", "s4", "s5"]);
+    expect((await getVersion(kept))?.snapshot?.method?.steps.map(({ id }) => id)).toEqual(["prepares-added-1", "s1", "s2", "s3", "adds-added-2", "s4", "s5"]);
   });
   it("calls other sweets of a table as they are called now, in the database and where a window still sends them", async () => {
     const { recipe } = await requireRecipe("demo-2");

@@ -325,6 +325,41 @@ describe("any version of any recipe", () => {
       }),
       { numRuns: 300 },
     ));
+  it("is the same in another order of the lines, and under another name", () => {
+    const other: Readonly<Record<string, string>> = {
+      "cow-milk": "soy-milk",
+      ghee: "coconut-oil",
+      cashew: "pumpkin-seeds",
+      "white-rice": "sago",
+      vermicelli: "barnyard-millet",
+    };
+    const wordsOfText = (text: string) => {
+      const of = read(text);
+      const rows = asIs(of).map((row): VersionRow => {
+        const id = other[row.food?.id ?? ""];
+        return id === undefined ? row : { ...row, food: food(id), change: "replaced", why: "vegan" };
+      });
+      return methodFor(
+        of,
+        { rows, evaporation: of.evaporation.grams.value },
+        tableOf({ servings: of.recipe.servings }),
+        HANDLING,
+        REFERENCE.constants,
+      ).words.map(textOf);
+    };
+    for (const { text } of DEMO_RECIPES) {
+      const { recipe } = read(text);
+      // In parts the order of lines tells what belongs together.
+      if ((recipe.components ?? []).length > 0) continue;
+      const steps = recipe.steps.map((step, i) => `${i + 1}. ${step.text}`);
+      const written = (title: string, lines: readonly string[]) =>
+        [title, `Serves ${recipe.servings}`, "", "Ingredients", ...lines, "", "Method", ...steps].join("\n");
+      const lines = recipe.lines.map((line) => line.text);
+      const plain = wordsOfText(written(recipe.title, lines));
+      expect(wordsOfText(written(recipe.title, [...lines].reverse())).join("\n"), recipe.title).toBe(plain.join("\n"));
+      expect(wordsOfText(written(`My ${recipe.title}`, lines)).join("\n"), recipe.title).toBe(plain.join("\n"));
+    }
+  });
   it("names no food that is not there, and leaves whole sentences", () =>
     fc.assert(
       fc.property(versions, ({ of, version }) => {

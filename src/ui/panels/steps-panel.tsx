@@ -199,7 +199,7 @@ function StepRow({ step, number, isPlain, hazards, edits }: StepRowProps) {
             Down
           </button>
           {step.isOwn && (
-            <button type="button" className={quiet} aria-label={`Build step ${number} again`} onClick={() => edits.write(null)}>
+            <button type="button" className={quiet} aria-label={`Build it again: step ${number}`} onClick={() => edits.write(null)}>
               Build it again
             </button>
           )}
