@@ -19,7 +19,7 @@ import type { ReadRecipe } from "../recipe";
 import { scaledFor, type Version, type VersionRow } from "../substitution";
 import type { DiningTable } from "../table";
 
-/** A hazard of a version; `isOwn` where the recipe itself runs it, as its maker does. */
+/** A hazard of a version; `isOwn` where the recipe itself runs it at that step, as its maker does. */
 export interface VersionHazard extends Hazard {
   readonly isOwn: boolean;
 }
@@ -54,9 +54,9 @@ export function methodFor(read: ReadRecipe, version: Version, table: DiningTable
   const isChanged = own !== undefined || version.rows.some(({ change }) => change !== "as is");
   const handedDown = lines.map((line): VersionRow => ({ ...line, line: line.id, change: "as is", why: "" }));
   const handed = isChanged ? ofRecipe(read, table, () => made({ rows: handedDown, evaporation: evaporation.value })) : { method, hazards };
-  const runs = new Set(handed.hazards.map(({ family, grade }) => `${family} ${grade}`));
+  const runs = new Set(handed.hazards.map(({ family, grade, step }) => `${family} ${grade} ${step}`));
   const found = hazards.map((hazard): VersionHazard => {
-    const isOwn = runs.has(`${hazard.family} ${hazard.grade}`);
+    const isOwn = runs.has(`${hazard.family} ${hazard.grade} ${hazard.step}`);
     return { ...hazard, isOwn, change: isOwn ? null : hazard.change };
   });
   return { method, words: words.map((step) => withChanges(step, found)), hazards: found, times: { now: timesOf(method), recipe: timesOf(handed.method) } };

@@ -79,6 +79,19 @@ const BORDERS: readonly (readonly [hazard: string, lines: string, runs: readonly
     ["Stir the eggs into the cold milk with the sugar.", "Chill it for 3 hours."],
     ["Stir the eggs into the milk with the sugar.", "Bake it for 40 minutes."],
   ],
+  // What is fried in a pan of its own, or simmers by itself, heats no egg.
+  [
+    "sure raw egg",
+    `${MILK}\n3 eggs\n20 g almonds\n10 g ghee`,
+    ["Beat the eggs with the sugar into the cold milk.", "Fry the almonds in the ghee and scatter them over."],
+    ["Beat the eggs with the sugar into the cold milk.", "Cook it on a low flame for 8 minutes.", "Scatter the almonds over."],
+  ],
+  [
+    "likely raw egg",
+    `${MILK}\n3 eggs`,
+    ["Beat the eggs with the sugar.", "Simmer the milk for 10 minutes.", "Chill it."],
+    ["Beat the eggs with the sugar.", "Pour the milk over the eggs and cook for 10 minutes.", "Chill it."],
+  ],
   [
     "sure starch lumps",
     `${MILK}\n30 g cornflour`,

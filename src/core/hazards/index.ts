@@ -1,1 +1,2 @@
-export { HAZARD_FAMILIES, HAZARD_GRADES, hazardsOf, type Hazard, type HazardGrade } from "./hazards";
+export { HAZARD_FAMILIES, HAZARD_GRADES, type Hazard, type HazardGrade } from "./hazard";
+export { hazardsOf } from "./hazards";

@@ -24,6 +24,8 @@ export interface PotAt {
   readonly celsius: number;
   /** The hottest that they come to, from here to the table, °C. */
   readonly hottest: number;
+  /** The same by those steps alone that surely heat what comes in here. */
+  readonly hottestForSure: number;
   /** Minutes of wet heat from here on, until it has cooled. */
   readonly minutesAfter: number;
   /** Whether it boils hard from here on. */
@@ -50,9 +52,15 @@ function heatOf({ operations, heat, operation }: MethodStep, text: string): numb
 }
 const WARMED = 75;
 
+const heatsAsWater = ({ heat, operations }: MethodStep): boolean => heat !== null || operations.some((each) => ["pressure", "steam", "bake"].includes(each));
+const EGG = /\b(?:eggs?|yolks?|custard)\b/i;
+
 /** Minutes of wet heat in a step. */
-const wetMinutes = ({ heat, operations, cooking, minutes }: MethodStep): number =>
-  heat !== null || operations.some((each) => ["pressure", "steam", "bake"].includes(each)) ? (cooking ? cooking.open + cooking.covered : minutes.usual) : 0;
+const wetMinutes = (step: MethodStep): number => {
+  const { cooking, minutes } = step;
+  if (!heatsAsWater(step)) return 0;
+  return cooking ? cooking.open + cooking.covered : minutes.usual;
+};
 
 /** How hot a pot is as foods come into it at a step, by how hot it was and what the step does first. */
 function comesIn(was: number, step: MethodStep, text: string): number {
@@ -100,10 +108,15 @@ export function potsOf(method: Method, textOf: (step: MethodStep) => string, { r
   });
   return found.map((each, i) => {
     const later = found.slice(i).filter(({ step }) => step.part === each.step.part || (each.step.part !== null && step.part === null));
-    const heats = later.flatMap(({ step, text }) => heatOf(step, text) ?? []);
+    // What is fried or roasted later with foods of its own is in a pan of its own.
+    const inThisPot = later.filter(({ step }, after) => after === 0 || heatsAsWater(step) || step.takes.length === 0);
+    const heats = inThisPot.flatMap(({ step, text }) => heatOf(step, text) ?? []);
+    // A later step that takes other foods may heat them alone.
+    const surely = inThisPot.filter(({ step, text }, after) => after === 0 || step.takes.length === 0 || EGG.test(text));
     return {
       ...each,
       hottest: Math.max(each.celsius, ...heats),
+      hottestForSure: Math.max(each.celsius, ...surely.flatMap(({ step, text }) => heatOf(step, text) ?? [])),
       minutesAfter: later.reduce((sum, { step }) => sum + wetMinutes(step), 0),
       boilsHard: later.some(({ step }) => step.heat === "rolling" || step.heat === "brisk"),
     };

@@ -1,62 +1,15 @@
-import type { Constants, Food, Role } from "../food";
-import {
-  generalNames,
-  mentionsOf,
-  namesOfLine,
-  readStep,
-  type Operation,
-  type FindMentions,
-  type LineId,
-  type ReadRecipe,
-  type ReadStepWithTakes,
-  type StepId,
-  type StepReading,
-} from "../recipe";
+import type { Constants } from "../food";
+import { readStep, type Operation, type FindMentions, type LineId, type ReadRecipe, type ReadStepWithTakes, type StepId, type StepReading } from "../recipe";
 import type { Version, VersionRow } from "../substitution";
 import { usualMethod } from "./usual";
 import { cookingOf, type DrivenGround } from "./driven-off";
 import { handlingOf, isHandlingAsked, minutesToDone } from "./handling";
-import { handlingKindOf, holdsFor } from "./kinds";
+import { namesIn, shortName, type NamedLine } from "./names";
+import { inTheirPlaces, isWet, stepBeside } from "./places";
 import { outOfPlace, sentencesWithout, type SentenceGround } from "./rebuild";
 import { say } from "./say";
 import { natureOf } from "./wording";
 import type { GoesIn, HandlingStep, HandlingTables, Method, MethodSentence, MethodStep, MethodTake } from "./step";
-
-/** A recipe's line as its steps may name it: what it was read as, without what is made of it on the way. */
-export interface NamedLine {
-  readonly id: LineId;
-  readonly food: Food;
-  readonly role: Role;
-  /** The words of the line without its amount. */
-  readonly description: string;
-}
-
-/** The lines of a recipe as its steps may name them. */
-export const namedLines = (read: Pick<ReadRecipe, "lines" | "byLine">): NamedLine[] =>
-  read.lines.map(({ id, food, role }) => {
-    const reading = read.byLine.get(id);
-    return { id, food, role, description: reading?.kind === "read" && reading.food.id === food.id ? reading.description : food.name };
-  });
-
-/** Of one recipe's lines, made once. */
-const finders = new WeakMap<ReadRecipe["lines"], { readonly lines: readonly NamedLine[]; readonly find: FindMentions<LineId> }>();
-/** The lines of a recipe as its steps may name them, and where a text does. */
-function namesIn(read: Pick<ReadRecipe, "lines" | "byLine" | "structure">): { readonly lines: readonly NamedLine[]; readonly find: FindMentions<LineId> } {
-  const before = finders.get(read.lines);
-  if (before) return before;
-  const lines = namedLines(read);
-  const made = { lines, find: mentionsOfLines(lines, read.structure) };
-  finders.set(read.lines, made);
-  return made;
-}
-
-/** Where a text names lines, and parts of the recipe too, by their ids. */
-export const mentionsOfLines = (lines: readonly NamedLine[], structure?: ReadRecipe["structure"]): FindMentions<LineId> =>
-  mentionsOf([
-    ...lines.map(({ id, food, description }) => ({ key: id, names: namesOfLine(description, food) })),
-    ...[...(structure?.components.values() ?? [])].map(({ id, name }) => ({ key: id, names: [name] })),
-    ...generalNames(lines.map(({ id, food, role }) => ({ key: id, food, role }))),
-  ]);
 
 /** What a method is built from. */
 export interface MethodGround {
@@ -133,7 +86,7 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
   for (const row of version.rows) {
     if (!row.food || (row.change !== "added" && (row.line === null || !moved.has(row.line)))) continue;
     const how = handlingOf(row.food, handling, simmers, constants).add ?? STIR_IN;
-    const there = steps[placeBeside(row, how, steps, kept, rowOf, moved, handling, version)];
+    const there = stepBeside(row, how, steps, kept, rowOf, moved, handling, version);
     if (!there) {
       waiting.push({ row, how });
       continue;
@@ -232,70 +185,12 @@ function minutesUntilDone(
 const PRESSURE = 3;
 const KEPT_UNDONE = 0.15;
 
-/** The step in which a food goes in beside what is handled as it is; -1 where none is, or it brings a step of its own. */
-function placeBeside(
-  row: VersionRow,
-  how: HandlingStep,
-  steps: readonly MethodStep[],
-  kept: readonly ReadStepWithTakes[],
-  rowOf: ReadonlyMap<LineId, VersionRow>,
-  moved: ReadonlySet<LineId>,
-  { foods }: HandlingTables,
-  version: Version,
-): number {
-  const { food } = row;
-  if (!food) return -1;
-  const hasOwn = foods.get(food.id)?.add !== undefined && (how.goesIn === "once it simmers" || how.goesIn === "off the heat");
-  const beside = hasOwn || row.change !== "added" ? -1 : besideAt(kept, food, rowOf, moved);
-  if (beside >= 0) return beside;
-  if (how.goesIn === "with the liquid") return pouredAt(steps, version);
-  if (how.goesIn === "with the sweetener") return sweetenedAt(steps, version);
-  return -1;
-}
-
 /** What has to be got ready of foods that the recipe does not have. */
 const preparations = (version: Version, { foods }: HandlingTables): MethodStep[] =>
   version.rows.flatMap((row): MethodStep[] => {
     const how = row.food && row.change !== "as is" && row.change !== "amount" ? foods.get(row.food.id)?.prepare : undefined;
     return how && row.food ? [ofHandling(how, `prepares-${row.id}`, { kind: "prepares", line: row.id }, [`for the ${shortName(row.food)}`])] : [];
   });
-
-/** The recipe's steps with those that foods bring, each where it goes in. */
-function inTheirPlaces(
-  steps: readonly MethodStep[],
-  added: readonly MethodStep[],
-  goesIn: ReadonlyMap<StepId, GoesIn>,
-  version: Version,
-): readonly MethodStep[] {
-  const own = steps.map((step, at) => ({ step, at })).filter(({ step }) => step.part === null);
-  const poured = Math.max(0, pouredAt(steps, version));
-  const simmers = own.find(({ step, at }) => at >= poured && isWet(step))?.at;
-  const last = own.findLast(({ step }) => isWet(step))?.at;
-  const usual = steps.length === 0 ? 0 : Math.min(steps.length, Math.max(1, sweetenedAt(steps, version)));
-  const placeOf = (step: MethodStep): number => {
-    switch (goesIn.get(step.id)) {
-      case "once it simmers":
-        return simmers === undefined ? usual : simmers + 1;
-      case "off the heat":
-        return last === undefined ? usual : last + 1;
-      case "with the liquid":
-        return steps.length === 0 ? 0 : poured + 1;
-      case "with the sweetener":
-      case undefined:
-        return usual;
-    }
-  };
-  const places = added.map((step) => ({ step, place: placeOf(step) })).sort((a, b) => ranked(goesIn.get(a.step.id)) - ranked(goesIn.get(b.step.id)));
-  return Array.from({ length: steps.length + 1 }, (_, at) => [
-    ...places.filter(({ place }) => place === at).map(({ step }) => step),
-    ...steps.slice(at, at + 1),
-  ]).flat();
-}
-const isWet = ({ operations, heat }: MethodStep): boolean => heat !== null || operations.some((operation) => WET.includes(operation));
-const WET: readonly Operation[] = ["simmer", "reduce", "pressure", "steam", "bake"];
-/** What goes in at one place goes in in this order. */
-const ORDER: readonly (GoesIn | undefined)[] = ["with the liquid", "once it simmers", undefined, "with the sweetener", "off the heat"];
-const ranked = (goesIn: GoesIn | undefined): number => ORDER.indexOf(goesIn);
 
 type Writable<T> = { -readonly [Key in keyof T]: T[Key] };
 /** Shares closer to the whole than this are the whole. */
@@ -341,20 +236,6 @@ const NEEDS_WATER: readonly Operation[] = ["dissolve", "soak", "caramelise"];
 const MOST_OF_THE_WATER = 0.3;
 
 const whole = ({ id }: VersionRow): MethodTake => ({ of: { kind: "line", id }, share: 1 });
-
-/** The step at which most of what is handled as a food goes in, by grams, and is named; -1 where nothing of the kind does. */
-function besideAt(steps: readonly ReadStepWithTakes[], food: Food, rowOf: ReadonlyMap<LineId, VersionRow>, moved: ReadonlySet<LineId>): number {
-  const kind = handlingKindOf(food);
-  let [best, most] = [-1, 0];
-  for (const [at, { takes }] of steps.entries())
-    for (const { of, share, why } of takes) {
-      const row = of.kind === "line" && why !== "not named" && !moved.has(of.id) ? rowOf.get(of.id) : undefined;
-      const other = row?.food ? handlingKindOf(row.food) : null;
-      const grams = row && kind !== null && other !== null && holdsFor(other, kind, ["mix"]) ? share * Math.max(row.grams, 1) : 0;
-      if (grams > most) [best, most] = [at, grams];
-    }
-  return best;
-}
 
 /** The rows that a step takes or names. */
 function concerned({ takes }: ReadStepWithTakes, named: ReadonlySet<LineId>, rowOf: ReadonlyMap<LineId, VersionRow>): VersionRow[] {
@@ -404,20 +285,3 @@ const ofHandling = (how: HandlingStep, id: StepId, origin: MethodStep["origin"],
   origin,
   reasons,
 });
-
-/** The first step at which a sweetener goes in; -1 where none does. */
-function sweetenedAt(steps: readonly MethodStep[], { rows }: Version): number {
-  const sweet = new Set(rows.flatMap(({ id, role }) => (role === "sweetener" ? [id] : [])));
-  return steps.findIndex(({ takes }) => takes.some(({ of }) => of.kind === "line" && sweet.has(of.id)));
-}
-
-/** The first step of the sweet itself at which most of its liquid goes in; -1 where none does. */
-function pouredAt(steps: readonly MethodStep[], { rows }: Version): number {
-  const grams = new Map(rows.flatMap(({ id, role, food, grams: all }) => (food && (role === "liquid" || food.id === "water") ? [[id, all] as const] : [])));
-  const inAt = steps.map(({ part, takes }) => (part === null ? takes.reduce((sum, { of, share }) => sum + share * (grams.get(of.id) ?? 0), 0) : 0));
-  const most = Math.max(0, ...inAt);
-  return most > 0 ? inAt.indexOf(most) : -1;
-}
-
-/** A food as a sentence names it. */
-export const shortName = (food: Food): string => (food.name.toLowerCase().split(/,| ?\(/)[0] ?? "").trim();

@@ -1,4 +1,5 @@
-export { mentionsOfLines, methodOf, namedLines } from "./build";
+export { methodOf } from "./build";
+export { mentionsOfLines, namedLines, shortName } from "./names";
 export { methodInOwnOrder, withOwnSteps, type OwnSteps } from "./own-steps";
 export { handlingKindOf, type HandlingKind } from "./kinds";
 export type { Handling, HandlingStep, HandlingTables, Method } from "./step";

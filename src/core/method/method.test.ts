@@ -9,7 +9,7 @@ import { scaledFor, type Version, type VersionRow } from "../substitution";
 import type { Handled } from "../food";
 import { minutesToDone } from "./handling";
 import { namedLines, textOf, type Method, type OwnSteps, type StepWords } from ".";
-import { mentionsOfLines } from "./build";
+import { mentionsOfLines } from "./names";
 
 const kheer = (...steps: readonly string[]): ReadRecipe =>
   read(`Kheer\nServes 4\n\nIngredients\n1000 g full-cream milk\n100 g sugar\n20 g cashews, broken\n\nMethod\n${steps.join("\n")}`);

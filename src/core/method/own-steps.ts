@@ -1,5 +1,5 @@
 import type { LineId, StepId } from "../recipe";
-import { shortName } from "./build";
+import { shortName } from "./names";
 import type { Method } from "./step";
 import type { StepWords } from "./words";
 import type { VersionRow } from "../substitution";

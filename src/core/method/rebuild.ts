@@ -92,9 +92,9 @@ export function sentencesWithout(
     const left = mentions.filter(({ key }) => !isGone(key));
     const dangling = antecedentGone && isOfWhatWasNamed(words, left);
     if (mentions.length > 0) antecedentGone = names && left.length === 0;
-    if (!names && !dangling) return { ...place, is: "kept" };
-    if (mentions.every(({ key, at, words: name }) => !isGone(key) || greasesAt(words, at, name) !== null) && !dangling) return { ...place, is: "kept" };
-    if (!dangling && withoutFoods(words, mentions, isGone) !== null) return { ...place, is: "kept" };
+    const onlyGreases = mentions.every(({ key, at, words: name }) => !isGone(key) || greasesAt(words, at, name) !== null);
+    const edits = dangling ? null : onlyGreases ? [] : withoutFoods(words, mentions, isGone);
+    if (edits !== null) return { ...place, is: "kept", edits };
     const isCooking = reading.timed && (reading.heat !== null || reading.covered);
     const isOfFoods = OF_FOODS.includes(reading.operation);
     if (left.length === 0 && !takesPart && (!isCooking || isOfFoods)) return { ...place, is: "gone" };

@@ -1,7 +1,7 @@
 import type { Heat } from "../process";
 import type { Attention, LineId, Operation, PartId, StepId, StepMinutes } from "../recipe";
 import type { HandlingKind } from "./kinds";
-import type { Place } from "./sentences";
+import type { Edit, Place } from "./sentences";
 
 /** Something that goes in at a step: a row of the version, by its id, or a part of the recipe. */
 export interface MethodTake {
@@ -30,7 +30,11 @@ export interface StepCooking {
 /** A sentence of the recipe in a version: as it stands, perhaps with other foods; said anew, for what is left to do; or gone. */
 export type MethodSentence = Place &
   (
-    | { readonly is: "kept" }
+    | {
+        readonly is: "kept";
+        /** What is struck from it, by places in it. */
+        readonly edits: readonly Edit[];
+      }
     | { readonly is: "gone" }
     | {
         readonly is: "anew";

@@ -2,19 +2,14 @@ import type { Constants, Role } from "../food";
 import { capital, formatGrams, type HouseholdMeasures } from "../units";
 import { kitchenMeasure, namesAllTheRest, type FindMentions, type LineId, type Operation, type RecipeStep, type StepId } from "../recipe";
 import type { Version, VersionRow } from "../substitution";
-import { mentionsOfLines, shortName, type NamedLine } from "./build";
+import { mentionsOfLines, shortName, type NamedLine } from "./names";
 import { handlingOf } from "./handling";
 import { handlingKindOf, holdsFor } from "./kinds";
 import { say } from "./say";
-import { withoutFoods } from "./sentences";
-import type { HandlingTables, Method, MethodSentence, MethodStep, StepCooking } from "./step";
-import { greasesAt, natureOf, SENTENCE_BEGINS, TIME } from "./wording";
-
-/** A piece of a step's words: as the recipe has it, written in anew, or struck out. */
-export interface Segment {
-  readonly text: string;
-  readonly kind: "plain" | "changed" | "removed";
-}
+import { endsOpen, singleSpaced, timed, type Segment } from "./segments";
+import type { Edit } from "./sentences";
+import type { HandlingTables, Method, MethodSentence, MethodStep } from "./step";
+import { greasesAt, natureOf, SENTENCE_BEGINS } from "./wording";
 
 /** A step in words, against the recipe's own. */
 export interface StepWords {
@@ -93,11 +88,14 @@ export function wordsOf(method: Method, version: Version, ground: WordsGround): 
   return words;
 }
 
+/** A step without sentences of its own to go by: all of it stands. */
+const whole = (text: string): MethodSentence => ({ from: 0, to: text.length, is: "kept", edits: [] });
+
 /** The lines that a step's sentences name as they hold now. */
 function toldLines({ origin, sentences }: MethodStep, textOf: ReadonlyMap<StepId, string>, find: FindMentions<LineId>): LineId[] {
   if (origin.kind !== "recipe") return [];
   const text = textOf.get(origin.step) ?? "";
-  return (sentences ?? [{ from: 0, to: text.length, is: "kept" as const }]).flatMap((sentence) =>
+  return (sentences ?? [whole(text)]).flatMap((sentence) =>
     sentence.is === "kept"
       ? find(text.slice(sentence.from, sentence.to)).map(({ key }) => key)
       : sentence.is === "anew"
@@ -117,12 +115,12 @@ function recipeWords(step: MethodStep, text: string, isAfterFewer: boolean, word
   });
   const said = new Set<VersionRow>();
   let isFewer = isAfterFewer;
-  const segments = (step.sentences ?? [{ from: 0, to: text.length, is: "kept" as const }]).flatMap((sentence): readonly Segment[] => {
+  const segments = (step.sentences ?? [whole(text)]).flatMap((sentence): readonly Segment[] => {
     const words = text.slice(sentence.from, sentence.to);
     const body = words.trimEnd();
     const space = words.slice(body.length);
     if (sentence.is === "kept") {
-      const kept = keptWords(words, beside, said, isFewer, wording);
+      const kept = keptWords(words, sentence.edits, beside, said, isFewer, wording);
       isFewer = kept.some(({ kind }) => kind === "removed");
       return kept;
     }
@@ -145,26 +143,6 @@ function recipeWords(step: MethodStep, text: string, isAfterFewer: boolean, word
 /** What a step that only tells how long it cooks has in its pot before. */
 const COOKED_IN: readonly Operation[] = ["simmer", "reduce", "pressure", "steam", "bake", "roast"];
 const LATE: readonly Role[] = ["aroma", "colour", "crunch", "acid", "seasoning"];
-const endsOpen = (segments: readonly Segment[]): boolean => {
-  const text = segments
-    .flatMap(({ kind, text: each }) => (kind === "removed" ? [] : [each]))
-    .join("")
-    .trimEnd();
-  return text !== "" && !/[.!?:;]$/.test(text);
-};
-/** White space at no end of what stands, and no more than one between its words where something was struck out. */
-function singleSpaced(segments: readonly Segment[]): readonly Segment[] {
-  let isSpaced = true;
-  const spaced = segments.map((segment) => {
-    if (segment.kind === "removed") return segment;
-    const text = isSpaced ? segment.text.replace(/^\s+/, "") : segment.text;
-    if (text !== "") isSpaced = /\s$/.test(text);
-    return { ...segment, text };
-  });
-  const last = spaced.findLastIndex(({ kind, text }) => kind !== "removed" && text !== "");
-  return spaced.map((segment, i) => (i === last ? { ...segment, text: segment.text.trimEnd() } : segment)).filter(({ text }) => text !== "");
-}
-
 /** A sentence said anew, each food by the words of the recipe or, at its first mention, with its amount. */
 function anewWords(sentence: Extract<MethodSentence, { is: "anew" }>, step: MethodStep, { rowOfLine, rowOf, named, measures }: Wording): string {
   const of = sentence.of.map(({ line, words }) => {
@@ -185,10 +163,17 @@ function anewWords(sentence: Extract<MethodSentence, { is: "anew" }>, step: Meth
 }
 
 /** A sentence that holds, with the foods and amounts of the version. */
-function keptWords(text: string, beside: readonly VersionRow[], said: Set<VersionRow>, isAfterFewer: boolean, wording: Wording): Segment[] {
-  const { find, rowOfLine, gone, named, measures } = wording;
+function keptWords(
+  text: string,
+  struck: readonly Edit[],
+  beside: readonly VersionRow[],
+  said: Set<VersionRow>,
+  isAfterFewer: boolean,
+  wording: Wording,
+): Segment[] {
+  const { find, rowOfLine, named, measures } = wording;
   const mentions = find(text);
-  const edits = [...(withoutFoods(text, mentions, (line) => gone.has(line)) ?? [])];
+  const edits = [...struck];
   const both = edits.length > 0 || isAfterFewer ? /\bboth\b(?: of them)?(?! (?:the|kinds|sides)\b)/i.exec(text) : null;
   if (both) edits.push({ from: both.index, to: both.index + both[0].length, instead: "it" });
   const segments: Segment[] = [];
@@ -240,39 +225,6 @@ const goesBeside = ({ food }: VersionRow, { food: other }: VersionRow): boolean 
   handlingKindOf(food) !== null &&
   handlingKindOf(other) !== null &&
   holdsFor(handlingKindOf(other), handlingKindOf(food), ["mix"]);
-
-const minutesText = (minutes: number) => `${formatGrams(minutes)} ${minutes === 1 ? "minute" : "minutes"}`;
-
-/** The words with the minutes that hold, and what is in the pot then. */
-function timed(segments: readonly Segment[], { open, covered, left }: StepCooking): readonly Segment[] {
-  const grams = left === null ? "" : formatGrams(Math.round(left / 5) * 5);
-  if (open + covered === 0) return [...segments, { text: ` Cook it down to about ${grams} g in the pot.`, kind: "changed" }];
-  const at = segments.findIndex(({ kind, text }) => kind !== "removed" && TIME.test(text));
-  const found = TIME.exec(segments[at]?.text ?? "");
-  const more = / (?:more|longer)$/i.exec(found?.[0] ?? "")?.[0] ?? "";
-  const shut = "with the lid ajar on the lowest flame";
-  const times =
-    covered === 0
-      ? `for ${minutesText(open)}${more}`
-      : open === 0
-        ? `for ${minutesText(covered)}${more} ${shut}`
-        : `for ${minutesText(open)}${more}, then for ${minutesText(covered)} ${shut}`;
-  const words = `${times}${left === null ? "" : ` (to about ${grams} g in the pot)`}`;
-  if (!found) return [...segments, { text: `${endsOpen(segments) ? "." : ""} Cook it ${words}.`, kind: "changed" }];
-  const { text } = segments[at] ?? { text: "" };
-  // Under a lid the flame is told with it.
-  const [, flame = "", after = ""] =
-    (covered > 0 ? /^(,? (?:on|over) (?:a |the )?(?:very )?(?:low|lowest|medium|gentle) (?:flame|heat|fire))?(.*)$/s : /^()(.*)$/s).exec(
-      text.slice(found.index + found[0].length),
-    ) ?? [];
-  const pieces: readonly Segment[] = [
-    { text: text.slice(0, found.index), kind: segments[at]?.kind ?? "plain" },
-    { text: `${found[0]}${flame}`, kind: "removed" },
-    { text: words, kind: "changed" },
-    { text: after, kind: segments[at]?.kind ?? "plain" },
-  ];
-  return [...segments.slice(0, at), ...pieces.filter(({ text: each }) => each !== ""), ...segments.slice(at + 1)];
-}
 
 /** A step's words as they hold now, without what was struck out. */
 export const textOf = ({ segments }: StepWords): string =>

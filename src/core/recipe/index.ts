@@ -35,7 +35,7 @@ export { readRecipeText, type PasteProblem } from "./read-text";
 export { readYield, servingText, yieldText } from "./yield";
 export { overLimits, RECIPE_LIMITS, STORED_RECIPE_LIMITS, type RecipeLimits } from "./limits";
 export { guessArchetype } from "./archetype";
-export { readRecipe, type ReadRecipe } from "./read-recipe";
+export { readRecipe, unlistedInOwnWords, type ReadRecipe } from "./read-recipe";
 export { readJsonLd } from "./json-ld";
 export { halvedCan, halvedCanWords } from "./halved-can";
 export { foodMeasures } from "./food-measures";

@@ -39,20 +39,10 @@ const GENERIC = new Set([
   "juice",
 ]);
 
-/** What lines of a kind are called together: "the sweetener". */
-const IN_GENERAL: readonly (readonly [name: string, is: (food: Food, role: Role) => boolean])[] = [
-  ["sweetener", (_, role) => role === "sweetener"],
-  ["fat", ({ family }) => family === "fat"],
-  ["liquid", ({ family, pours }, role) => pours && role === "liquid" && (family === "dairy" || family === "drink" || family === "water")],
-  ["grain", ({ family, nature }) => (family === "cereal" || family === "pseudo-cereal") && nature?.form === "whole"],
-];
-
-/** Names in general, for the one line of its kind: what several share means none of them. */
-export function generalNames<Key>(lines: readonly { readonly key: Key; readonly food: Food; readonly role: Role }[]): Named<Key>[] {
-  return IN_GENERAL.flatMap(([name, is]) => {
-    const [only, ...others] = lines.filter(({ food, role }) => is(food, role));
-    return only && others.length === 0 ? [{ key: only.key, names: [name] }] : [];
-  });
+/** "The sweetener" is the line of that role, where there is one alone: what several share means none of them. */
+export function generalNames<Key>(lines: readonly { readonly key: Key; readonly role: Role }[]): Named<Key>[] {
+  const [only, ...others] = lines.filter(({ role }) => role === "sweetener");
+  return only && others.length === 0 ? [{ key: only.key, names: ["sweetener"] }] : [];
 }
 
 /** The names by which the steps may mean a line: its own words, its food's. */

@@ -1,5 +1,5 @@
 import type { Estimate } from "../numeric";
-import type { Constants, Role } from "../food";
+import type { Constants, Food, Role } from "../food";
 import type { HouseholdMeasures } from "../units";
 import { guessArchetype, type ArchetypeGuess } from "./archetype";
 import { structureOf, type Structure } from "./components";
@@ -88,6 +88,26 @@ function unlistedOf(
   return steps.flatMap(({ step: { text, id: step } }) => {
     const within = text.slice(0, RECIPE_LIMITS.stepCharacters);
     return unlistedIn(within, { mentions: mentionsIn(within), listed: all, known, find }).map((each) => ({ ...each, step }));
+  });
+}
+
+/**
+ * What a maker's own words of steps name beside the foods of a version: its rules judge that as what the recipe's steps name. The
+ * ids of these steps are given an ending of their own: they are no steps of the recipe.
+ */
+export function unlistedInOwnWords(
+  texts: readonly { readonly step: StepId; readonly text: string }[],
+  foods: readonly { readonly food: Food; readonly names: string }[],
+  { recipe, structure }: Pick<ReadRecipe, "recipe" | "structure">,
+  find: ReadingContext["find"],
+): ReadRecipe["unlisted"] {
+  const parts = [...structure.components.values()].map(({ id, name }) => ({ key: id, names: [name] }));
+  const mentionsIn = mentionsOf([...foods.map(({ food, names }) => ({ key: food.id, names: namesOfLine(names, food) })), ...parts]);
+  const listed = new Map(foods.map(({ food }) => [food.id, food] as const));
+  const known = new Set([...foods.flatMap(({ food, names }) => [names, food.name]), ...recipe.steps.map(({ text }) => text)].flatMap(stemsOf));
+  return texts.flatMap(({ step, text }) => {
+    const within = text.slice(0, RECIPE_LIMITS.stepCharacters);
+    return unlistedIn(within, { mentions: mentionsIn(within), listed, known, find }).map((each) => ({ ...each, step: `${step}-own` }));
   });
 }
 

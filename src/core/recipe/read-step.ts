@@ -106,7 +106,8 @@ const TOOLS: readonly (readonly [string, Tells])[] = [
   ["fridge", has(/\b(?:fridge|chill|refrigerate)\b/i)],
 ];
 
-const NOT_BOILED = /\b(?:before|without|not|never|don'?t|just short of)\b[^.;,]{0,25}?\b(?:boil|simmer)(?:s|ing)?\b/gi;
+const NOT_BOILED =
+  /\b(?:before (?:it|they|the [a-z]{1,20}(?: [a-z]{1,20})?) (?:comes? to (?:a|the) |starts? to |begins? to )?|(?:not|never|don'?t|without) (?:let(?:ting)? (?:it|them) |allow(?:ing)? (?:it|them) to )?(?:come to (?:a|the) |coming to (?:a|the) )?|just short of (?:a|the) )(?:boil|simmer)(?:s|ing)?\b/gi;
 const ONLY_BOILED = inOrder(/\bbring\b/i, /\bboil\b/i, /\b(?:switch|turn|take|taken|remove)[a-z]* (?:it |the [a-z]{1,12} )?(?:off|from)\b/i);
 const BOILING: readonly Operation[] = ["reduce", "simmer", "dissolve"];
 

@@ -227,7 +227,7 @@ function finderOf(
   const general = generalNames(
     readings.flatMap((reading) => {
       const key = lineOf.get(reading.line.id);
-      return key && reading.kind === "read" ? [{ key, food: reading.food, role: reading.role }] : [];
+      return key && reading.kind === "read" ? [{ key, role: reading.role }] : [];
     }),
   );
   return mentionsOf([...lines.filter(({ own }) => own), ...parts, ...lines.filter(({ own }) => !own), ...general]);

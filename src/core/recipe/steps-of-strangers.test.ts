@@ -1,6 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { read } from "../../../tests/support/kitchen";
+import { REFERENCE } from "../../data";
+import { readStep } from "./read-step";
 
 const sweet = (lines: readonly string[], steps: readonly string[]) =>
   read(`A sweet\nServes 4\n\nIngredients\n${lines.join("\n")}\n\nMethod\n${steps.map((step, i) => `${i + 1}. ${step}`).join("\n")}`);
@@ -197,4 +199,18 @@ describe("what steps do to foods", () => {
     expect(sieved.lines.map(({ food }) => food.id)).toEqual(["yogurt", "sugar"]);
     expect(other.lines.map(({ food }) => food.id)).toEqual(["yogurt", "sugar"]);
   });
+});
+
+describe("what is not to boil", () => {
+  const heatOf = (text: string) => readStep({ id: "s1", text, choice: {} }, REFERENCE.constants.process.value).heat;
+  it.each(["Warm the milk and take it off before it boils.", "Stir in the coconut milk; do not let it come to the boil.", "Heat it, never boiling."])(
+    "does not: %s",
+    (text) => expect(heatOf(text)).toBeNull(),
+  );
+  it.each([
+    "Do not cover and simmer for 20 minutes.",
+    "Before serving boil the syrup for 5 minutes.",
+    "Without stirring, boil it for 4 minutes.",
+    "Simmer, not too fast, for 10 minutes.",
+  ])("does: %s", (text) => expect(heatOf(text)).not.toBeNull());
 });

@@ -158,10 +158,16 @@ export function tableVerdict(
   return {
     kind: rules.length > 0 ? "not for" : breaches.length > 0 ? "over a limit" : questions.length + unasked.length > 0 ? "cannot tell" : "fits",
     notFor,
-    breaches: breaches.map(({ short, reason, step }) => `${step === null ? "" : `The recipe’s step ${order.steps.indexOf(step) + 1}, `}${short}: ${reason}`),
+    breaches: breaches.map(({ short, reason, step }) => `${stepWords(step, order)}${short}: ${reason}`),
     questions: [...questionWords(questions), ...unasked],
     ...(parted.length > 0 ? { parted } : {}),
   };
+}
+
+function stepWords(step: StepId | null, { steps }: AdaptationProblem["order"]): string {
+  if (step === null) return "";
+  const at = steps.indexOf(step);
+  return at < 0 ? "A step in your own words, " : `The recipe’s step ${at + 1}, `;
 }
 
 /** The verdict in few words, for where there is room for little: a count of beams never stands beside a breach. */

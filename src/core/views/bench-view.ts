@@ -1,6 +1,7 @@
 import {
   asHandedDown,
   methodFor,
+  withOwnWords,
   type MadeMethod,
   type VersionHazard,
   recipeInput,
@@ -173,10 +174,12 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
   const after = evaluateVersion(version, read, table, kitchen);
   const unknown = { ...whyUnknown(before.input, constants), ...whyUnknown(after.input, constants) };
   const beams = beamReadings(before.figures, after.figures, table.limits, table.serve, constants).filter(({ id }) => unknown[id] === undefined);
-  const standing = standingOf(problem, version, after.figures);
+  const ownSteps = "steps" in state ? state.steps : undefined;
+  const judged = withOwnWords(problem, read, version, ownSteps, kitchen.reading.find);
+  const standing = standingOf(judged, version, after.figures);
   const parted = partedWords(partedPortions(read, standing, problem.rules), whoseRules(table));
-  const verdict = tableVerdict(standing, problem, table, parted);
-  const made = methodFor(read, version, table, kitchen.handling, constants, "steps" in state ? state.steps : undefined);
+  const verdict = tableVerdict(standing, judged, table, parted);
+  const made = methodFor(read, version, table, kitchen.handling, constants, ownSteps);
   return {
     thread: { asked: read.unresolved.length, lines: read.lines.length },
     unread: read.readings.filter((reading) => "why" in reading).length,
@@ -193,7 +196,7 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
     after: toldFigures(after, isReadWhole(read), constants),
     beams,
     palates: palatesOf(table, before.figures, after.figures, constants),
-    notes: versionNotes(problem, version, after.figures),
+    notes: versionNotes(judged, version, after.figures),
     fit: fitWords(verdict, insideCount(beams)),
     isNotFor: verdict.kind === "not for",
     allergies: allergyStates(standing, problem, table),

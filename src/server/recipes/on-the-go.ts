@@ -1,7 +1,7 @@
-import type { Snapshot } from "../../core/adaptation";
+import { withOwnWords, type BenchState, type Snapshot } from "../../core/adaptation";
 import { evaluateRecipe, evaluateVersion, openBench, openRecipe, openTable, type Kitchen } from "../../core/kitchen";
 import { guessArchetype, type Archetype, type ReadRecipe } from "../../core/recipe";
-import { beamReadings, fitWords, insideCount, standingOf, tableVerdict, type Version } from "../../core/substitution";
+import { beamReadings, fitWords, insideCount, standingOf, tableVerdict } from "../../core/substitution";
 import type { DiningTable } from "../../core/table";
 import { formatNumber } from "../../core/units";
 import { REFERENCE } from "../../data";
@@ -80,17 +80,17 @@ function going({ id, recipe, table: storedTable, bench, versionCount, touchedAt 
     lines: read.lines.length,
     asked: read.unresolved.length,
     table,
-    bench: table && laid ? benchWords(read, table, laid.state.version, kitchen) : null,
+    bench: table && laid ? benchWords(read, table, laid.state, kitchen) : null,
     versionCount,
     touchedAt,
   };
 }
 
-function benchWords(read: ReadRecipe, table: DiningTable, version: Version, kitchen: Kitchen): string {
+function benchWords(read: ReadRecipe, table: DiningTable, { version, steps }: BenchState, kitchen: Kitchen): string {
   const { constants } = kitchen.reference;
   const { figures } = evaluateVersion(version, read, table, kitchen);
   const before = evaluateRecipe(read, table, kitchen).figures;
-  const problem = openTable(read, table, kitchen);
+  const problem = withOwnWords(openTable(read, table, kitchen), read, version, steps, kitchen.reading.find);
   const verdict = tableVerdict(standingOf(problem, version, figures), problem, table);
   return fitWords(verdict, insideCount(beamReadings(before, figures, table.limits, table.serve, constants)));
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { cache } from "react";
-import { foodsWith, sinceWords, snapshotOf, stored, type Snapshot, type StoredBench } from "../../core/adaptation";
+import { foodsWith, sinceWords, snapshotOf, stored, withOwnWords, type Snapshot, type StoredBench } from "../../core/adaptation";
 import { cautionInput, cautionsFor, type Caution } from "../../core/cautions";
 import { type Reference } from "../../core/food";
 import { openBench, openRecipe, openTable, type Kitchen } from "../../core/kitchen";
@@ -78,7 +78,8 @@ export async function keepVersion(recipeId: string, bench: StoredBench, notFor: 
       409,
       `Recipe or table have changed since this was worked on: ${since.map((change) => sinceWords(change, (id) => rules.get(id)?.name ?? id)).join("; ")}. Look at it again, and keep it then.`,
     );
-  const snapshot = snapshotOf(read, problem, version, table, bench.label, kitchen.handling, { recipe: revision, table: tableRevision }, bench.steps);
+  const judged = withOwnWords(problem, read, version, bench.steps, kitchen.reading.find);
+  const snapshot = snapshotOf(read, judged, version, table, bench.label, kitchen.handling, { recipe: revision, table: tableRevision }, bench.steps);
   const { verdict } = snapshot;
   if (verdict?.kind === "not for" && !notFor)
     throw new Refusal(
