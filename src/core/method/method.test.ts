@@ -155,6 +155,14 @@ describe("a version's method", () => {
     const words = (change: Partial<VersionRow>) => textOf(made(buttered, rowsOf(buttered, { butter: change })).words[0] ?? expect.fail("no step"));
     expect(words({ food: food("coconut-oil"), change: "replaced", why: "vegan" })).toBe("Grease the dish with coconut oil.");
     expect(words({ food: null, grams: 0, change: "left out", why: "vegan" })).toBe("Line the dish.");
+    const bread = read(
+      "Sweet\nServes 4\n1 litre milk\n200 g white bread\n30 g butter\n\n1. Butter the bread and cut it up.\n2. Simmer it in the milk for 20 minutes.",
+    );
+    const spread = (change: Partial<VersionRow>) => textOf(made(bread, rowsOf(bread, { butter: change })).words[0] ?? expect.fail("no step"));
+    expect(spread({ food: food("coconut-oil"), grams: 30, change: "replaced", why: "vegan" })).toMatch(
+      /^Spread coconut oil \(.*30 g in all\) on the bread and cut it up\.$/,
+    );
+    expect(spread({ food: null, grams: 0, change: "left out", why: "vegan" })).toBe("Take the bread and cut it up.");
   });
   it("puts what has to simmer where the pot simmers, and what may not boil when it has come off the fire", () => {
     const of = kheer("Bring the milk to a simmer.", "Add the rice and cook for 20 minutes.", "Stir in the sugar and cook for 5 minutes.", "Chill it.");

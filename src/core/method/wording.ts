@@ -9,10 +9,18 @@ const GREASES =
   /^ (?:and (?:line|flour|dust) )?(?:the|a|an|your|each|\d{1,2}|some) (?:[a-z0-9-]+ ){0,3}(?:dish(?:es)?|tins?|trays?|moulds?|bowls?|ramekins?|pans?|plates?|thalis?|paper|cups?)\b/i;
 export const SENTENCE_BEGINS = /^$|[.!?] $/;
 
-/** "Butter the dish": the words of the vessel behind a name at this place; null where the name is of something that goes in. */
-export function greasesAt(text: string, at: number, name: string): string | null {
+/** Foods whose names are also what is done with them. */
+const DONE_WITH = /^(?:butter|oil|flour|sugar|salt|cream)$/i;
+const OBJECT = /^ (?:the|each|both|your|all the) [a-z]{2,20}(?: [a-z]{2,20})?(?=,|\.|;| and | with | on )/i;
+
+/** "Butter the dish", "butter the bread": what is greased or spread, in the words behind a name at this place; null where the name is of something that goes in. */
+export function greasesAt(text: string, at: number, name: string): { readonly words: string; readonly isVessel: boolean } | null {
   if (!SENTENCE_BEGINS.test(text.slice(Math.max(0, at - 2), at))) return null;
-  return GREASES.exec(text.slice(at + name.length))?.[0] ?? null;
+  const after = text.slice(at + name.length);
+  const vessel = GREASES.exec(after)?.[0];
+  if (vessel !== undefined) return { words: vessel, isVessel: true };
+  const object = DONE_WITH.test(name) ? OBJECT.exec(after)?.[0] : undefined;
+  return object === undefined ? null : { words: object, isVessel: false };
 }
 
 /** What a food is done in, where it is that. */

@@ -196,12 +196,19 @@ function keptWords(
     const row = rowOfLine.get(line);
     if (row) upTo(place);
     if (!row || place < at) continue;
-    const vessel = row.change !== "as is" && row.change !== "amount" ? greasesAt(text, place, words) : null;
-    if (vessel !== null) {
+    const greased = row.change !== "as is" && row.change !== "amount" ? greasesAt(text, place, words) : null;
+    if (greased?.isVessel === false) {
+      // "Butter the bread": what is done with it.
+      segments.push({ text: words, kind: "removed" }, { text: row.food ? `Spread ${inAll(amountWords(row, measures))} on` : "Take", kind: "changed" });
+      named.add(line);
+      at = place + words.length;
+      continue;
+    }
+    if (greased) {
       // "Butter the dish": what is done to it, not what goes in.
-      segments.push({ text: words, kind: "removed" }, { text: row.food ? "Grease" : "Line", kind: "changed" }, { text: vessel, kind: "plain" });
+      segments.push({ text: words, kind: "removed" }, { text: row.food ? "Grease" : "Line", kind: "changed" }, { text: greased.words, kind: "plain" });
       if (row.food) segments.push({ text: ` with ${shortName(row.food)}`, kind: "changed" });
-      at = place + words.length + vessel.length;
+      at = place + words.length + greased.words.length;
       continue;
     }
     const first = !named.has(line);
