@@ -74,7 +74,7 @@ export function cookingOf(
   const cooking = new Map<StepId, StepCooking>();
   let tooMuch = isEnough ? 0 : -off;
   const { covered: underLid } = constants.process.value;
-  const why = isEnough ? UNTIL_DONE : off < 0 ? "less is to boil away" : "more is to boil away";
+  const amount = off < 0 ? "less is to boil away" : "more is to boil away";
   let [mass, isKnown] = [0, true];
   for (const [i, step] of steps.entries()) {
     if (step.part !== null) continue;
@@ -89,6 +89,7 @@ export function cookingOf(
     const own = readings.get(step.id)?.open[0]?.minutes ?? 0;
     const needed = Math.max(needsTime(step, steps.slice(0, i), version) ? own : 0, atLeast.get(step.id) ?? 0);
     const open = own * ratioOf(step);
+    const why = [...(needed > own + 1 ? [UNTIL_DONE] : []), ...(isEnough ? [] : [amount])].join(", ");
     const isLast = adjustable.at(-1) === step || set.at(-1) === step;
     const left = isKnown && isLast && mass > 0 && !isEnough ? mass : null;
     if (open >= needed - 1) {
