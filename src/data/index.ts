@@ -5,6 +5,7 @@ export { RULES } from "./diet-rules";
 export { SUBSTITUTION } from "./substitution";
 export { CAUTIONS } from "./cautions";
 export { HANDLING } from "./handling";
+export { WAYS } from "./ways";
 export { MAKING } from "./making";
 export { PANTRY_TABLES } from "./pantry-tables";
 export { RETENTION, RULE_BOOKS } from "./rule-books";

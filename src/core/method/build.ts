@@ -4,12 +4,11 @@ import type { Version, VersionRow } from "../substitution";
 import { usualMethod } from "./usual";
 import { cookingOf, type DrivenGround } from "./driven-off";
 import { handlingOf, isHandlingAsked, minutesToDone } from "./handling";
-import { namesIn, shortName, type NamedLine } from "./names";
+import { namesIn, shortName } from "./names";
 import { inTheirPlaces, isWet, stepBeside } from "./places";
 import { outOfPlace, sentencesWithout, type SentenceGround } from "./rebuild";
-import { say } from "./say";
-import { natureOf } from "./wording";
-import type { GoesIn, HandlingStep, HandlingTables, Method, MethodSentence, MethodStep, MethodTake } from "./step";
+import type { GoesIn, HandlingStep, HandlingTables, Method, MethodStep, MethodTake } from "./step";
+import { plainText } from "./without";
 
 /** What a method is built from. */
 export interface MethodGround {
@@ -136,19 +135,6 @@ function needlessPressing({ rows }: Version, { pressedIn }: ReadRecipe["ledger"]
   const still = new Set(stepsOf(rows.filter((row) => !isGone(row))).map(([step]) => step));
   return new Map(stepsOf(rows.filter(isGone)).filter(([step]) => !still.has(step)));
 }
-
-/** A step's words as far as they hold, with what is said anew in plain names: for reading it again. */
-const plainText = (text: string, sentences: readonly MethodSentence[], lines: readonly NamedLine[]): string =>
-  sentences
-    .map((sentence) => {
-      if (sentence.is === "kept") return text.slice(sentence.from, sentence.to);
-      if (sentence.is === "gone") return "";
-      return `${say(
-        sentence,
-        sentence.of.map(({ line, words }) => ({ line, name: `the ${words}`, ...natureOf(lines.find(({ id }) => id === line)?.food ?? null) })),
-      )} `;
-    })
-    .join("");
 
 /** The minutes that a step has to cook at the least, so that what the version puts in raw is done, by step. */
 function minutesUntilDone(

@@ -78,8 +78,9 @@ export function withoutFoods<Key>(text: string, mentions: readonly Mention<Key>[
     if (kept.length === list.length || !first || !end) continue;
     if (kept.length === 0) {
       const before = PREPOSITION.exec(text.slice(0, first.from));
-      // A food before it in the sentence, to which it is done.
-      const isDoneTo = others.some(({ key, at }) => !isGone(key) && at < first.from);
+      // A food before it in the sentence, to which it is done, or "both" and "it" in its clause.
+      const clause = text.slice(clausesIn(text).findLast(({ from }) => from <= first.from)?.from ?? 0, first.from);
+      const isDoneTo = others.some(({ key, at }) => !isGone(key) && at < first.from) || OF_WHAT_IS_NAMED.test(clause);
       if (before && isDoneTo && !JOINT_AFTER.test(text.slice(end.to))) {
         edits.push({ from: before.index, to: end.to, instead: "" });
         continue;
@@ -100,7 +101,10 @@ export function withoutFoods<Key>(text: string, mentions: readonly Mention<Key>[
 /** What a clause of a recipe begins with. */
 const VERB =
   /^(?:(?:and|then|now|next|first|meanwhile|carefully|slowly|gently|lightly) )*(?:add|bake|beat|blend|boil|bring|brown|chill|chop|cook|cool|cover|crush|drain|fold|fry|garnish|grate|grind|heat|keep|leave|let|lift|lower|mash|melt|mix|peel|pour|press|put|reduce|remove|return|rinse|roast|roll|scatter|serve|set|shape|simmer|slake|soak|sprinkle|squeeze|steam|stir|strain|switch|take|temper|tip|toast|top|turn|warm|wash|whisk)\b/i;
+const OF_WHAT_IS_NAMED = /\b(?:it|them|both|all|everything)\b/i;
 const OF_IT = /\b(?:it|them|these)\b/i;
+/** Done to what was named last, though it is not named: "add the jaggery, melt". */
+const OF_ONE_FOOD = /^(?:melt|drain|crush|chop|grind|peel|slice)\b(?! (?:the|in|into|with)\b)/i;
 const OF_BOTH = /\bboth\b/i;
 
 /** The clauses of a sentence that are done one after the other: each begins with what is done. */
@@ -116,7 +120,10 @@ function withoutClauses<Key>(text: string, places: readonly number[], kept: read
   const isEmpty = ({ from, to }: Place) => !kept.some((mention) => mention.at >= from && mention.at < to);
   const drops = clauses.map(({ from, to }) => places.some((at) => at >= from && at < to));
   if (clauses[0]?.from !== 0 || drops.filter(Boolean).length === 0) return null;
-  for (const [i, clause] of clauses.entries()) if (i > 0 && drops[i - 1] && isEmpty(clause) && OF_IT.test(text.slice(clause.from, clause.to))) drops[i] = true;
+  for (const [i, clause] of clauses.entries()) {
+    const words = text.slice(clause.from, clause.to).replace(CUE, "");
+    if (i > 0 && drops[i - 1] && isEmpty(clause) && (OF_IT.test(words) || OF_ONE_FOOD.test(words))) drops[i] = true;
+  }
   if (drops.every(Boolean) || clauses.some((clause, i) => drops[i] && !isEmpty(clause))) return null;
   if (clauses.some(({ from, to }, i) => !drops[i] && OF_BOTH.test(text.slice(from, to)))) return null;
   const end = text.slice(text.trimEnd().replace(/[.!?]$/, "").length);

@@ -1,4 +1,5 @@
 import { Z80 } from "../numeric";
+import { formatGrams } from "../units";
 import { cook } from "./cook";
 import { DRYING, dryOff, Pot, roast, soak, type PotItem, type PotState } from "./pot";
 import { pressed } from "./pressing";
@@ -85,6 +86,8 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
     if (/\bsoaked\b/i.test(line.description)) told.push(soakHere(walk, pot, item));
   }
   const liquid = here.some(({ line, food }) => food.id === "water" || roleOf(walk, line) === "liquid");
+  const isBoiledApart = !liquid && reading.open.length + (reading.coveredMinutes > 0 ? 1 : 0) <= 1 && BOILED_APART.test(reading.step.text);
+  if (isBoiledApart) for (const item of here) told.push(boilApart(walk, pot, item));
   if (does.has("soak") && !liquid) for (const item of here) told.push(soakHere(walk, pot, item));
   if (does.has("roast")) {
     const roasted = roast(pot, table.roastedMoisture);
@@ -96,7 +99,7 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
   // Where it cooks without anything wet of its own, what is in the other pan has come in.
   const isJoined = own !== null && reading.open.length > 0 && own.water < LEAST_TO_BOIL * main.water;
   if (isJoined) main.pour(pot, 1);
-  const cooked = cook(isJoined ? main : pot, reading, walk.constants, walk.pantry.tables.making);
+  const cooked = cook(isJoined ? main : pot, isBoiledApart ? { ...reading, open: [], coveredMinutes: 0, end: null } : reading, walk.constants, walk.pantry.tables.making);
   told.push(cooked.told);
   walk.openMinutes += cooked.minutes;
   walk.known ||= cooked.known;
@@ -140,6 +143,19 @@ function soakHere(walk: Walk, pot: Pot, item: PotItem): string {
   walk.takenUp += gained;
   return told;
 }
+
+/** Boiled in water that is poured off again. */
+const BOILED_APART = /\b(?:boil|cook|simmer)\b[^.]*\b(?:plenty of|lots of|a lot of|a large pot of|ample) (?:boiling |salted |hot )?water\b[^]*\bdrain/i;
+/** What is boiled until done in plenty of water and drained keeps what it took up. */
+function boilApart(walk: Walk, pot: Pot, { food, grams, soaked }: PotItem): string {
+  const gained = food.cooked ? (food.cooked.gain - 1) * grams - soaked : 0;
+  if (gained <= 0) return "";
+  pot.drive(-gained, (gained * BOILED_SHARE) / Z80);
+  walk.takenUp += gained;
+  return `${food.name.toLowerCase()} takes up ${formatGrams(gained)} g of water as it boils`;
+}
+/** Spread of what is taken up, as a share: a rule of thumb. */
+const BOILED_SHARE = 0.2;
 
 const HANGS = /\b(?:hang|hung|strain(?:ed)?|drain(?:ed)?)\b[^.]{0,60}\b(?:cloth|muslin|overnight|hours?|whey)\b/i;
 const CURDLES = /\b(?:curdles?|curdled|curds? (?:form|separate)|splits?|whey)\b/i;
