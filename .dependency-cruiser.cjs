@@ -23,8 +23,9 @@ const below = {
   substitution: ["numeric", "units", "food", "process", "recipe", "models", "table", "evaluate"],
   method: ["numeric", "units", "food", "process", "recipe", "substitution"],
   cautions: ["numeric", "units", "food", "household", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "adaptation"],
-  hazards: ["numeric", "units", "food", "recipe", "substitution", "method"],
-  adaptation: ["numeric", "units", "food", "process", "recipe", "models", "table", "evaluate", "substitution", "method", "hazards"],
+  hazards: ["numeric", "units", "food", "household", "recipe", "substitution", "method"],
+  ways: ["food", "recipe", "evaluate", "method"],
+  adaptation: ["numeric", "units", "food", "household", "process", "recipe", "models", "table", "evaluate", "substitution", "method", "hazards"],
   kitchen: [
     "numeric",
     "units",
@@ -40,10 +41,11 @@ const below = {
     "substitution",
     "method",
     "hazards",
+    "ways",
     "adaptation",
     "cautions",
   ],
-  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],

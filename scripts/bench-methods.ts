@@ -48,7 +48,7 @@ export function methods(): [what: string, figure: string, aim: string][] {
   const version = { rows, evaporation: evaporation.value };
   const table = tableOf({ servings: 8 });
   const ground = { read: recipe, handling: HANDLING, evaporation: evaporation.value, constants: REFERENCE.constants };
-  const { method, words } = methodFor(recipe, version, table, HANDLING, REFERENCE.constants);
+  const { method, words } = methodFor(recipe, version, table, { handling: HANDLING, constants: REFERENCE.constants });
   const said = new Map(words.map(({ step, segments }) => [step, segments.map(({ text }) => text).join("")] as const));
   const median = (work: () => unknown) => {
     for (let i = 0; i < 50; i++) work();
@@ -61,7 +61,11 @@ export function methods(): [what: string, figure: string, aim: string][] {
   };
   return [
     [`steps of a version rebuilt, of ${recipe.steps.length}`, median(() => methodOf(ground, version)), "5 ms"],
-    ["the same with words, hazards and times, beside the recipe's own", median(() => methodFor(recipe, version, table, HANDLING, REFERENCE.constants)), ""],
+    [
+      "the same with words, hazards and times, beside the recipe's own",
+      median(() => methodFor(recipe, version, table, { handling: HANDLING, constants: REFERENCE.constants })),
+      "",
+    ],
     [
       "hazards of these steps",
       median(() => hazardsOf({ method, textOf: ({ id }) => said.get(id) ?? "", version, archetype: recipe.archetype, serve: "hot" })),

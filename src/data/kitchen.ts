@@ -9,6 +9,7 @@ import { PANTRY_TABLES } from "./pantry-tables";
 import { REFERENCE } from "./reference";
 import { RETENTION,RULE_BOOKS } from "./rule-books";
 import { SUBSTITUTION } from "./substitution";
+import { WAYS } from "./ways";
 
 /** The kitchen of a household, over the tables that ship. */
 export const kitchenOf: (sources: KitchenSources) => Kitchen = kitchensOver({
@@ -17,6 +18,7 @@ export const kitchenOf: (sources: KitchenSources) => Kitchen = kitchensOver({
   diets: DIETS,
   substitution: SUBSTITUTION,
   handling: HANDLING,
+  ways: WAYS,
   lookAlikes: LOOK_ALIKES,
   cautions: CAUTIONS,
   books: RULE_BOOKS,

@@ -19,20 +19,20 @@ export const WAYS: readonly Way[] = [
     ],
   },
   {
-    id: "soaking water",
-    of: "Soaking water",
-    options: [
-      { id: "drained", name: "drained", reason: "what tastes raw or sour goes with it, and some thickening starch" },
-      { id: "cooked in", name: "cooked in", reason: "no starch is lost; the pot holds more water and has to boil longer for the same body" },
-    ],
-  },
-  {
     id: "grain before",
     of: "Grain beforehand",
     options: [
       { id: "raw", name: "raw", reason: "nothing to plan for; it gives its starch to the pot" },
       { id: "soaked", name: "soaked", reason: "it is soft sooner and more evenly" },
       { id: "cooked", name: "cooked apart", reason: "sure to be soft before milk or sugar slow it down; less starch in the pot" },
+    ],
+  },
+  {
+    id: "soaking water",
+    of: "Soaking water",
+    options: [
+      { id: "drained", name: "drained", reason: "what tastes raw or sour goes with it, and some thickening starch" },
+      { id: "cooked in", name: "cooked in", reason: "no starch is lost; the pot holds more water and has to boil longer for the same body" },
     ],
   },
   {
@@ -103,15 +103,6 @@ export const WAYS: readonly Way[] = [
     ],
   },
   {
-    id: "jaggery",
-    of: "Jaggery",
-    options: [
-      { id: "filtered syrup", name: "as a filtered syrup", reason: "no grit, no straw" },
-      { id: "grated", name: "grated", reason: "where it is known to be clean: less work, and no water goes in" },
-      { id: "into the hot flour", name: "powdered into the hot flour", reason: "it melts just enough to bind, and stays crumbly" },
-    ],
-  },
-  {
     id: "jaggery in milk",
     of: "Jaggery and milk",
     options: [
@@ -119,6 +110,15 @@ export const WAYS: readonly Way[] = [
       { id: "both cooled", name: "both cooled, then mixed", reason: "surest of all against curdling" },
       { id: "milk chilled", name: "cooled syrup into chilled milk", reason: "for sweets that are served cold" },
       { id: "in the hot milk", name: "in the hot milk", reason: "starch holds the milk where there is enough; else it may curdle" },
+    ],
+  },
+  {
+    id: "jaggery",
+    of: "Jaggery",
+    options: [
+      { id: "filtered syrup", name: "as a filtered syrup", reason: "no grit, no straw" },
+      { id: "grated", name: "grated", reason: "where it is known to be clean: less work, and no water goes in" },
+      { id: "into the hot flour", name: "powdered into the hot flour", reason: "it melts just enough to bind, and stays crumbly" },
     ],
   },
   {

@@ -186,6 +186,27 @@ describe("from a pasted recipe to a kept version", () => {
     await session.page.getByText("Set out all that is needed, and the milk.").waitFor();
     expect(await session.page.getByText("Against your words:").count()).toBeGreaterThan(0);
   });
+
+  it("makes a batch in another way, and the household's usual way everywhere", async () => {
+    await session.page.goto(`${session.app.address}/household#ways`);
+    await session.page.locator("label", { hasText: "Nuts on top" }).locator("select").selectOption("raw");
+    await session.page.getByText("less fat and less work", { exact: false }).waitFor();
+    await session.page.getByText("Saved", { exact: true }).filter({ visible: true }).first().waitFor();
+    await session.page.goto(`${session.app.address}/recipes/demo-5/swap`);
+    const steps = session.page.getByLabel("Steps for this table");
+    await steps.getByText("your way: nuts on top raw").waitFor();
+    await steps.getByText("Ways of making it").click();
+    const pick = (of: string) => steps.locator("label", { hasText: of }).locator("select");
+    await pick("Cardamom").selectOption("early");
+    await steps.getByText("your way: cardamom early, with the liquid").first().waitFor();
+    await pick("Nuts on top").selectOption("as written");
+    await steps.getByText("your way: nuts on top raw").waitFor({ state: "detached" });
+    expect(await axe(session.page)).toEqual([]);
+    await session.page.getByText("Saved", { exact: true }).filter({ visible: true }).waitFor();
+    await button(/Keep as a version/).click();
+    await session.page.waitForURL(/\/versions\/.+/);
+    await session.page.getByText("Made your way: cardamom early, with the liquid.").waitFor();
+  });
 });
 
 describe("on a phone, by the stove", () => {

@@ -18,7 +18,7 @@ const MASS_END = / ?\(to about [\d,]+ g in the pot\)| Cook it down to about [\d,
 function writtenOut(recipe: ReadRecipe, version: Version): string {
   const table = tableOf({ servings: recipe.recipe.servings });
   const lines = version.rows.flatMap(({ food, grams }) => (food && grams > 0 ? [`${Number(grams.toPrecision(3))} g ${food.name.toLowerCase()}`] : []));
-  const steps = methodFor(recipe, version, table, HANDLING, constants)
+  const steps = methodFor(recipe, version, table, { handling: HANDLING, constants })
     .words.map(textOf)
     .filter((words) => words.trim() !== "");
   return [

@@ -41,13 +41,10 @@ describe("a recipe that presses its own milk", () => {
     const changed = rows.map((row): VersionRow =>
       row.line === kheer.readings[0]?.line.id ? { ...row, food: food("soy-milk"), change: "replaced", why: "no oats" } : row,
     );
-    const { words: steps } = methodFor(
-      kheer,
-      { rows: changed, evaporation: kheer.evaporation.grams.value },
-      tableOf({ servings: 4 }),
-      HANDLING,
-      REFERENCE.constants,
-    );
+    const { words: steps } = methodFor(kheer, { rows: changed, evaporation: kheer.evaporation.grams.value }, tableOf({ servings: 4 }), {
+      handling: HANDLING,
+      constants: REFERENCE.constants,
+    });
     expect(steps[0]).toMatchObject({ from: kheer.steps[0]?.step.id, segments: [{ kind: "removed" }], why: "needless: no oats" });
     expect(steps.flatMap(({ segments }) => segments).find(({ kind }) => kind === "changed")?.text).toMatch(/^soya milk/);
   });

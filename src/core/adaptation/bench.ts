@@ -15,6 +15,8 @@ export interface BenchState {
   readonly from?: string;
   /** What the maker has set of its steps. */
   readonly steps?: OwnSteps;
+  /** The ways of this batch. */
+  readonly ways?: StoredBench["ways"];
   /** Chosen or changed by hand: it gives way to nothing by itself. */
   readonly byHand: boolean;
 }
@@ -49,7 +51,7 @@ export function asHandedDown(read: ReadRecipe, table: DiningTable): BenchState {
 }
 
 /** A bench as it is stored, for this recipe and table. */
-export function stored({ label, version, from, byHand, steps }: BenchState, read: ReadRecipe, table: DiningTable): StoredBench {
+export function stored({ label, version, from, byHand, steps, ways }: BenchState, read: ReadRecipe, table: DiningTable): StoredBench {
   const lines = new Map(scaledFor(read, table.servings).lines.map((line) => [line.id, line] as const));
   return {
     schema: 3,
@@ -58,6 +60,7 @@ export function stored({ label, version, from, byHand, steps }: BenchState, read
     label,
     ...(from === undefined ? {} : { from }),
     ...(steps === undefined ? {} : { steps }),
+    ...(ways === undefined ? {} : { ways }),
     evaporation: version.evaporation,
     rows: version.rows.map(({ id, line, food, grams, role, change, why }) => {
       const source = line === null ? undefined : lines.get(line);
@@ -144,13 +147,14 @@ export function rebased(kept: StoredBench | null, read: ReadRecipe, table: Dinin
     since.push({ kind: "new line", name: food.name });
     rows.push({ id, line: id, food, grams, role, change: "as is", why: "" });
   }
-  const { label, from, byHand, steps } = bench;
+  const { label, from, byHand, steps, ways } = bench;
   const state = {
     label,
     byHand,
     version: { rows, evaporation: bench.evaporation * factor },
     ...(from === undefined ? {} : { from }),
     ...(steps === undefined ? {} : { steps }),
+    ...(ways === undefined ? {} : { ways }),
   };
   return { state, since };
 }

@@ -4,6 +4,7 @@ export type { StoredBench, StoredRow } from "./stored-bench";
 export { packSnapshot, snapshotFrom1, snapshotFrom2, unpackSnapshot, type StoredSnapshot, type StoredSnapshot1, type StoredSnapshot2 } from "./stored-snapshot";
 export { benchFrom1, benchFrom2, type StoredBench1, type StoredBench2 } from "./upcast";
 export { withOwnWords } from "./own-words";
+export { withWayWords } from "./way-words";
 export { methodFor, type MadeMethod, type VersionHazard } from "./method-for";
 export { groundOf, recipeInput, snapshotOf, type Snapshot } from "./snapshot";
 export { reopened, storedProposals, type StoredProposals } from "./stored-proposals";

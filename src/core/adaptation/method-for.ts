@@ -1,5 +1,6 @@
 import type { Constants } from "../food";
-import { hazardsOf, type Hazard } from "../hazards";
+import { hazardsOf, lotsOf, potsOf, type Hazard, type Lots } from "../hazards";
+import { NO_EQUIPMENT, type Equipment } from "../household";
 import {
   mentionsOfLines,
   methodInOwnOrder,
@@ -33,27 +34,48 @@ export interface MadeMethod {
   readonly times: { readonly now: MethodTimes; readonly recipe: MethodTimes };
 }
 
+/** What a method is made with: tables, and what the household cooks with. */
+export interface MadeWith {
+  readonly handling: HandlingTables;
+  readonly constants: Constants;
+  readonly equipment?: Equipment | undefined;
+}
+
 /**
  * How a version is made, and the same in words. What surely goes wrong changes the step itself, where the recipe as handed down
- * does not run it too: what its maker does is warned of, not rewritten.
+ * does not run it too: what its maker does is warned of, not rewritten. `written`: the recipe as it was handed down, where `read`
+ * is the same in other ways.
  */
-export function methodFor(read: ReadRecipe, version: Version, table: DiningTable, handling: HandlingTables, constants: Constants, own?: OwnSteps): MadeMethod {
-  const { lines, evaporation } = scaledFor(read, table.servings);
-  const made = (of: Version, set?: OwnSteps) => {
-    const built = methodOf({ read, handling, evaporation: evaporation.value, constants }, of);
+export function methodFor(
+  read: ReadRecipe,
+  version: Version,
+  table: DiningTable,
+  { handling, constants, equipment = NO_EQUIPMENT }: MadeWith,
+  own?: OwnSteps,
+  written: ReadRecipe = read,
+): MadeMethod {
+  const made = (read: ReadRecipe, of: Version, evaporation: number, set?: OwnSteps) => {
+    const built = methodOf({ read, handling, evaporation, constants }, of);
     const steps = read.steps.map(({ step }) => step);
     const lines = namedLines(read);
     const told = wordsOf(built, of, { steps, lines, handling, measures: read.measures, constants });
     const method = set ? methodInOwnOrder(built, set) : built;
     const words = set ? withOwnSteps(told, set, { method, rows: of.rows, find: mentionsOfLines(lines) }) : told;
     const said = new Map(words.map((each) => [each.step, textOf(each)] as const));
-    const hazards = hazardsOf({ method, textOf: ({ id }) => said.get(id) ?? "", version: of, archetype: read.archetype, serve: table.serve });
-    return { method, words, hazards };
+    const saidOf = ({ id }: Method["steps"][number]) => said.get(id) ?? "";
+    const hazards = hazardsOf({ method, textOf: saidOf, version: of, archetype: read.archetype, serve: table.serve });
+    const lots = lotsOf(potsOf(method, saidOf, of), of.evaporation, equipment);
+    return { method: inLots(method, lots), words: words.map((each) => withLots(each, lots)), hazards };
   };
-  const { method, words, hazards } = made(version, own);
-  const isChanged = own !== undefined || version.rows.some(({ change }) => change !== "as is");
-  const handedDown = lines.map((line): VersionRow => ({ ...line, line: line.id, change: "as is", why: "" }));
-  const handed = isChanged ? ofRecipe(read, table, () => made({ rows: handedDown, evaporation: evaporation.value })) : { method, hazards };
+  const { method, words, hazards } = made(read, version, scaledFor(read, table.servings).evaporation.value, own);
+  const isChanged = own !== undefined || written !== read || version.rows.some(({ change }) => change !== "as is");
+  const handed = isChanged
+    ? ofRecipe(written, table, equipment, () => {
+        const { lines, evaporation } = scaledFor(written, table.servings);
+        const rows = lines.map((line): VersionRow => ({ ...line, line: line.id, change: "as is", why: "" }));
+        return made(written, { rows, evaporation: evaporation.value }, evaporation.value);
+      })
+    : { method, hazards };
   const runs = new Set(handed.hazards.map(({ family, grade, step }) => `${family} ${grade} ${step}`));
   const found = hazards.map((hazard): VersionHazard => {
     const isOwn = runs.has(`${hazard.family} ${hazard.grade} ${hazard.step}`);
@@ -62,12 +84,37 @@ export function methodFor(read: ReadRecipe, version: Version, table: DiningTable
   return { method, words: words.map((step) => withChanges(step, found)), hazards: found, times: { now: timesOf(method), recipe: timesOf(handed.method) } };
 }
 
+/** The steps that are done in lots take as many times as long. */
+function inLots(method: Method, lots: readonly Lots[]): Method {
+  if (lots.length === 0) return method;
+  const of = new Map(lots.map((each) => [each.step, each.lots] as const));
+  const times = ({ shortest, usual, longest }: Method["steps"][number]["minutes"], by: number) => ({
+    shortest: shortest * by,
+    usual: usual * by,
+    longest: longest * by,
+  });
+  return { ...method, steps: method.steps.map((step) => ({ ...step, minutes: times(step.minutes, of.get(step.id) ?? 1) })) };
+}
+
+/** What is said of lots where they begin; the maker's own words are left alone. */
+function withLots(words: StepWords, lots: readonly Lots[]): StepWords {
+  const text = words.isOwn ? undefined : lots.find(({ step }) => step === words.step)?.text;
+  if (!text) return words;
+  return {
+    ...words,
+    segments: [...words.segments, { text: ` ${text}`, kind: "changed" }],
+    why: [words.why, "what it is done in is too small"].filter(Boolean).join(", "),
+  };
+}
+
 type OwnMethod = Pick<MadeMethod, "method"> & { readonly hazards: readonly Hazard[] };
 /** The recipe's own method at a number of servings and a temperature, kept for as long as its reading is. */
-const ownMethods = new WeakMap<ReadRecipe, Map<string, OwnMethod>>();
-function ofRecipe(read: ReadRecipe, { servings, serve }: DiningTable, make: () => OwnMethod): OwnMethod {
-  const known = ownMethods.get(read) ?? new Map<string, OwnMethod>();
-  ownMethods.set(read, known);
+const ownMethods = new WeakMap<ReadRecipe, WeakMap<Equipment, Map<string, OwnMethod>>>();
+function ofRecipe(read: ReadRecipe, { servings, serve }: DiningTable, equipment: Equipment, make: () => OwnMethod): OwnMethod {
+  const of = ownMethods.get(read) ?? new WeakMap<Equipment, Map<string, OwnMethod>>();
+  ownMethods.set(read, of);
+  const known = of.get(equipment) ?? new Map<string, OwnMethod>();
+  of.set(equipment, known);
   const found = known.get(`${servings} ${serve}`) ?? make();
   if (known.size < MOST_KEPT) known.set(`${servings} ${serve}`, found);
   return found;

@@ -2,9 +2,10 @@ import type { Estimate } from "../numeric";
 import type { Food, Role, Treatment } from "../food";
 import type { HouseholdMeasures } from "../units";
 import { evaluate, type EvaluationInput, type KeptFigures } from "../evaluate";
-import type { HandlingTables, Method, OwnSteps, StepWords } from "../method";
+import type { Method, OwnSteps, StepWords } from "../method";
 import type { ReadRecipe, Recipe } from "../recipe";
-import { methodFor, type VersionHazard } from "./method-for";
+import { methodFor, type MadeWith, type VersionHazard } from "./method-for";
+import { withWayWords, type WayChange } from "./way-words";
 import {
   scaledFor,
   standingOf,
@@ -67,6 +68,8 @@ export interface Snapshot {
   readonly method: KeptMethod | null;
   /** The same in words, as they were. */
   readonly steps: readonly StepWords[];
+  /** The household's ways in which they are other than the recipe's; absent where none is. */
+  readonly ways?: readonly KeptWay[];
   /** What the maker has set of them. */
   readonly ownSteps?: OwnSteps;
   /** What can go wrong in them; absent where it was kept before that was told. */
@@ -76,6 +79,13 @@ export interface Snapshot {
   readonly verdict?: TableVerdict;
   readonly asHandedDown: SnapshotSide;
   readonly forThisTable: SnapshotSide;
+}
+
+/** A way that was followed, by its ids and in words. */
+export interface KeptWay {
+  readonly way: string;
+  readonly option: string;
+  readonly what: string;
 }
 
 export interface SnapshotSide {
@@ -103,17 +113,19 @@ export function snapshotOf(
   version: Version,
   table: DiningTable,
   label: string,
-  handling: HandlingTables,
+  { handling, equipment }: Pick<MadeWith, "handling" | "equipment">,
   madeOn: NonNullable<Snapshot["madeOn"]>,
   ownSteps?: OwnSteps,
+  /** The recipe as it was handed down, and the ways of the household in which `read` is other than that. */
+  { written, ways }: { readonly written: ReadRecipe; readonly ways: readonly (KeptWay & WayChange)[] } = { written: read, ways: [] },
 ): Snapshot {
-  const before = recipeInput(read, table);
+  const before = recipeInput(written, table);
   const after = versionInput(version, groundOf(read, table));
   const { factor, lines } = scaledFor(read, table.servings);
   const { reference } = problem;
   const { figures } = evaluate(after, reference.constants);
   const standing = standingOf(problem, version, figures);
-  const { method, words, hazards } = methodFor(read, version, table, handling, reference.constants, ownSteps);
+  const { method, words, hazards } = methodFor(read, version, table, { handling, constants: reference.constants, equipment }, ownSteps, written);
   return {
     modelVersion: reference.modelVersion,
     label,
@@ -132,7 +144,8 @@ export function snapshotOf(
       };
     }),
     method: keptMethod(method),
-    steps: words,
+    steps: withWayWords(words, written.recipe.steps, ways),
+    ...(ways.length === 0 ? {} : { ways: ways.map(({ way, option, what }) => ({ way, option, what })) }),
     hazards,
     ...(ownSteps === undefined ? {} : { ownSteps }),
     notes: versionNotes(problem, version, figures),

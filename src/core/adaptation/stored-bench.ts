@@ -27,5 +27,7 @@ export interface StoredBench {
   readonly from?: string;
   /** What the maker has set of its steps. */
   readonly steps?: OwnSteps;
+  /** What of this batch is done in another way than the household usually does it, or than is written. */
+  readonly ways?: Readonly<Record<string, string>>;
   readonly rows: readonly StoredRow[];
 }

@@ -21,6 +21,7 @@ export const HAZARD_FAMILIES = [
   "aroma lost",
   "ladoo timing",
   "starch drained",
+  "too little liquid",
   "grain drowns the extract",
   "ferments",
   "honey heated",

@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { food, read, tableOf } from "../../../tests/support/kitchen";
 import { methodFor } from "../adaptation";
-import { textOf } from "../method";
+import { NO_EQUIPMENT, type Equipment } from "../household";
+import { textOf, type StepWords } from "../method";
 import type { ServingTemperature } from "../food";
 import { scaledFor, type VersionRow } from "../substitution";
 import { DEMO_RECIPES, HANDLING, REFERENCE } from "../../data";
@@ -10,7 +11,10 @@ import { DEMO_RECIPES, HANDLING, REFERENCE } from "../../data";
 const made = (lines: string, steps: readonly string[], serve: ServingTemperature = "hot") => {
   const of = read(`Sweet\nServes 4\n\nIngredients\n${lines}\n\nMethod\n${steps.map((text, i) => `${i + 1}. ${text}`).join("\n")}`);
   const rows = scaledFor(of, 4).lines.map((line): VersionRow => ({ ...line, line: line.id, change: "as is", why: "" }));
-  return methodFor(of, { rows, evaporation: of.evaporation.grams.value }, tableOf({ servings: 4, serve }), HANDLING, REFERENCE.constants);
+  return methodFor(of, { rows, evaporation: of.evaporation.grams.value }, tableOf({ servings: 4, serve }), {
+    handling: HANDLING,
+    constants: REFERENCE.constants,
+  });
 };
 const told = (lines: string, ...steps: readonly string[]) => made(lines, steps).hazards.map(({ family, grade }) => `${grade} ${family}`);
 const MILK = "1 litre milk\n80 g sugar";
@@ -189,6 +193,39 @@ const BORDERS: readonly (readonly [hazard: string, lines: string, runs: readonly
     ["Caramelise the sugar in a dry pan for 7 minutes.", "Stir in the water."],
     ["Dissolve the sugar in the water."],
   ],
+  [
+    "sometimes boils over",
+    MILK,
+    ["Bring the milk to the boil and simmer it with the sugar for 5 minutes."],
+    ["Warm the milk a little and stir in the sugar, without letting it come to the boil."],
+  ],
+  [
+    "sometimes grain drowns the extract",
+    "700 g almond milk, home-made\n60 g sugar\n80 g rice",
+    ["Simmer the rice in the almond milk for 25 minutes.", "Stir in the sugar."],
+    ["Simmer the rice in the almond milk for 25 minutes.", "Stir in the sugar."],
+    "700 g almond milk, home-made\n60 g sugar\n20 g rice",
+  ],
+  [
+    "sometimes to be cooled soon",
+    `${MILK}\n60 g rice`,
+    ["Simmer the rice in the milk for 30 minutes.", "Stir in the sugar."],
+    ["Roast the sesame seeds dry for 5 minutes.", "Melt the sugar and stir them in."],
+    "200 g sesame seeds\n150 g sugar",
+  ],
+  [
+    "likely too little liquid",
+    "150 g rice\n200 ml milk\n60 g sugar",
+    ["Simmer the rice in the milk for 20 minutes.", "Stir in the sugar."],
+    ["Simmer the rice in the milk for 20 minutes.", "Stir in the sugar."],
+    "60 g rice\n1 litre milk\n60 g sugar",
+  ],
+  [
+    "likely too little liquid",
+    "150 g rice\n200 ml milk\n60 g sugar",
+    ["Simmer the rice in the milk for 20 minutes.", "Stir in the sugar."],
+    ["Boil the rice in plenty of water for 15 minutes, and drain it.", "Pour in the milk and simmer for 5 minutes.", "Stir in the sugar."],
+  ],
 ];
 
 describe("hazards of steps", () => {
@@ -205,7 +242,10 @@ describe("hazards of steps", () => {
     );
     const rows = scaledFor(of, 4).lines.map((line): VersionRow => ({ ...line, line: line.id, change: "as is", why: "" }));
     const lemon: VersionRow = { id: "added-1", line: null, food: food("lemon-juice"), grams: 30, role: "acid", change: "added", why: "gives acid" };
-    const version = methodFor(of, { rows: [...rows, lemon], evaporation: 200 }, tableOf({ servings: 4 }), HANDLING, REFERENCE.constants);
+    const version = methodFor(of, { rows: [...rows, lemon], evaporation: 200 }, tableOf({ servings: 4 }), {
+      handling: HANDLING,
+      constants: REFERENCE.constants,
+    });
     expect(version.hazards.find(({ family }) => family === "casein curdles")).toMatchObject({ grade: "sure", isOwn: false });
     expect(version.words.map(textOf).join(" ")).toMatch(
       /First let the pot cool until it is no more than lukewarm\. Last of all, off the heat, stir in lemon juice/,
@@ -214,19 +254,62 @@ describe("hazards of steps", () => {
     expect(own.hazards.find(({ family }) => family === "casein curdles")).toMatchObject({ grade: "sure", isOwn: true, change: null });
     expect(own.words.map(textOf)).toEqual(["Simmer the milk for 20 minutes.", "Stir in the lemon juice."]);
   });
+  it("divide into lots what does not fit the pan, the jar or the cooker, and take as many times as long", () => {
+    const pan = (diameter: number): Equipment["pans"][number] => ({ id: "p", name: "", diameter, depth: 10, mass: null, sharedWith: [] });
+    const inPan = (equipment: Equipment, ...steps: readonly string[]) => {
+      const of = read(
+        `Sweet\nServes 8\n\nIngredients\n2 litres milk\n100 g rice\n60 g almonds\n150 g sugar\n\nMethod\n${steps.map((text, i) => `${i + 1}. ${text}`).join("\n")}`,
+      );
+      const rows = scaledFor(of, 8).lines.map((line): VersionRow => ({ ...line, line: line.id, change: "as is", why: "" }));
+      return methodFor(of, { rows, evaporation: of.evaporation.grams.value }, tableOf({ servings: 8 }), {
+        handling: HANDLING,
+        constants: REFERENCE.constants,
+        equipment,
+      });
+    };
+    const steps = [
+      "Roast the rice in a dry pan for 4 minutes.",
+      "Pour in the milk and simmer for 30 minutes.",
+      "Stir in the sugar and cook for 5 minutes.",
+      "Scatter the almonds over.",
+    ] as const;
+    const small = inPan({ ...NO_EQUIPMENT, pans: [pan(16), pan(14)] }, ...steps);
+    const large = inPan({ ...NO_EQUIPMENT, pans: [pan(16), pan(28)] }, ...steps);
+    expect(small.words.map(textOf)).toEqual([
+      steps[0],
+      expect.stringMatching(/simmer for 30 minutes\. From here on that is two lots, one after the other: the largest pan holds 2 l/),
+      steps[2],
+      steps[3],
+    ]);
+    expect(small.method.steps.map(({ minutes }) => minutes.usual)).toEqual([4, 60, 10, 2].map((usual, i) => (i === 3 ? (expect.any(Number) as number) : usual)));
+    expect(large.words.map(textOf)).toEqual(steps);
+    expect(inPan(NO_EQUIPMENT, ...steps).words.map(textOf)).toEqual(steps);
+    const ground = ["Blend the rice with the milk.", "Simmer it for 30 minutes with the sugar and the almonds."] as const;
+    const jar = (litres?: number) =>
+      textOf(inPan({ ...NO_EQUIPMENT, mixer: { sharedWith: [], ...(litres === undefined ? {} : { litres }) } }, ...ground).words[0] as StepWords);
+    expect(jar()).toMatch(/three lots, one after the other: the mixer jar holds 1\.5 l/);
+    expect(jar(4)).toBe(ground[0]);
+    const cooker = (litres: number) =>
+      textOf(
+        inPan(
+          { ...NO_EQUIPMENT, pressureCooker: { litres, sharedWith: [] } },
+          "Pressure-cook the rice in the milk for 3 whistles.",
+          "Stir in the sugar and the almonds.",
+        ).words[0] as StepWords,
+      );
+    expect(cooker(3)).toMatch(/two lots/);
+    expect(cooker(6)).not.toMatch(/lots/);
+  });
   it("point to steps of the method, each once for a step, in any version", () =>
     fc.assert(
       fc.property(fc.constantFrom(...DEMO_RECIPES), fc.array(fc.constantFrom(...REFERENCE.foods.values()), { maxLength: 4 }), ({ text }, added) => {
         const of = read(text);
         const rows = scaledFor(of, of.recipe.servings).lines.map((line): VersionRow => ({ ...line, line: line.id, change: "as is", why: "" }));
         const more = added.map((each, i): VersionRow => ({ id: `added-${i}`, line: null, food: each, grams: 50, role: each.role, change: "added", why: "" }));
-        const { method, hazards } = methodFor(
-          of,
-          { rows: [...rows, ...more], evaporation: 100 },
-          tableOf({ servings: of.recipe.servings }),
-          HANDLING,
-          REFERENCE.constants,
-        );
+        const { method, hazards } = methodFor(of, { rows: [...rows, ...more], evaporation: 100 }, tableOf({ servings: of.recipe.servings }), {
+          handling: HANDLING,
+          constants: REFERENCE.constants,
+        });
         for (const { step, what, mend } of hazards) {
           expect(method.steps.map(({ id }) => id)).toContain(step);
           expect(`${what} ${mend}`).not.toMatch(/undefined|NaN| {2}/);

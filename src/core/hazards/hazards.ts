@@ -1,6 +1,6 @@
 import { casein, coconut, egg, plantMilk } from "./curdling";
 import { HAZARD_GRADES, type Context, type Family, type Hazard, type HazardGround } from "./hazard";
-import { aroma, burns, cooling, drowned, honey, ladoo, scorch, soaks } from "./heat";
+import { aroma, burns, cooling, drowned, dry, honey, ladoo, scorch, soaks } from "./heat";
 import { potsOf } from "./pot";
 import { grains, lumps, setting, thins } from "./starch";
 
@@ -18,6 +18,7 @@ const FAMILIES: readonly Family[] = [
   ladoo,
   soaks,
   drowned,
+  dry,
   honey,
   burns,
   cooling,

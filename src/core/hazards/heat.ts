@@ -1,4 +1,5 @@
 import { INDEX } from "../food";
+import { formatGrams, weighable } from "../units";
 import { type Found, type Family, hazard, name, kinds, together, grams, isLiquid, isDairyMilk, isUnrefined, HOT } from "./hazard";
 
 export const scorch: Family = (at) => {
@@ -59,7 +60,7 @@ export const soaks: Family = (at) => {
 };
 
 export const drowned: Family = (at) => {
-  const extract = together(at).find(({ food, kind }) => kind === "plant milk" && food.id.endsWith("-home"));
+  const extract = together(at).find(({ food, kind }) => kind === "plant milk" && (food.id.endsWith("-home") || food.id.startsWith("pressed-")));
   const grain = at.coming.filter(kinds("grain", "flour", "grits"));
   if (!extract || grain.length === 0) return [];
   const solids = extract.grams * 0.12;
@@ -70,6 +71,32 @@ export const drowned: Family = (at) => {
           "sometimes",
           `so much grain covers the taste of the ${name(extract)}`,
           "take less of it, and let the extract thicken by itself",
+          { school: "others take perfumed rice, which covers it" },
+        ),
+      ]
+    : [];
+};
+
+const APART = /\b(?:plenty of|lots of|a large pot of) (?:boiling |salted |hot )?water\b/i;
+/** Done with no less than this share of what it takes up when it is boiled in plenty of water: a rule of thumb. */
+const DRIEST = 0.6;
+/** Grain, pulses and pearls that are boiled soft take up so much water as they gain; what boils away is gone for them. */
+export const dry: Family = (at, { pots, version }) => {
+  const last = pots.findLast(({ step }) => step.part === at.step.part && step.heat !== null);
+  const raw = at.coming.filter(({ food, kind }) => food.cooked !== null && (kind === "grain" || kind === "pulse" || kind === "pearls"));
+  const [first] = raw;
+  if (!first || !last || at.minutesAfter < 5 || at.hottest < 90 || APART.test(at.text) || at.step.operations.includes("roast")) return [];
+  const needed = raw.reduce((sum, { food, grams: mass }) => sum + ((food.cooked?.gain ?? 1) - 1) * mass, 0);
+  const wet = together(last).reduce((sum, { food, grams: mass }) => sum + (mass * (food.per100g[INDEX.water] ?? 0)) / 100, 0);
+  const left = wet - Math.max(0, version.evaporation);
+  return left < DRIEST * needed
+    ? [
+        hazard(
+          "too little liquid",
+          "likely",
+          `${name(first)} takes up about ${formatGrams(needed)} g of water until it is soft, and ${formatGrams(Math.max(0, left))} g is left for it`,
+          `cook it under a lid, or with ${formatGrams(weighable(DRIEST * needed - left))} g more of the liquid`,
+          { school: "others boil it apart in plenty of water, and drain it" },
         ),
       ]
     : [];

@@ -31,12 +31,18 @@ export interface Tool {
 export interface Equipment {
   readonly pans: readonly Pan[];
   readonly burners: readonly Burner[];
-  readonly mixer: Tool | null;
+  /** Litres of its jar to the brim, where they were measured. */
+  readonly mixer: (Tool & { readonly litres?: number }) | null;
   /** Litres to the brim. */
   readonly pressureCooker: (Tool & { readonly litres: number }) | null;
+  /** Absent, or null, where there is none. */
+  readonly steamer?: { readonly litres: number } | null;
   /** Litres that are usually free in the fridge; null where nobody says. */
   readonly fridge: number | null;
 }
+
+/** A mixer whose jar nobody has measured, litres: a rule of thumb. */
+export const USUAL_JAR = 1.5;
 
 export const NO_EQUIPMENT: Equipment = { pans: [], burners: [], mixer: null, pressureCooker: null, fridge: null };
 

@@ -13,6 +13,8 @@ export interface Household {
   readonly equipment?: Equipment;
   /** The school that it usually holds to, a rule's id by the part before its stroke; of free sugars "who" or "uk". */
   readonly schools?: Readonly<Record<string, string>>;
+  /** How it usually does what is done in several ways, by way; what is absent is done as each recipe has it. */
+  readonly ways?: Readonly<Record<string, string>>;
   /** Whether the first steps were taken or skipped. */
   readonly setUp?: boolean;
 }

@@ -1,2 +1,2 @@
 export { kept, kitchensOver, USUAL_SOURCES, type Kitchen, type KitchenSources } from "./kitchen";
-export { evaluateRecipe, evaluateVersion, openBench, openRecipe, openTable, type Evaluated } from "./open";
+export { evaluateRecipe, evaluateVersion, openBench, openInWays, openRecipe, openTable, wayGround, type Evaluated } from "./open";

@@ -8,6 +8,7 @@ import { EMPTY_PANTRY, kitchenFoods, type PantryDocument, type PantryTables } fr
 import { boilingPointsAt, kitchenConstants } from "../process";
 import { createFoodFinder, createFoodMatcher, type ReadingContext } from "../recipe";
 import type { SubstitutionTables } from "../substitution";
+import type { Way } from "../ways";
 
 /** All that ships with the app and that is computed with: foods, constants, rules, tables. */
 export interface ShippedTables {
@@ -18,6 +19,8 @@ export interface ShippedTables {
   readonly substitution: SubstitutionTables;
   readonly handling: HandlingTables;
   /** Foods that are taken for one another, with what tells them apart. */
+  /** What is done in several ways, each with its reason. */
+  readonly ways: readonly Way[];
   readonly lookAlikes: readonly LookAlikes[];
   readonly cautions: readonly CautionRule[];
   /** What claims are held against. */

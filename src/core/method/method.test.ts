@@ -37,7 +37,7 @@ const made = (
   rows: readonly VersionRow[],
   evaporation = of.evaporation.grams.value,
 ): { readonly method: Method; readonly words: readonly StepWords[] } =>
-  methodFor(of, { rows, evaporation }, tableOf({ servings: of.recipe.servings }), HANDLING, REFERENCE.constants);
+  methodFor(of, { rows, evaporation }, tableOf({ servings: of.recipe.servings }), { handling: HANDLING, constants: REFERENCE.constants });
 const told = (words: readonly StepWords[]) =>
   words.map(({ segments }) => segments.map((segment) => (segment.kind === "removed" ? `-${segment.text}-` : segment.text)).join(""));
 const takes = ({ steps }: Method) => steps.map((step) => step.takes.map(({ of, share }) => `${of.id} ${share}`));
@@ -300,7 +300,7 @@ describe("any version of any recipe", () => {
   it("takes each row once in all, nothing that is no row, and says every step", () =>
     fc.assert(
       fc.property(versions, ({ of, version }) => {
-        const { method, words } = methodFor(of, version, tableOf({ servings: of.recipe.servings }), HANDLING, REFERENCE.constants);
+        const { method, words } = methodFor(of, version, tableOf({ servings: of.recipe.servings }), { handling: HANDLING, constants: REFERENCE.constants });
         const rows = new Map(version.rows.map((row) => [row.id, row] as const));
         const shares = new Map<string, number>();
         for (const { takes: all } of method.steps)
@@ -347,13 +347,10 @@ describe("any version of any recipe", () => {
         const id = other[row.food?.id ?? ""];
         return id === undefined ? row : { ...row, food: food(id), change: "replaced", why: "vegan" };
       });
-      return methodFor(
-        of,
-        { rows, evaporation: of.evaporation.grams.value },
-        tableOf({ servings: of.recipe.servings }),
-        HANDLING,
-        REFERENCE.constants,
-      ).words.map(textOf);
+      return methodFor(of, { rows, evaporation: of.evaporation.grams.value }, tableOf({ servings: of.recipe.servings }), {
+        handling: HANDLING,
+        constants: REFERENCE.constants,
+      }).words.map(textOf);
     };
     for (const { text } of DEMO_RECIPES) {
       const { recipe } = read(text);
@@ -371,7 +368,7 @@ describe("any version of any recipe", () => {
   it("names no food that is not there, and leaves whole sentences", () =>
     fc.assert(
       fc.property(versions, ({ of, version }) => {
-        const { words, method } = methodFor(of, version, tableOf({ servings: of.recipe.servings }), HANDLING, REFERENCE.constants);
+        const { words, method } = methodFor(of, version, tableOf({ servings: of.recipe.servings }), { handling: HANDLING, constants: REFERENCE.constants });
         const find = mentionsOfLines(namedLines(of));
         const gone = new Set([...method.outOfPlace, ...version.rows.flatMap(({ line, food: holds }) => (line !== null && holds === null ? [line] : []))]);
         for (const each of words) {
@@ -392,7 +389,8 @@ describe("any version of any recipe", () => {
 describe("steps of the maker's own", () => {
   const of = kheer("Boil the milk for 20 minutes.", "Stir in the sugar.", "Fry the cashews and scatter them over.");
   const rows = rowsOf(of, { "cow-milk": { food: food("soy-milk"), grams: 900, change: "replaced", why: "no dairy" } });
-  const set = (own: OwnSteps) => methodFor(of, { rows, evaporation: of.evaporation.grams.value }, tableOf({ servings: 4 }), HANDLING, REFERENCE.constants, own);
+  const set = (own: OwnSteps) =>
+    methodFor(of, { rows, evaporation: of.evaporation.grams.value }, tableOf({ servings: 4 }), { handling: HANDLING, constants: REFERENCE.constants }, own);
   it("stand as they are written, and are told what stands against them", () => {
     const { words } = set({ texts: [{ step: "s1", text: "Bring the milk to the boil and let it rise twice." }], order: null });
     expect(words[0]).toMatchObject({ isOwn: true, why: "", segments: [{ text: "Bring the milk to the boil and let it rise twice.", kind: "plain" }] });
@@ -409,9 +407,13 @@ describe("steps of the maker's own", () => {
       "Sweet\nServes 4\n\n1 litre milk\n80 g sugar\n40 g lemon juice\n\n1. Stir the lemon juice into the sugar.\n2. Simmer the milk for 20 minutes.\n3. Let it cool until lukewarm.",
     );
     const at = (order: OwnSteps["order"]) =>
-      methodFor(lemon, { rows: asIs(lemon), evaporation: 200 }, tableOf({ servings: 4 }), HANDLING, REFERENCE.constants, { texts: [], order }).hazards.map(
-        ({ family }) => family,
-      );
+      methodFor(
+        lemon,
+        { rows: asIs(lemon), evaporation: 200 },
+        tableOf({ servings: 4 }),
+        { handling: HANDLING, constants: REFERENCE.constants },
+        { texts: [], order },
+      ).hazards.map(({ family }) => family);
     expect(at(["s2", "s3", "s1"])).not.toContain("casein curdles");
     expect(at(["s2", "s1", "s3"])).toContain("casein curdles");
   });

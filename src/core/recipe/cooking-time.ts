@@ -8,7 +8,8 @@ export interface StatedCooking {
 
 const DURATION = /(?<![\d.])(\d{1,5}(?:\.\d{1,3})?)(?: ?(?:-|–|to) ?(\d{1,5}(?:\.\d{1,3})?))? ?(hours?|hrs?|h|minutes?|mins?|min)\b/gi;
 const WET_HEAT = /\b(simmer|boil|cook|reduce|thicken|bubble|stir)|\bon (?:the |a )?(?:very )?(?:low|lowest|medium|gentle)[a-z]* (?:flame|heat)\b/i;
-const NO_WET_HEAT = /\b(roast|toast|fry|bake|soak(?!ed (?:sago|rice|grain|dal|millet|pearls|lentils|[a-z]{3,20} in\b))|chill|rest|cool|set|refrigerat|fridge|stand|knead|oven)/i;
+const NO_WET_HEAT =
+  /\b(roast|toast|fry|bake|soak(?!ed (?:sago|rice|grain|dal|millet|pearls|lentils|[a-z]{3,20} in\b))|chill|rest|cool|set|refrigerat|fridge|stand|knead|oven)/i;
 const UNCOVERED = /\b(?:lid (?:is )?(?:off|open)|without (?:a|the|its) (?:lid|cover)|no lid|(?:remove|take off|lift) the lid)\b/i;
 const COVERED = /\b(cover|covered|lid|steam|pressure|whistles?)\b/i;
 

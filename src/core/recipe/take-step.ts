@@ -99,7 +99,12 @@ export function takeStep(walk: Walk, reading: ReadStepWithTakes, at: number): Le
   // Where it cooks without anything wet of its own, what is in the other pan has come in.
   const isJoined = own !== null && reading.open.length > 0 && own.water < LEAST_TO_BOIL * main.water;
   if (isJoined) main.pour(pot, 1);
-  const cooked = cook(isJoined ? main : pot, isBoiledApart ? { ...reading, open: [], coveredMinutes: 0, end: null } : reading, walk.constants, walk.pantry.tables.making);
+  const cooked = cook(
+    isJoined ? main : pot,
+    isBoiledApart ? { ...reading, open: [], coveredMinutes: 0, end: null } : reading,
+    walk.constants,
+    walk.pantry.tables.making,
+  );
   told.push(cooked.told);
   walk.openMinutes += cooked.minutes;
   walk.known ||= cooked.known;

@@ -2,6 +2,7 @@ import {
   asHandedDown,
   methodFor,
   withOwnWords,
+  withWayWords,
   type MadeMethod,
   type VersionHazard,
   recipeInput,
@@ -15,7 +16,7 @@ import {
   type StoredProposals,
 } from "../adaptation";
 import { whyUnknown, type EvaluationInput } from "../evaluate";
-import { evaluateRecipe, evaluateVersion, kept, openBench, openRecipe, openTable, type Evaluated, type Kitchen } from "../kitchen";
+import { evaluateRecipe, evaluateVersion, kept, openBench, openInWays, openRecipe, openTable, type Evaluated, type Kitchen } from "../kitchen";
 import type { StepWords } from "../method";
 import { kitchenMeasure, type ReadRecipe, type Recipe } from "../recipe";
 import {
@@ -27,6 +28,7 @@ import {
   partedPortions,
   partedWords,
   rowFindings,
+  scaledFor,
   standingOf,
   tableVerdict,
   versionNotes,
@@ -41,6 +43,7 @@ import {
 } from "../substitution";
 import { whoseRules, type DiningTable } from "../table";
 import { capital } from "../units";
+import type { InWays, WayPicks } from "../ways";
 import type { Broken } from "./found-foods";
 import type { Anchors, NamedFood } from "./recipe-view";
 import { palatesOf, type Palate } from "./palates";
@@ -50,10 +53,12 @@ import { isReadWhole, toldFigures, type ToldFigures } from "./told-figures";
 export interface BenchGround {
   readonly recipe: Recipe;
   readonly table: DiningTable;
+  /** The ways of this batch, where they are other than the household's. */
+  readonly ways?: WayPicks;
 }
 
 /** What the Swap station shows from. */
-export interface BenchQuestion extends BenchGround {
+export interface BenchQuestion extends Omit<BenchGround, "ways"> {
   readonly bench: StoredBench | null;
   /** What was worked out before. */
   readonly proposals: StoredProposals | null;
@@ -62,6 +67,25 @@ export interface BenchQuestion extends BenchGround {
   /** Whether the first proposal is laid on it where nothing lies there: until something was done. */
   readonly laysFirst: boolean;
 }
+
+/** A way that was followed, in words. */
+export interface ToldWay {
+  readonly way: string;
+  readonly of: string;
+  readonly name: string;
+  readonly reason: string;
+}
+
+const toldWay = (way: string, option: string, { ways }: Kitchen): ToldWay[] =>
+  ways.flatMap(({ id, of, options }) =>
+    options.flatMap((each) => (id === way && each.id === option ? [{ way, of, name: each.name, reason: each.reason }] : [])),
+  );
+
+/** "coconut milk off the heat, under a lid". */
+export const wayWords = ({ way, option }: { readonly way: string; readonly option: string }, kitchen: Kitchen): string =>
+  toldWay(way, option, kitchen)
+    .map(({ of, name }) => `${of.toLowerCase()} ${name}`)
+    .join("");
 
 /** A row of the ledger, in words. */
 export interface ToldRow extends Omit<VersionRow, "food"> {
@@ -120,6 +144,8 @@ export interface BenchView {
   /** Portions that are parted from the pot, in words. */
   readonly parted: readonly string[];
   readonly steps: readonly StepWords[];
+  /** The ways in which the household makes it, other than it is written. */
+  readonly ways: readonly ToldWay[];
   /** What can go wrong in them, and how long they take. */
   readonly hazards: readonly VersionHazard[];
   readonly times: MadeMethod["times"];
@@ -131,7 +157,12 @@ export interface BenchView {
 
 /** What stays the same while a version is worked on. */
 interface Ground {
+  /** The recipe as this household makes it. */
   readonly read: ReadRecipe;
+  readonly taken: InWays["taken"];
+  readonly batch: WayPicks | undefined;
+  /** The recipe as it was handed down. */
+  readonly written: ReadRecipe;
   readonly problem: AdaptationProblem;
   readonly before: Evaluated;
   readonly handedDown: BenchState;
@@ -140,19 +171,29 @@ interface Ground {
 const PROPOSALS = 3;
 
 const grounds = kept((kitchen: Kitchen) =>
-  kept((recipe: Recipe) =>
-    kept((table: DiningTable): Ground => {
-      const read = openRecipe(recipe, kitchen);
-      return {
-        read,
-        problem: openTable(read, table, kitchen, PROPOSALS),
-        before: evaluateRecipe(read, table, kitchen),
-        handedDown: asHandedDown(read, table),
-      };
-    }),
+  kept((written: ReadRecipe) =>
+    kept(({ read, taken }: InWays) =>
+      kept((table: DiningTable): Omit<Ground, "batch"> => {
+        return {
+          read,
+          taken,
+          written,
+          problem: openTable(read, table, kitchen, PROPOSALS),
+          before: evaluateRecipe(written, table, kitchen),
+          handedDown: asHandedDown(read, table),
+        };
+      }),
+    ),
   ),
 );
-export const groundFor = ({ recipe, table }: BenchGround, kitchen: Kitchen): Ground => grounds(kitchen)(recipe)(table);
+export const groundFor = ({ recipe, table, ways }: BenchGround, kitchen: Kitchen): Ground => ({
+  ...grounds(kitchen)(openRecipe(recipe, kitchen))(openInWays(recipe, ways, kitchen))(table),
+  batch: ways,
+});
+/** The same for what lies on the bench. */
+export const groundOfBench = ({ recipe, table, bench }: Pick<BenchQuestion, "recipe" | "table" | "bench">, kitchen: Kitchen): Ground =>
+  groundFor({ recipe, table, ...(bench?.ways && { ways: bench.ways }) }, kitchen);
+const withBatch = (state: BenchState, { batch }: Pick<Ground, "batch">): BenchState => ({ ...state, ...(batch && { ways: batch }) });
 
 /** What lay on the bench, for the recipe and table as they are; what nobody chose gives way where they have changed. */
 export function laidBench(bench: StoredBench | null, { read }: Ground, table: DiningTable, kitchen: Kitchen) {
@@ -163,8 +204,8 @@ export function laidBench(bench: StoredBench | null, { read }: Ground, table: Di
 /** What the Swap station shows of a bench, in a kitchen. */
 export function benchView({ recipe, table, bench, proposals, revisions, laysFirst }: BenchQuestion, kitchen: Kitchen): BenchView {
   const { constants, foods } = kitchen.reference;
-  const ground = groundFor({ recipe, table }, kitchen);
-  const { read, problem, before, handedDown } = ground;
+  const ground = groundOfBench({ recipe, table, bench }, kitchen);
+  const { read, problem, before, handedDown, written, taken } = ground;
   const laid = laidBench(bench, ground, table, kitchen);
   const gone = rowsWithoutFood(bench, read, foods);
   const ending = endingWithoutSolver(proposals, revisions, ground, kitchen);
@@ -179,18 +220,19 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
   const standing = standingOf(judged, version, after.figures);
   const parted = partedWords(partedPortions(read, standing, problem.rules), whoseRules(table));
   const verdict = tableVerdict(standing, judged, table, parted);
-  const made = methodFor(read, version, table, kitchen.handling, constants, ownSteps);
+  const made = methodFor(read, version, table, { handling: kitchen.handling, constants, equipment: kitchen.household.equipment }, ownSteps, written);
   return {
     thread: { asked: read.unresolved.length, lines: read.lines.length },
     unread: read.readings.filter((reading) => "why" in reading).length,
     anchors: { bodyAnchors: constants.bodyAnchors },
     ruleNames: Object.fromEntries(problem.rules.map(({ id, name }) => [id, name])),
     order: problem.order,
-    bench: stored(state, read, table),
+    bench: stored(withBatch(state, ground), read, table),
+    ways: taken.flatMap(({ way, option }) => toldWay(way, option, kitchen)),
     isLaid: laid !== null,
     since: (laid?.since ?? []).map((change) => sinceWords(change, (rule) => kitchen.rules.get(rule)?.name ?? rule)),
     gone,
-    handedDown: stored(handedDown, read, table),
+    handedDown: stored(withBatch(handedDown, ground), read, table),
     rows: version.rows.map((row) => toldRow(row, ground, table)),
     before: toldFigures(before, isReadWhole(read), constants),
     after: toldFigures(after, isReadWhole(read), constants),
@@ -201,7 +243,11 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
     isNotFor: verdict.kind === "not for",
     allergies: allergyStates(standing, problem, table),
     parted,
-    steps: made.words,
+    steps: withWayWords(
+      made.words,
+      written.recipe.steps,
+      taken.map((each) => ({ what: wayWords(each, kitchen), steps: each.steps })),
+    ),
     hazards: made.hazards,
     times: made.times,
     unhandled: made.method.asked.flatMap((row) => {
@@ -218,15 +264,19 @@ export function benchInput(
   side: "before" | "after",
   kitchen: Kitchen,
 ): EvaluationInput {
-  const ground = groundFor({ recipe, table }, kitchen);
-  if (side === "before") return recipeInput(ground.read, table);
+  const ground = groundOfBench({ recipe, table, bench }, kitchen);
+  if (side === "before") return recipeInput(ground.written, table);
   return evaluateVersion((laidBench(bench, ground, table, kitchen)?.state ?? ground.handedDown).version, ground.read, table, kitchen).input;
 }
 
 /** What a row was in the recipe: its name, and its amount as written where the servings are the recipe's. */
-function toldRow(row: VersionRow, { read, problem }: Ground, table: DiningTable): ToldRow {
+function toldRow(row: VersionRow, { read, problem, written }: Ground, table: DiningTable): ToldRow {
   const { food, ...rest } = row;
-  const source = row.line === null ? undefined : problem.lines.find(({ id }) => id === row.line);
+  const isWritten = row.line !== null && written.recipe.lines.some(({ id }) => id === row.line);
+  const source =
+    row.line === null || !isWritten
+      ? undefined
+      : (scaledFor(written, table.servings).lines.find(({ id }) => id === row.line) ?? problem.lines.find(({ id }) => id === row.line));
   const reading = row.line === null ? undefined : read.byLine.get(row.line);
   const described = reading && "description" in reading && reading.description;
   const stated = reading?.kind === "read" && table.servings === read.recipe.servings ? reading.measure : "";
@@ -237,10 +287,13 @@ function toldRow(row: VersionRow, { read, problem }: Ground, table: DiningTable)
         grams: source.grams,
       }
     : null;
+  // What a way of the household's put in, or made more or less of, the recipe does not have.
+  const isOfWay = row.change === "as is" && (!isWritten || (source !== undefined && Math.abs(source.grams - row.grams) > 0.005 * source.grams));
   return {
     ...rest,
+    ...(isOfWay ? { change: isWritten ? ("amount" as const) : ("added" as const), why: "your way" } : {}),
     food: food && { id: food.id, name: food.name },
-    measure: row.change === "as is" ? (was?.measure ?? "") : food ? (kitchenMeasure(food, row.grams, read.measures)?.text ?? "") : "",
+    measure: row.change === "as is" && !isOfWay ? (was?.measure ?? "") : food ? (kitchenMeasure(food, row.grams, read.measures)?.text ?? "") : "",
     was,
     breaks: gravest(row, problem),
   };
@@ -253,18 +306,19 @@ function gravest(row: VersionRow, problem: AdaptationProblem): Broken | null {
 }
 
 /** The models, and the revisions of all documents that what is worked out rests on. */
-const basisOf = (revisions: readonly number[], { reference }: Kitchen): string => [reference.modelVersion, ...revisions].join(" ");
+const basisOf = (revisions: readonly number[], { reference }: Kitchen, { taken }: Pick<Ground, "taken">): string =>
+  [reference.modelVersion, ...revisions, ...taken.map(({ way, option }) => `${way}: ${option}`)].join(" ");
 
 function endingWithoutSolver(
   proposals: StoredProposals | null,
   revisions: readonly number[] | null,
-  { problem, before }: Ground,
+  { problem, before, taken }: Ground,
   kitchen: Kitchen,
 ): Ending | null {
-  return endsAtOnce(problem) ?? (revisions && reopened(proposals, basisOf(revisions, kitchen), problem, kitchen.reference.foods, before.figures));
+  return endsAtOnce(problem) ?? (revisions && reopened(proposals, basisOf(revisions, kitchen, { taken }), problem, kitchen.reference.foods, before.figures));
 }
 
-function toldEnding(ending: Ending, { read }: Ground, table: DiningTable): ToldEnding {
+function toldEnding(ending: Ending, { read, batch }: Ground, table: DiningTable): ToldEnding {
   const { recipeFigures: _, ...told } = ending;
   if (told.kind !== "proposals") return told;
   return {
@@ -273,7 +327,7 @@ function toldEnding(ending: Ending, { read }: Ground, table: DiningTable): ToldE
       label,
       reason,
       beams,
-      bench: stored({ label, version, byHand: false }, read, table),
+      bench: stored(withBatch({ label, version, byHand: false }, { batch }), read, table),
       breaks: standing.breaches.find(({ limit }) => limit === null)?.short ?? null,
     })),
   };
@@ -293,7 +347,8 @@ export function endingView(
   { ending, revisions, ...at }: EndingQuestion,
   kitchen: Kitchen,
 ): { readonly told: ToldEnding; readonly kept: StoredProposals | null } {
-  return { told: toldEnding(ending, groundFor(at, kitchen), at.table), kept: revisions && storedProposals(ending, basisOf(revisions, kitchen)) };
+  const ground = groundFor(at, kitchen);
+  return { told: toldEnding(ending, ground, at.table), kept: revisions && storedProposals(ending, basisOf(revisions, kitchen, ground)) };
 }
 
 /** Benches as they lay before, laid for recipe and table as they are; what cannot be laid, or is as the one before it, is left out. The latest first. */
@@ -304,10 +359,11 @@ export interface EarlierQuestion extends BenchGround {
 }
 
 export function earlierBenches({ benches, now, ...at }: EarlierQuestion, kitchen: Kitchen): readonly StoredBench[] {
-  const { read } = groundFor(at, kitchen);
   const earlier: StoredBench[] = [];
-  const held = ({ rows, evaporation }: StoredBench) => JSON.stringify([evaporation, rows.map(({ id, foodId, grams, change }) => [id, foodId, grams, change])]);
+  const held = ({ rows, evaporation, ways }: StoredBench) =>
+    JSON.stringify([evaporation, ways, rows.map(({ id, foodId, grams, change }) => [id, foodId, grams, change])]);
   for (const bench of benches) {
+    const { read } = groundOfBench({ ...at, bench }, kitchen);
     const state = openBench({ ...bench, byHand: true }, read, at.table, kitchen)?.state;
     const laid = state && stored(state, read, at.table);
     if (laid && held(laid) !== held(earlier[0] ?? now)) earlier.unshift(laid);

@@ -11,7 +11,8 @@ export {
   type ToldSweet,
 } from "./table-view";
 export { recipeView, type Anchors, type NamedFood, type RecipeView, type ToldEntry, type ToldLine, type ToldStep, type ToldTake } from "./recipe-view";
-export { benchView, type BenchQuestion, type BenchView, type ToldEnding, type ToldProposal, type ToldRow } from "./bench-view";
+export { benchView, type BenchQuestion, type BenchView, type ToldEnding, type ToldProposal, type ToldRow, type ToldWay, wayWords } from "./bench-view";
+export type { ToldFork } from "./ways-view";
 export type { Palate } from "./palates";
 export { isReadWhole, toldFigures, type ToldFigures } from "./told-figures";
 export { type SubstitutesView } from "./substitutes-view";

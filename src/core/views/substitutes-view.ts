@@ -7,7 +7,7 @@ import { kitchenMeasure, type LineId } from "../recipe";
 import { beamReadings, limitFindings, ratioSwap, versionInput, type AdaptationProblem, type BeamReading, type Version, type VersionRow } from "../substitution";
 import type { DiningTable } from "../table";
 import { weighable } from "../units";
-import { groundFor, laidBench, type BenchGround } from "./bench-view";
+import { groundOfBench, laidBench, type BenchGround } from "./bench-view";
 import { brokenBy } from "./found-foods";
 import type { NamedFood } from "./recipe-view";
 
@@ -54,7 +54,7 @@ interface OpenRow {
 
 /** A row of a bench, as laid for recipe and table; null where it is not (any more) there. */
 function openRow({ recipe, table, bench, row: id }: SubstitutesQuestion, kitchen: Kitchen): OpenRow | null {
-  const ground = groundFor({ recipe, table }, kitchen);
+  const ground = groundOfBench({ recipe, table, bench }, kitchen);
   const { version } = laidBench(bench, ground, table, kitchen)?.state ?? ground.handedDown;
   const row = version.rows.find((each) => each.id === id);
   if (!row) return null;
@@ -65,7 +65,7 @@ function openRow({ recipe, table, bench, row: id }: SubstitutesQuestion, kitchen
 
 /** Foods that could stand in a row of a bench, ranked, with amounts by ratio and what each would do; those that no rule allows apart. */
 export function substitutesView(question: SubstitutesQuestion, kitchen: Kitchen): SubstitutesView {
-  const { problem, ...ground } = groundFor(question, kitchen);
+  const { problem, ...ground } = groundOfBench(question, kitchen);
   const { table } = question;
   const open = openRow(question, kitchen);
   const served: readonly PropertyId[] = table.serve === "hot" ? ["sweetness.hot", "body.hot"] : ["sweetness.chilled", "body.chilled"];
@@ -87,7 +87,7 @@ function reasonsOf({ line }: VersionRow, problem: AdaptationProblem): Substitute
 
 function ranked(
   { version, row, from }: OpenRow,
-  { problem, read, before }: ReturnType<typeof groundFor>,
+  { problem, read, before }: ReturnType<typeof groundOfBench>,
   table: DiningTable,
 ): Pick<SubstitutesView, "options" | "refused"> {
   const options: (ToldOption & { readonly off: number })[] = [];

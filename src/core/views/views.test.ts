@@ -67,6 +67,29 @@ describe("what is computed for a page", () => {
     expect(view.steps.flatMap(({ takes }) => takes.map(({ id }) => id))).toEqual(expect.arrayContaining(["l1", "l2", "l3"]));
   });
 
+  it("is made in the household's ways, against the recipe as it was handed down, unless this batch is made otherwise", () => {
+    const house = kitchenOf({ ...USUAL_SOURCES, household: { ...USUAL_SOURCES.household, ways: { salt: "measured", cardamom: "early" } } });
+    const kheer = phirni().recipe;
+    const table = tableOf({ servings: kheer.servings });
+    const of = (bench: StoredBench | null) => viewOf("bench", onBench({ recipe: kheer, table, bench }), house);
+    const usual = of(null);
+    expect(usual.ways.map(({ way }) => way)).toEqual(["cardamom", "salt"]);
+    expect(usual.rows.find(({ food: of }) => of?.id === "salt")).toMatchObject({ change: "added", was: null, why: "your way" });
+    expect(usual.after.figures.yield.value).toBeGreaterThan(usual.before.figures.yield.value);
+    expect(usual.steps.filter(({ why }) => why.includes("your way")).length).toBeGreaterThan(1);
+    expect(usual.steps.every(({ segments }) => segments.some(({ kind }) => kind !== "removed"))).toBe(true);
+    // This batch as it is written: nothing is added, and nothing marked.
+    const written = of({ ...usual.handedDown, ways: { salt: "as written", cardamom: "as written" } });
+    expect(written.ways).toEqual([]);
+    expect(written.rows.map(({ change }) => change)).toEqual(kheer.lines.map(() => "as is"));
+    expect(written.steps.every(({ why }) => why === "")).toBe(true);
+    // What is worked out rests on the ways: it is not told of others.
+    const [told] = viewOf("ways", { recipe: kheer, table, ways: {} }, house).filter(({ way }) => way === "salt");
+    expect(told).toMatchObject({ written: "none", picked: "measured", isHouse: true, isFollowed: true });
+    const lid = viewOf("ways", { recipe: kheer, table, ways: {} }, house).find(({ way }) => way === "sweetener goes in");
+    for (const { reason } of lid?.options ?? []) expect(reason).not.toBe("");
+  });
+
   it("lays a bench made for six in the servings of seven, and says so", () => {
     const six = gramsSet(ask("bench", onBench()).handedDown, "l3", 77);
     const view = ask("bench", onBench({ bench: six, table: { ...vegan, servings: 7 } }));

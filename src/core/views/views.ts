@@ -5,6 +5,7 @@ import { packetListView, packetView } from "./packet-view";
 import { recipeView } from "./recipe-view";
 import { exchangeGrams, substitutesView } from "./substitutes-view";
 import { tableView } from "./table-view";
+import { waysView } from "./ways-view";
 import { drawnOf, workingOf } from "./working-view";
 
 /** All that is computed for what is shown, each of its question, in a kitchen. Questions and answers can be cloned. */
@@ -20,6 +21,7 @@ export const VIEWS = {
   foods: foundFoods,
   packet: packetView,
   "packet list": packetListView,
+  ways: waysView,
   working: workingOf,
   draws: drawnOf,
 };

@@ -6,7 +6,6 @@ import {
   itOf,
   lastWet,
   listed,
-  pouring,
   sitesNaming,
   theOf,
   withMore,
@@ -158,7 +157,7 @@ export const coconutMilkFrom: WayRule = {
     const line = at.lines.find(isTin);
     if (!line) return null;
     const { recipe } = at.read;
-    const own = `Blend ${Math.round(line.grams * 0.55)} g freshly grated coconut with ${Math.round(line.grams * 0.75)} g hot water, and press it through a cloth: ${Math.round(line.grams)} g of coconut milk, the first press.`;
+    const own = `Blend ${Math.round(line.grams * 0.55)} g freshly grated coconut with ${Math.round(line.grams * 0.75)} g hot water, and press it through a cloth: ${Math.round(line.grams)} g, the first press.`;
     if (option === "own")
       return withStep(
         {
@@ -193,7 +192,7 @@ export const jaggery: WayRule = {
       at.lines.some(({ kind }) => kind === "flour" || kind === "piece");
     return dry
       ? "into the hot flour"
-      : /\b(?:grated|powdered|crushed|shaved|chopped)\b/i.test(`${line.description} ${sites.map(({ text }) => text).join(" ")}`)
+      : /\b(?:grated?|powdered|crushed|shaved|chopped)\b/i.test(`${line.description} ${sites.map(({ text }) => text).join(" ")}`)
         ? "grated"
         : null;
   },
@@ -203,9 +202,11 @@ export const jaggery: WayRule = {
     if (!line || !site) return null;
     const { recipe } = at.read;
     const melted = sitesNaming(at, line.id).find(
-      ({ text, names }) => MELTED.test(text) && names.every(({ line: of }) => of === line.id || at.lines.some(({ id, kind }) => id === of && kind === "water")),
+      ({ text, names }) =>
+        MELTED.test(text) &&
+        names.every(({ line: of }) => of === line.id || at.lines.some(({ id, kind }) => id === of && (kind === "water" || kind === "seasoning"))),
     );
-    if (option === "filtered syrup" && melted) return withMore(recipe, melted, "behind", "way-jaggery", "Pass the syrup through a fine sieve.");
+    if (option === "filtered syrup" && melted) return withMore(recipe, melted, "behind", "way-jaggery", `Pass ${line.the} through a fine sieve.`);
     if (option === "filtered syrup" && at.read.archetype === "ladoo") return null;
     if (option === "grated" && jaggery.written(at) === null && sitesNaming(at, line.id).some(({ text }) => MELTED.test(text))) return null;
     if (option === "filtered syrup")
@@ -226,7 +227,7 @@ export const jaggery: WayRule = {
       ({ kind, id }) => (kind === "flour" || kind === "grits") && sitesNaming(at, id).some(({ reading }) => reading.operations.includes("roast")),
     );
     const roasted = flour && sitesNaming(at, flour.id).find(({ reading }) => reading.operations.includes("roast"));
-    if (!roasted || !flour || at.read.archetype !== "ladoo" || site.names.some(({ line: of }) => of !== line.id)) return null;
+    if (!roasted || at.read.archetype !== "ladoo" || site.names.some(({ line: of }) => of !== line.id)) return null;
     const bare = { ...writingOf({ ...at.read, recipe: withoutNaming(at, [line.id]) }, at.constants), lines: at.lines };
     const there = sitesNaming(bare, flour.id).find(({ reading }) => reading.operations.includes("roast"));
     return there ? withMore(bare.read.recipe, there, "behind", "way-jaggery", `Off the flame stir ${line.the}, powdered, into the hot flour.`) : null;
@@ -310,6 +311,3 @@ export const thickenedBy = ({ open, constants }: WayGround): WayRule => ({
     return made(high);
   },
 });
-
-/** Whether the sweet has a liquid into which something can go. */
-export const hasPot = (at: Writing): boolean => pouring(at) !== null;

@@ -158,7 +158,8 @@ const COOLED = /\b(?:lukewarm|no warmer|let (?:both|the pot|it) cool|cooled)\b/i
 export const jaggeryInMilk: WayRule = {
   written: (at) => {
     const lines = at.lines.filter(isUnrefined);
-    const site = togetherAt(at, lines);
+    // A syrup of it may be made before.
+    const site = togetherAt(at, lines) && sitesNaming(at, lines[0]?.id ?? "").findLast(isOwnSite);
     const milk = at.lines.find(isDairyMilk);
     const end = lastWet(at);
     if (!milk || !site || !end || (firstNaming(at, milk.id)?.at ?? Infinity) > Math.min(end.at, site.at)) return undefined;

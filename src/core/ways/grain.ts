@@ -141,7 +141,6 @@ export const grainBefore: WayRule = {
   },
 };
 
-const ROAST = /\b(?:roast|toast|fry|brown)\b/i;
 const isToastable = ({ kind }: WayLine): boolean => kind === "grain" || kind === "grits" || kind === "strands";
 const toastedAt = (at: Writing, line: WayLine) =>
   sitesNaming(at, line.id).find(({ reading: { operations } }) => operations.includes("roast") || operations.includes("fry"));

@@ -110,8 +110,8 @@ export const caramel: WayRule = {
     if (!site || !sugar || others.length > 0 || sugar.role !== "sweetener") return null;
     const words =
       option === "light"
-        ? `Melt ${sugar.the} on a low flame until it is a light caramel, and loosen it on the flame with 2 tablespoons of warm water.`
-        : `Melt ${sugar.the} on a low flame until it is a dark caramel, and take it off the flame before anything goes in.`;
+        ? `Caramelise ${sugar.the} on a low flame until it is light brown, and loosen it on the flame with 2 tablespoons of warm water.`
+        : `Caramelise ${sugar.the} on a low flame until it is dark brown, and take it off the flame before anything goes in.`;
     return withSentence(at.read.recipe, site, words);
   },
 };

@@ -1,4 +1,4 @@
-import type { ReadRecipe, Recipe } from "../recipe";
+import type { ReadRecipe, Recipe, StepId } from "../recipe";
 import { coconutMilkFrom, fat, jaggery, nuts, salt, thickenedBy } from "./amounts";
 import { cardamom, coconutMilk, honey, jaggeryInMilk, sweetener } from "./going-in";
 import { flourRoasted, grainBefore, grainToasted, riceKind, riceRinsed, roastedAgain, soakingWater } from "./grain";
@@ -64,7 +64,8 @@ export function inWay(read: ReadRecipe, way: WayId, option: string, ground: WayG
   if (recipe === null || isSame(recipe, read.recipe)) return null;
   const after = ground.open(recipe);
   const is = rule.written(writingOf(after, ground.constants));
-  const isRead = is === option || is === undefined || written === null;
+  // How generous a recipe is with its fat is not told by its words.
+  const isRead = is === option || is === undefined || way === "fat";
   return isRead && isWhole(read, after, way, ground) ? after : null;
 }
 
@@ -126,20 +127,31 @@ const unlistedName = ({ food, words }: ReadRecipe["unlisted"][number]): string =
 /** A recipe as a household makes it, and what of its ways was followed. */
 export interface InWays {
   readonly read: ReadRecipe;
-  readonly taken: readonly { readonly way: WayId; readonly option: string }[];
+  readonly taken: readonly TakenWay[];
+}
+/** A way that was followed, and the steps that it wrote, changed or took away. */
+export interface TakenWay {
+  readonly way: WayId;
+  readonly option: string;
+  readonly steps: readonly StepId[];
+}
+
+function stepsBetween(before: Recipe, after: Recipe): StepId[] {
+  const [was, is] = [before, after].map(({ steps }) => new Map(steps.map(({ id, text }) => [id, text] as const)));
+  return [...new Set([...(was?.keys() ?? []), ...(is?.keys() ?? [])])].filter((id) => was?.get(id) !== is?.get(id));
 }
 
 /** A recipe in the ways that are held to, as far as its words can be written so. The same where none is. */
 export function inWays(read: ReadRecipe, picks: WayPicks, ground: WayGround): InWays {
-  const taken: { way: WayId; option: string }[] = [];
+  const taken: TakenWay[] = [];
   let now = read;
   for (const way of WAY_IDS) {
     const option = picks[way];
     if (option === undefined || option === AS_WRITTEN) continue;
     const other = inWay(now, way, option, ground);
     if (other === null) continue;
+    taken.push({ way, option, steps: stepsBetween(now.recipe, other.recipe) });
     now = other;
-    taken.push({ way, option });
   }
   return { read: now, taken };
 }

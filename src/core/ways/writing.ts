@@ -147,8 +147,10 @@ export const withText = (recipe: Recipe, step: StepId, text: string): Recipe =>
   );
 const tidy = (text: string): string =>
   text
-    .replace(/[ \t]{2,}/g, " ")
-    .replace(/ +([.,;])/g, "$1")
+    .split(" ")
+    .filter((word, i) => word !== "" || i === 0)
+    .join(" ")
+    .replace(/ ([.,;])/g, "$1")
     .trim();
 
 /** A recipe with other words in place of some of a sentence's; what stands before it in its step is as it was. */
@@ -159,7 +161,7 @@ export function withWords(recipe: Recipe, { step, from }: Site, place: { readonl
 
 /** A recipe with another sentence in place of one; none where that is empty. */
 export const withSentence = (recipe: Recipe, site: Site, sentence: string): Recipe =>
-  withWords(recipe, site, { from: 0, to: site.text.length }, sentence === "" ? "" : `${sentence}${/\s*$/.exec(site.text)?.[0] ?? ""}`);
+  withWords(recipe, site, { from: 0, to: site.text.length }, sentence === "" ? "" : `${sentence}${site.text.slice(site.text.trimEnd().length)}`);
 
 /** A recipe with a sentence more, before or behind one: within its step, or as a step of its own where that is at its end. */
 export function withMore(recipe: Recipe, site: Site, place: "before" | "behind", id: string, sentence: string): Recipe {

@@ -188,7 +188,7 @@ function unresolvedJson(read: ReadRecipe, sent: Recipe, id: LineId): object {
 
 /** A version's steps: their words, what each does, and what can go wrong; takes point to the proposal's lines by place, hazards to its steps. */
 function methodJson(version: Version, read: ReadRecipe, table: DiningTable, placeOf: (step: StepId) => number): object {
-  const { method, words, hazards, times } = methodFor(read, version, table, USUAL_KITCHEN.handling, USUAL_KITCHEN.reference.constants);
+  const { method, words, hazards, times } = methodFor(read, version, table, { handling: USUAL_KITCHEN.handling, constants: USUAL_KITCHEN.reference.constants });
   const held = version.rows.filter((row) => row.food && row.grams > 0);
   const said = new Map(words.map((each) => [each.step, each] as const));
   const steps = method.steps.map((step) => {

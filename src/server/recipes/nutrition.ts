@@ -1,5 +1,5 @@
 import { groundOf, recipeInput } from "../../core/adaptation";
-import { openBench, openRecipe, type Kitchen } from "../../core/kitchen";
+import { openBench, openInWays, openRecipe, type Kitchen } from "../../core/kitchen";
 import type { EvaluationInput } from "../../core/evaluate";
 import { judgeClaims, nutritionProfile, type ClaimFinding, type NutritionProfile, type RuleBook } from "../../core/nutrition";
 import { versionInput } from "../../core/substitution";
@@ -45,13 +45,14 @@ export async function recipeNutrition(id: string): Promise<NutritionView | null>
   const { table, bench } = await getAdaptation(id, stored.recipe);
   const kitchen = await getKitchen();
   const read = openRecipe(stored.recipe, kitchen);
-  const state = openBench(bench.document, read, table.document, kitchen)?.state;
+  const made = openInWays(stored.recipe, bench.document?.ways, kitchen).read;
+  const state = openBench(bench.document, made, table.document, kitchen)?.state;
   return viewOf(
     kitchen,
     stored.recipe.title,
     state?.label ?? null,
     recipeInput(read, table.document),
-    !state ? null : versionInput(state.version, groundOf(read, table.document)),
+    !state ? null : versionInput(state.version, groundOf(made, table.document)),
     read.unresolved.length,
     `/recipes/${id}/${state ? "swap" : "recipe"}`,
   );

@@ -1,5 +1,5 @@
 import { withOwnWords, type BenchState, type Snapshot } from "../../core/adaptation";
-import { evaluateRecipe, evaluateVersion, openBench, openRecipe, openTable, type Kitchen } from "../../core/kitchen";
+import { evaluateRecipe, evaluateVersion, openBench, openInWays, openRecipe, openTable, type Kitchen } from "../../core/kitchen";
 import { guessArchetype, type Archetype, type ReadRecipe } from "../../core/recipe";
 import { beamReadings, fitWords, insideCount, standingOf, tableVerdict } from "../../core/substitution";
 import type { DiningTable } from "../../core/table";
@@ -72,7 +72,9 @@ export async function getOnTheGo(): Promise<OnTheGo> {
 function going({ id, recipe, table: storedTable, bench, versionCount, touchedAt }: db.OnTheGo, kitchen: Kitchen): Going {
   const read = openRecipe(recipe, kitchen);
   const table = validateTable(storedTable) ? storedTable : null;
-  const laid = table && openBench(readBench(bench, recipe, table), read, table, kitchen);
+  const kept = table && readBench(bench, recipe, table);
+  const made = openInWays(recipe, kept?.ways, kitchen).read;
+  const laid = table && openBench(kept, made, table, kitchen);
   return {
     id,
     title: recipe.title,
@@ -80,16 +82,16 @@ function going({ id, recipe, table: storedTable, bench, versionCount, touchedAt 
     lines: read.lines.length,
     asked: read.unresolved.length,
     table,
-    bench: table && laid ? benchWords(read, table, laid.state, kitchen) : null,
+    bench: table && laid ? benchWords(made, read, table, laid.state, kitchen) : null,
     versionCount,
     touchedAt,
   };
 }
 
-function benchWords(read: ReadRecipe, table: DiningTable, { version, steps }: BenchState, kitchen: Kitchen): string {
+function benchWords(read: ReadRecipe, written: ReadRecipe, table: DiningTable, { version, steps }: BenchState, kitchen: Kitchen): string {
   const { constants } = kitchen.reference;
   const { figures } = evaluateVersion(version, read, table, kitchen);
-  const before = evaluateRecipe(read, table, kitchen).figures;
+  const before = evaluateRecipe(written, table, kitchen).figures;
   const problem = withOwnWords(openTable(read, table, kitchen), read, version, steps, kitchen.reading.find);
   const verdict = tableVerdict(standingOf(problem, version, figures), problem, table);
   return fitWords(verdict, insideCount(beamReadings(before, figures, table.limits, table.serve, constants)));

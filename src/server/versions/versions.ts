@@ -3,14 +3,15 @@ import { cache } from "react";
 import { foodsWith, sinceWords, snapshotOf, stored, withOwnWords, type Snapshot, type StoredBench } from "../../core/adaptation";
 import { cautionInput, cautionsFor, type Caution } from "../../core/cautions";
 import { type Reference } from "../../core/food";
-import { openBench, openRecipe, openTable, type Kitchen } from "../../core/kitchen";
+import { openBench, openInWays, openRecipe, openTable, type Kitchen } from "../../core/kitchen";
 import type { LineId } from "../../core/recipe";
 import { LIMIT_NAMES, type DiningTable, type Limit } from "../../core/table";
 import type { Version, VersionRow } from "../../core/substitution";
 import { formatNumber } from "../../core/units";
 import { USUAL_HOUSEHOLD } from "../../core/household";
 import { MODEL_VERSION, REFERENCE } from "../../data";
-import { isReadWhole, toldFigures } from "../../core/views";
+import { isReadWhole, toldFigures, wayWords } from "../../core/views";
+import { AS_WRITTEN } from "../../core/ways";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
 import { schemaErrors } from "../http/ajv";
@@ -67,10 +68,10 @@ export async function keepVersion(recipeId: string, bench: StoredBench, notFor: 
   } = await getAdaptation(recipeId, recipe);
   const kitchen = await getKitchen();
   const { rules } = kitchen;
-  const read = openRecipe(recipe, kitchen);
+  const { read, taken } = openInWays(recipe, bench.ways, kitchen);
   const problem = openTable(read, table, kitchen);
   const foods = foodsWith(read, kitchen.reference.foods);
-  const version = versionOf(bench, new Set(recipe.lines.map(({ id }) => id)), foods);
+  const version = versionOf(bench, new Set(read.recipe.lines.map(({ id }) => id)), foods);
   // A line that the bench did not have is in no version of it.
   const since = (openBench(bench, read, table, kitchen)?.since ?? []).filter(({ kind }) => kind !== "new line");
   if (since.length > 0)
@@ -79,7 +80,20 @@ export async function keepVersion(recipeId: string, bench: StoredBench, notFor: 
       `Recipe or table have changed since this was worked on: ${since.map((change) => sinceWords(change, (id) => rules.get(id)?.name ?? id)).join("; ")}. Look at it again, and keep it then.`,
     );
   const judged = withOwnWords(problem, read, version, bench.steps, kitchen.reading.find);
-  const snapshot = snapshotOf(read, judged, version, table, bench.label, kitchen.handling, { recipe: revision, table: tableRevision }, bench.steps);
+  const snapshot = snapshotOf(
+    read,
+    judged,
+    version,
+    table,
+    bench.label,
+    { handling: kitchen.handling, equipment: kitchen.household.equipment },
+    { recipe: revision, table: tableRevision },
+    bench.steps,
+    {
+      written: openRecipe(recipe, kitchen),
+      ways: taken.map((each) => ({ ...each, what: wayWords(each, kitchen) })),
+    },
+  );
   const { verdict } = snapshot;
   if (verdict?.kind === "not for" && !notFor)
     throw new Refusal(
@@ -168,9 +182,15 @@ export async function workOnFrom(id: string): Promise<LaidOn> {
   const snapshot = readSnapshot(kept.snapshot);
   if (!snapshot) throw new Refusal(409, UNREADABLE);
   const kitchen = await getKitchen();
-  const read = openRecipe(recipe, kitchen);
+  // Done as it was then, whatever the household's ways are now.
+  const waysThen = snapshot.ways ?? [];
+  const ways = {
+    ...Object.fromEntries(Object.keys(kitchen.household.ways ?? {}).map((way) => [way, AS_WRITTEN])),
+    ...Object.fromEntries(waysThen.map(({ way, option }) => [way, option])),
+  };
+  const { read } = openInWays(recipe, ways, kitchen);
   const foods = foodsWith(read, kitchen.reference.foods);
-  const lines = new Set(recipe.lines.map(({ id: line }) => line));
+  const lines = new Set(read.recipe.lines.map(({ id: line }) => line));
   const rows = snapshot.rows.flatMap((row): VersionRow[] => {
     const gone = row.line !== null && !lines.has(row.line);
     if (row.food !== null && !foods.has(row.food.id))
@@ -185,6 +205,7 @@ export async function workOnFrom(id: string): Promise<LaidOn> {
     from: id,
     version: { rows, evaporation: snapshot.forThisTable.input.evaporation.value },
     ...(snapshot.ownSteps ? { steps: snapshot.ownSteps } : {}),
+    ...(Object.keys(ways).length > 0 ? { ways } : {}),
   };
   const laid = stored(state, read, snapshot.table);
   // What the recipe had then, so that it is told what has changed since.

@@ -9,7 +9,7 @@ import { useSources } from "./use-sources";
 // One for the window: it knows the foods already when the next station asks. What takes long has one of its own, so that no
 // keystroke waits for it.
 const computers = new Map<"soon" | "long", Computer>();
-const LONG: ReadonlySet<ViewKind> = new Set<ViewKind>(["draws"]);
+const LONG: ReadonlySet<ViewKind> = new Set<ViewKind>(["draws", "ways"]);
 
 /** Asks what computes beside the page, in the kitchen of these documents. Only what takes long is stopped by a signal. */
 export function compute<Kind extends ViewKind>(

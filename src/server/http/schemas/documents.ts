@@ -4,7 +4,7 @@ import { PROPOSAL_PLANS } from "../../../core/substitution";
 import { ROLES, SERVING_TEMPERATURES } from "../../../core/food";
 import { RECIPE_LIMITS, type Recipe } from "../../../core/recipe";
 import type { DiningTable } from "../../../core/table";
-import { limits, ruleIds, tableParts } from "./household";
+import { limits, ruleIds, tableParts, wayPicks } from "./household";
 import { RECIPE } from "./recipe";
 import { amount, atLeastOne, compiled, isoDay, list, oneOf, only, orNull, schemaOf, some, text } from "./shapes";
 
@@ -42,7 +42,13 @@ const ownSteps = only({
   texts: list(only({ step: stepId, text: text(RECIPE_LIMITS.stepCharacters, 1) }), 2 * RECIPE_LIMITS.steps),
   order: orNull(list(stepId, 4 * RECIPE_LIMITS.steps)),
 });
-const BENCH = only({ schema: Type.Literal(3), ...benchPart2, steps: Type.Optional(ownSteps), rows: rows({ ...row2, id: text(60, 1) }) });
+const BENCH = only({
+  schema: Type.Literal(3),
+  ...benchPart2,
+  steps: Type.Optional(ownSteps),
+  ways: Type.Optional(wayPicks),
+  rows: rows({ ...row2, id: text(60, 1) }),
+});
 /** As benches were stored second, and first. */
 const BENCH_2 = only({ schema: Type.Literal(2), ...benchPart2, rows: rows(row2) });
 const BENCH_1 = only({ basis: text(20), ...benchPart, rows: rows({ ...rowPart, line: orNull(Type.Integer({ minimum: 0, maximum: RECIPE_LIMITS.lines })) }) });
@@ -66,7 +72,7 @@ const proposal = only({
   evaporation: benchPart.evaporation,
   rows: rows({ ...rowPart, id: text(60, 1), line: orNull(text(60)) }),
 });
-export const validateProposals = schemaOf<StoredProposals>()(only({ basis: text(400, 1), proposals: atLeastOne(proposal, 10) }));
+export const validateProposals = schemaOf<StoredProposals>()(only({ basis: text(4000, 1), proposals: atLeastOne(proposal, 10) }));
 
 export const validatePaste = compiled(only({ text: text(2 * RECIPE_LIMITS.characters) }));
 export const validateImport = compiled(only({ recipes: atLeastOne(RECIPE, 200) }));

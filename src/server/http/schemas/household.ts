@@ -43,11 +43,19 @@ const sharedWith = distinct(Type.Unsafe<string>(oneOf(ALLERGENS)), ALLERGENS.len
 const equipment = only({
   pans: list(only({ id, name: text(80), diameter: amount(5, 80), depth: amount(1, 60), mass: orNull(amount(0, 50_000)), sharedWith }), 30),
   burners: list(only({ id, name: text(80), kind: oneOf(BURNER_KINDS), power: amount(0.1, 20) }), 12),
-  mixer: orNull(only({ sharedWith })),
+  mixer: orNull(only({ sharedWith, litres: Type.Optional(amount(0.1, 20)) })),
+  steamer: Type.Optional(orNull(only({ litres: amount(0.2, 60) }))),
   pressureCooker: orNull(only({ sharedWith, litres: amount(0.5, 60) })),
   fridge: orNull(amount(0, 2000)),
 });
 
+/** Ways of cooking that are held to: by way, the option. */
+export const wayPicks = Type.Unsafe<Record<string, string>>({
+  type: "object",
+  maxProperties: 60,
+  propertyNames: { pattern: "^[a-z -]{1,60}$" },
+  additionalProperties: text(60),
+});
 export const validateHousehold = schemaOf<StoredHousehold>()(
   only({
     measures: only({
@@ -69,6 +77,7 @@ export const validateHousehold = schemaOf<StoredHousehold>()(
         additionalProperties: text(101),
       }),
     ),
+    ways: Type.Optional(wayPicks),
     setUp: Type.Optional(Type.Boolean()),
   }),
 );

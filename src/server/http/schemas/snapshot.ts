@@ -169,6 +169,7 @@ const snapshotOf = (
         }),
         10_000,
       ),
+      ways: list(record({ way: text(60), option: text(60), what: text(400) }), 60),
       ownSteps: record({
         texts: list(record({ step: text(100), text: text(RECIPE_LIMITS.stepCharacters) }), 10_000),
         order: maybe(list(text(100), 10_000)),

@@ -2,7 +2,7 @@
 
 import { ALLERGENS } from "../../../core/food";
 import { burnerCap } from "../../../core/process";
-import { BURNER_KINDS, NO_EQUIPMENT, panVolume, type Burner, type Equipment, type Pan } from "../../../core/household";
+import { BURNER_KINDS, NO_EQUIPMENT, panVolume, USUAL_JAR, type Burner, type Equipment, type Pan } from "../../../core/household";
 import { formatNumber } from "../../../core/units";
 import { AmountField } from "../../parts/amount-field";
 import { Pick } from "../../parts/pick";
@@ -17,7 +17,7 @@ const REMOVE = "underline t-small min-h-11 md:min-h-8 text-ink2 ml-auto";
 
 /** What the household cooks with: its pans, burners and tools, and what else each is used for. */
 export function EquipmentSection({ equipment = NO_EQUIPMENT, onEquipment }: EquipmentSectionProps) {
-  const { pans, burners, mixer, pressureCooker, fridge } = equipment;
+  const { pans, burners, mixer, pressureCooker, steamer, fridge } = equipment;
   const change = (part: Partial<Equipment>, key?: string) => onEquipment({ ...equipment, ...part }, key);
   const setPan = (id: string, part: Partial<Pan>, key?: string) =>
     change({ pans: pans.map((pan) => (pan.id === id ? { ...pan, ...part } : pan)) }, key && `${key} ${id}`);
@@ -122,7 +122,20 @@ export function EquipmentSection({ equipment = NO_EQUIPMENT, onEquipment }: Equi
         </li>
         <li className="border-b border-line px-3 py-1 flex flex-wrap gap-x-4 items-center">
           <Has name="Mixer or grinder" has={mixer !== null} onChange={(has) => change({ mixer: has ? { sharedWith: [] } : null })} />
-          {mixer && <SharedWith what="the mixer" shared={mixer.sharedWith} onChange={(sharedWith) => change({ mixer: { sharedWith } })} />}
+          {mixer && (
+            <>
+              <AmountField
+                label="Mixer jar, litres"
+                unit="l"
+                value={mixer.litres ?? USUAL_JAR}
+                least={0.1}
+                most={20}
+                onChange={(litres) => change({ mixer: { ...mixer, litres } }, "jar")}
+              />
+              <span className="t-small text-ink2">filled to two thirds{mixer.litres === undefined ? "; the usual size until you say" : ""}</span>
+              <SharedWith what="the mixer" shared={mixer.sharedWith} onChange={(sharedWith) => change({ mixer: { ...mixer, sharedWith } })} />
+            </>
+          )}
         </li>
         <li className="border-b border-line px-3 py-1 flex flex-wrap gap-x-4 items-center">
           <Has
@@ -147,6 +160,19 @@ export function EquipmentSection({ equipment = NO_EQUIPMENT, onEquipment }: Equi
                 onChange={(sharedWith) => change({ pressureCooker: { ...pressureCooker, sharedWith } })}
               />
             </>
+          )}
+        </li>
+        <li className="border-b border-line px-3 py-1 flex flex-wrap gap-x-4 items-center">
+          <Has name="Steamer" has={Boolean(steamer)} onChange={(has) => change({ steamer: has ? { litres: 3 } : null })} />
+          {steamer && (
+            <AmountField
+              label="Steamer, litres"
+              unit="l"
+              value={steamer.litres}
+              least={0.2}
+              most={60}
+              onChange={(litres) => change({ steamer: { litres } }, "steamer")}
+            />
           )}
         </li>
         <li className="px-3 py-1 flex flex-wrap gap-x-4 items-center">

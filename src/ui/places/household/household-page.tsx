@@ -31,6 +31,7 @@ import { EatersSection } from "./eaters-section";
 import { EquipmentSection } from "./equipment-section";
 import { RulesSection } from "./rules-section";
 import { SchoolsSection } from "./schools-section";
+import { WaysSection } from "./ways-section";
 import { BackupSection } from "./backup-section";
 import { PlaceSection } from "./place-section";
 import { PageColumns } from "../../parts/page-columns";
@@ -51,6 +52,7 @@ const PARTS = [
   ["eaters", "Who eats"],
   ["rules", "Rules of the house"],
   ["schools", "Schools"],
+  ["ways", "Ways of cooking"],
   ["equipment", "What you cook with"],
   ["measures", "Measures and units"],
   ["place", "Where you are"],
@@ -74,7 +76,7 @@ interface HouseholdPageProps {
 export function HouseholdPage({ theme, canGoBack, eaters, today, shown, constants }: HouseholdPageProps) {
   const household = useHouseholdDocument();
   useUndoKeys(household);
-  const { rules: byId } = useKitchen();
+  const { rules: byId, ways } = useKitchen();
   const rules = useMemo(() => [...byId.values()], [byId]);
   const { present, set, undo, redo } = household;
   const { measures, units } = present;
@@ -103,6 +105,7 @@ export function HouseholdPage({ theme, canGoBack, eaters, today, shown, constant
           <EatersSection given={eaters} rules={rules} today={today} />
           <RulesSection />
           <SchoolsSection schools={present.schools ?? {}} rules={rules} onSchools={(schools) => set((now: Household) => ({ ...now, schools }))} />
+          <WaysSection held={present.ways ?? {}} ways={ways} onWays={(held) => set((now: Household) => ({ ...now, ways: held }))} />
           <EquipmentSection
             equipment={present.equipment}
             onEquipment={(equipment, key) => set((now: Household) => ({ ...now, equipment }), key && `equipment ${key}`)}

@@ -138,6 +138,7 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
           </section>
           <section className="mt-6" aria-label="Steps">
             <h2 className="t-h2">Steps</h2>
+            {snapshot.ways && <p className="t-ledger text-ink2">Made your way: {snapshot.ways.map(({ what }) => what).join(" · ")}.</p>}
             <StepsPanel steps={snapshot.steps} hazards={snapshot.hazards ?? []} />
           </section>
           {cautions.length > 0 && <Cautions cautions={cautions} />}

@@ -56,3 +56,11 @@ export function setOwnSteps(bench: StoredBench, own: OwnSteps): StoredBench {
 
 /** A bench as it would be if a hand had chosen it: it gives way to nothing by itself. */
 export const chosen = (bench: StoredBench): StoredBench => ({ ...bench, byHand: true });
+
+/** Does this batch in another way; null where it is to be done as the household usually does it. */
+export function setWay(bench: StoredBench, way: string, option: string | null): StoredBench {
+  const { ways: before = {}, ...rest } = touched(bench, bench.rows);
+  const { [way]: _, ...others } = before;
+  const ways = option === null ? others : { ...others, [way]: option };
+  return Object.keys(ways).length === 0 ? rest : { ...rest, ways };
+}

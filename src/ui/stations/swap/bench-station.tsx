@@ -1,5 +1,6 @@
 "use client";
 
+import equal from "fast-deep-equal";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { benchFrom2, type StoredBench, type StoredProposals } from "../../../core/adaptation";
@@ -8,6 +9,7 @@ import type { BeamReading } from "../../../core/substitution";
 import { notAsked, type DiningTable } from "../../../core/table";
 import { servingsText } from "../../../core/units";
 import type { BenchView, FigureOf } from "../../../core/views";
+import type { WayPicks } from "../../../core/ways";
 import { BeamsPanel } from "../../panels/beams-panel";
 import { useFoodPickerSoon } from "../../panels/food-picker";
 import { StepsPanel } from "../../panels/steps-panel";
@@ -28,7 +30,7 @@ import { PageHead } from "../../shell/shell";
 import { StationThread } from "../../shell/thread";
 import { useDocument } from "../../shell/use-document";
 import { useView } from "../../shell/use-view";
-import { chosen, setEvaporation, setOwnSteps } from "./bench-state";
+import { chosen, setEvaporation, setOwnSteps, setWay } from "./bench-state";
 import { ChangedSince } from "./changed-since";
 import { EndingPanel } from "./ending-panel";
 import { KeepBar } from "./keep-bar";
@@ -36,6 +38,7 @@ import { Ledger } from "./ledger";
 import { ProposalTabs } from "./proposal-tabs";
 import { useEarlierStates } from "./use-earlier-states";
 import { STARTING, useProposals } from "./use-proposals";
+import { WaysPanel } from "./ways-panel";
 
 interface BenchStationProps {
   readonly id: string;
@@ -50,6 +53,16 @@ interface BenchStationProps {
 
 /** A browser may hold one that was not saved, from an earlier version of the app. */
 const opened = (bench: StoredBench | null): StoredBench | null => bench && benchFrom2(bench);
+
+const NO_WAYS: WayPicks = {};
+const WAY = "way";
+/** The same object for as long as it is equal. */
+function useSame<T>(value: T): T {
+  const [held, setHeld] = useState(value);
+  if (held === value || equal(held, value)) return held;
+  setHeld(value);
+  return value;
+}
 
 /** The revisions of all documents that what is worked out rests on; null while one of them is not saved. */
 function useRevisions(recipe: number | null, table: number | null): readonly number[] | null {
@@ -91,6 +104,14 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
   // The same for as long as the station is open: rows are shown anew only where they changed.
   const change = useCallback((next: (bench: StoredBench) => StoredBench, key?: string) => set((now) => next(latestLaid.current(now)), key), [set]);
   const now = laid(present);
+  // In another way it has other lines and amounts: they are laid anew, and that is no change from outside.
+  const relays = useRef(false);
+  useEffect(() => {
+    if (!relays.current || isBehind || of?.bench !== present) return;
+    relays.current = false;
+    if (view.since.length > 0) set(view.bench, WAY);
+  }, [isBehind, of, present, view, set]);
+  const ways = useSame(now.ways ?? NO_WAYS);
 
   const earlier = useEarlierStates({ id, revision: bench.revision, recipe, table, now, bring: edited.bring });
   const undo = edited.undo ?? earlier;
@@ -100,7 +121,7 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
   // Something was worked on before, came back unsaved, or was changed since. What waits for its food is not written over either.
   const isTouched = isBehind || view.isLaid || view.gone > 0 || present !== start || edited.undo !== null || redo !== null;
   const isOfGround = of !== null && of.recipe === recipe && of.table === table;
-  const { search, again, cancel } = useProposals({ id, recipe, table, revisions, known: isOfGround ? view.ending : undefined });
+  const { search, again, cancel } = useProposals({ id, recipe, table, ways, revisions, known: isOfGround ? view.ending : undefined });
   const proposals = search.kind === "ended" && search.ending.kind === "proposals" ? search.ending.proposals : [];
 
   // The first proposal is laid on the bench unless something was already worked on.
@@ -252,6 +273,16 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
               </Go>
             </p>
           ))}
+          <WaysPanel
+            recipe={recipe}
+            table={table}
+            ways={ways}
+            taken={view.ways}
+            onWay={(way, option) => {
+              relays.current = true;
+              change((bench) => setWay(bench, way, option), WAY);
+            }}
+          />
           <StepsPanel
             steps={view.steps}
             hazards={view.hazards}

@@ -5,6 +5,7 @@ import type { Recipe } from "../../../core/recipe";
 import type { Progress } from "../../../core/substitution";
 import type { DiningTable } from "../../../core/table";
 import type { ToldEnding } from "../../../core/views";
+import type { WayPicks } from "../../../core/ways";
 import { Cancelled, createBrowserSolver, type SolverClient } from "../../../workers/client/browser";
 import { send, why as whyOf } from "../../parts/send";
 import { useCompute } from "../../shell/computer";
@@ -23,6 +24,8 @@ interface Sought {
   readonly id: string;
   readonly recipe: Recipe;
   readonly table: DiningTable;
+  /** The ways of this batch. */
+  readonly ways: WayPicks;
   /** The revisions of all documents that it rests on; null while one of them is not saved. */
   readonly revisions: readonly number[] | null;
   /** How it ends, where that is known without the solver; undefined while that is not known. */
@@ -36,7 +39,7 @@ interface Proposals {
 }
 
 /** The versions for a table: told at once, as they were worked out before, or worked out in the solver's worker and kept. */
-export function useProposals({ id, recipe, table, revisions, known }: Sought): Proposals {
+export function useProposals({ id, recipe, table, ways, revisions, known }: Sought): Proposals {
   const [search, setSearch] = useState<Search>({ kind: "idle" });
   const compute = useCompute();
   const solver = useRef<SolverClient | null>(null);
@@ -45,7 +48,7 @@ export function useProposals({ id, recipe, table, revisions, known }: Sought): P
   useEffect(() => void (rested.current = revisions), [revisions]);
 
   const start = useCallback(async () => {
-    const at = { recipe, table };
+    const at = { recipe, table, ways };
     running.current?.abort();
     const controller = new AbortController();
     running.current = controller;
@@ -64,7 +67,7 @@ export function useProposals({ id, recipe, table, revisions, known }: Sought): P
     } catch (error) {
       tell(error instanceof Cancelled ? { kind: "cancelled" } : { kind: "failed", why: whyOf(error, "The solver stopped.") });
     }
-  }, [id, recipe, table, compute]);
+  }, [id, recipe, table, ways, compute]);
   const cancel = useCallback(() => running.current?.abort(), []);
   useEffect(
     () => () => {

@@ -1,0 +1,11 @@
+import { chromium } from "playwright-core";
+const [,, path, out, w="1280", h="800", script=""] = process.argv;
+const b = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox"] });
+const p = await b.newPage({ viewport: { width: +w, height: +h } });
+p.on("console", m => m.type()==="error" && console.log("console:", m.text()));
+p.on("pageerror", e => console.log("pageerror:", e.message));
+await p.goto("http://127.0.0.1:3177"+path, { waitUntil: "networkidle" });
+if (script) await (0,eval)(`(async (p)=>{${script}})`)(p);
+await p.screenshot({ path: out, fullPage: process.env.FULL==="1" });
+console.log(await p.evaluate(() => [document.documentElement.scrollWidth, innerWidth].join("/")));
+await b.close();
