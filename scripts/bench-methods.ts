@@ -3,7 +3,9 @@ import { hazardsOf } from "../src/core/hazards";
 import { methodOf } from "../src/core/method";
 import { scaledFor, type VersionRow } from "../src/core/substitution";
 import { HANDLING, REFERENCE } from "../src/data";
-import { food, read, tableOf } from "../tests/support/kitchen";
+import { readRecipe, type Recipe } from "../src/core/recipe";
+import { inWays } from "../src/core/ways";
+import { context, food, read, tableOf } from "../tests/support/kitchen";
 
 const TWENTY = `Rice and lentil pudding
 Serves 8
@@ -30,6 +32,9 @@ ${Array.from({ length: 5 }, (_, i) => [
   .flat()
   .map((text, i) => `${i + 1}. ${text}`)
   .join("\n")}`;
+
+const FIVE = { "rice rinsed": "not rinsed", salt: "a pinch", fat: "little", nuts: "raw", cardamom: "early" };
+const open = (recipe: Recipe) => readRecipe(recipe, context, REFERENCE.constants);
 
 /** What a version's steps and its hazards take, of a recipe of 20 steps. */
 export function methods(): [what: string, figure: string, aim: string][] {
@@ -71,5 +76,6 @@ export function methods(): [what: string, figure: string, aim: string][] {
       median(() => hazardsOf({ method, textOf: ({ id }) => said.get(id) ?? "", version, archetype: recipe.archetype, serve: "hot" })),
       "2 ms",
     ],
+    ["the recipe written in five ways of a household, and read again", median(() => inWays(recipe, FIVE, { open, constants: REFERENCE.constants })), ""],
   ];
 }

@@ -1,3 +1,4 @@
+export { minutesToDone } from "./handling";
 export { methodOf } from "./build";
 export { mentionsOfLines, namedLines, shortName } from "./names";
 export { methodInOwnOrder, withOwnSteps, type OwnSteps } from "./own-steps";

@@ -1,3 +1,4 @@
+import { minutesToDone } from "../method";
 import type { Recipe } from "../recipe";
 import type { WayRule } from "./way";
 import { clauseOf, firstNaming, isOwnSite, sitesNaming, withMore, withSentence, withWords, type Site, type WayLine, type Writing } from "./writing";
@@ -55,7 +56,7 @@ export const riceRinsed: WayRule = {
 const PERFUMED = /\b(?:perfumed|fragrant|scented|aromatic)\b/i;
 export const riceKind: WayRule = {
   written: (at) => {
-    const line = oneOf(at, isRice);
+    const line = oneOf(at, ({ food }) => food.id === "white-rice");
     return line ? (PERFUMED.test(line.description) ? "perfumed" : "plain") : undefined;
   },
   write: ({ read: { recipe, byLine }, lines }, option) => {
@@ -136,8 +137,9 @@ export const grainBefore: WayRule = {
     const raw = is === "raw" ? at.read.recipe : is === "soaked" ? notDone(at, line, /soak/i, ["soak", "wash", "rest", "mix"]) : null;
     if (option === "raw") return raw;
     if (is !== "raw") return null;
+    const minutes = Math.max(8, Math.round(minutesToDone(line.food, at.constants)));
     if (option === "soaked") return before(at, line, "way-soak", `Soak ${line.the} for 2 hours in plenty of water, and drain.`);
-    return before(at, line, "way-cooked", `Boil ${line.the} in plenty of water for 12 minutes, until soft, and drain well.`);
+    return before(at, line, "way-cooked", `Boil ${line.the} in plenty of water for ${minutes} minutes, until soft, and drain well.`);
   },
 };
 

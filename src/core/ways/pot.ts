@@ -1,3 +1,4 @@
+import { clausesIn } from "../method";
 import type { WayRule } from "./way";
 import { firstNaming, isOwnSite, lastWet, pouring, sitesNaming, withMore, withSentence, withWords, type Site, type WayLine, type Writing } from "./writing";
 
@@ -93,6 +94,10 @@ export const vegetable: WayRule = {
       : option === "in its own juice"
         ? `Peel ${line.the} and grate ${it}.`
         : `Peel ${line.the}, cut ${it} up, steam ${it} for 15 minutes until ${soft}, and mash ${it}.`;
+    const lines = recipe.lines.map((each) =>
+      each.id === line.id && option !== "in its own juice" ? { ...each, text: each.text.replace(/,? (?:and )?(?:finely |coarsely )?grated\b/i, "") } : each,
+    );
+    if (!isOnly && GRATED.test(line.description)) return withMore({ ...recipe, lines }, site, "before", "way-vegetable", does);
     return isOnly ? withSentence(recipe, site, peeled) : withMore(recipe, site, "before", "way-vegetable", does);
   },
 };
@@ -108,6 +113,8 @@ export const caramel: WayRule = {
     const site = caramelised(at);
     const [sugar, ...others] = site?.names.flatMap(({ line: of }) => at.lines.filter(({ id }) => id === of)) ?? [];
     if (!site || !sugar || others.length > 0 || sugar.role !== "sweetener") return null;
+    // What of it goes elsewhere, and what is done with the caramel, would be lost.
+    if (sitesNaming(at, sugar.id).length > 1 || clausesIn(site.text).length > 1) return null;
     const words =
       option === "light"
         ? `Caramelise ${sugar.the} on a low flame until it is light brown, and loosen it on the flame with 2 tablespoons of warm water.`
@@ -181,7 +188,9 @@ export const setting: WayRule = {
     const found = site && OVERNIGHT.exec(site.text);
     if (!site || !found) return null;
     const words = option === "overnight" ? "overnight" : "for 4 hours, until it is firm and pulls away from the side";
-    return withWords(at.read.recipe, site, { from: found.index, to: found.index + found[0].length }, words);
+    const end = found.index + found[0].length;
+    const more = /^,? (?:or )?until (?:it is |they are )?(?:firm|set)(?: through)?/i.exec(site.text.slice(end))?.[0].length ?? 0;
+    return withWords(at.read.recipe, site, { from: found.index, to: end + more }, words);
   },
 };
 const set = (at: Writing) =>

@@ -1,8 +1,10 @@
 import type { ReadRecipe, Recipe, StepId } from "../recipe";
-import { coconutMilkFrom, fat, jaggery, nuts, salt, thickenedBy } from "./amounts";
+import { coconutMilkFrom, fat, salt } from "./amounts";
 import { cardamom, coconutMilk, honey, jaggeryInMilk, sweetener } from "./going-in";
 import { flourRoasted, grainBefore, grainToasted, riceKind, riceRinsed, roastedAgain, soakingWater } from "./grain";
 import { caramel, extracts, lid, liquid, setting, stirring, vegetable } from "./pot";
+import { jaggery, nuts } from "./preparing";
+import { thickenedBy } from "./thickening";
 import { AS_WRITTEN, WAY_IDS, type WayGround, type WayId, type WayPicks, type WayRule } from "./way";
 import { writingOf } from "./writing";
 

@@ -193,7 +193,10 @@ export function besideNamed(recipe: Recipe, site: Site, line: LineId, more: stri
   if (!found) return null;
   const end = found.at + found.words.length;
   const next = /^(?:,? and |, )(?:the |a |an |some )?/i.exec(site.text.slice(end));
-  const isListed = next !== null && site.names.some(({ at }) => at > end && at - end - next[0].length < NEXT);
+  const after = end + (next?.[0].length ?? 0);
+  // "the sugar and cook": what follows is done, not listed.
+  const isDone = clausesIn(site.text).some(({ from }) => from > end && from <= after);
+  const isListed = next !== null && !isDone && site.names.some(({ at }) => at > end && at - after < NEXT);
   const joint = isListed ? ", " : " and ";
   return withWords(recipe, site, { from: end, to: end }, `${joint}${more}`);
 }
