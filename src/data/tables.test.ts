@@ -138,5 +138,5 @@ describe("the substitution tables", () => {
     for (const { foods: pair } of SUBSTITUTION.clashes) for (const id of pair) expect(REFERENCE.foods.has(id), id).toBe(true);
     for (const id of [...SUBSTITUTION.grainClasses.keys(), ...HANDLING.foods.keys()]) expect(REFERENCE.foods.has(id), id).toBe(true);
   });
-  it("hold a profile for each kind of sweet", () => expect(SUBSTITUTION.profiles.size).toBe(6));
+  it("hold a profile for each kind of sweet", () => expect(SUBSTITUTION.profiles.size).toBe(12));
 });

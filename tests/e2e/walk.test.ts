@@ -189,8 +189,9 @@ describe("from a pasted recipe to a kept version", () => {
 
   it("makes a batch in another way, and the household's usual way everywhere", async () => {
     await session.page.goto(`${session.app.address}/household#ways`);
+    await session.page.getByText("all as each recipe has it").click();
     await session.page.locator("label", { hasText: "Nuts on top" }).locator("select").selectOption("raw");
-    await session.page.getByText("less fat and less work", { exact: false }).waitFor();
+    await session.page.getByText("Nuts on top raw").waitFor();
     await session.page.getByText("Saved", { exact: true }).filter({ visible: true }).first().waitFor();
     await session.page.goto(`${session.app.address}/recipes/demo-5/swap`);
     const steps = session.page.getByLabel("Steps for this table");

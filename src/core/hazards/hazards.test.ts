@@ -281,7 +281,9 @@ describe("hazards of steps", () => {
       steps[2],
       steps[3],
     ]);
-    expect(small.method.steps.map(({ minutes }) => minutes.usual)).toEqual([4, 60, 10, 2].map((usual, i) => (i === 3 ? (expect.any(Number) as number) : usual)));
+    expect(small.method.steps.map(({ minutes }) => minutes.usual)).toEqual(
+      [4, 60, 10, 2].map((usual, i) => (i === 3 ? (expect.any(Number) as number) : usual)),
+    );
     expect(large.words.map(textOf)).toEqual(steps);
     expect(inPan(NO_EQUIPMENT, ...steps).words.map(textOf)).toEqual(steps);
     const ground = ["Blend the rice with the milk.", "Simmer it for 30 minutes with the sugar and the almonds."] as const;

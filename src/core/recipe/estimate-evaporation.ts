@@ -19,10 +19,16 @@ interface Evaporation {
 const USUAL_SHARE: Readonly<Record<Archetype, number>> = {
   pudding: 0.15,
   "flour halwa": 0.08,
+  "pulse halwa": 0.3,
   "vegetable halwa": 0.5,
   ladoo: 0.05,
+  "loose mix": 0.02,
   "set pudding": 0.05,
+  barfi: 0.3,
   "fruit-bound": 0.05,
+  frozen: 0.1,
+  cultured: 0,
+  sauce: 0.15,
 };
 /** Half the 80 % interval of a figure set by hand, as a share. */
 const BY_HAND_SHARE = 0.064;

@@ -42,9 +42,16 @@ export interface ReadRecipe {
 export function readRecipe(recipe: Recipe, context: ReadingContext, constants: Constants): ReadRecipe {
   const by = recipe.cup ? { ...context, measures: { ...context.measures, cup: recipe.cup } } : context;
   const first = withRatios(recipe.lines.map((line) => readLine(line, by)));
-  const archetypeGuess = guessArchetype(settled(first), recipe.title);
+  const archetypeGuess = guessArchetype(
+    settled(first),
+    recipe.title,
+    recipe.steps.map(({ text }) => text.slice(0, RECIPE_LIMITS.stepCharacters)),
+  );
   const archetype = recipe.archetype ?? archetypeGuess.archetype;
-  const readings = first.map((reading) => ("role" in reading && !reading.line.choice.role ? { ...reading, role: proposeRole(reading, archetype) } : reading));
+  const all = first.reduce((sum, reading) => sum + (reading.kind === "read" ? reading.grams.value : 0), 0);
+  const readings = first.map((reading) =>
+    "role" in reading && !reading.line.choice.role ? { ...reading, role: proposeRole(reading, archetype, all) } : reading,
+  );
   const structure = structureOf(recipe);
   const steps = readSteps(recipe, readings, structure, by, constants.process.value);
   const ledger = ledgerOf(recipe, readings, steps, structure, constants, context);
@@ -124,9 +131,17 @@ function settled(readings: readonly LineReading[]): LedgerLine[] {
   );
 }
 
+const LED_BY_NUTS: readonly Archetype[] = ["ladoo", "barfi", "loose mix", "fruit-bound", "flour halwa"];
+/** From this share of all that goes in on. */
+const LEAST_LEAD = 0.2;
+
 /** The role a food plays in this kind of sweet, where it differs from its usual one. */
-function proposeRole(reading: Extract<LineReading, { role: Role }>, archetype: Archetype): Role {
+function proposeRole(reading: Extract<LineReading, { role: Role }>, archetype: Archetype, all: number): Role {
   const { food, description } = reading;
+  const share = reading.kind === "read" ? reading.grams.value / Math.max(1, all) : 0;
+  // Nuts, seeds and popped grain that a sweet is made of are no garnish of it; fruit that binds it is what it is made of.
+  if (LED_BY_NUTS.includes(archetype) && food.role === "crunch" && share >= LEAST_LEAD)
+    return food.family === "fruit" ? (archetype === "fruit-bound" ? "bulk" : food.role) : archetype === "fruit-bound" ? food.role : "body";
   if ((food.family === "nut" || food.family === "oilseed") && /\b(ground|paste|powder(ed)?|blended)\b/i.test(description)) return "bulk";
   if (archetype === "flour halwa" && food.thickening.starch?.form === "flour" && food.thickening.starch.grain === "ground") return "body";
   if (food.id === "milk-powder" && archetype === "ladoo") return "bulk";

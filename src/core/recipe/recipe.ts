@@ -47,7 +47,21 @@ export interface RecipeStep {
   readonly component?: PartId;
 }
 
-export const ARCHETYPES = ["pudding", "flour halwa", "vegetable halwa", "ladoo", "set pudding", "fruit-bound"] as const;
+/** Kinds of sweets, by what makes them what they are. */
+export const ARCHETYPES = [
+  "pudding",
+  "flour halwa",
+  "pulse halwa",
+  "vegetable halwa",
+  "ladoo",
+  "loose mix",
+  "set pudding",
+  "barfi",
+  "fruit-bound",
+  "frozen",
+  "cultured",
+  "sauce",
+] as const;
 export type Archetype = (typeof ARCHETYPES)[number];
 
 /** What a recipe says it makes, where that is not servings: pieces, jars, what lies in a tray, or so much in all. */

@@ -3,7 +3,7 @@ import type { Opening } from "./open-roles";
 import type { AdaptationProblem } from "./problem";
 import { clashRows, diversityRows } from "./programme/between-rows";
 import { closenessRows, massRows } from "./programme/closeness-rows";
-import { countRows, fatRows, milkRows, moderationRows, pieceRows } from "./programme/kitchen-rows";
+import { countRows, fatRows, leadRows, milkRows, moderationRows, pieceRows, settingRows } from "./programme/kitchen-rows";
 import { freeSugarRows, limitRows } from "./programme/limit-rows";
 import { begin, type Programme } from "./programme/programme";
 import { slotRows } from "./programme/slot-rows";
@@ -27,6 +27,8 @@ const ROWS: readonly ((programme: Programme) => void)[] = [
   limitRows,
   freeSugarRows,
   countRows,
+  leadRows,
+  settingRows,
   fatRows,
   milkRows,
   pieceRows,

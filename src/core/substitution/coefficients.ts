@@ -2,15 +2,27 @@ import { asTreated, INDEX, sumOf, SUGAR_INDICES, energyKilojoules } from "../foo
 import { freeSugarsPerGram, glycaemicLoadPerGram } from "../models/nutrition";
 import { sucroseEquivalentPerGram } from "../models/sweetness";
 import { creaminessPerGram, solidFatPerGram, solutesPerGram } from "../models/texture";
+import { bindingPerGram } from "../models/binding";
 import { bodyPerGram, type Cooled } from "../process";
+import type { Archetype } from "../recipe";
 import type { AdaptationProblem } from "./problem";
 import type { Limit } from "../table";
 import { isPiece, type Slot } from "./slots";
 import { isWet, treatmentFor } from "./version";
 import type { SolverProperty } from "./tables";
 
+/** What sets is judged set, however it is served. */
+const SET: readonly Archetype[] = ["set pudding", "cultured", "frozen"];
 /** Hot sweets are judged hot, all others as they have set. */
-export const cooledState = (problem: AdaptationProblem): Cooled => (problem.serve === "hot" || problem.serve === "warm" ? "hot" : "chilled");
+export const cooledState = ({ serve, archetype }: Pick<AdaptationProblem, "serve" | "archetype">): Cooled =>
+  (serve === "hot" || serve === "warm") && !SET.includes(archetype) ? "hot" : "chilled";
+
+/** Binder that a gram of a slot's food gives less the share of it that it takes up: 0 in sum where a sweet binds as the recipe does. */
+export function bindingPart(slot: Slot, ratio: number, problem: AdaptationProblem): { readonly off: number; readonly demand: number } {
+  const food = asTreated(slot.food, treatmentFor(slot.food, slot.source ?? undefined, isWet(problem.lines)));
+  const { demand, supply } = bindingPerGram(food, food.per100g, problem.reference.constants);
+  return { off: supply - ratio * demand, demand };
+}
 
 /**
  * What one gram of a slot adds to a property's sum over the sweet (before dividing by the mass), for those that are plain sums.
@@ -50,8 +62,19 @@ export function propertyPerGram(slot: Slot, property: SolverProperty, problem: A
   }
 }
 
+/** What a gram of agar or gelatine counts for in the body row, so that as much of it as sets to the recipe's body fills the row. */
+export interface GelPerGram {
+  readonly agar: number;
+  readonly gelatine: number;
+}
+export const NO_GEL: GelPerGram = { agar: 0, gelatine: 0 };
+
 /** A slot's part in the body row: thickening other than protein (as X·V), serum, and the protein that counts; per gram. */
-export function bodyRowPerGram(slot: Slot, problem: AdaptationProblem): { readonly thickening: number; readonly serum: number; readonly protein: number } {
+export function bodyRowPerGram(
+  slot: Slot,
+  problem: AdaptationProblem,
+  gel: GelPerGram = NO_GEL,
+): { readonly thickening: number; readonly serum: number; readonly protein: number } {
   // What is served beside the sweet has no part in its body.
   if (slot.source?.apart) return { thickening: 0, serum: 0, protein: 0 };
   const { constants } = problem.reference;
@@ -59,7 +82,7 @@ export function bodyRowPerGram(slot: Slot, problem: AdaptationProblem): { readon
   const parts = bodyPerGram(food, food.per100g, cooledState(problem), problem.cookMinutes, constants);
   // What cultured protein adds counts from a threshold on, which the row leaves out.
   return {
-    thickening: 100 * (parts.thick + parts.egg + constants.cultured.value.perPercent * parts.cultured),
+    thickening: 100 * (parts.thick + parts.egg + constants.cultured.value.perPercent * parts.cultured) + gel.agar * parts.agar + gel.gelatine * parts.gelatine,
     serum: parts.serum,
     protein: parts.protein,
   };

@@ -6,7 +6,8 @@ export { judgedLines, listedIn, problemFor, scaledFor, stepFindings } from "./pr
 export { build } from "./build";
 export { plainRun } from "./run";
 export { targetsOf } from "./targets";
-export { endsAtOnce, PROPOSAL_PLANS, propose, proposalOf, type Ending, type Progress, type Proposal } from "./propose";
+export { PROPOSAL_PLANS, type Proposal } from "./proposal";
+export { endsAtOnce, propose, proposalOf, type Ending, type Progress } from "./propose";
 export { newRowId, versionInput, versionLines, type Version, type VersionRow } from "./version";
 export {
   allergyStates,

@@ -35,7 +35,8 @@ export function openRoles(problem: AdaptationProblem): Opening {
   const banned = new Set(problem.lines.filter((line) => strictestVerdict(line.food, problem.rules) === "avoid").map((line) => line.id));
   const passed = problem.limits.filter((limit) => figures[limitProperty(limit)].value > limit.most);
   const opened = new Set<Role>();
-  for (const line of problem.lines) if (banned.has(line.id)) opened.add(line.role);
+  // What the writer calls optional is left out, and opens nothing.
+  for (const line of problem.lines) if (banned.has(line.id) && !line.optional) opened.add(line.role);
   for (const limit of passed) for (const role of ROLES_TOUCHED[limit.id]) opened.add(role);
   return { opened, banned, passed, recipeFigures: figures };
 }

@@ -1,35 +1,20 @@
 import { evaluate, type Figures } from "../evaluate";
-import { beamReadings, insideCount, type BeamReading } from "./beams";
+import type { LineId } from "../recipe";
+import { beamReadings } from "./beams";
 import { build } from "./build";
 import { findClashes, type Clashes } from "./clashes";
 import { amountsOf, decode, type Amount } from "./decode";
 import type { SolverPort } from "./model";
-import { versionNotes, type Note } from "./notes";
+import { versionNotes } from "./notes";
 import { limitProperty, openRoles } from "./open-roles";
 import type { AdaptationProblem } from "./problem";
 import { roundAmounts } from "./round";
 import { plainRun, type Run } from "./run";
 import { targetsOf } from "./targets";
-import { leadUnread, standingOf, type Breach, type Question, type Standing } from "./verdict";
+import { leadUnread, standingOf, type Breach, type Question } from "./verdict";
+import { isDistinct, labelled, reasonOf, withAlternative } from "./alternatives";
+import type { Proposal, ProposalPlan } from "./proposal";
 import { versionInput, type Version } from "./version";
-
-/** What a search looks for in a version. */
-export const PROPOSAL_PLANS = ["Closest", "Least free sugars", "Fewest changes", "Another way"] as const;
-export type ProposalPlan = (typeof PROPOSAL_PLANS)[number];
-
-export interface Proposal {
-  readonly plan: ProposalPlan;
-  /** What it is best at, or the food that sets it apart ("With soya milk"). */
-  readonly label: string;
-  /** Why this one: what it is best at, in a sentence. */
-  readonly reason: string;
-  readonly version: Version;
-  readonly figures: Figures;
-  readonly beams: readonly BeamReading[];
-  readonly notes: readonly Note[];
-  readonly standing: Standing;
-  readonly solver: { readonly status: "optimal" | "best so far"; readonly gap: number; readonly milliseconds: number };
-}
 
 /** Every ending of a search for versions. */
 export type Ending =
@@ -54,27 +39,36 @@ export interface Progress {
 const WORTH = 2.5;
 const SOLVE = { timeLimitSeconds: 5, relativeGap: 0.02 };
 
+/** Ways that turn out not to differ are tried again so many times, and for no longer than this in all, ms. */
+const MORE_TRIES = 2;
+const LONGEST = 2500;
+
 interface Candidate {
-  readonly used: ReadonlySet<string>;
-  readonly proposal: Proposal;
+  proposal: Proposal;
 }
 
 /** The ending of a search that needs no solver: nothing has to change, or nothing is worked out for this kind of sweet. Else null. */
 export const endsAtOnce = (problem: AdaptationProblem): Ending | null => settledWithout(problem, openRoles(problem));
 
-function settledWithout(problem: AdaptationProblem, { opened, recipeFigures }: ReturnType<typeof openRoles>): Ending | null {
+/** Why no whole version is worked out where no figure of ours tells whether it would hold; null where one can be. */
+function whyRefused({ archetype, lines, tables }: AdaptationProblem, banned: ReadonlySet<LineId>): string | null {
+  const profile = tables.profiles.get(archetype);
+  if (!profile) return `No whole versions are worked out for a ${archetype}.`;
+  if (profile.refused !== null) return profile.refused;
+  if (lines.some(({ id, food, optional }) => food.thickening.cultured === true && banned.has(id) && !optional))
+    return "Another milk would have to be soured here, and no figure of ours tells how it sets and sours.";
+  return null;
+}
+
+function settledWithout(problem: AdaptationProblem, { opened, banned, recipeFigures }: ReturnType<typeof openRoles>): Ending | null {
   const { breaches, questions } = standingOf(problem, null, recipeFigures);
   if (leadUnread(problem)) return { kind: "cannot-tell", questions, recipeFigures };
-  if (opened.size === 0) {
+  if (opened.size === 0 && banned.size === 0) {
     if (breaches.length > 0) return { kind: "change-by-hand", breaches, questions, recipeFigures };
     return questions.length > 0 ? { kind: "cannot-tell", questions, recipeFigures } : { kind: "nothing-to-change", recipeFigures };
   }
-  if (problem.tables.profiles.get(problem.archetype)?.solved) return null;
-  return {
-    kind: "failed",
-    why: `Whole versions are worked out for puddings and flour halwas so far, not for a ${problem.archetype}. Exchange lines by hand: every figure follows.`,
-    recipeFigures,
-  };
+  const why = whyRefused(problem, banned);
+  return why === null ? null : { kind: "failed", why: `${why} Exchange lines by hand: every figure follows.`, recipeFigures };
 }
 
 /**
@@ -99,16 +93,18 @@ export async function propose(
   if (problem.maxProposals > 1 && sugarLimited)
     plans.push({ label: "Least free sugars", run: { ...base, sweetnessFactor: 0.88, freeSugarWeight: 1.2 }, differs: false });
   if (problem.maxProposals > 1) plans.push({ label: "Fewest changes", run: { ...base, noveltyWeight: 3 }, differs: false });
-  for (let i = plans.length; i < problem.maxProposals + 1; i++) plans.push({ label: "Another way", run: base, differs: true });
+  for (let i = 0; problem.maxProposals > 1 && i < problem.maxProposals + MORE_TRIES; i++) plans.push({ label: "Another way", run: base, differs: true });
 
+  const began = now();
   const found: Candidate[] = [];
+  const tried: ReadonlySet<string>[] = [];
   let best: number | null = null;
   let outOfTime = false;
   for (const [index, plan] of plans.entries()) {
-    if (found.length >= problem.maxProposals) break;
+    if (found.length >= problem.maxProposals || (found.length > 0 && now() - began > LONGEST)) break;
     onProgress({ done: index, of: plans.length, doing: plan.label });
     const started = now();
-    const run: Run = plan.differs ? { ...plan.run, cuts: found.map(({ used }) => used) } : plan.run;
+    const run: Run = plan.differs ? { ...plan.run, cuts: tried } : plan.run;
     const built = build(problem, opening, targets, run);
     const outcome = await solve(built.model, SOLVE);
     if (outcome.kind === "failed") return { kind: "failed", why: `The solver failed: ${outcome.why}`, recipeFigures };
@@ -123,26 +119,36 @@ export async function propose(
     if (plan.label === "Closest") best = solution.objective;
     if (plan.differs && best !== null && solution.objective > best + WORTH) break;
     const used = new Set(amountsOf(built, solution.values).map(({ slot }) => slot.key));
-    if (found.some((other) => sameSet(other.used, used))) continue;
+    if (tried.some((other) => sameSet(other, used))) continue;
+    tried.push(used);
     const rounded = await roundAmounts(problem, opening, targets, run, used, { built, values: solution.values }, solve);
-    if (!rounded) continue;
-    const proposal = finish(
-      problem,
-      opening,
-      plan.label,
-      rounded.amounts,
-      rounded.evaporation,
-      found.map(({ proposal }) => proposal),
-      { status: outcome.kind === "optimal" ? "optimal" : "best so far", gap: outcome.gap, milliseconds: Math.round(now() - started) },
-    );
-    if (proposal && !found.some((other) => sameVersion(other.proposal.version, proposal.version))) found.push({ used, proposal });
+    const proposal = finish(problem, opening, plan.label, rounded.amounts, rounded.evaporation, {
+      status: outcome.kind === "optimal" ? "optimal" : "best so far",
+      gap: outcome.gap,
+      milliseconds: Math.round(now() - started),
+    });
+    if (!proposal) continue;
+    const alike = found.find((other) => !isDistinct(other.proposal, proposal, problem));
+    if (alike) alike.proposal = withAlternative(alike.proposal, proposal);
+    else found.push({ proposal });
   }
   if (found.length === 0)
     return outOfTime
       ? { kind: "time-ran-out", recipeFigures }
       : { kind: "failed", why: "Versions were found, but none could be brought to amounts that can be weighed within the limits.", recipeFigures };
-  return { kind: "proposals", proposals: found.map(({ proposal }) => proposal), recipeFigures };
+  return {
+    kind: "proposals",
+    proposals: labelled(
+      found.map(({ proposal }) => proposal),
+      problem,
+    ),
+    recipeFigures,
+  };
 }
+
+/** Water driven off is told to 5 g; where that would be much of it, closer. */
+const roundedEvaporation = (grams: number): number =>
+  Math.abs(grams) >= 50 ? Math.round(grams / 5) * 5 : Math.abs(grams) >= 10 ? Math.round(grams) : Math.round(grams * 10) / 10;
 
 function finish(
   problem: AdaptationProblem,
@@ -150,11 +156,10 @@ function finish(
   plan: ProposalPlan,
   amounts: readonly Amount[],
   evaporation: number,
-  before: readonly Proposal[],
   solver: Proposal["solver"],
 ): Proposal | null {
-  const version = decode(problem, opening, amounts, Math.round(evaporation / 5) * 5);
-  return proposalOf(problem, version, plan, plan === "Another way" ? apartLabel(version, before) : plan, solver, opening.recipeFigures);
+  const version = decode(problem, opening, amounts, roundedEvaporation(evaporation));
+  return proposalOf(problem, version, plan, plan, solver, opening.recipeFigures);
 }
 
 /** A version as a proposal, with all that is computed of it; null where it passes a limit of the table. */
@@ -173,7 +178,7 @@ export function proposalOf(
   return {
     plan,
     label,
-    reason: reasonOf(plan, version, beams, figures, standing),
+    reason: reasonOf(plan, version, problem, beams, figures),
     version,
     figures,
     beams,
@@ -183,34 +188,4 @@ export function proposalOf(
   };
 }
 
-/** Names a version by its largest new food that the versions before it do not hold. */
-function apartLabel(version: Version, before: readonly Proposal[]): string {
-  const known = new Set(before.flatMap((proposal) => proposal.version.rows.map((row) => row.food?.id)));
-  const lead = version.rows
-    .filter((row) => row.food && (row.change === "replaced" || row.change === "added") && !known.has(row.food.id))
-    .sort((a, b) => b.grams - a.grams)[0];
-  return lead?.food ? `With ${(lead.food.name.split(",")[0] ?? "").toLowerCase()}` : "Another way";
-}
-
-function reasonOf(plan: ProposalPlan, version: Version, beams: readonly BeamReading[], figures: Figures, { breaches }: Standing): string {
-  const { inside, of } = insideCount(beams);
-  const fresh = version.rows.filter((row) => row.change === "replaced" || row.change === "added");
-  const names = fresh
-    .slice(0, 3)
-    .map((row) => row.food?.name.toLowerCase())
-    .join(", ");
-  switch (plan) {
-    case "Closest":
-      return `Nearest to the recipe: ${breaches.length > 0 ? "but something beside the lines still breaks" : `${inside} of ${of} inside`}, with ${names}`;
-    case "Least free sugars":
-      return `${figures["serving.freeSugarsUk"].value.toFixed(1)} g of free sugars a serving, a little less sweet`;
-    case "Fewest changes":
-      return `${fresh.length} new ${fresh.length === 1 ? "food" : "foods"}: ${names}`;
-    case "Another way":
-      return `A different set: ${names}`;
-  }
-}
-
 const sameSet = (a: ReadonlySet<string>, b: ReadonlySet<string>) => a.size === b.size && [...a].every((key) => b.has(key));
-const sameVersion = (a: Version, b: Version) =>
-  JSON.stringify(a.rows.map((row) => [row.food?.id, row.grams])) === JSON.stringify(b.rows.map((row) => [row.food?.id, row.grams]));

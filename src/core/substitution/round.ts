@@ -1,6 +1,6 @@
 import { weighable, weighingStep } from "../units";
 import { build, type Built } from "./build";
-import { bodyRowPerGram } from "./coefficients";
+import { bodyRowPerGram, limitPerGram } from "./coefficients";
 import { amountsOf, type Amount } from "./decode";
 import type { SolverPort } from "./model";
 import type { Opening } from "./open-roles";
@@ -22,8 +22,8 @@ export interface Rounded {
 
 /**
  * Rounds a solution line by line: each is set to a weighable amount and the rest solved again, so that no limit is
- * broken by rounding. First the protein term of body is linearised anew at the solution. Returns null when the rounded
- * lines cannot be completed (the caller drops the version).
+ * broken by rounding. First the protein term of body is linearised anew at the solution. Where the rounded lines cannot be
+ * completed, amounts are told to the tenth of a gram.
  */
 export async function roundAmounts(
   problem: AdaptationProblem,
@@ -33,8 +33,9 @@ export async function roundAmounts(
   used: ReadonlySet<string>,
   start: { readonly built: Built; readonly values: ArrayLike<number> },
   solve: SolverPort,
-): Promise<Rounded | null> {
-  let settled: Run = { ...run, used, cuts: [], fixed: new Map() };
+): Promise<Rounded> {
+  const given = gelAmounts(start.built, used, targets);
+  let settled: Run = { ...run, used, cuts: [], fixed: given, isGelled: given.size > 0 };
   let values: ArrayLike<number> = start.values;
   let built = start.built;
   for (let round = 0; round < RELINEARISATIONS; round++) {
@@ -50,6 +51,7 @@ export async function roundAmounts(
   // What hardly moved stays exactly as handed down, where the rest can still be completed.
   for (const share of [HARDLY, EXACTLY]) {
     fixed.clear();
+    for (const [key, grams] of given) fixed.set(key, grams);
     for (const { slot, grams } of open)
       if (slot.source && Math.abs(grams - slot.source.grams) <= share * slot.source.grams) fixed.set(slot.key, slot.source.grams);
     const kept = build(problem, opening, targets, { ...settled, fixed });
@@ -81,8 +83,24 @@ export async function roundAmounts(
   }
   const last = build(problem, opening, targets, { ...settled, fixed });
   const outcome = await solve(last.model, LP);
-  if (outcome.kind !== "optimal") return null;
-  return { amounts: amountsOf(last, outcome.values), evaporation: outcome.values[last.e] ?? 0, built: last };
+  if (outcome.kind === "optimal") return { amounts: amountsOf(last, outcome.values), evaporation: outcome.values[last.e] ?? 0, built: last };
+  // Where limits leave no room for what weighs easily, amounts are told to the tenth of a gram.
+  const close = amountsOf(built, values).map(({ slot, grams }) => {
+    const step = grams < 1 ? 1000 : 10;
+    const isLimited = problem.limits.some((limit) => limitPerGram(slot, limit, problem) > 0);
+    return { slot, grams: (isLimited ? Math.floor(grams * step) : Math.round(grams * step)) / step };
+  });
+  return { amounts: close, evaporation: values[built.e] ?? 0, built };
+}
+
+/** New agar or gelatine in the amount that sets to the recipe's own body. */
+function gelAmounts({ slots }: Built, used: ReadonlySet<string>, { gelShare, finished }: Targets): ReadonlyMap<string, number> {
+  return new Map(
+    slots.flatMap(({ key, source, food: { thickening } }): [string, number][] => {
+      const share = thickening.agar ? gelShare.agar : thickening.gelatine ? gelShare.gelatine : 0;
+      return source === null && used.has(key) && share > 0 ? [[key, weighable(share * finished)]] : [];
+    }),
+  );
 }
 
 const tidy = (grams: number) => Math.round(grams * 1000) / 1000;

@@ -16,6 +16,8 @@ export interface Run {
   readonly fixed: ReadonlyMap<string, number>;
   /** Ratio of body-giving protein to serum at which its square is linearised. */
   readonly proteinRatio: number;
+  /** A gel that sets by itself is given its amount: the body of the rest is not held against the recipe's. */
+  readonly isGelled: boolean;
   /** Limits left aside. */
   readonly without: ReadonlySet<LimitId>;
   /** The one limit to bring as low as the rest allows, instead of keeping close to the recipe. */
@@ -31,6 +33,7 @@ export const plainRun = (proteinRatio: number): Run => ({
   used: null,
   fixed: new Map(),
   proteinRatio,
+  isGelled: false,
   without: new Set(),
   minimised: null,
 });

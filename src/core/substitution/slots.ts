@@ -1,5 +1,6 @@
 import type { Food, Role } from "../food";
 import { INDEX } from "../food";
+import type { Archetype } from "../recipe";
 import { mayEnter, type Opening } from "./open-roles";
 import type { AdaptationProblem, SourceLine } from "./problem";
 import type { Candidate } from "./tables";
@@ -35,7 +36,9 @@ export function slots(problem: AdaptationProblem, opening: Opening, finished: nu
     const opened = opening.opened.has(line.role);
     const water = line.food.id === "water";
     const range =
-      line.food.family === "vegetable" || (line.food.family === "fruit" && !opened) ? VEGETABLE_RANGE : (LOCKED_RANGE[line.role] ?? DEFAULT_LOCKED_RANGE);
+      line.food.family === "vegetable" || line.food.family === "root" || (line.food.family === "fruit" && !opened)
+        ? VEGETABLE_RANGE
+        : (LOCKED_RANGE[line.role] ?? DEFAULT_LOCKED_RANGE);
     kept.push({
       key: `line${line.id}`,
       role: line.role,
@@ -54,6 +57,21 @@ export function slots(problem: AdaptationProblem, opening: Opening, finished: nu
   }
   const roles = new Set<Role>([...opening.opened, ...REPAIR_ROLES]);
   const present = new Set(kept.map((slot) => slot.food.id));
+  // What was set by a gel is set by one, where one fits.
+  const isGelled =
+    problem.lines.some(({ food }) => isGel(food)) &&
+    problem.tables.candidates.some(({ foodId, role }) => {
+      const food = role === "setting" ? problem.reference.foods.get(foodId) : undefined;
+      return food !== undefined && isGel(food) && mayEnter(food, problem);
+    });
+  const isCreamShort =
+    problem.lines.some(({ id, food }) => opening.banned.has(id) && (food.family === "dairy" || food.family === "egg")) &&
+    !DRY_HALWA.includes(problem.archetype);
+  const isSugarShort =
+    opening.passed.some(({ id }) => SUGAR_LIMITS.includes(id)) ||
+    problem.lines.some(({ id, food }) => opening.banned.has(id) && PLAIN_SUGARS.includes(food.sugarClass) && food.origin === "plant");
+  const leadForms = new Set(problem.lines.flatMap(({ role, food }) => (role === "body" ? [leadForm(food)] : [])));
+  const isSmooth = SMOOTH.includes(problem.archetype) && problem.lines.every(({ food, role }) => !isPiece(food, role) && !isFruitPiece(food));
   const entering = problem.tables.candidates.filter(
     (candidate) => candidate.archetypes.includes(problem.archetype) && roles.has(candidate.role) && !present.has(candidate.foodId),
   );
@@ -61,7 +79,15 @@ export function slots(problem: AdaptationProblem, opening: Opening, finished: nu
   for (const candidate of [...namedFor(problem, opening, present, finished), ...entering]) {
     const food = problem.reference.foods.get(candidate.foodId);
     const key = `${candidate.role}:${candidate.foodId}`;
-    if (!food || !mayEnter(food, problem) || fresh.has(key)) continue;
+    if (!food || !mayEnter(food, problem) || fresh.has(key) || (isSmooth && isFruitPiece(food))) continue;
+    if (ISOLATES.includes(food.id) && !isSugarShort) continue;
+    // What fills is let in where something creamy leaves, or its own role is open.
+    if (candidate.role === "bulk" && !opening.opened.has("bulk") && !isCreamShort) continue;
+    if (candidate.role === "setting" && !opening.opened.has("setting")) continue;
+    if (candidate.role === "setting" && isGelled && !isGel(food)) continue;
+    // What sets stands in for what set: it is not thickened besides.
+    if (candidate.role === "thickener" && problem.archetype === "set pudding" && opening.opened.has("setting")) continue;
+    if (candidate.role === "body" && LED_BY_FORM.includes(problem.archetype) && leadForms.size > 0 && !leadForms.has(leadForm(food))) continue;
     fresh.add(key);
     kept.push({
       key,
@@ -90,6 +116,25 @@ export function slots(problem: AdaptationProblem, opening: Opening, finished: nu
     });
   return kept;
 }
+
+/** What sweetens or fills by itself and is no food of a kitchen: only where sugar itself has to be less. */
+export const ISOLATES: readonly string[] = ["erythritol", "xylitol", "allulose", "inulin", "stevia"];
+const SUGAR_LIMITS: readonly string[] = ["freeSugars", "energy", "glycaemicLoad"];
+const PLAIN_SUGARS: readonly Food["sugarClass"][] = ["added"];
+const isGel = ({ thickening }: Food): boolean => thickening.agar === true || thickening.gelatine === true;
+const DRY_HALWA: readonly Archetype[] = ["flour halwa", "pulse halwa"];
+/** A sweet of seeds is no sweet of flour: what leads it is of one make. */
+const LED_BY_FORM: readonly Archetype[] = ["ladoo", "barfi", "loose mix"];
+const leadForm = ({ family, nature }: Food): string =>
+  nature?.form === "puffed" || nature?.processing === "popped"
+    ? "popped"
+    : family === "nut" || family === "oilseed" || nature?.form === "whole" || nature?.form === "shreds"
+      ? "seed"
+      : "flour";
+
+/** In what is smooth no fruit is left in pieces: it would sweeten its own mouthful only. */
+const SMOOTH: readonly Archetype[] = ["pudding", "set pudding", "frozen", "cultured", "sauce"];
+const isFruitPiece = ({ family, nature }: Food): boolean => family === "fruit" && nature !== null && nature.form !== "paste" && nature.form !== "liquid";
 
 /** What the writer's own words would let stand for a line: before all others, where custom has nothing it favours more. */
 const NAMED_AFFINITY = -0.4;

@@ -28,8 +28,10 @@ export interface Band {
 
 export interface ArchetypeProfile {
   readonly archetype: Archetype;
-  /** Whether whole proposals are computed for this kind of sweet. */
-  readonly solved: boolean;
+  /** The roles whose foods make it what it is. */
+  readonly lead: readonly Role[];
+  /** Why no whole version is worked out for this kind; null where some are. */
+  readonly refused: string | null;
   readonly bands: readonly Band[];
 }
 

@@ -112,15 +112,13 @@ function figuresOf(problem: AdaptationProblem, version: Version | null): Figures
   return evaluate(versionInput(version, problem), constants).figures;
 }
 
-/** Roles that make a kind of sweet what it is: without one of them read, there is nothing to work a version out from. */
-const LEADS: Readonly<Record<string, readonly string[]>> = { pudding: ["liquid", "body", "bulk"], "flour halwa": ["body"] };
 const LEAD_SHARE = 0.1;
 
 /** Whether what leads the sweet (its grain, pulse or milk) may stand among the lines that could not be read. */
-export function leadUnread({ archetype, lines, unsettled }: AdaptationProblem): boolean {
+export function leadUnread({ archetype, lines, unsettled, tables }: AdaptationProblem): boolean {
   if (unsettled.length === 0) return false;
   const all = lines.reduce((sum, { grams }) => sum + grams, 0);
-  const leads = LEADS[archetype] ?? ["body", "bulk", "liquid"];
+  const leads: readonly string[] = archetype === "flour halwa" ? ["body"] : [...(tables.profiles.get(archetype)?.lead ?? []), "body", "bulk", "liquid"];
   return !lines.some(({ role, food, grams }) => leads.includes(role) && food.id !== "water" && grams >= LEAD_SHARE * all);
 }
 

@@ -133,7 +133,7 @@ describe("what is computed for a page", () => {
     const ending = await propose(ask("bench problem", at), createHighsPort(await loadHighs()), () => 0);
     const { told, kept } = ask("bench ending", { ...at, ending, revisions });
     if (told.kind !== "proposals") throw new Error(told.kind);
-    expect(told.proposals.length).toBeGreaterThan(1);
+    expect(told.proposals.length).toBeGreaterThan(0);
     for (const { bench } of told.proposals) expect(ask("bench", onBench({ bench })).isNotFor).toBe(false);
     const again = ask("bench", onBench({ proposals: kept, revisions }));
     expect(again.ending).toEqual(told);

@@ -1,4 +1,4 @@
-import { bodyRowPerGram, cooledState, propertyPerGram } from "../coefficients";
+import { bindingPart, bodyRowPerGram, cooledState, propertyPerGram } from "../coefficients";
 import { mass, sum, type Programme, type Term } from "./programme";
 
 const MASS_FLOAT = 0.05;
@@ -34,8 +34,13 @@ export function closenessRows(programme: Programme): void {
   for (const { property, band, weight } of problem.tables.profiles.get(problem.archetype)?.bands ?? []) {
     const floor = problem.tables.floors[property] ?? 1;
     if (property === "body") {
+      if (run.isGelled) continue;
       const width = Math.max(band * targets.bodyX, floor) * targets.serum;
       builder.row("body", 0, 0, [...bodyTerms(programme), ...deviation(programme, "body", weight, width)]);
+      continue;
+    }
+    if (property === "binding") {
+      bindingRow(programme, band, weight);
       continue;
     }
     const own = targets.perGram.get(property) ?? 0;
@@ -54,6 +59,31 @@ export function closenessRows(programme: Programme): void {
   }
 }
 
+/** What binds is to what is bound as in the recipe: supply less its share of the demand comes to nothing. */
+function bindingRow(programme: Programme, band: number, weight: number): void {
+  const { builder, problem, targets } = programme;
+  if (targets.binding <= 0) return;
+  const width = Math.max(band, 0.05) * targets.binding * targets.demand;
+  const terms = sum(programme, (slot) => bindingPart(slot, targets.binding, problem).off);
+  builder.row("binding", 0, 0, [...terms, ...deviation(programme, "binding", weight, width)]);
+  // Beyond this it crumbles, or is greasy.
+  const ratios = [BINDS.least, BINDS.most].map((times) => times * targets.binding);
+  const [least = 0, most = 0] = ratios;
+  builder.row(
+    "binds",
+    0,
+    Infinity,
+    sum(programme, (slot) => bindingPart(slot, least, problem).off),
+  );
+  builder.row(
+    "not_greasy",
+    -Infinity,
+    0,
+    sum(programme, (slot) => bindingPart(slot, most, problem).off),
+  );
+}
+const BINDS = { least: 0.82, most: 1.25 } as const;
+
 /** How far a property is off, in bands, at three slopes of cost on either side. */
 const deviation = ({ builder, settle }: Programme, name: string, weight: number, width: number): Term[] =>
   (["over", "under"] as const).flatMap((side) =>
@@ -62,11 +92,12 @@ const deviation = ({ builder, settle }: Programme, name: string, weight: number,
 
 /** X·V − X*·V of the sweet, with protein²/serum linearised at `proteinRatio` = P/V: P²/V ≈ 2·ratio·P − ratio²·V. */
 function bodyTerms({ problem, all, x, e, targets, run: { proteinRatio } }: Programme): Term[] {
+  const { gel } = targets;
   const { protein, proteinChilled } = problem.reference.constants.body.value;
   const square = protein * (cooledState(problem) === "chilled" ? proteinChilled : 1) * 10_000;
   const perSerum = -square * proteinRatio * proteinRatio - targets.bodyX;
   const terms = all.map((slot, i): Term => {
-    const part = bodyRowPerGram(slot, problem);
+    const part = bodyRowPerGram(slot, problem, gel);
     return [x[i] ?? 0, part.thickening + square * 2 * proteinRatio * part.protein + perSerum * part.serum];
   });
   return [...terms, [e, -perSerum]];

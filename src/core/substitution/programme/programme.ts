@@ -1,3 +1,4 @@
+import type { Archetype } from "../../recipe";
 import { ModelBuilder } from "../model";
 import type { Opening } from "../open-roles";
 import type { AdaptationProblem } from "../problem";
@@ -48,10 +49,13 @@ export function begin(problem: AdaptationProblem, opening: Opening, targets: Tar
   return { builder, problem, opening, targets, run, all, x, y, e, settle };
 }
 
+/** Kinds whose milk is boiled down for its own sake. */
+const BOILED_DOWN: readonly Archetype[] = ["pudding", "frozen", "sauce"];
 /** What a pot drives off: about as much as the recipe; of plant milks, which are not boiled down, about half. */
 function evaporationColumn(builder: ModelBuilder, problem: AdaptationProblem, opening: Opening, { evaporation }: Targets): number {
   const dairyLeaves =
-    problem.lines.some((line) => opening.banned.has(line.id) && line.role === "liquid" && line.food.origin === "dairy") && problem.archetype === "pudding";
+    problem.lines.some((line) => opening.banned.has(line.id) && line.role === "liquid" && line.food.origin === "dairy") &&
+    BOILED_DOWN.includes(problem.archetype);
   const [lowShare, highShare] = dairyLeaves ? [0.25, 0.6] : [0.8, 1.1];
   const bounds = [evaporation * lowShare, evaporation * highShare] as const;
   return builder.column("e", Math.min(...bounds), Math.max(...bounds));

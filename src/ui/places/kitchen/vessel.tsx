@@ -16,10 +16,16 @@ const VESSELS = {
 const OF: Readonly<Record<Archetype, keyof typeof VESSELS | "balls">> = {
   pudding: "bowl",
   "flour halwa": "pan",
+  "pulse halwa": "pan",
   "vegetable halwa": "pan",
   ladoo: "balls",
+  "loose mix": "jar",
   "set pudding": "cups",
+  barfi: "jar",
   "fruit-bound": "jar",
+  frozen: "cups",
+  cultured: "bowl",
+  sauce: "jar",
 };
 /** Balls of a ladoo, the lowest first. */
 const BALLS: readonly (readonly [number, number])[] = [
