@@ -13,7 +13,7 @@ const MIXER = { tools: ["mixer"] };
 const MILLED = { tools: ["mixer", "cloth"] };
 /** A nut or seed paste, whisked in once the pot is off the boil. */
 const WARMED = (paste: string) =>
-  step(["mix"], [2.5, 3, 4], "hands on", `Off the flame whisk in {grams} g ${paste}; put it back and warm it through for 3 minutes, stirring.`, { goesIn: "off the heat" });
+  step(["mix"], [2, 3, 4], "hands on", `Off the flame whisk in {grams} g ${paste} until no streak is left; the warmth of the pot is enough.`, { goesIn: "off the heat" });
 
 /** What a food needs before it goes in, and how it goes in: rules of practice. */
 const FOODS: ReadonlyMap<string, Handling> = new Map<string, Handling>([
@@ -30,7 +30,7 @@ const FOODS: ReadonlyMap<string, Handling> = new Map<string, Handling>([
     prepare: step(["roast", "grind"], [6, 10, 18], "hands on", "Roast and grind {grams} g fox nuts to a powder."),
     add: step(["simmer"], [2.5, 3, 4], "now and then", "Stir in {grams} g fox-nut flour by the spoonful while the pot simmers, and cook for 3 minutes.", { heat: "simmer", goesIn: "once it simmers" }),
   }],
-  ["cornflour", { add: step(["simmer", "slake"], [1.5, 2, 2.5], "hands on", "Slake {grams} g cornflour with twice as much of the cold liquid, pour it into the simmering pot while stirring, and cook for 2 minutes.", { heat: "simmer", goesIn: "once it simmers" }) }],
+  ["cornflour", { add: step(["simmer", "slake"], [3.5, 4, 5], "hands on", "Slake {grams} g cornflour with twice as much of the cold liquid, pour it into the simmering pot while stirring, and cook for {minutes} minutes.", { heat: "simmer", goesIn: "once it simmers" }) }],
   ["arrowroot", { add: step(["slake"], [1, 2, 3], "hands on", "Slake {grams} g arrowroot with twice as much cold liquid and stir it in at the end; stop as soon as it clears.", { goesIn: "off the heat" }) }],
   ["rice-flour", { add: step(["simmer", "slake"], [7, 8, 10], "hands on", "Slake {grams} g rice flour with three times as much of the cold liquid, pour it into the simmering pot while stirring, and cook for 8 minutes.", { heat: "simmer", goesIn: "once it simmers" }) }],
   ["cashew-paste", { prepare: step(["soak", "grind"], [102, 120, 150], "unattended", "Soak {grams*0.75} g cashews for 2 hours, drain, and grind with {grams*0.25} g water to a smooth paste."), add: WARMED("cashew paste") }],
@@ -85,7 +85,7 @@ const KINDS: Readonly<Record<HandlingKind, HandlingStep>> = {
   "cooked grain": step(["simmer"], about(5), "now and then", "Stir {food} into the simmering pot and cook for 5 minutes.", SIMMERED),
   piece: STIRRED_IN_LAST,
   "ground nut": step(["simmer"], about(3), "hands on", "Stir in {food} and cook for 3 minutes, stirring.", SIMMERED),
-  "nut paste": step(["mix"], about(3), "hands on", "Off the flame whisk in {food}; put it back and warm it through for 3 minutes, stirring.", OFF_THE_HEAT),
+  "nut paste": step(["mix"], about(3), "hands on", "Off the flame whisk in {food} until no streak is left; the warmth of the pot is enough.", OFF_THE_HEAT),
   tofu: step(["grind"], [2, 4, 8], "hands on", "Blend {food} until smooth and whisk it in off the heat.", { ...OFF_THE_HEAT, ...MIXER, cue: "smooth" }),
   fruit: step(["mix"], [1, 2, 3], "hands on", "Cut up {food} and stir it in when the pot has cooled a little.", OFF_THE_HEAT),
   "dried fruit": STIRRED_IN_LAST,

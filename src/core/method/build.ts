@@ -1,5 +1,5 @@
-import type { Constants } from "../food";
-import { readStep, type Operation, type FindMentions, type LineId, type ReadRecipe, type ReadStepWithTakes, type StepId, type StepReading } from "../recipe";
+import type { Constants, Food } from "../food";
+import { readStep, type Archetype, type Operation, type FindMentions, type LineId, type ReadRecipe, type ReadStepWithTakes, type StepId, type StepReading } from "../recipe";
 import type { Version, VersionRow } from "../substitution";
 import { usualMethod } from "./usual";
 import { cookingOf, type DrivenGround } from "./driven-off";
@@ -7,7 +7,8 @@ import { handlingOf, isHandlingAsked, minutesToDone } from "./handling";
 import { namesIn, shortName } from "./names";
 import { inTheirPlaces, isWet, stepBeside } from "./places";
 import { outOfPlace, sentencesWithout, type SentenceGround } from "./rebuild";
-import type { GoesIn, HandlingStep, HandlingTables, Method, MethodStep, MethodTake } from "./step";
+import type { GoesIn, HandlingStep, HandlingTables, Method, MethodSentence, MethodStep, MethodTake } from "./step";
+import { withoutDoing } from "./sentences";
 import { plainText } from "./without";
 
 /** What a method is built from. */
@@ -55,13 +56,15 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
   const open = read.steps.filter(({ step }) => !why.has(step.id));
   const moved = outOfPlace(open, ground);
   const gone = new Set([...moved, ...version.rows.flatMap(({ line, food }) => (line !== null && food === null ? [line] : []))]);
+  const needsNoOven = setsWithoutOven(version, lines, read.archetype);
   const namedAt = open.map(({ step }) => [step.id, new Set(ground.find(step.text).map(({ key }) => key))] as const);
   const timesNamed = (line: LineId) => namedAt.filter(([, named]) => named.has(line)).map(([step]) => step);
   const namedIn = new Map(lines.map(({ id }) => [id, timesNamed(id)] as const));
   const rebuilt = open.flatMap((each): Rebuilt[] => {
     const takesPart = each.takes.some(({ of }) => of.kind === "component");
     const elsewhere = (line: LineId) => (namedIn.get(line) ?? []).some((step) => step !== each.step.id);
-    const sentences = sentencesWithout(each, takesPart, gone, elsewhere, ground);
+    const without = sentencesWithout(each, takesPart, gone, elsewhere, ground);
+    const sentences = needsNoOven && each.step.component === undefined ? without.map((sentence) => notBaked(each.step.text, sentence)) : without;
     const named = namedAt.find(([step]) => step === each.step.id)?.[1] ?? new Set<LineId>();
     const rows = concerned(each, named, rowOf);
     const reasons = [...new Set(rows.flatMap(({ change, why: reason }) => (change !== "amount" && reason ? [reason] : [])))];
@@ -134,6 +137,23 @@ function needlessPressing({ rows }: Version, { pressedIn }: ReadRecipe["ledger"]
     of.flatMap((row) => (row.line === null ? [] : (pressedIn.get(row.line) ?? []).map((step) => [step, row.why] as const)));
   const still = new Set(stepsOf(rows.filter((row) => !isGone(row))).map(([step]) => step));
   return new Map(stepsOf(rows.filter(isGone)).filter(([step]) => !still.has(step)));
+}
+
+/** Whether what was baked until its egg set has no egg any more, nor anything else that an oven would do something to. */
+function setsWithoutOven({ rows }: Version, lines: readonly { readonly id: LineId; readonly food: Food }[], archetype: Archetype): boolean {
+  const hadEgg = lines.some(({ food }) => food.thickening.egg !== undefined);
+  const needs = ({ food }: VersionRow) => food !== null && (food.thickening.egg !== undefined || EATEN_BAKED.includes(food.family));
+  return archetype === "set pudding" && hadEgg && !rows.some((row) => needs(row) && (row.role === "body" || row.food?.thickening.egg !== undefined));
+}
+const EATEN_BAKED: readonly Food["family"][] = ["cereal", "pseudo-cereal", "starch", "root", "fruit", "vegetable"];
+const BAKES = /\b(?:bake|oven|steam)\b/i;
+/** A sentence without its baking; gone where it does nothing else. */
+function notBaked(text: string, sentence: MethodSentence): MethodSentence {
+  const words = text.slice(sentence.from, sentence.to);
+  if (sentence.is !== "kept" || !BAKES.test(words)) return sentence;
+  const edits = withoutDoing(words, BAKES);
+  const place = { from: sentence.from, to: sentence.to };
+  return edits === null ? { ...place, is: "gone" } : sentence.edits.length > 0 ? sentence : { ...place, is: "kept", edits };
 }
 
 /** The minutes that a step has to cook at the least, so that what the version puts in raw is done, by step. */

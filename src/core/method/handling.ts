@@ -35,8 +35,8 @@ export function handlingOf(food: Food, { foods, kinds, withoutPot }: HandlingTab
   const dry = simmers || kind === null ? undefined : withoutPot[kind];
   if (dry && (own.add ?? (kind && kinds[kind]))?.goesIn !== "with the liquid") return { ...own, add: lasting(dry, minutesToDone(food, constants)) };
   if (!own.add && kind === null && food.handled) return { ...own, add: asAnswered(food.handled) };
-  if (own.add || kind === null) return own;
-  return { ...own, add: lasting(kinds[kind], minutesToDone(food, constants)) };
+  const add = own.add ?? (kind === null ? undefined : kinds[kind]);
+  return add ? { ...own, add: lasting(add, minutesToDone(food, constants)) } : own;
 }
 
 /** Whether nobody has said how a food is handled: it is asked about, not guessed. */

@@ -100,7 +100,7 @@ describe("a version's method", () => {
       operation: "simmer",
       operations: ["simmer", "slake"],
       heat: "simmer",
-      minutes: { usual: 2 },
+      minutes: { usual: 4 },
       reasons: ["gives body"],
     });
     expect(takes(method)[1]).toEqual(["added-1 1"]);

@@ -34,8 +34,11 @@ export function inTheirPlaces(
 ): readonly MethodStep[] {
   const own = steps.map((step, at) => ({ step, at })).filter(({ step }) => step.part === null);
   const poured = Math.max(0, pouredAt(steps, version));
-  const simmers = own.find(({ step, at }) => at >= poured && isWet(step))?.at;
-  const last = own.findLast(({ step }) => isWet(step))?.at;
+  // What sets leaves the stove to be baked, steamed or chilled: what has to simmer goes in before.
+  const leaves = own.find(({ step, at }) => at > poured && step.operations.some((operation) => LEAVES.includes(operation)))?.at ?? Infinity;
+  const before = (at: number | undefined): number | undefined => (at === undefined && leaves < Infinity ? leaves - 1 : at === undefined ? undefined : Math.min(at, leaves - 1));
+  const simmers = before(own.find(({ step, at }) => at >= poured && isWet(step))?.at);
+  const last = before(own.findLast(({ step }) => isWet(step))?.at);
   const usual = steps.length === 0 ? 0 : Math.min(steps.length, Math.max(1, sweetenedAt(steps, version)));
   const placeOf = (step: MethodStep): number => {
     switch (goesIn.get(step.id)) {
@@ -57,6 +60,7 @@ export function inTheirPlaces(
   ]).flat();
 }
 export const isWet = ({ operations, heat }: MethodStep): boolean => heat !== null || operations.some((operation) => WET.includes(operation));
+const LEAVES: readonly Operation[] = ["bake", "chill"];
 const WET: readonly Operation[] = ["simmer", "reduce", "pressure", "steam", "bake"];
 /** What goes in at one place goes in in this order. */
 const ORDER: readonly (GoesIn | undefined)[] = ["with the liquid", "once it simmers", undefined, "with the sweetener", "off the heat"];

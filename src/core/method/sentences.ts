@@ -103,6 +103,7 @@ const VERB =
   /^(?:(?:and|then|now|next|first|meanwhile|carefully|slowly|gently|lightly) )*(?:add|bake|beat|blend|boil|bring|brown|chill|chop|cook|cool|cover|crush|drain|fold|fry|garnish|grate|grind|heat|keep|leave|let|lift|lower|mash|melt|mix|peel|pour|press|put|reduce|remove|return|rinse|roast|roll|scatter|serve|set|shape|simmer|slake|soak|sprinkle|squeeze|steam|stir|strain|switch|take|temper|tip|toast|top|turn|warm|wash|whisk)\b/i;
 const OF_WHAT_IS_NAMED = /\b(?:it|them|both|all|everything)\b/i;
 const OF_IT = /\b(?:it|them|these)\b/i;
+const TEMPERS = /^temper\b/i;
 /** Done to what was named last, though it is not named: "add the jaggery, melt". */
 const OF_ONE_FOOD = /^(?:melt|drain|crush|chop|grind|peel|slice)\b(?! (?:the|in|into|with)\b)/i;
 const OF_BOTH = /\bboth\b/i;
@@ -117,7 +118,8 @@ export function clausesIn(text: string): Place[] {
 /** A sentence without the clauses at some places, and those after them that do something to "it"; null where no whole sentence is left. */
 function withoutClauses<Key>(text: string, places: readonly number[], kept: readonly Mention<Key>[]): readonly Edit[] | null {
   const clauses = clausesIn(text);
-  const isEmpty = ({ from, to }: Place) => !kept.some((mention) => mention.at >= from && mention.at < to);
+  // What is tempered is egg, whatever it is tempered with.
+  const isEmpty = ({ from, to }: Place) => TEMPERS.test(text.slice(from, to)) || !kept.some((mention) => mention.at >= from && mention.at < to);
   const drops = clauses.map(({ from, to }) => places.some((at) => at >= from && at < to));
   if (clauses[0]?.from !== 0 || drops.filter(Boolean).length === 0) return null;
   for (const [i, clause] of clauses.entries()) {
@@ -142,6 +144,13 @@ function withoutClauses<Key>(text: string, places: readonly number[], kept: read
     }
   }
   return edits;
+}
+
+/** A sentence without the clauses in which something is done; null where nothing else is. */
+export function withoutDoing(text: string, does: RegExp): readonly Edit[] | null {
+  const clauses = clausesIn(text);
+  const places = clauses.flatMap(({ from, to }) => (does.test(text.slice(from, to)) ? [from] : []));
+  return places.length === 0 ? [] : withoutClauses(text, places, []);
 }
 
 /** A list with fewer in it, the last two joined by "and" where it had one. */

@@ -18,7 +18,7 @@ interface Evidence {
 
 const isPulse = ({ food }: GuessedLine): boolean => food.family === "pulse";
 const isVegetable = ({ food }: GuessedLine): boolean => food.family === "vegetable" || food.family === "root";
-const isFruit = ({ food }: GuessedLine): boolean => food.family === "fruit";
+const isFruit = ({ food }: GuessedLine): boolean => food.family === "fruit" || food.sugarClass.includes("fruit");
 const isFlour = ({ food }: GuessedLine): boolean =>
   food.thickening.starch?.grain === "ground" && food.thickening.starch.form === "flour" && food.family !== "drink";
 const isMilk = ({ role, food }: GuessedLine): boolean => role === "liquid" && food.family !== "water";
@@ -29,9 +29,12 @@ function halwaOf({ share }: Evidence): Archetype {
   return share((line) => isPulse(line) && line.food.nature?.form !== "flour") > 0.08 ? "pulse halwa" : "flour halwa";
 }
 
+/** What is shaped into balls is bound by its fruit, or by fat and sugar. */
+const ballsOf = ({ share, water }: Evidence): Archetype => (share(isFruit) > 0.4 && water < 0.35 ? "fruit-bound" : "ladoo");
+
 /** Kinds by the names that sweets have. */
 const BY_NAME: readonly (readonly [words: RegExp, kind: Archetype | ((of: Evidence) => Archetype)])[] = [
-  [/\b(?:ladd?oos?|laddus?|ladus?|energy balls?|bliss balls?|truffles?)\b/i, (of) => (of.share(isFruit) > 0.4 && of.water < 0.35 ? "fruit-bound" : "ladoo")],
+  [/\b(?:ladd?oos?|laddus?|ladus?|energy balls?|bliss balls?|truffles?)\b/i, ballsOf],
   [/\b(?:kulfi|ice[- ]?creams?|sorbets?|gelato|granita|popsicles?|ice lollies|frozen)\b/i, "frozen"],
   [/\b(?:barfis?|burfis?|katli|pedas?|chikki|brittle|fudge|mysore pak|squares)\b/i, "barfi"],
   [/\b(?:halwas?|halvas?|sheera|kesari|lapsi)\b/i, halwaOf],
@@ -50,12 +53,12 @@ const setsIn = ({ share, steps }: Evidence): boolean =>
     share(({ food }) => food.thickening.agar === true || food.thickening.gelatine === true) > 0.001);
 
 /** Kinds by what is done in the end. */
-const BY_STEPS: readonly (readonly [words: RegExp, holds: (of: Evidence) => boolean, kind: Archetype, why: string])[] = [
+const BY_STEPS: readonly (readonly [words: RegExp, holds: (of: Evidence) => boolean, kind: Archetype | ((of: Evidence) => Archetype), why: string])[] = [
   [/\b(?:freeze|freezer|frozen)\b/i, ({ water }) => water > 0.3, "frozen", "it is frozen"],
   [
     /\b(?:shape|roll|form|make|press|into)\b[^.]{0,60}\b(?:balls?|ladd?oos?|laddus?|\d{1,3} balls)\b/i,
     ({ water }) => water < 0.35,
-    "ladoo",
+    ballsOf,
     "it is shaped into balls",
   ],
   [/\bcut (?:it |them )?(?:in|into)\b[^.]{0,40}\b(?:squares?|diamonds?|bars?|lozenges?)\b/i, ({ water }) => water < 0.45, "barfi", "it is cut into squares"],
@@ -95,5 +98,7 @@ export function guessArchetype(lines: readonly GuessedLine[], title = "", steps:
   const named = BY_NAME.find(([words]) => words.test(title));
   if (named) return { archetype: typeof named[1] === "string" ? named[1] : named[1](of), why: "its name says so" };
   const done = BY_STEPS.find(([words, holds]) => words.test(of.steps) && holds(of));
-  return done ? { archetype: done[2], why: done[3] } : kindByContent(of);
+  if (!done) return kindByContent(of);
+  const [, , kind, why] = done;
+  return { archetype: typeof kind === "string" ? kind : kind(of), why };
 }

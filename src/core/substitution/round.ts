@@ -13,6 +13,8 @@ const RELINEARISATIONS = 2;
 /** A line that moved by less than this share is left as handed down. */
 const HARDLY = 0.04;
 const EXACTLY = 0.005;
+/** So many of the largest amounts take up what rounding the others leaves. */
+const BALANCING = 2;
 
 export interface Rounded {
   readonly amounts: readonly Amount[];
@@ -59,6 +61,17 @@ export async function roundAmounts(
     if (outcome.kind !== "optimal") continue;
     [built, values] = [kept, outcome.values];
     break;
+  }
+  // All but the two largest at once, where these can make up for it; else one after the other.
+  const small = open.filter(({ slot }) => !fixed.has(slot.key)).slice(BALANCING);
+  if (small.length > 0) {
+    const tried = new Map([...fixed, ...small.map(({ slot, grams }) => [slot.key, tidy(weighable(grams))] as const)]);
+    const next = build(problem, opening, targets, { ...settled, fixed: tried });
+    const outcome = await solve(next.model, LP);
+    if (outcome.kind === "optimal") {
+      [built, values] = [next, outcome.values];
+      for (const [key, grams] of tried) fixed.set(key, grams);
+    }
   }
   for (const { slot } of open) {
     if (fixed.has(slot.key)) continue;

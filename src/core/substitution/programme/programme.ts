@@ -1,4 +1,7 @@
 import type { Archetype } from "../../recipe";
+import { INDEX } from "../../food";
+import { propertyPerGram } from "../coefficients";
+import { leadPerGram } from "../lead";
 import { ModelBuilder } from "../model";
 import type { Opening } from "../open-roles";
 import type { AdaptationProblem } from "../problem";
@@ -31,7 +34,7 @@ const DOSE_SHARE = 6;
 /** Begins a programme: columns for water driven off, grams and use. */
 export function begin(problem: AdaptationProblem, opening: Opening, targets: Targets, run: Run): Programme {
   const builder = new ModelBuilder();
-  const all = slots(problem, opening, targets.finished);
+  const all = slots(problem, opening, targets.finished).map((slot) => ({ ...slot, most: Math.max(slot.least, tightest(slot, problem, targets)) }));
   const settle = run.minimised === null ? 1 : 0.001;
   const e = evaporationColumn(builder, problem, opening, targets);
   const x: number[] = [];
@@ -47,6 +50,23 @@ export function begin(problem: AdaptationProblem, opening: Opening, targets: Tar
     y.push(builder.column(`y_${slot.key}`, low, high, noveltyOf(slot, run) * settle, run.used === null));
   }
   return { builder, problem, opening, targets, run, all, x, y, e, settle };
+}
+
+/** Of what leads, of fat and of sweetness a version has no more than so many times the recipe's, whatever makes it up. */
+const AT_MOST = { lead: 1.6, fat: 1.6, sweetness: 1.32 } as const;
+
+/** The most that a slot can hold by what it alone would make of the sweet: close bounds make the search short. */
+function tightest(slot: Slot, problem: AdaptationProblem, { lead, fat, finished, perGram }: Targets): number {
+  const { role, food, most } = slot;
+  const bounds = [most];
+  const own = lead.get(role) ?? 0;
+  if (own > 0 && leadPerGram(slot) > 0) bounds.push((AT_MOST.lead * own) / leadPerGram(slot));
+  const fatShare = (food.per100g[INDEX.fat] ?? 0) / 100;
+  if (role === "richness" && fat > 0 && fatShare > 0.3) bounds.push((AT_MOST.fat * fat) / fatShare);
+  const sweetness = perGram.get("sweetness") ?? 0;
+  const sweet = role === "sweetener" ? propertyPerGram(slot, "sweetness", problem) : 0;
+  if (sweetness > 0 && sweet > 0) bounds.push((AT_MOST.sweetness * sweetness * finished) / sweet);
+  return Math.min(...bounds);
 }
 
 /** Kinds whose milk is boiled down for its own sake. */
