@@ -177,6 +177,9 @@ export const SUBSTITUTION: SubstitutionTables = {
     { foods: ["buffalo-milk", "jaggery"], cost: 2, why: "hot milk can curdle with the acid and salts of jaggery" },
     { foods: ["cow-milk", "date-paste"], cost: 1.5, why: "hot milk can curdle with the acid of date paste" },
   ],
+  fastFavours: new Map([
+    ["barnyard-millet", 0.5], ["water-chestnut-flour", 0.5], ["amaranth-flour", 0.4], ["buckwheat-flour", 0.3], ["amaranth", 0.3], ["sago", 0.2], ["fox-nut", 0.2], ["popped-amaranth", 0.3],
+  ]),
   grainClasses: new Map([
     ["semolina", 2], ["rice-semolina", 2], ["bulgur", 3], ["little-millet", 2.5], ["barnyard-millet", 2.5], ["foxtail-millet", 2.5], ["amaranth", 2], ["white-rice", 4], ["brown-rice", 4], ["sago", 4],
     ["quinoa", 3], ["fox-nut", 4], ["vermicelli", 4], ["vermicelli-roasted", 4], ["kodo-millet", 2.5], ["rice-flakes", 3],

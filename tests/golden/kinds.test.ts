@@ -220,6 +220,15 @@ describe("whole versions for each kind of sweet", () => {
     expect(optional.kind === "proposals" && optional.proposals[0]?.version.rows.map(({ change }) => change)).toEqual(["as is", "as is", "as is", "left out"]);
   });
 
+  it("name the food that would make one fit where the house takes it", async () => {
+    const of = read("Baked custard\nServes 4\n\n500 ml milk\n3 eggs\n80 g sugar\n\n1. Beat all together.\n2. Bake for 40 minutes.");
+    const rules = ["dairy-free", "nut-free", "soy-free", "no-coconut", "gluten-free"];
+    expect(await propose(problemFor(of, tableOf({ servings: 4, rules, serve: "chilled" }), REFERENCE, SUBSTITUTION, RULES, 2), solve, () => 0)).toMatchObject({
+      kind: "no-version-fits",
+      clashes: [{ kind: "food", food: "oat-drink", rules: ["no gluten"] }],
+    });
+  });
+
   it("are refused where another milk would have to be soured", async () => {
     const of = read("Shrikhand\nServes 4\n\n500 g yogurt\n80 g icing sugar\n\n1. Hang the yogurt in a cloth overnight.\n2. Whisk it with the icing sugar.");
     expect(await propose(problemFor(of, tableOf({ servings: 4, rules: ["dairy-free"] }), REFERENCE, SUBSTITUTION, RULES, 3), solve, () => 0)).toMatchObject({

@@ -5,6 +5,7 @@ export { packSnapshot, snapshotFrom1, snapshotFrom2, unpackSnapshot, type Stored
 export { benchFrom1, benchFrom2, type StoredBench1, type StoredBench2 } from "./upcast";
 export { withOwnWords } from "./own-words";
 export { withWayWords } from "./way-words";
+export { readAgain } from "./read-again";
 export { methodFor, type MadeMethod, type VersionHazard } from "./method-for";
 export { groundOf, recipeInput, snapshotOf, type Snapshot } from "./snapshot";
 export { reopened, storedProposals, type StoredProposals } from "./stored-proposals";

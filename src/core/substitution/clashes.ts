@@ -1,4 +1,6 @@
+import { judge } from "../models/diet";
 import { build } from "./build";
+import { amountsOf } from "./decode";
 import type { SolverPort } from "./model";
 import { openRoles, type Opening } from "./open-roles";
 import { LIMIT_IDS, type LimitId } from "../table";
@@ -10,6 +12,8 @@ import type { Targets } from "./targets";
 export type ClashingLimit =
   /** Per serving, in the limit's unit; needed is the least it could be with everything else as it is. */
   | { readonly kind: "limit"; readonly limit: LimitId; readonly given: number; readonly needed: number }
+  /** A food that a rule asks about: with it a version fits. `limit` is its name, `rules` those that ask, in few words. */
+  | { readonly kind: "food"; readonly limit: string; readonly food: string; readonly rules: readonly string[]; readonly given: "ask"; readonly needed: "allow" }
   | { readonly kind: "rule"; readonly limit: string; readonly given: "avoid"; readonly needed: "allow" };
 
 export interface Clashes {
@@ -21,10 +25,12 @@ export interface Clashes {
 const OPTIONS = { timeLimitSeconds: 5, relativeGap: 0.005 };
 
 /**
- * The smallest set of limits that clash, found by relaxing each: first one limit alone (how low it can get with the
+ * The smallest set of limits that clash, found by relaxing each: first foods that rules only ask about, then one limit alone (how low it can get with the
  * others kept), then all limits together, then each rule alone.
  */
 export async function findClashes(problem: AdaptationProblem, opening: Opening, targets: Targets, run: Run, solve: SolverPort): Promise<Clashes> {
+  const asked = await askedFoods(problem, opening, targets, run, solve);
+  if (asked.length > 0) return { relation: "all", clashes: asked };
   const alone = [];
   for (const limit of problem.limits) {
     const needed = await leastOf(problem, opening, targets, { ...run, minimised: limit, cuts: [] }, solve);
@@ -51,6 +57,18 @@ export async function findClashes(problem: AdaptationProblem, opening: Opening, 
   return rules.length > 0
     ? { relation: "any", clashes: rules }
     : { relation: "all", clashes: problem.rules.map((rule) => ({ kind: "rule", limit: rule.id, given: "avoid", needed: "allow" })) };
+}
+
+/** The fewest foods that rules ask about with which a version fits; empty where none does. */
+async function askedFoods(problem: AdaptationProblem, opening: Opening, targets: Targets, run: Run, solve: SolverPort): Promise<readonly ClashingLimit[]> {
+  const open: AdaptationProblem = { ...problem, takesAsked: true };
+  const built = build(open, opening, targets, { ...run, noveltyWeight: 3, cuts: [] });
+  const outcome = await solve(built.model, OPTIONS);
+  if (outcome.kind !== "optimal") return [];
+  return amountsOf(built, outcome.values).flatMap(({ slot: { food, source } }): ClashingLimit[] => {
+    const rules = problem.rules.filter((rule) => judge(food, rule).verdict === "ask").map(({ short }) => short);
+    return source !== null || rules.length === 0 ? [] : [{ kind: "food", limit: food.name, food: food.id, rules, given: "ask", needed: "allow" }];
+  });
 }
 
 async function leastOf(problem: AdaptationProblem, opening: Opening, targets: Targets, run: Run, solve: SolverPort): Promise<number | null> {

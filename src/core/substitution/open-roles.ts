@@ -42,4 +42,7 @@ export function openRoles(problem: AdaptationProblem): Opening {
 }
 
 /** Whether a food may enter a version of this table: anything less than allowed stays out. */
-export const mayEnter = (food: Food, problem: AdaptationProblem): boolean => strictestVerdict(food, problem.rules) === "allowed";
+export function mayEnter(food: Food, { rules, takesAsked }: Pick<AdaptationProblem, "rules" | "takesAsked">): boolean {
+  const verdict = strictestVerdict(food, rules);
+  return verdict === "allowed" || (takesAsked === true && verdict === "ask");
+}

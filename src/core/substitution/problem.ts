@@ -40,4 +40,6 @@ export interface AdaptationProblem {
   readonly reference: Reference;
   readonly tables: SubstitutionTables;
   readonly maxProposals: number;
+  /** What a rule asks about may enter: to see what would fit if the household takes it. */
+  readonly takesAsked?: true;
 }

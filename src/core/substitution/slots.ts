@@ -57,6 +57,7 @@ export function slots(problem: AdaptationProblem, opening: Opening, finished: nu
   }
   const roles = new Set<Role>([...opening.opened, ...REPAIR_ROLES]);
   const present = new Set(kept.map((slot) => slot.food.id));
+  const isFast = problem.rules.some(({ kind }) => kind === "fast");
   // What was set by a gel is set by one, where one fits.
   const isGelled =
     problem.lines.some(({ food }) => isGel(food)) &&
@@ -96,7 +97,7 @@ export function slots(problem: AdaptationProblem, opening: Opening, finished: nu
       source: null,
       least: (candidate.least * finished) / 100,
       most: (candidate.most * finished) / 100,
-      affinity: candidate.affinity,
+      affinity: candidate.affinity - (isFast ? (problem.tables.fastFavours.get(food.id) ?? 0) : 0),
       optional: true,
       locked: false,
     });

@@ -59,6 +59,8 @@ export interface SubstitutionTables {
   readonly floors: Readonly<Partial<Record<SolverProperty, number>>>;
   readonly candidates: readonly Candidate[];
   readonly clashes: readonly Clash[];
+  /** Foods that the custom of a fast takes first, by id: what using one costs less. */
+  readonly fastFavours: ReadonlyMap<string, number>;
   /** Particle class of a food that gives body: 0 smooth, 1 flour, 2 semolina, 3 cracked, 4 whole. */
   readonly grainClasses: ReadonlyMap<string, number>;
 }

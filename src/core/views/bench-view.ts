@@ -1,6 +1,7 @@
 import {
   asHandedDown,
   methodFor,
+  readAgain,
   withOwnWords,
   withWayWords,
   type MadeMethod,
@@ -318,6 +319,22 @@ function endingWithoutSolver(
   return endsAtOnce(problem) ?? (revisions && reopened(proposals, basisOf(revisions, kitchen, { taken }), problem, kitchen.reference.foods, before.figures));
 }
 
+/** Further off than this share when its own steps are read again, a version is not shown. */
+const FARTHEST = 0.15;
+
+/** An ending without versions whose own steps come to something else than their figures; where all of them do, they stay. */
+function withoutStrays(ending: Ending, { read, written }: Ground, table: DiningTable, kitchen: Kitchen): Ending {
+  if (ending.kind !== "proposals") return ending;
+  const { constants } = kitchen.reference;
+  const ground = { handling: kitchen.handling, constants, equipment: kitchen.household.equipment };
+  const stays = ending.proposals.filter(({ version, figures }) => {
+    const { words } = methodFor(read, version, table, ground, undefined, written);
+    const again = readAgain(read, version, words, table, figures.yield.value, (recipe) => openRecipe(recipe, kitchen), constants);
+    return again === null || Math.abs(again.off) <= FARTHEST;
+  });
+  return stays.length === 0 ? ending : { ...ending, proposals: stays };
+}
+
 function toldEnding(ending: Ending, { read, batch }: Ground, table: DiningTable): ToldEnding {
   const { recipeFigures: _, ...told } = ending;
   if (told.kind !== "proposals") return told;
@@ -348,7 +365,8 @@ export function endingView(
   kitchen: Kitchen,
 ): { readonly told: ToldEnding; readonly kept: StoredProposals | null } {
   const ground = groundFor(at, kitchen);
-  return { told: toldEnding(ending, ground, at.table), kept: revisions && storedProposals(ending, basisOf(revisions, kitchen, ground)) };
+  const held = withoutStrays(ending, ground, at.table, kitchen);
+  return { told: toldEnding(held, ground, at.table), kept: revisions && storedProposals(held, basisOf(revisions, kitchen, ground)) };
 }
 
 /** Benches as they lay before, laid for recipe and table as they are; what cannot be laid, or is as the one before it, is left out. The latest first. */

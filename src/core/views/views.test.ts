@@ -135,6 +135,14 @@ describe("what is computed for a page", () => {
     if (told.kind !== "proposals") throw new Error(told.kind);
     expect(told.proposals.length).toBeGreaterThan(0);
     for (const { bench } of told.proposals) expect(ask("bench", onBench({ bench })).isNotFor).toBe(false);
+    // One whose own steps come to something else than its figures is not shown.
+    const [first] = ending.kind === "proposals" ? ending.proposals : [];
+    if (first && ending.kind === "proposals") {
+      const { yield: finished } = first.figures;
+      const stray = { ...first, label: "Stray", figures: { ...first.figures, yield: { ...finished, value: finished.value * 1.4 } } };
+      const { told: held } = ask("bench ending", { ...at, ending: { ...ending, proposals: [...ending.proposals, stray] }, revisions });
+      expect(held.kind === "proposals" && held.proposals.map(({ label }) => label)).toEqual(told.proposals.map(({ label }) => label));
+    }
     const again = ask("bench", onBench({ proposals: kept, revisions }));
     expect(again.ending).toEqual(told);
     // Nothing lies there, and nothing was done: the first is shown; after undo the recipe itself.

@@ -31,7 +31,7 @@ export function WaysSection({ held, ways, onWays }: WaysSectionProps) {
         another way; the recipe itself stays as it was handed down. The reasons are rules of thumb.
       </p>
       <details className="border-t border-ink mt-1" open={isOpen} onToggle={(event) => setOpen(event.currentTarget.open)}>
-        <summary className="t-ledger cursor-pointer min-h-11 md:min-h-9 flex items-center">{summary}</summary>
+        <summary className="t-ledger cursor-pointer py-2.5 md:py-1.5">{summary}</summary>
         <div className="grid sm:grid-cols-2 gap-x-6 gap-y-3 pt-2">
           {ways.map(({ id, of, options }) => {
             const now = options.find((option) => option.id === held[id]);

@@ -114,17 +114,29 @@ function Ended({
         <>
           <p className="t-h2">No version fits this table</p>
           <p className="t-ledger mt-1">
-            {ending.relation === "any"
-              ? ending.clashes.length > 1
-                ? "These limits clash. Easing any one of them is enough:"
-                : "One limit stands in the way:"
-              : "These stand in the way together; each has to be eased:"}
+            {ending.clashes.some(({ kind }) => kind === "food")
+              ? "One fits if this house takes what is asked about here:"
+              : ending.relation === "any"
+                ? ending.clashes.length > 1
+                  ? "These limits clash. Easing any one of them is enough:"
+                  : "One limit stands in the way:"
+                : "These stand in the way together; each has to be eased:"}
           </p>
           <ul className="mt-2 border-t border-ink">
             {ending.clashes.map((clash) => (
               <li key={clash.limit} className="border-b border-line py-1.5 t-ledger flex flex-wrap justify-between gap-x-6">
                 {clash.kind === "limit" ? (
                   <LimitClash limit={clash.limit} given={clash.given} needed={clash.needed} />
+                ) : clash.kind === "food" ? (
+                  <>
+                    <span className="font-[550]">{clash.limit}</span>
+                    <span>
+                      asked about: {clash.rules.join(", ")}.{" "}
+                      <Go className="underline" href={`/pantry/${clash.food}`}>
+                        Look at it, and answer
+                      </Go>
+                    </span>
+                  </>
                 ) : (
                   <>
                     <span className="font-[550]">{ruleNames[clash.limit] ?? clash.limit}</span>

@@ -27,8 +27,8 @@ export function WaysPanel({ taken, ...of }: WaysPanelProps) {
   const [isOpen, setOpen] = useState(false);
   return (
     <details className="mt-2 border-y border-line no-print" onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="t-ledger cursor-pointer min-h-11 md:min-h-9 flex items-center gap-2 flex-wrap">
-        <span className="font-[550]">Ways of making it</span>
+      <summary className="t-ledger cursor-pointer py-2.5 md:py-1.5">
+        <span className="font-[550] pr-2">Ways of making it</span>
         <span className="text-ink2">
           {taken.length === 0 ? "all as written" : taken.map(({ of: what, name }) => `${what.toLowerCase()} ${name}`).join(" · ")}
         </span>
@@ -93,7 +93,7 @@ function ForkRow({ fork, onWay }: { readonly fork: ToldFork; readonly onWay: Way
           </li>
         ))}
       </ul>
-      {isHouse && isFollowed && <p className="t-small text-ink2">So you usually do it. </p>}
+      {isHouse && isFollowed && <p className="t-small text-ink2">So you usually do it.</p>}
       {!isFollowed && <p className="t-small text-ink2">You usually do it otherwise; the words of this recipe cannot be written so.</p>}
     </li>
   );
