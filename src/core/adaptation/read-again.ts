@@ -35,7 +35,9 @@ export function readAgain(
     // What is peeled in a step goes in as it is bought.
     const bought = source?.bought !== undefined && source.food.id === food.id && source.grams > 0 ? (mass * source.bought) / source.grams : mass;
     const component = line === null ? undefined : components.get(line);
-    return [{ id, text: food.name.toLowerCase(), choice: { foodId: food.id, grams: bought, role }, ...(component === undefined ? {} : { component }) }];
+    // What stays is named as it was; what stands for it by its own name.
+    const text = (source?.food.id === food.id && line !== null && read.byLine.get(line)?.line.text) || food.name.toLowerCase();
+    return [{ id, text, choice: { foodId: food.id, grams: bought, role }, ...(component === undefined ? {} : { component }) }];
   });
   const parts = new Map(read.recipe.steps.map(({ id, component }) => [id, component] as const));
   const steps = words.flatMap((step): Recipe["steps"] => {

@@ -106,6 +106,7 @@ export function problemFor(
     lines,
     evaporation,
     apart,
+    takenUp: (read.ledger.takenUp * table.servings) / read.recipe.servings,
     judged: judgedLines(read),
     unlisted: read.unlisted,
     unsettled: read.readings.flatMap((each) => {

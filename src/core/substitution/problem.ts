@@ -26,6 +26,8 @@ export interface AdaptationProblem {
   readonly evaporation: Estimate;
   /** Of the evaporation, what lines served apart lose, g. */
   readonly apart: number;
+  /** Water that lines take up as they are soaked, g. */
+  readonly takenUp: number;
   /** All lines as rules judge them, the unread ones too. */
   readonly judged: readonly JudgedLine[];
   /** What steps name and no line lists. */

@@ -77,7 +77,10 @@ function evaporationColumn(builder: ModelBuilder, problem: AdaptationProblem, op
     problem.lines.some((line) => opening.banned.has(line.id) && line.role === "liquid" && line.food.origin === "dairy") &&
     BOILED_DOWN.includes(problem.archetype);
   const [lowShare, highShare] = dairyLeaves ? [0.25, 0.6] : [0.8, 1.1];
-  const bounds = [evaporation * lowShare, evaporation * highShare] as const;
+  // What is not there takes up no water.
+  const soaked = problem.lines.filter(({ treated }) => treated?.soaked);
+  const gone = soaked.length > 0 && soaked.every(({ id }) => opening.banned.has(id)) ? problem.takenUp : 0;
+  const bounds = [(evaporation + gone) * lowShare, (evaporation + gone) * highShare] as const;
   return builder.column("e", Math.min(...bounds), Math.max(...bounds));
 }
 
