@@ -6,6 +6,9 @@ import { scaledFor, type Version } from "../substitution";
 import type { DiningTable } from "../table";
 import { recipeInput } from "./snapshot";
 
+/** Steps by which something is got ready beforehand, by their ids. */
+const PREPARES = "prepares-";
+
 /** How a version comes out when its own steps are read again, beside its figures. */
 export interface ReadAgain {
   /** Of the yield, as a share; above 0 where its steps leave more in the pot. */
@@ -43,7 +46,8 @@ export function readAgain(
   const steps = words.flatMap((step): Recipe["steps"] => {
     const text = textOf(step).trim();
     const component = step.from === null ? undefined : parts.get(step.from);
-    return text === "" ? [] : [{ id: step.step, text, choice: {}, ...(component === undefined ? {} : { component }) }];
+    // What is only got ready is in no pot yet.
+    return text === "" || step.step.startsWith(PREPARES) ? [] : [{ id: step.step, text, choice: {}, ...(component === undefined ? {} : { component }) }];
   });
   const again = open({ ...read.recipe, servings: table.servings, archetype: read.archetype, lines, steps });
   const now = evaluate(recipeInput(again, table), constants).figures.yield.value;

@@ -1,5 +1,15 @@
 import type { Constants, Food } from "../food";
-import { readStep, type Archetype, type Operation, type FindMentions, type LineId, type ReadRecipe, type ReadStepWithTakes, type StepId, type StepReading } from "../recipe";
+import {
+  readStep,
+  type Archetype,
+  type Operation,
+  type FindMentions,
+  type LineId,
+  type ReadRecipe,
+  type ReadStepWithTakes,
+  type StepId,
+  type StepReading,
+} from "../recipe";
 import type { Version, VersionRow } from "../substitution";
 import { usualMethod } from "./usual";
 import { cookingOf, type DrivenGround } from "./driven-off";
@@ -54,7 +64,7 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
     process: constants.process.value,
   };
   const open = read.steps.filter(({ step }) => !why.has(step.id));
-  const moved = outOfPlace(open, ground);
+  const { moved, unprepared } = outOfPlace(open, ground);
   const gone = new Set([...moved, ...version.rows.flatMap(({ line, food }) => (line !== null && food === null ? [line] : []))]);
   const needsNoOven = setsWithoutOven(version, lines, read.archetype);
   const namedAt = open.map(({ step }) => [step.id, new Set(ground.find(step.text).map(({ key }) => key))] as const);
@@ -63,7 +73,8 @@ export function methodOf({ read, handling, evaporation, constants }: MethodGroun
   const rebuilt = open.flatMap((each): Rebuilt[] => {
     const takesPart = each.takes.some(({ of }) => of.kind === "component");
     const elsewhere = (line: LineId) => (namedIn.get(line) ?? []).some((step) => step !== each.step.id);
-    const without = sentencesWithout(each, takesPart, gone, elsewhere, ground);
+    const unmade = unprepared.get(each.step.id);
+    const without = sentencesWithout(each, takesPart, unmade ? new Set([...gone, ...unmade]) : gone, elsewhere, ground);
     const sentences = needsNoOven && each.step.component === undefined ? without.map((sentence) => notBaked(each.step.text, sentence)) : without;
     const named = namedAt.find(([step]) => step === each.step.id)?.[1] ?? new Set<LineId>();
     const rows = concerned(each, named, rowOf);

@@ -75,23 +75,32 @@ export function cookingOf(
   let tooMuch = isEnough ? 0 : -off;
   const { covered: underLid } = constants.process.value;
   const amount = off < 0 ? "less is to boil away" : "more is to boil away";
-  let [mass, isKnown] = [0, true];
+  let [mass, put, isKnown, endsBefore] = [0, 0, true, false];
   for (const [i, step] of steps.entries()) {
     if (step.part !== null) continue;
     for (const { of, share } of step.takes) {
       if (of.kind === "part") isKnown = false;
-      else mass += share * (version.rows.find(({ id }) => id === of.id)?.grams ?? 0);
+      else {
+        const grams = share * (version.rows.find(({ id }) => id === of.id)?.grams ?? 0);
+        mass += grams;
+        put += grams;
+      }
     }
     const driven = drivenAt.get(step.id) ?? 0;
-    const isSet = adjustable.includes(step) && (set.includes(step) || atLeast.has(step.id)) && !(isEnough && !atLeast.has(step.id));
     mass -= driven * ratioOf(step);
+    const endedBefore = endsBefore;
+    endsBefore ||= readings.get(step.id)?.end != null;
+    const isSet = adjustable.includes(step) && (set.includes(step) || atLeast.has(step.id)) && !(isEnough && !atLeast.has(step.id));
     if (!isSet) continue;
     const own = readings.get(step.id)?.open[0]?.minutes ?? 0;
     const needed = Math.max(needsTime(step, steps.slice(0, i), version) ? own : 0, atLeast.get(step.id) ?? 0);
     const open = own * ratioOf(step);
     const why = [...(needed > own + 1 ? [UNTIL_DONE] : []), ...(isEnough ? [] : [amount])].join(", ");
     const isLast = adjustable.at(-1) === step || set.at(-1) === step;
-    const left = isKnown && isLast && mass > 0 && !isEnough ? mass : null;
+    // Where it was boiled to an end before, what was driven off there goes by what went in: all that is driven off less what later steps do.
+    const later = steps.slice(i + 1).reduce((sum, { id }) => sum + (drivenAt.get(id) ?? 0), 0);
+    const then = endedBefore ? put - (version.evaporation - later) : mass;
+    const left = isKnown && isLast && then > 0 && !isEnough ? then : null;
     if (open >= needed - 1) {
       tooMuch -= driven * (1 - ratioOf(step));
       cooking.set(step.id, { open: Math.max(1, Math.round(open)), covered: 0, left, why });

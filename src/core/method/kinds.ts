@@ -44,6 +44,8 @@ export type HandlingKind =
 function starchyKind({ family, nature, role }: Food): HandlingKind | null {
   if (nature === null) return null;
   if (nature.processing === "popped" || nature.form === "puffed") return "puffed";
+  // A pulse by its family, a nut in the kitchen.
+  if (nature.botanical === "Arachis hypogaea" && (nature.form === "whole" || nature.form === "split")) return "piece";
   switch (nature.form) {
     case "flakes":
     case "strands":

@@ -36,7 +36,8 @@ export function inTheirPlaces(
   const poured = Math.max(0, pouredAt(steps, version));
   // What sets leaves the stove to be baked, steamed or chilled: what has to simmer goes in before.
   const leaves = own.find(({ step, at }) => at > poured && step.operations.some((operation) => LEAVES.includes(operation)))?.at ?? Infinity;
-  const before = (at: number | undefined): number | undefined => (at === undefined && leaves < Infinity ? leaves - 1 : at === undefined ? undefined : Math.min(at, leaves - 1));
+  const before = (at: number | undefined): number | undefined =>
+    at === undefined && leaves < Infinity ? leaves - 1 : at === undefined ? undefined : Math.min(at, leaves - 1);
   const simmers = before(own.find(({ step, at }) => at >= poured && isWet(step))?.at);
   const last = before(own.findLast(({ step }) => isWet(step))?.at);
   const usual = steps.length === 0 ? 0 : Math.min(steps.length, Math.max(1, sweetenedAt(steps, version)));

@@ -1,7 +1,7 @@
 import type { Food, ProcessConstants } from "../food";
-import { readStep, type FindMentions, type LineId, type Operation, type ReadStepWithTakes, type StepReading } from "../recipe";
+import { readStep, type FindMentions, type LineId, type Operation, type ReadStepWithTakes, type StepId, type StepReading } from "../recipe";
 import type { VersionRow } from "../substitution";
-import { handlingKindOf, holdsFor } from "./kinds";
+import { handlingKindOf, holdsFor, type HandlingKind } from "./kinds";
 import { clausesIn, isOfWhatWasNamed, sentencesOf, withoutFoods, type Place } from "./sentences";
 import type { MethodSentence } from "./step";
 import { greasesAt, natureOf, TIME } from "./wording";
@@ -48,12 +48,21 @@ function operationsAt(text: string, at: number, sentence: StepReading, { process
 /** A clause that only tells what to look for: what it names is done to nothing there. */
 const CUE = /\b(?:until|till|so that|when)\b[^.;]*$/i;
 
-/**
- * The lines for which a food of another kind stands, to which no sentence that names them can be done: raw rice is not slaked,
- * fox nuts are not rolled out. They go in by steps of their own.
- */
-export function outOfPlace(steps: readonly ReadStepWithTakes[], ground: SentenceGround): ReadonlySet<LineId> {
-  const out = new Set<LineId>();
+/** What is done beforehand; a food that needs none of it goes on without. */
+const BEFOREHAND: readonly Operation[] = ["soak", "wash", "peel", "grind", "press", "rest"];
+
+/** Lines whose foods do not go in as the recipe's do. */
+export interface OutOfPlace {
+  /** To which no sentence that names them can be done: raw rice is not slaked, fox nuts are not rolled out. They go in by steps of their own. */
+  readonly moved: ReadonlySet<LineId>;
+  /** Which only need nothing of what is done beforehand, by the step that does it: flour is not soaked as pulses are, and roasted like them. */
+  readonly unprepared: ReadonlyMap<StepId, ReadonlySet<LineId>>;
+}
+
+/** The lines for which a food of another kind stands, held against what the recipe's sentences do to them. */
+export function outOfPlace(steps: readonly ReadStepWithTakes[], ground: SentenceGround): OutOfPlace {
+  const [moved, holds] = [new Set<LineId>(), new Set<LineId>()];
+  const unprepared = new Map<StepId, Set<LineId>>();
   const roasted = new Set<LineId>();
   for (const step of steps)
     for (const { text, mentions, reading } of read(step, ground))
@@ -64,10 +73,17 @@ export function outOfPlace(steps: readonly ReadStepWithTakes[], ground: Sentence
         // What was roasted does not lump, whatever it is: flour goes on as semolina does.
         const operations = roasted.has(key) ? (["roast"] as const) : operationsAt(text, at, reading, ground);
         if (reading.operations.some((each) => each === "roast" || each === "fry")) roasted.add(key);
-        if (!holdsFor(handlingKindOf(from), handlingKindOf(row.food), operations)) out.add(key);
+        const [was, is] = [handlingKindOf(from), handlingKindOf(row.food)];
+        if (holdsFor(was, is, operations)) holds.add(key);
+        else if (is !== null && NEEDS_NOTHING.includes(is) && reading.operations.every((each) => BEFOREHAND.includes(each)))
+          unprepared.set(step.step.id, new Set([...(unprepared.get(step.step.id) ?? []), key]));
+        else moved.add(key);
       }
-  return out;
+  // What is named nowhere else goes in by a step of its own.
+  for (const lines of unprepared.values()) for (const line of lines) if (!holds.has(line)) moved.add(line);
+  return { moved, unprepared };
 }
+const NEEDS_NOTHING: readonly HandlingKind[] = ["flour", "roasted flour", "grits", "flakes", "puffed"];
 
 const isMedium = (food: Food | undefined): boolean => food !== undefined && (food.family === "fat" || natureOf(food).isLiquid);
 
@@ -109,7 +125,7 @@ export function sentencesWithout(
       is: "anew",
       operation: isLost ? "transfer" : reading.operation,
       of: [...new Map(left.map(({ key, words: name }) => [key, name] as const))].map(([line, name]) => ({ line, words: name })),
-      time: (TIME.exec(words)?.[0] ?? "").replace(/^for (?:about )?| more$/gi, ""),
+      time: isLost ? "" : (TIME.exec(words)?.[0] ?? "").replace(/^for (?:about )?| more$/gi, ""),
       attention: reading.attention,
       covered: reading.covered,
       cue: cueNamesGone || isLost ? null : cue,
