@@ -101,6 +101,8 @@ export interface RecipeView {
   readonly anchors: Anchors;
   /** The kind of sweet that the lines tell of. */
   readonly archetype: string;
+  /** What the kind is told by, in few words. */
+  readonly archetypeWhy: string;
   /** The writer's own cup, where it can be told from the lines. */
   readonly cup: ReturnType<typeof writersCup>;
   /** One for each line and step of the recipe, in their order; a step without text has none. */
@@ -129,6 +131,7 @@ export function recipeView({ recipe, table }: RecipeQuestion, kitchen: Kitchen):
     thread: { asked: read.unresolved.length, lines: read.lines.length },
     anchors: { bodyAnchors: constants.bodyAnchors },
     archetype: read.archetypeGuess.archetype,
+    archetypeWhy: read.archetypeGuess.why,
     cup: writersCup(recipe.lines),
     lines: readings.map((reading) => toldLine(reading, read, rulesAt(table, kitchen.rules), kitchen)),
     unlisted: toldUnlisted(read),

@@ -125,7 +125,9 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench, vie
                 onChange={(event) => change({ archetype: (event.target.value || null) as Archetype | null })}
                 className="bg-sheet border border-edge px-3 min-h-11 max-w-full"
               >
-                <option value="">{view.archetype} (told from the lines)</option>
+                <option value="">
+                  {view.archetype} ({view.archetypeWhy})
+                </option>
                 {ARCHETYPES.map((each) => (
                   <option key={each} value={each}>
                     {each}
