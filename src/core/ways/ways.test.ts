@@ -287,6 +287,40 @@ describe("the ways of cooking", () => {
     ]);
   });
 
+  it.each([
+    ["no step", []],
+    [
+      "one paragraph",
+      [
+        "Wash the rice, fry the cashews in the ghee and lift them out, then simmer the rice in the milk for 40 minutes stirring, add the sugar, cook 5 minutes more and scatter the cashews.",
+      ],
+    ],
+    [
+      "steps that are done again",
+      ["Simmer the rice in the milk for 20 minutes.", "Repeat.", "Stir in the sugar. Repeat step 1 twice.", "Fry the cashews in the ghee."],
+    ],
+    [
+      "times that contradict each other",
+      ["Simmer the rice in the milk for 40 minutes (10 minutes).", "Stir in the sugar and cook for 5 minutes, about an hour.", "Fry the cashews in the ghee."],
+    ],
+    [
+      "steps of another dish",
+      ["Knead the bread dough.", "Simmer the rice in the milk for 30 minutes.", "Meanwhile grill the fish.", "Stir in the sugar, the ghee and the cashews."],
+    ],
+    [
+      "eighty steps",
+      Array.from({ length: 80 }, (_, i) =>
+        i === 0 ? "Simmer the rice in the milk for 10 minutes." : i === 40 ? "Stir in the sugar, the ghee and the cashews." : "Stir, and cook for 1 minute.",
+      ),
+    ],
+  ])("do no harm to a recipe with %s", (_, steps) => {
+    const of = made(`${KHEER}\n20 g ghee\n20 g cashews`, ...steps);
+    const { read: now } = inWays(of, Object.fromEntries(WAYS.map(({ id, options }) => [id, options[1].id])), ground);
+    expect(now.recipe.lines.length).toBeGreaterThanOrEqual(of.recipe.lines.length);
+    expect(now.recipe.steps.length).toBeGreaterThanOrEqual(Math.min(1, of.recipe.steps.length));
+    expect(Number.isFinite(now.ledger.finished.value)).toBe(true);
+  });
+
   it("keep every recipe whole, whatever is picked", () => {
     const all = [...DEMO_RECIPES, ...WRITTEN_RECIPES].map(({ text }) => read(text)).filter(({ steps }) => steps.length > 0);
     const options = WAYS.flatMap(({ id, options: each }) => each.map((option) => [id, option.id] as const));
