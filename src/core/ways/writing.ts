@@ -59,7 +59,18 @@ function wetOf({ open, coveredMinutes, operations, minutes, timed, heat, ownPan 
 }
 const USUAL_MINUTES = 5;
 
+/** Of one reading, made once. */
+const known = new WeakMap<ReadRecipe, Writing>();
+/** A recipe's sentences with what they name and do. */
 export function writingOf(read: ReadRecipe, constants: Constants): Writing {
+  const before = known.get(read);
+  if (before?.constants === constants) return before;
+  const made = written(read, constants);
+  known.set(read, made);
+  return made;
+}
+
+function written(read: ReadRecipe, constants: Constants): Writing {
   // What is pressed in the recipe is named as it was before; water that went into it is a line too.
   const named = read.readings.flatMap((reading) =>
     reading.kind === "read"
