@@ -41,7 +41,7 @@ const SOLVE = { timeLimitSeconds: 5, relativeGap: 0.02 };
 
 /** Ways that turn out not to differ are tried again so many times, and for no longer than this in all, ms. */
 const MORE_TRIES = 2;
-const LONGEST = 1200;
+const LONGEST = 2500;
 
 interface Candidate {
   proposal: Proposal;
