@@ -1,24 +1,14 @@
-import type { Constants, Food } from "../food";
-import {
-  readStep,
-  type Archetype,
-  type Operation,
-  type FindMentions,
-  type LineId,
-  type ReadRecipe,
-  type ReadStepWithTakes,
-  type StepId,
-  type StepReading,
-} from "../recipe";
+import type { Constants } from "../food";
+import { readStep, type Operation, type FindMentions, type LineId, type ReadRecipe, type ReadStepWithTakes, type StepId, type StepReading } from "../recipe";
 import type { Version, VersionRow } from "../substitution";
+import { notBaked, setsWithoutOven } from "./baking";
 import { usualMethod } from "./usual";
 import { cookingOf, type DrivenGround } from "./driven-off";
 import { handlingOf, isHandlingAsked, minutesToDone } from "./handling";
 import { namesIn, shortName } from "./names";
 import { inTheirPlaces, isWet, stepBeside } from "./places";
 import { outOfPlace, sentencesWithout, type SentenceGround } from "./rebuild";
-import type { GoesIn, HandlingStep, HandlingTables, Method, MethodSentence, MethodStep, MethodTake } from "./step";
-import { withoutDoing } from "./sentences";
+import type { GoesIn, HandlingStep, HandlingTables, Method, MethodStep, MethodTake } from "./step";
 import { plainText } from "./without";
 
 /** What a method is built from. */
@@ -148,23 +138,6 @@ function needlessPressing({ rows }: Version, { pressedIn }: ReadRecipe["ledger"]
     of.flatMap((row) => (row.line === null ? [] : (pressedIn.get(row.line) ?? []).map((step) => [step, row.why] as const)));
   const still = new Set(stepsOf(rows.filter((row) => !isGone(row))).map(([step]) => step));
   return new Map(stepsOf(rows.filter(isGone)).filter(([step]) => !still.has(step)));
-}
-
-/** Whether what was baked until its egg set has no egg any more, nor anything else that an oven would do something to. */
-function setsWithoutOven({ rows }: Version, lines: readonly { readonly id: LineId; readonly food: Food }[], archetype: Archetype): boolean {
-  const hadEgg = lines.some(({ food }) => food.thickening.egg !== undefined);
-  const needs = ({ food }: VersionRow) => food !== null && (food.thickening.egg !== undefined || EATEN_BAKED.includes(food.family));
-  return archetype === "set pudding" && hadEgg && !rows.some((row) => needs(row) && (row.role === "body" || row.food?.thickening.egg !== undefined));
-}
-const EATEN_BAKED: readonly Food["family"][] = ["cereal", "pseudo-cereal", "starch", "root", "fruit", "vegetable"];
-const BAKES = /\b(?:bake|oven|steam)\b/i;
-/** A sentence without its baking; gone where it does nothing else. */
-function notBaked(text: string, sentence: MethodSentence): MethodSentence {
-  const words = text.slice(sentence.from, sentence.to);
-  if (sentence.is !== "kept" || !BAKES.test(words)) return sentence;
-  const edits = withoutDoing(words, BAKES);
-  const place = { from: sentence.from, to: sentence.to };
-  return edits === null ? { ...place, is: "gone" } : sentence.edits.length > 0 ? sentence : { ...place, is: "kept", edits };
 }
 
 /** The minutes that a step has to cook at the least, so that what the version puts in raw is done, by step. */

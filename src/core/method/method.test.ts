@@ -8,6 +8,7 @@ import { readRecipeText, readStep, type ReadRecipe } from "../recipe";
 import { scaledFor, type Version, type VersionRow } from "../substitution";
 import type { Handled } from "../food";
 import { minutesToDone } from "./handling";
+import { withoutFoods } from "./sentences";
 import { namedLines, textOf, type Method, type OwnSteps, type StepWords } from ".";
 import { mentionsOfLines } from "./names";
 
@@ -416,5 +417,18 @@ describe("steps of the maker's own", () => {
       ).hazards.map(({ family }) => family);
     expect(at(["s2", "s3", "s1"])).not.toContain("casein curdles");
     expect(at(["s2", "s1", "s3"])).toContain("casein curdles");
+  });
+});
+
+describe("a sentence without a food", () => {
+  it("keeps what stands beside it by a name that no line has", () => {
+    const without = (text: string) =>
+      [...(withoutFoods(text, [{ key: "ghee", words: "ghee", at: text.indexOf("ghee") }], () => true) ?? [])].reduceRight(
+        (left, { from, to, instead }) => left.slice(0, from) + instead + left.slice(to),
+        text,
+      );
+    for (const together of ["the ghee and the seeds", "the seeds and the ghee"])
+      expect(without(`Stir in ${together}, and roll out on a board.`)).toBe("Stir in the seeds, and roll out on a board.");
+    expect(without("Stir in the ghee, and roll out on a board.")).toBe("Roll out on a board.");
   });
 });

@@ -30,6 +30,8 @@ export interface Edit extends Place {
 const BEFORE_NAME =
   /(?:(?<![\w-])(?:the|a|an|some|any|its|your|this|that|these|those|all|few|little|half|third|quarter|two|three|four|six|rest|remaining|pinch(?:es)?|spoonfuls?|handfuls?|strands|of|cups?|tbsp|tsp|g|ml|l|litres?|grams?|drained|soaked|chopped|slivered|sliced|grated|ground|crushed|roasted|toasted|fried|powdered|warm|hot|cold|melted|fresh|dry|peeled|strained|cooked|finely|coarsely|whole|broken|split|reserved|prepared|rinsed|washed|\d[\d.,/–-]*|[½¼¾⅓⅔]) )+$/i;
 const AFTER_NAME = /^(?: (?:strands?|powder|pieces|slices|pods?|seeds?|extract|halves))?(?: ?\([^()]{0,60}\))?/i;
+const UNREAD_BEHIND = /^,? and (?=(?:the|its|your|some) [a-z])/i;
+const UNREAD_AHEAD = /\b(?:the|its|your|some) [a-z]+(,? and )$/i;
 const JOINT_AFTER = /^(?:,? and (?:the )?|, (?:the )?)(?=\S)/i;
 
 interface Named<Key> extends Place {
@@ -85,7 +87,11 @@ export function withoutFoods<Key>(text: string, mentions: readonly Mention<Key>[
         edits.push({ from: before.index, to: end.to, instead: "" });
         continue;
       }
-      without.push(first.from);
+      // Something stands beside it that is no line by this name: "the ghee and the seeds". It stays.
+      const [behind, ahead] = [UNREAD_BEHIND.exec(text.slice(end.to)), UNREAD_AHEAD.exec(clause)];
+      if (behind) edits.push({ from: first.from, to: end.to + behind[0].length, instead: "" });
+      else if (ahead) edits.push({ from: first.from - (ahead[1]?.length ?? 0), to: end.to, instead: "" });
+      else without.push(first.from);
       continue;
     }
     const hasAnd = / and /i.test(text.slice(first.from, end.to));

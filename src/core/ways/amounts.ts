@@ -1,6 +1,6 @@
 import type { Recipe } from "../recipe";
 import type { WayRule } from "./way";
-import { isOwnSite, sitesNaming, withoutNaming, withStep, besideNamed, type WayLine } from "./writing";
+import { isOwnSite, lastWet, sitesNaming, withMore, withoutNaming, withStep, besideNamed, type WayLine } from "./writing";
 
 /** A recipe with another amount in a line, or with the line left out. */
 export const withGrams = (recipe: Recipe, line: WayLine, grams: number | null): Recipe => ({
@@ -36,6 +36,8 @@ const isSalt = ({ food }: WayLine): boolean => food.id === "salt" || food.id ===
 const SALT_LINE = "way-salt-line";
 /** A measured pinch for what is in the pot, g per g: a rule of thumb. */
 const MEASURED = 0.0015;
+/** What only goes over the sweet at the table is no place for it. */
+const SERVED = /\b(?:serve|at the table|drizzle|trickle)\b/i;
 export const salt: WayRule = {
   written: ({ lines, read }) => {
     const salted = lines.filter(isSalt);
@@ -77,6 +79,8 @@ export const salt: WayRule = {
     });
     const [{ line: sweet, site } = { line: undefined, site: undefined }] = plain;
     const more: Recipe = { ...recipe, lines: [...recipe.lines, { id: SALT_LINE, text, choice: {} }] };
+    const pot = lastWet(at);
+    if (site && SERVED.test(site.text)) return pot ? withMore(more, pot, "behind", "way-salt", "Stir in the salt.") : null;
     return site ? besideNamed(more, site, sweet.id, "the salt") : null;
   },
 };

@@ -75,25 +75,33 @@ export const riceKind: WayRule = {
   },
 };
 
-const SOAK = /\bsoak(?:ed|ing)?\b/i;
-const DRAIN = /\b(?:drain|throw (?:the|its) (?:soaking )?water away|discard)\b/i;
+/** Said outright, or as what stands in cold water for a time: "cover the barley with water and leave it overnight". */
+const SOAK =
+  /\bsoak(?:ed|ing)?\b|^(?![^.;]*\b(?:boil|simmer|cook|heat)).*\b(?:cover|leave|let|put|steep)\b(?=[^.;]*\bwater\b)[^.;]*\b(?:leave|stand|steep|overnight|hours?)\b/i;
+const DRAIN = /\b(?:drain|strain|throw (?:the|its) (?:soaking )?water away|discard)\b/i;
 const KEPT = /\bsoaking water\b/i;
 const soaked = (at: Writing, line: WayLine) => sitesNaming(at, line.id).find((site) => isOwnSite(site) && SOAK.test(site.text));
 /** What is cooked in goes in with so many times its mass of water. */
 const COVERS = 1.5;
 const WATER_LINE = "way-water-line";
+/** A later sentence of another step in which what was soaked is drained. */
+const drainedLater = (at: Writing, line: WayLine, site: Site) =>
+  sitesNaming(at, line.id).some((other) => other.at > site.at && other.step.id !== site.step.id && DRAIN.test(other.text) && !COOKED_BEFORE.test(other.text));
 const isSoaked = ({ kind }: WayLine): boolean => kind === "grain" || kind === "pulse" || kind === "pearls";
 export const soakingWater: WayRule = {
   written: (at) => {
     const line = at.lines.filter(isSoaked).find((each) => soaked(at, each));
     const site = line && soaked(at, line);
     if (!site) return undefined;
-    return KEPT.test(site.text) ? "cooked in" : at.sites.some((other) => other.step.id === site.step.id && DRAIN.test(other.text)) ? "drained" : null;
+    if (KEPT.test(site.text)) return "cooked in";
+    return drainedLater(at, line, site) || at.sites.some((other) => other.step.id === site.step.id && DRAIN.test(other.text)) ? "drained" : null;
   },
   write: (at, option) => {
     const line = at.lines.filter(isSoaked).find((each) => soaked(at, each));
     const site = line && soaked(at, line);
     if (!line || !site || !namesOnly(site, line) || site.reading.operations.some((each) => !["soak", "wash", "mix", "rest"].includes(each))) return null;
+    // It is drained by a sentence that does more.
+    if (drainedLater(at, line, site)) return null;
     const time =
       /\b(?:for (?:about |at least )?)?(?:\d{1,3}(?: ?(?:-|–|to) ?\d{1,3})?|an|one|two|three|four|half an) (?:hours?|minutes?)\b|\bovernight\b/i.exec(
         site.text,
@@ -134,7 +142,7 @@ export const grainBefore: WayRule = {
     const line = oneOf(at, isGrain);
     if (!line) return null;
     const is = grainBefore.written(at);
-    const raw = is === "raw" ? at.read.recipe : is === "soaked" ? notDone(at, line, /soak/i, ["soak", "wash", "rest", "mix"]) : null;
+    const raw = is === "raw" ? at.read.recipe : is === "soaked" ? notDone(at, line, SOAK, ["soak", "wash", "rest", "mix"]) : null;
     if (option === "raw") return raw;
     if (is !== "raw") return null;
     const minutes = Math.max(8, Math.round(minutesToDone(line.food, at.constants)));

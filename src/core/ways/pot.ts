@@ -25,7 +25,7 @@ export const lid: WayRule = {
     }
     const found = TIME.exec(site.text);
     // What is to boil down does not do so under a lid.
-    if (site.reading.end !== null || BOILS_DOWN.test(site.reading.cue ?? "")) return null;
+    if (site.reading.end !== null || /\breduc/i.test(site.text) || BOILS_DOWN.test(site.reading.cue ?? "")) return null;
     return found ? withWords(recipe, site, { from: found.index + found[0].length, to: found.index + found[0].length }, " under a lid") : null;
   },
 };

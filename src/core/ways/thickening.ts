@@ -2,7 +2,7 @@ import { evaluatePoint } from "../evaluate";
 import type { Recipe } from "../recipe";
 import { withGrams } from "./amounts";
 import type { WayGround, WayRule } from "./way";
-import { lastWet, withMore, withoutNaming, writingOf, type WayLine } from "./writing";
+import { lastWet, withMore, withoutNaming, writingOf, type Site, type WayLine } from "./writing";
 
 /** What thickens a pudding, each by a line of its own or by boiling down. */
 const THICKENERS = { starch: "cornflour", egg: "egg yolk" } as const;
@@ -16,7 +16,9 @@ export const thickenedBy = ({ open, constants }: WayGround): WayRule => ({
     if ((at.read.archetype !== "pudding" && !isSet) || !lastWet(at)) return undefined;
     if (at.lines.some(isStarch)) return "starch";
     if (at.lines.some(isEgg)) return "egg";
-    if (at.sites.some(({ reading, text }) => reading.operations.includes("grind") && /\bmash\b/i.test(text))) return "mash";
+    // Fruit that is mashed to go in is no part of the pot.
+    const isOfGrain = ({ names }: Site) => names.every(({ line }) => at.lines.some(({ id, kind }) => id === line && (kind === "grain" || kind === "pulse")));
+    if (at.sites.some((site) => site.reading.operations.includes("grind") && /\bmash\b/i.test(site.text) && isOfGrain(site))) return "mash";
     return at.lines.some(({ kind }) => kind === "milk") && at.sites.some(({ reading }) => reading.operations.includes("reduce")) ? "reduction" : null;
   },
   write: (at, option) => {
@@ -57,7 +59,7 @@ export const thickenedBy = ({ open, constants }: WayGround): WayRule => ({
       const words =
         option === "egg"
           ? "Beat the egg yolk, temper it with a ladle of the hot pot in a thin stream, pour it back and cook for 4 minutes on the lowest flame, stirring, until it coats a spoon; it may not boil."
-          : "Slake the cornflour with twice as much cold water, pour it in and cook for 2 minutes, stirring.";
+          : "Slake the cornflour with twice as much cold water, pour it in and cook for 4 minutes, stirring.";
       return withMore(
         { ...bare, lines: [...bare.lines, { id: THICK_LINE, text: `${Math.round(amount)} g ${food}`, choice: {} }] },
         cooks,

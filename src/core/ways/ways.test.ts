@@ -349,3 +349,40 @@ describe("the ways of cooking", () => {
     );
   });
 });
+
+describe("words that cooks put otherwise", () => {
+  it("reads a grain that stands in water as soaked, and never drains it twice", () => {
+    const barley = made(
+      "150 g pearl barley\n600 ml milk\n90 g sugar",
+      "Cover the barley with cold water and leave it overnight, then strain.",
+      "Simmer the barley in the milk for 40 minutes.",
+      "Stir in the sugar.",
+    );
+    expect(writtenOf(barley, "grain before")).toBe("soaked");
+    const sago = made(
+      "100 g sago pearls\n400 ml milk\n500 ml water\n80 g sugar",
+      "Soak the sago for 20 minutes.",
+      "Boil the water. Drain the sago and cook it in the water for 10 minutes.",
+      "Add the milk and the sugar and simmer for 5 minutes.",
+    );
+    expect(writtenOf(sago, "soaking water")).toBe("drained");
+    expect(inWay(sago, "soaking water", "cooked in", ground)).toBeNull();
+  });
+
+  it("puts no salt to what is only poured over at the table, and takes mashed fruit for no thickener", () => {
+    const porridge = made(
+      "120 g millet\n700 ml milk\n2 ripe bananas\n2 tbsp maple syrup",
+      "Simmer the millet in the milk for 20 minutes.",
+      "Mash the bananas and stir them in.",
+      "Serve with the maple syrup.",
+    );
+    expect(writtenOf(porridge, "thickened by")).not.toBe("mash");
+    const salted = inWay(porridge, "salt", "a pinch", ground);
+    expect(salted && texts(salted).findIndex((text) => /salt/.test(text))).toBe(1);
+  });
+
+  it("puts no lid on what is to reduce", () => {
+    const reduced = made("1 litre milk\n500 g carrots, grated\n80 g sugar", "Pour the milk over the carrots and reduce for 25 minutes.", "Stir in the sugar.");
+    expect(inWay(reduced, "lid", "on", ground)).toBeNull();
+  });
+});

@@ -150,7 +150,7 @@ const withSteps = (recipe: Recipe, steps: readonly RecipeStep[]): Recipe => ({
   steps: steps.filter(({ text, choice }) => text.trim() !== "" || Object.keys(choice).length > 0),
 });
 
-/** A recipe with other words in a step. What was settled by hand of what it does holds no longer where it was of time or heat. */
+/** A recipe with other words in a step; what was settled by hand of what it does stays. */
 export const withText = (recipe: Recipe, step: StepId, text: string): Recipe =>
   withSteps(
     recipe,
