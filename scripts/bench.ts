@@ -13,6 +13,7 @@ import { besideDraws } from "./bench-draws";
 import { methods } from "./bench-methods";
 import { besideSpreadsheet } from "./bench-spreadsheet";
 import { verdicts } from "./bench-verdicts";
+import { wholeCases } from "./bench-solving";
 import { stations } from "./bench-stations";
 import { faults } from "./faults";
 import { audit } from "./lighthouse";
@@ -93,6 +94,7 @@ async function solving() {
       );
     rows.push([`solve up to three proposals, rounded: ${name}`, `${spread(times, 0)} (${found} found)`, "under 2 s"]);
   }
+  await wholeCases(rows, port, timed, spread);
 }
 
 const VIEWS = [

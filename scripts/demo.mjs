@@ -69,7 +69,7 @@ if (process.argv[1] === new URL(import.meta.url).pathname) {
     }
     mkdirSync(folder, { recursive: true });
     if (!existsSync(join(folder, "postgres"))) writeFileSync(mark, "This folder holds the demo's data.\n");
-    const { address, ended } = await serve({ ...process.env, THREPSIS_DATA: folder, THREPSIS_SEED: "demo" });
+    const { address, ended } = await serve({ ...process.env, THREPSIS_DATA: folder, THREPSIS_SEED: "demo at work" });
     console.log(`\nThrepsis is ready at ${address}\nData: ${folder}\nStop with Ctrl+C.`);
     process.exit(await ended);
   } catch (error) {

@@ -8,11 +8,13 @@ import { methodFor, readAgain } from "../src/core/adaptation";
 import { evaluate } from "../src/core/evaluate";
 import { INDEX } from "../src/core/food";
 import { textOf } from "../src/core/method";
+import { judge } from "../src/core/models/diet";
 import { readJsonLd, readRecipe, withAllLines, type ReadRecipe, type Recipe } from "../src/core/recipe";
 import { problemFor, propose, type AdaptationProblem, type Ending, type Proposal } from "../src/core/substitution";
 import type { DiningTable, Limit } from "../src/core/table";
 import { HANDLING, REFERENCE, RULES, SUBSTITUTION } from "../src/data";
 import { createHighsPort } from "../src/workers/solver/highs-port";
+import { MAKER_VERDICTS } from "./maker-verdicts";
 import { KINDS, textOfCase } from "../tests/support/cases";
 import { context, freeSugars, read, tableOf } from "../tests/support/kitchen";
 
@@ -67,6 +69,14 @@ function vetoes(of: AdaptationProblem, recipe: ReadRecipe, table: DiningTable, {
       : held
           .filter(({ id }) => Math.abs((goesIn.get(id) ?? 0) - 1) > 0.02)
           .map(({ food }) => `${food?.name ?? ""} goes in ${(goesIn.get(food?.id ?? "") ?? 0) > 1 ? "twice" : "not once"}`)),
+    ...new Set(
+      words.flatMap((step) =>
+        context
+          .find(textOf(step))
+          .filter(({ food }) => of.rules.some((rule) => judge(food, rule).verdict === "avoid"))
+          .map(({ food }) => `a step names ${(food.name.split(",")[0] ?? "").toLowerCase()}`),
+      ),
+    ),
     ...(words.some((step) => /undefined|NaN/.test(textOf(step))) ? ["broken words"] : []),
     ...(Object.values(evaluate({ ...of, lines: of.lines }, constants).figures).every(({ value }) => Number.isFinite(value)) ? [] : ["no figure"]),
   ];
@@ -78,6 +88,8 @@ interface Tried {
   readonly ending: Ending;
   readonly milliseconds: number;
   readonly told: readonly { readonly proposal: Proposal; readonly against: readonly string[] }[];
+  /** How the first is made, step by step. */
+  readonly steps: readonly string[];
 }
 
 async function tried(name: string, recipe: ReadRecipe, table: DiningTable, solve: ReturnType<typeof createHighsPort>): Promise<Tried> {
@@ -86,7 +98,13 @@ async function tried(name: string, recipe: ReadRecipe, table: DiningTable, solve
   const ending = await propose(of, solve, () => performance.now());
   const milliseconds = performance.now() - start;
   const told = ending.kind === "proposals" ? ending.proposals.map((proposal) => ({ proposal, against: vetoes(of, recipe, table, proposal) })) : [];
-  return { name, kind: recipe.archetype, ending, milliseconds, told };
+  const [first] = told;
+  const steps = first
+    ? methodFor(recipe, first.proposal.version, table, { handling: HANDLING, constants })
+        .words.map(textOf)
+        .filter((text) => text !== "")
+    : [];
+  return { name, kind: recipe.archetype, ending, milliseconds, told, steps };
 }
 
 const endingWords = (ending: Ending): string => {
@@ -107,6 +125,35 @@ const rowWords = ({ version }: Proposal): string =>
     )
     .join(", ");
 
+/** What of the first version would be noticed, what to know before it is cooked, its steps, and what a maker says of it. */
+function moreOf({ name, told, steps }: Tried): string[] {
+  const [first] = told;
+  if (!first) return [];
+  const off = first.proposal.beams.flatMap(({ name: figure, deviation: { state, relative } }) =>
+    state === "outside" && relative !== null ? [`${figure.toLowerCase()} ${relative > 0 ? "+" : "−"}${Math.abs(Math.round(100 * relative))} %`] : [],
+  );
+  const looked = MAKER_VERDICTS[name];
+  return [
+    "",
+    `Noticed: ${off.join(", ") || "nothing"}.${first.proposal.notes.length > 0 ? ` To know: ${first.proposal.notes.map(({ text }) => text).join(" ")}` : ""}`,
+    "",
+    `${steps.map((text, i) => `${i + 1}. ${text}`).join(" ")}`,
+    "",
+    `**The maker:** ${looked ? (looked.of === rowWords(first.proposal).replaceAll("**", "") ? looked.verdict : "not looked at since it changed.") : "not looked at."}`,
+  ];
+}
+
+/** Of the first versions that were looked at: how many a maker would cook. */
+function verdictsOf(all: readonly Tried[]): string {
+  const said = all.flatMap(({ name, told: [first] }) => {
+    const looked = MAKER_VERDICTS[name];
+    return first && looked?.of === rowWords(first.proposal).replaceAll("**", "") ? [looked.verdict] : [];
+  });
+  const after = said.filter((verdict) => verdict.startsWith("Cook after")).length;
+  const not = said.filter((verdict) => verdict.startsWith("Not")).length;
+  return `Of ${said.length} first versions a maker would cook ${said.length - after - not} as they stand, ${after} after a correction, ${not} not.`;
+}
+
 function summary(all: readonly Tried[]): string {
   const times = all.map(({ milliseconds }) => milliseconds).sort((a, b) => a - b);
   const at = (part: number) => (times[Math.min(times.length - 1, Math.floor(part * times.length))] ?? 0).toFixed(0);
@@ -123,13 +170,14 @@ async function main() {
     for (const [name, table] of TABLES)
       all.push(await tried(`${each.name}, ${name}`, recipe, tableOf({ servings: recipe.recipe.servings, serve: each.table.serve ?? "hot", ...table }), solve));
   }
-  const lines = all.flatMap(({ name, kind, ending, told }) => [
-    `### ${name} (${kind})`,
+  const lines = all.flatMap((each) => [
+    `### ${each.name} (${each.kind})`,
     "",
-    ...(told.length === 0 ? [endingWords(ending)] : []),
-    ...told.map(
+    ...(each.told.length === 0 ? [endingWords(each.ending)] : []),
+    ...each.told.map(
       ({ proposal, against }) => `- *${proposal.label}*: ${rowWords(proposal)}.${against.length > 0 ? ` **Against it:** ${against.join("; ")}.` : ""}`,
     ),
+    ...moreOf(each),
     "",
   ]);
   writeFileSync(
@@ -140,6 +188,8 @@ async function main() {
       "Made by `npm run proposals`. What is changed is bold; what a maker would not cook is said behind it.",
       "",
       summary(all),
+      "",
+      verdictsOf(all),
       "",
       ...lines,
     ].join("\n"),

@@ -5,7 +5,7 @@ import { tableOf } from "../tests/support/kitchen";
 
 const OUT = "docs/screenshots";
 const folder = newFolder();
-const app = await startApp(folder);
+let app = await startApp(folder);
 const browser = await openBrowser();
 
 async function shot(
@@ -41,7 +41,6 @@ await save(
   tableOf({ rules: ["dairy-free"], limits: [{ id: "freeSugars", most: 8, school: "uk" }], serve: "chilled" }),
 );
 await shot("swap", "/recipes/demo-2/swap");
-await shot("swap-open", "/recipes/demo-1/swap", { then: (page) => page.getByRole("button", { name: /^Open Coconut oil/ }).click() });
 await shot("swap-phone", "/recipes/demo-2/swap", { width: 390, height: 844 });
 await shot("why", "/recipes/demo-2/swap", {
   then: async (page) => {
@@ -62,7 +61,6 @@ const kept = await shot("version", "/recipes/demo-2/swap", {
     await page.waitForURL(/versions\/.+/);
   },
 });
-await shot("version-dark", new URL(kept).pathname, { dark: true });
 await shot("mass", "/recipes/demo-10/recipe", {
   height: 900,
   then: (page) => page.getByRole("heading", { name: "Mass, step by step" }).evaluate((heading) => heading.scrollIntoView({ block: "end" })),
@@ -82,7 +80,6 @@ const again = await shot("compare", "/recipes/demo-2/swap", {
   },
 });
 if (!again.includes("compare")) throw new Error("no comparison");
-await shot("kitchen", "/");
 await shot("recipes", "/recipes");
 await shot("nutrition", "/recipes/demo-2/nutrition", { then: (page) => page.locator("svg path").first().waitFor() });
 await shot("pantry", "/pantry?family=sweetener");
@@ -102,6 +99,26 @@ await shot("packet", "/pantry/new", {
 });
 await shot("rule", "/household/rules/own-elders?from=ekadashi", { then: (page) => page.getByText(/no food is judged otherwise/).waitFor() });
 await shot("paste", "/recipes/new");
-await browser.close();
 await app.stop();
 removeFolder(folder);
+
+// The demo as a newcomer finds it, with work under way.
+const atWork = newFolder();
+app = await startApp(atWork, { environment: { THREPSIS_SEED: "demo at work" } });
+await shot("kitchen", "/");
+await shot("suits", "/recipes/suits?table=demo-10", {
+  then: (page) => page.waitForFunction(() => document.querySelector("progress") === null, null, { timeout: 60_000 }).then(() => undefined),
+});
+await shot("bench", "/recipes/demo-9/swap", {
+  height: 1500,
+  then: async (page) => {
+    await page.getByRole("button", { name: "See where it parts" }).click();
+    await page.getByText(/^Together up to step/).waitFor();
+    await page.getByRole("button", { name: "Work them out" }).click();
+    await page.getByRole("columnheader", { name: "what changes" }).waitFor();
+    await page.getByRole("heading", { name: "Or split the pot" }).evaluate((heading) => heading.scrollIntoView({ block: "start" }));
+  },
+});
+await browser.close();
+await app.stop();
+removeFolder(atWork);

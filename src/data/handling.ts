@@ -17,8 +17,8 @@ const WARMED = (paste: string) =>
 
 /** What a food needs before it goes in, and how it goes in: rules of practice. */
 const FOODS: ReadonlyMap<string, Handling> = new Map<string, Handling>([
-  ["almond-milk-home", { prepare: step(["soak", "press", "grind", "peel"], [360, 480, 720], "unattended", "The night before, soak {grams*0.27} g almonds in plenty of water overnight. Drain, peel the skins off, blend with {grams*1.07} g fresh water until smooth, and press through a cloth: about {grams} g of milk.", { ...MILLED, cue: "smooth" }) }],
-  ["cashew-milk-home", { prepare: step(["soak", "press", "grind"], [204, 240, 300], "unattended", "Soak {grams*0.23} g cashews for 4 hours. Drain, blend with {grams*0.92} g fresh water until silky, and press through a cloth: about {grams} g of milk.", { ...MILLED, cue: "silky" }) }],
+  ["almond-milk-home", { prepare: step(["soak", "press", "grind", "peel"], [360, 480, 720], "unattended", "The night before, soak {grams*0.27} g almonds in plenty of water overnight. Drain, peel the skins off, blend with {grams*1.07} g fresh water until smooth, and press through a cloth: about {grams} g comes through.", { ...MILLED, cue: "smooth" }) }],
+  ["cashew-milk-home", { prepare: step(["soak", "press", "grind"], [204, 240, 300], "unattended", "Soak {grams*0.23} g cashews for 4 hours. Drain, blend with {grams*0.92} g fresh water until silky, and press through a cloth: about {grams} g comes through.", { ...MILLED, cue: "silky" }) }],
   ["date-paste", { prepare: step(["soak", "grind"], [17, 20, 25], "unattended", "Soak {grams*0.8} g stoned dates in {grams*0.2} g hot water for 20 minutes, then blend to a smooth paste: {grams} g.", MIXER) }],
   ["fig-paste", { prepare: step(["soak", "grind"], [26, 30, 38], "unattended", "Soak {grams*0.8} g dried figs in {grams*0.2} g hot water for 30 minutes, then blend to a paste: {grams} g.", MIXER) }],
   ["jaggery", { prepare: step(["dissolve", "grind"], [3, 5, 8], "now and then", "Grate or crush {grams} g jaggery. Where it is gritty, melt it with a few spoonfuls of water and pass it through a fine sieve.", { tools: ["sieve", "grater"] }) }],

@@ -1,6 +1,6 @@
 import type { Recipe } from "../core/recipe";
 import type { Connection } from "./database";
-import { documentOf, many, number, one, text } from "./rows";
+import { documentOf, many, maybe, number, one, text, texts } from "./rows";
 
 /** What a recipe is found by, derived from it. */
 export interface SearchEntry {
@@ -59,4 +59,15 @@ export async function countNotIndexed(db: Connection, basis: string): Promise<nu
     [basis],
   );
   return total;
+}
+
+/** All recipes with the foods they were found to hold; none where that is not known yet. The newest first. */
+export async function recipeFoods(db: Connection): Promise<readonly { readonly id: string; readonly foodIds: readonly string[] }[]> {
+  const rows = await many(
+    db,
+    { id: text, food_ids: maybe(texts) },
+    "SELECT id, to_jsonb(food_ids) AS food_ids FROM recipe LEFT JOIN search_index ON recipe_id = id WHERE deleted_at IS NULL ORDER BY updated_at DESC, id",
+    [],
+  );
+  return rows.map(({ id, food_ids }) => ({ id, foodIds: food_ids ?? [] }));
 }

@@ -2,7 +2,7 @@ import type { ViewAnswer, ViewKind } from "../core/views";
 import type { HouseRules } from "../core/models/diet";
 import type { PantryDocument } from "../core/pantry";
 import type { Archetype, Recipe } from "../core/recipe";
-import type { AdaptationProblem, Ending, Progress } from "../core/substitution";
+import type { AdaptationProblem, Ending, Progress, TradeOff } from "../core/substitution";
 import type { Household } from "../core/household";
 
 /** What is asked of a worker; it can be cloned. */
@@ -17,9 +17,14 @@ export type Reply<Step, Answer> =
   | { readonly kind: "ended"; readonly id: number; readonly answer: Answer }
   | { readonly kind: "failed"; readonly id: number; readonly why: string };
 
-/** The solver: a whole problem in, its ending out. */
-export type SolverAsked = Asked<AdaptationProblem>;
-export type SolverReply = Reply<Progress, Ending>;
+/** The solver: a whole problem in; out comes its ending, or versions over sweetness and free sugars. */
+export interface SolverQuestion {
+  readonly of: "versions" | "trade-off";
+  readonly problem: AdaptationProblem;
+}
+export type SolverAnswer = Ending | TradeOff;
+export type SolverAsked = Asked<SolverQuestion>;
+export type SolverReply = Reply<Progress, SolverAnswer>;
 
 /** What is computed for what is shown: one of the views, and what its question is made of. Of that only what is new to the worker comes along. */
 export interface ComputeQuestion {

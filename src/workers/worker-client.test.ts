@@ -1,18 +1,17 @@
 import { describe, expect, it } from "vitest";
 import { halwa, problem } from "../../tests/support/kitchen";
-import type { Ending } from "../core/substitution";
-import type { AdaptationProblem, Progress } from "../core/substitution";
-import type { SolverAsked } from "./protocol";
+import type { Ending, Progress } from "../core/substitution";
+import type { SolverAnswer, SolverAsked, SolverQuestion } from "./protocol";
 import { Cancelled, createWorkerClient, type WorkerListeners } from "./worker-client";
 
-const of = problem(halwa(), { rules: ["vegan"] });
+const of: SolverQuestion = { of: "versions", problem: problem(halwa(), { rules: ["vegan"] }) };
 const ending = { kind: "time-ran-out" } as Ending;
 const never = () => new AbortController().signal;
 
 /** A worker that answers only when told to. */
 function bench() {
-  const workers: { posted: SolverAsked[]; terminated: boolean; listeners: WorkerListeners<Progress, Ending> }[] = [];
-  const client = createWorkerClient<AdaptationProblem, Progress, Ending>((listeners) => {
+  const workers: { posted: SolverAsked[]; terminated: boolean; listeners: WorkerListeners<Progress, SolverAnswer> }[] = [];
+  const client = createWorkerClient<SolverQuestion, Progress, SolverAnswer>((listeners) => {
     const worker = { posted: [] as SolverAsked[], terminated: false, listeners };
     workers.push(worker);
     return { post: (request) => worker.posted.push(request), terminate: () => (worker.terminated = true) };
@@ -78,7 +77,7 @@ describe("a worker's client", () => {
 
   it("sends a problem that survives being cloned, as a worker gets it", () => {
     const clone = structuredClone({ id: 1, question: of } satisfies SolverAsked);
-    expect(clone.question.reference.foods).toEqual(of.reference.foods);
-    expect(clone.question.tables.candidates.length).toBe(of.tables.candidates.length);
+    expect(clone.question.problem.reference.foods).toEqual(of.problem.reference.foods);
+    expect(clone.question.problem.tables.candidates.length).toBe(of.problem.tables.candidates.length);
   });
 });

@@ -19,6 +19,8 @@ describe("a table of six with four different needs", () => {
       .getByText(/Ekadashi fast \(Neighbour\)/)
       .first()
       .waitFor();
+    await page.getByText("For this table, 6 servings, served hot").waitFor();
+    await page.getByText("for who sits here, 5.5 servings").click();
     await page.getByText("For this table, 5.5 servings, served hot").waitFor();
     await page.getByText("Saved", { exact: true }).filter({ visible: true }).first().waitFor();
     expect(await axe(page)).toEqual([]);

@@ -2,7 +2,17 @@ import loadHighs from "highs";
 import { beforeAll, describe, expect, it } from "vitest";
 import { bindingPerGram } from "../../src/core/models/binding";
 import { judge } from "../../src/core/models/diet";
-import { problemFor, propose, type AdaptationProblem, type Ending, type Proposal, type SolverPort } from "../../src/core/substitution";
+import {
+  changedShare,
+  leastChange,
+  problemFor,
+  propose,
+  suitOf,
+  type AdaptationProblem,
+  type Ending,
+  type Proposal,
+  type SolverPort,
+} from "../../src/core/substitution";
 import { REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
 import { createHighsPort } from "../../src/workers/solver/highs-port";
 import { KINDS, textOfCase } from "../support/cases";
@@ -10,8 +20,9 @@ import { read, tableOf } from "../support/kitchen";
 
 const ISOLATES = ["erythritol", "xylitol", "allulose", "inulin", "stevia"];
 
+let solve: SolverPort;
+
 describe("whole versions for each kind of sweet", () => {
-  let solve: SolverPort;
   const found = new Map<string, { readonly of: AdaptationProblem; readonly ending: Ending }>();
   const proposalsOf = (name: string): readonly Proposal[] => {
     const ending = found.get(name)?.ending;
@@ -53,6 +64,14 @@ describe("whole versions for each kind of sweet", () => {
       const isolates = version.rows.filter(({ food, change }) => food && change !== "as is" && ISOLATES.includes(food.id));
       if (of.limits.length === 0) expect(isolates).toEqual([]);
     }
+  });
+
+  it.each(each)("%s: what is told before solving is no more than what then changes", (name) => {
+    const { of } = found.get(name) as { of: AdaptationProblem };
+    expect(suitOf(of).kind).toBe("to adapt");
+    const changed = proposalsOf(name).map(({ version }) => changedShare(version, of));
+    expect(Math.min(...changed)).toBeGreaterThanOrEqual(leastChange(of) - 1e-9);
+    expect(Math.max(...changed)).toBeLessThanOrEqual(1);
   });
 
   it("hold a ladoo together as it held before, and a jelly as firm", () => {
@@ -97,7 +116,7 @@ describe("whole versions for each kind of sweet", () => {
     const rules = ["dairy-free", "nut-free", "soy-free", "no-coconut", "gluten-free"];
     expect(await propose(problemFor(of, tableOf({ servings: 4, rules, serve: "chilled" }), REFERENCE, SUBSTITUTION, RULES, 2), solve, () => 0)).toMatchObject({
       kind: "no-version-fits",
-      clashes: [{ kind: "food", food: "oat-drink", rules: ["no gluten"] }],
+      clashes: [{ kind: "food", food: "oat-drink", asks: [{ short: "no gluten" }] }],
     });
   });
 
@@ -142,5 +161,64 @@ describe("the kind of a sweet", () => {
         "Work in the jaggery and shape 15 balls.",
       );
     expect(new Set([ladoo("gond"), ladoo("300 ml milk"), ladoo("400 g carrots"), ladoo("10 g salt")])).toEqual(new Set(["ladoo"]));
+  });
+
+  it("keep what a caramel, a crack or a boiled milk needs", async () => {
+    const solved = async (text: string, rules: readonly string[]) => {
+      const recipe = read(text);
+      const ending = await propose(
+        problemFor(recipe, tableOf({ servings: recipe.recipe.servings, rules, serve: "room" }), REFERENCE, SUBSTITUTION, RULES, 3),
+        solve,
+        () => 0,
+      );
+      return ending.kind === "proposals" ? ending.proposals : [];
+    };
+    const custard = await solved(
+      "Caramel cups\nServes 4\n\n3 eggs\n400 ml milk\n120 g sugar\n30 ml water\n\n1. Melt half the sugar with the water to a caramel, and pour it into cups.\n2. Warm the milk with the rest of the sugar.\n3. Beat the eggs, stir them in, and bake for 40 minutes in a water bath.\n4. Chill.",
+      ["egg-free"],
+    );
+    expect(custard.length).toBeGreaterThan(0);
+    for (const { version } of custard) expect(version.rows.find(({ line }) => line === "l4")?.grams).toBeCloseTo(30, -0.5);
+    const brittle = await solved(
+      "Seed brittle\nMakes 12 pieces\n\n200 g sesame seeds\n150 g sugar\n50 g honey\n\n1. Toast the sesame seeds.\n2. Boil the sugar and the honey to the hard crack, and stir in the sesame seeds.\n3. Roll it out and cut it.",
+      ["vegan"],
+    );
+    expect(brittle.length).toBeGreaterThan(0);
+    for (const { version } of brittle) expect(version.rows.filter(({ food, change }) => food?.family === "fruit" && change !== "as is")).toEqual([]);
+    const boiled = "Reduced milk\nServes 4\n\n1 litre milk\n60 g sugar\n\n1. Simmer the milk for 50 minutes, until it is down to half.\n2. Stir in the sugar.";
+    const own = problemFor(read(boiled), tableOf({ servings: 4 }), REFERENCE, SUBSTITUTION, RULES, 1).evaporation.value;
+    const lactose = await solved(boiled, ["lactose-free"]);
+    const milk = lactose.find(({ version }) => version.rows.some(({ food }) => food?.id === "lactose-free-milk"));
+    expect(milk?.version.evaporation).toBeGreaterThan(0.75 * own);
+    for (const { version } of await solved(boiled, ["vegan"])) expect(version.evaporation).toBeLessThan(0.65 * own);
+    const seeds = await solved(
+      "Peanut brittle\nMakes 12 pieces\n\n200 g peanuts\n180 g jaggery\n2 tbsp water\n\n1. Melt the jaggery with the water to the hard crack.\n2. Stir in the peanuts and cut it warm.",
+      ["peanut-free"],
+    );
+    expect(seeds.length).toBeGreaterThan(0);
+  });
+
+  it("are told by what leads them: a fruit that flavours a sheera makes no vegetable halwa, a mix is loose", () => {
+    const kind = (text: string) => read(text).archetype;
+    expect(
+      kind(
+        "Banana sheera\nServes 4\n\n120 g semolina\n80 g ghee\n100 g sugar\n2 bananas\n350 ml milk\n\n1. Roast the semolina in the ghee.\n2. Cook all of it.",
+      ),
+    ).toBe("flour halwa");
+    expect(kind("Pumpkin halwa\nServes 4\n\n800 g pumpkin\n30 g semolina\n60 g ghee\n120 g sugar\n\n1. Cook all of it.")).toBe("vegetable halwa");
+    expect(
+      kind("Winter mix\nServes 8\n\n300 g whole wheat flour\n140 g ghee\n120 g powdered sugar\n\n1. Roast the flour in the ghee.\n2. Stir in the sugar."),
+    ).toBe("loose mix");
+  });
+
+  it("know an oven and hot oil from sugar that cracks", () => {
+    const cracks = (step: string) =>
+      problemFor(read(`Sweet\nServes 4\n\n200 g sugar\n100 g sesame seeds\n\n1. ${step}\n2. Mix all.`), tableOf(), REFERENCE, SUBSTITUTION, RULES, 1).cracks;
+    expect(["Boil the sugar to 150 °C.", "Melt the sugar to the hard crack."].map(cracks)).toEqual([true, true]);
+    expect(["Preheat the oven to 160 °C. Melt the sugar.", "Bake it at 150 °C for 20 minutes.", "Fry it in oil of 170 °C."].map(cracks)).toEqual([
+      false,
+      false,
+      false,
+    ]);
   });
 });

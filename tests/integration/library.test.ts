@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { benchOf } from "../support/bench";
 import type { StoredBench } from "../../src/core/adaptation";
+import type { SuitLine } from "../../src/core/views";
 import { newFolder, removeFolder, save, send, startApp, type RunningApp } from "../support/app";
 
 let app: RunningApp;
@@ -54,6 +55,45 @@ describe("finding recipes", () => {
     expect(await found("diet=vegan&search=only%20sugar")).toEqual([]);
     await save(app.address, `/api/recipes/${id}`, document({ title: "Only sugar", lines: [line("a", "100 g sugar")], steps: [] }), 1);
     expect(await found("diet=vegan&search=only%20sugar")).toEqual([id]);
+  });
+});
+
+describe("which recipes suit a table", () => {
+  const suited = async (table: object, leave: string | null = null) => {
+    const answer = await fetch(`${app.address}/api/recipes/suited`, {
+      method: "POST",
+      headers: { "content-type": "application/json", origin: app.address },
+      body: JSON.stringify({ table: { rules: [], limits: [], servings: 4, serve: "hot", ...table }, leave }),
+    });
+    const text = await answer.text();
+    return {
+      status: answer.status,
+      lines: text
+        .trim()
+        .split("\n")
+        .map((each) => JSON.parse(each) as SuitLine),
+    };
+  };
+  it("tells all of them, those that fit first, then by how little has to change, but for the one that is left", async () => {
+    const plain = await add({ title: "Sugared pears", lines: [line("a", "600 g pears"), line("b", "40 g sugar")], steps: [] });
+    const unread = await add({ title: "Moon pears", lines: [line("a", "600 g pears"), line("b", "20 g moon dust")], steps: [] });
+    const { lines } = await suited({ rules: ["vegan"] }, "demo-1");
+    const last = lines.at(-1);
+    if (last?.kind !== "ended") throw new Error("It did not end.");
+    const { rows, of } = last;
+    expect(rows).toHaveLength(of);
+    expect(rows.map(({ id }) => id)).not.toContain("demo-1");
+    expect(rows.find(({ id }) => id === plain)).toMatchObject({ kind: "fits" });
+    expect(rows.find(({ id }) => id === unread)).toMatchObject({ kind: "cannot tell" });
+    const toAdapt = rows.filter(({ kind }) => kind === "to adapt");
+    expect(toAdapt.length).toBeGreaterThan(5);
+    expect(toAdapt.map(({ least }) => least)).toEqual(toAdapt.map(({ least }) => least).sort((a, b) => a - b));
+    expect(toAdapt.every(({ recipe, least }) => recipe !== undefined && least > 0)).toBe(true);
+    expect(lines[0]).toMatchObject({ kind: "progress", done: 0 });
+  });
+  it("refuses what is no table", async () => {
+    expect((await suited({ rules: ["no-such-rule"] })).status).toBe(422);
+    expect((await suited({ servings: -1 })).status).toBe(422);
   });
 });
 

@@ -8,6 +8,7 @@ import {
   namedLines,
   textOf,
   timesOf,
+  withClassesNamed,
   withOwnSteps,
   wordsOf,
   type HandlingTables,
@@ -54,6 +55,7 @@ export function methodFor(
   own?: OwnSteps,
   written: ReadRecipe = read,
 ): MadeMethod {
+  const changed = new Set(version.rows.flatMap(({ line, change }) => (line !== null && (change === "replaced" || change === "left out") ? [line] : [])));
   const made = (read: ReadRecipe, of: Version, evaporation: number, set?: OwnSteps) => {
     const built = methodOf({ read, handling, evaporation, constants }, of);
     const steps = read.steps.map(({ step }) => step);
@@ -67,7 +69,7 @@ export function methodFor(
     const lots = lotsOf(potsOf(method, saidOf, of), of.evaporation, equipment);
     return { method: inLots(method, lots), words: words.map((each) => withLots(each, lots)), hazards };
   };
-  const { method, words, hazards } = made(read, version, scaledFor(read, table.servings).evaporation.value, own);
+  const { method, words, hazards } = made(withClassesNamed(read, changed), version, scaledFor(read, table.servings).evaporation.value, own);
   const isChanged = own !== undefined || written !== read || version.rows.some(({ change }) => change !== "as is");
   const handed = isChanged
     ? ofRecipe(written, table, equipment, () => {

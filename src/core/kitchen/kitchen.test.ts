@@ -1,8 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { kitchenOf } from "../../data";
+import { DEMO_PANTRY } from "../../data/demo-pantry";
 import { USUAL_HOUSEHOLD } from "../household";
 import { readRecipeText } from "../recipe";
 import { openRecipe, USUAL_SOURCES } from "./index";
+import { withOwnCandidates } from "./own-candidates";
 
 const at = (altitude: number) => kitchenOf({ ...USUAL_SOURCES, household: { ...USUAL_HOUSEHOLD, altitude } });
 const syrup = readRecipeText(
@@ -20,5 +22,26 @@ describe("a kitchen high above the sea", () => {
     const household = { ...USUAL_HOUSEHOLD, altitude: 800 };
     expect(kitchenOf({ ...USUAL_SOURCES, household })).toBe(kitchenOf({ ...USUAL_SOURCES, household }));
     expect(at(0).pantryTables.making.boiling).toBe(kitchenOf(USUAL_SOURCES).pantryTables.making.boiling);
+  });
+});
+
+describe("what a household has of its own", () => {
+  it("stands in where what it is like does, and before it; as much as that does; what is like nothing does not", () => {
+    const own = kitchenOf({ ...USUAL_SOURCES, pantry: DEMO_PANTRY }).substitution.candidates;
+    const shipped = kitchenOf(USUAL_SOURCES).substitution.candidates;
+    const paste = own.filter(({ foodId }) => foodId === "own-house-date-paste");
+    expect(paste.length).toBe(shipped.filter(({ foodId }) => foodId === "date-paste").length);
+    expect(paste.every(({ affinity, role }) => shipped.some((each) => each.foodId === "date-paste" && each.role === role && each.affinity > affinity))).toBe(
+      true,
+    );
+    expect(own.slice(0, shipped.length)).toEqual(shipped);
+    // A cream is let in like a coconut milk, not like an oat drink.
+    const cream = own.filter(({ foodId }) => foodId === "own-corner-shop-oat-cream");
+    expect(cream.map(({ most }) => most)).toEqual(shipped.filter(({ foodId }) => foodId === "coconut-milk").map(({ most }) => most));
+    const salt = kitchenOf(USUAL_SOURCES).reference.foods.get("salt");
+    if (!salt) return expect.fail("no salt");
+    const { foods } = kitchenOf(USUAL_SOURCES).reference;
+    const odd = withOwnCandidates(kitchenOf(USUAL_SOURCES).substitution, foods, new Map([...foods, ["own-salt", { ...salt, id: "own-salt", role: "liquid" }]]));
+    expect(odd.candidates).toHaveLength(shipped.length);
   });
 });

@@ -6,6 +6,7 @@ import { householdRules, NO_HOUSE_RULES, type HouseRules, type Rule } from "../m
 import type { RetentionFactors, RuleBook } from "../nutrition";
 import { EMPTY_PANTRY, kitchenFoods, type PantryDocument, type PantryTables } from "../pantry";
 import { boilingPointsAt, kitchenConstants } from "../process";
+import { withOwnCandidates } from "./own-candidates";
 import { createFoodFinder, createFoodMatcher, type ReadingContext } from "../recipe";
 import type { SubstitutionTables } from "../substitution";
 import type { Way } from "../ways";
@@ -86,6 +87,7 @@ export function kitchensOver(tables: ShippedTables): (sources: KitchenSources) =
     matcher: createFoodMatcher(foods.values()),
     find: createFoodFinder([...foods.values(), ...namedOnly]),
   }));
+  const candidatesOf = kept((foods: Reference["foods"]) => withOwnCandidates(shared.substitution, reference.foods, foods));
   const kitchenOf = kept((foods: Reference["foods"]) =>
     kept((constants: Reference["constants"]) =>
       kept((rules: ReturnType<typeof rulesOf>) =>
@@ -95,6 +97,7 @@ export function kitchensOver(tables: ShippedTables): (sources: KitchenSources) =
           return {
             ...shared,
             ...rules,
+            substitution: candidatesOf(foods),
             pantryTables: lifted,
             reference: { ...reference, foods, constants },
             household,

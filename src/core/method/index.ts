@@ -1,5 +1,6 @@
 export { minutesToDone } from "./handling";
 export { methodOf } from "./build";
+export { withClassesNamed } from "./classes";
 export { mentionsOfLines, namedLines, shortName } from "./names";
 export { methodInOwnOrder, withOwnSteps, type OwnSteps } from "./own-steps";
 export { handlingKindOf, type HandlingKind } from "./kinds";

@@ -76,6 +76,48 @@ describe("a version's method", () => {
     expect(method.needless).toEqual([{ step: "s2", why: "needless: no cashew" }]);
     expect(takes(method)).toHaveLength(1);
   });
+  it("calls by their names what a step calls by its class, where one of them is changed", () => {
+    const of = read(
+      "Pinni\nMakes 10 pieces\n\n250 g whole wheat flour\n130 g ghee\n40 g almonds\n40 g cashews\n130 g icing sugar\n\n1. Roast the flour in the ghee.\n2. Stir in the chopped nuts and let it cool.\n3. Work in the icing sugar and shape 10 balls.",
+    );
+    expect(of.steps[1]?.takes.map(({ of: taken }) => taken.id)).toEqual(["l3", "l4"]);
+    expect(told(made(of, asIs(of)).words)[1]).toBe("Stir in the chopped nuts and let it cool.");
+    const gone = { food: null, grams: 0, change: "left out", why: "no nuts" } as const;
+    const { method, words } = made(of, rowsOf(of, { almond: { food: food("pumpkin-seeds"), grams: 60, change: "replaced", why: "no nuts" }, cashew: gone }));
+    expect(told(words)[1]).toMatch(/pumpkin seeds \(.*60 g in all\)/);
+    expect(
+      told(words)
+        .join(" ")
+        .replace(/-[^-]*-/g, ""),
+    ).not.toMatch(/\b(?:nuts|almonds|cashew)/);
+    expect(takes(method)[1]).toEqual(["l3 1"]);
+    const none = made(of, rowsOf(of, { almond: gone, cashew: gone })).words;
+    expect(
+      told(none)
+        .join(" ")
+        .replace(/-[^-]*-/g, ""),
+    ).not.toMatch(/\b(?:nuts|almonds|cashew)/);
+  });
+  it("takes no name of one food, no smell and no seed of a pod for a class", () => {
+    const lines = "1 litre milk\n80 g sugar\n20 g cashews\n30 g sesame seeds\n20 g pumpkin seeds\n2 cardamom pods";
+    const namedIn = (step: string) =>
+      read(`Kheer\nServes 4\n\n${lines}\n\n1. Boil the milk with the sugar.\n2. ${step}`).steps[1]?.takes.flatMap(({ of, why }) =>
+        why === "named" ? [of.id] : [],
+      );
+    expect(namedIn("Stir in the pumpkin seeds.")).toEqual(["l5"]);
+    expect(namedIn("Simmer until it smells of nuts.")).toEqual([]);
+    expect(namedIn("Crush the cardamom pods, and stir in the seeds.")).toEqual(["l6"]);
+    expect(namedIn("Stir in the chopped nuts and the toasted seeds.")).toEqual(["l3", "l4", "l5"]);
+    expect(namedIn("Stir in all of the dry fruits.")).toEqual(["l3"]);
+  });
+  it("puts into the pot what was tipped in along with what is gone", () => {
+    const of = read(
+      "Kheer\nServes 4\n\n1 litre milk\n80 g sugar\n20 g cashews\n1 tbsp ghee\n1 tsp ground cardamom\n\n1. Boil the milk with the sugar.\n2. Fry the cashews in the ghee until they take colour and tip both into the milk with the ground cardamom.",
+    );
+    const { method, words } = made(of, rowsOf(of, { cashew: { food: null, grams: 0, change: "left out", why: "no cashew" } }));
+    expect(told(words)[1]).toMatch(/Stir in the ghee and the ground cardamom\.$/);
+    expect(takes(method)[1]).toEqual(["l4 1", "l5 1"]);
+  });
   it("takes what is added beside the first food of its role, got ready beforehand", () => {
     const of = kheer("Boil the milk.", "Stir in the sugar.", "Scatter the cashews over.");
     const { method, words } = made(of, rowsOf(of, { sugar: { grams: 20, change: "amount" } }, ["erythritol", 60, "gives sweetness"]));

@@ -61,7 +61,7 @@ export function inTheirPlaces(
   ]).flat();
 }
 export const isWet = ({ operations, heat }: MethodStep): boolean => heat !== null || operations.some((operation) => WET.includes(operation));
-const LEAVES: readonly Operation[] = ["bake", "chill"];
+const LEAVES: readonly Operation[] = ["bake", "steam", "chill"];
 const WET: readonly Operation[] = ["simmer", "reduce", "pressure", "steam", "bake"];
 /** What goes in at one place goes in in this order. */
 const ORDER: readonly (GoesIn | undefined)[] = ["with the liquid", "once it simmers", undefined, "with the sweetener", "off the heat"];

@@ -87,6 +87,9 @@ const NEEDS_NOTHING: readonly HandlingKind[] = ["flour", "roasted flour", "grits
 
 const isMedium = (food: Food | undefined): boolean => food !== undefined && (food.family === "fat" || natureOf(food).isLiquid);
 
+/** Into the pot it goes, after what was done to it. */
+const TIPS_IN = /\b(?:and|then|,) ?(?:tip|pour|scrape|stir|fold|spoon)\b[^.;]{0,40}\b(?:in|into|over)\b/i;
+
 /** Dry heat does nothing to what is not there. */
 const OF_FOODS: readonly Operation[] = ["roast", "fry", "soak", "wash", "peel", "grind", "press", "slake", "dissolve", "caramelise", "temper"];
 
@@ -117,19 +120,27 @@ export function sentencesWithout(
     // What was slaked or soaked is not there: what it was done in goes in where it is named elsewhere, or is poured in.
     const isLost = names && isOfFoods && left.every(({ key }) => isMedium(ground.foodOf.get(key)));
     if (isLost && left.length > 0 && left.every(({ key }) => elsewhere(key))) return { ...place, is: "gone" };
+    // What was fried is gone, and what it went into the pot with goes there without it.
+    const tips = words.search(TIPS_IN);
+    const isTippedIn =
+      !isLost && names && isOfFoods && tips > 0 && left.length > 0 && left.every(({ key, at }) => at > tips || isMedium(ground.foodOf.get(key)));
+    // What it was tipped into is there already.
+    const comes = isTippedIn ? left.filter(({ key }) => step.takes.some(({ of }) => of.kind === "line" && of.id === key)) : left;
+    if (isTippedIn && comes.length === 0) return { ...place, is: "gone" };
+    const isBare = isLost || isTippedIn;
     antecedentGone = false;
     const { cue } = reading;
     const cueNamesGone = cue !== null && (ground.find(cue).some(({ key }) => isGone(key)) || /\b(?:they|them|both)\b/i.test(cue));
     return {
       ...place,
       is: "anew",
-      operation: isLost ? "transfer" : reading.operation,
-      of: [...new Map(left.map(({ key, words: name }) => [key, name] as const))].map(([line, name]) => ({ line, words: name })),
-      time: isLost ? "" : (TIME.exec(words)?.[0] ?? "").replace(/^for (?:about )?| more$/gi, ""),
+      operation: isLost ? "transfer" : isTippedIn ? "mix" : reading.operation,
+      of: [...new Map(comes.map(({ key, words: name }) => [key, name] as const))].map(([line, name]) => ({ line, words: name })),
+      time: isBare ? "" : (TIME.exec(words)?.[0] ?? "").replace(/^for (?:about )?| more$/gi, ""),
       attention: reading.attention,
       covered: reading.covered,
-      cue: cueNamesGone || isLost ? null : cue,
-      liftsOut: reading.setsAside,
+      cue: cueNamesGone || isBare ? null : cue,
+      liftsOut: !isTippedIn && reading.setsAside,
     };
   });
 }

@@ -25,6 +25,10 @@ const isMilk = ({ role, food }: GuessedLine): boolean => role === "liquid" && fo
 
 /** Which halwa it is goes by what there is most of that is neither milk, fat nor sugar. */
 function halwaOf({ share }: Evidence): Archetype {
+  // A fruit that flavours it does not lead it: there is meal or flour to be roasted.
+  const meal = share(({ food }) => food.thickening.starch?.grain === "ground" && food.family !== "drink" && food.family !== "pulse");
+  const fruit = share((line) => isFruit(line));
+  if (meal > 0.08 && meal > 0.3 * fruit && share(isVegetable) < meal) return "flour halwa";
   if (share((line) => isVegetable(line) || (isFruit(line) && line.food.nature?.processing !== "dried")) > 0.25) return "vegetable halwa";
   return share((line) => isPulse(line) && line.food.nature?.form !== "flour") > 0.08 ? "pulse halwa" : "flour halwa";
 }
@@ -43,7 +47,7 @@ const BY_NAME: readonly (readonly [words: RegExp, kind: Archetype | ((of: Eviden
   [/\b(?:custards?|jell(?:y|ies)|panna ?cotta|blancmange|flans?|mousse)\b/i, "set pudding"],
   [/\b(?:kheer|payasams?|phirni|firni|pradhaman|rabri|basundi|porridge|puddings?)\b/i, (of) => (setsIn(of) ? "set pudding" : "pudding")],
   [/\b(?:rolls?)$/i, (of) => (of.share(isFruit) > 0.4 ? "fruit-bound" : kindByContent(of).archetype)],
-  [/\b(?:chivda|trail mix|granola|panjiri|panjeeri|loose mix)\b/i, "loose mix"],
+  [/\b(?:chivda|trail mix|granola|panjiri|panjeeri|loose mix)\b|\bmix(?:ture)?$/i, (of) => (of.water < 0.2 ? "loose mix" : kindByContent(of).archetype)],
 ];
 
 /** What something that sets does to a milk: egg that is baked or steamed, or a gel that is chilled. */

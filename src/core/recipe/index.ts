@@ -17,6 +17,7 @@ export {
 } from "./recipe";
 export { ATTENTIONS, HEATS, OPERATIONS, type Attention, type Operation, type StepChoice, type StepMinutes, type StepTake } from "./operations";
 export { pressedId } from "./pressing";
+export { classesIn } from "./read-steps";
 export { generalNames, mentionsOf, namesOfLine, type FindMentions, type Mention } from "./mentions";
 export { type LedgerEntry, type LedgerMass } from "./take-step";
 export { type LedgerProblem } from "./walk";
@@ -41,6 +42,6 @@ export { halvedCan, halvedCanWords } from "./halved-can";
 export { foodMeasures } from "./food-measures";
 export { kitchenMeasure } from "./kitchen-measure";
 export { scaleLines } from "./scale";
-export { scaleRecipe, type ScaleGoal, type ScaleProblem } from "./scaling";
+export { scaleFactor, scaleRecipe, type ScaleGoal, type ScaleProblem } from "./scaling";
 export { balance, potOnly, type Balance } from "./balance";
 export { type RecipeSearch } from "./search";

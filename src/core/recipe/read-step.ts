@@ -53,7 +53,11 @@ const OF: Readonly<Record<Operation, Tells | null>> = {
   bake: has(/\bbak(?:e|es|ing)\b|\boven\b/i),
   steam: has(/\bsteam(?:ed|ing|er)?\b(?! rises)/i),
   reduce: either(has(/\breduc(?:e|es|ed|ing)\b/i), has(/\b(?:boil|cook|simmer)(?:ed)? (?:[a-z]{1,20} ){0,6}down\b/i)),
-  caramelise: either(has(/\bcarameli[sz]/i), inOrder(/\bmelt the sugar\b/i, /\b(?:amber|gold|brown)/i)),
+  caramelise: either(
+    has(/\bcarameli[sz]/i),
+    inOrder(/\bmelt\b[^.;]{0,40}\bsugar\b/i, /\b(?:amber|gold|brown)/i),
+    inOrder(/\b(?:melt|cook|boil|heat)\b[^.;]{0,60}\bsugar\b/i, /\b(?:to|into|makes?|for) (?:a |an )?(?:\w+ )?caramel\b/i),
+  ),
   roast: has(/\b(?:roast|toast)(?:s|ing)?\b/i),
   fry: has(/\b(?:fry|fries|frying|sauté|saute)\b|\bbrown (?:the|it|them|in)\b/i),
   simmer: has(/\b(?:simmer|boil|bubble|cook|poach)(?:s|es|ing)?\b|\bthickens?\b/i),

@@ -48,6 +48,13 @@ const AMOUNT_BEFORE =
 
 /** The rest of what a step before took a part of, by no name: "add the other half". */
 const OTHER_HALF = /\b(?:the )?(?:other|second|remaining) half\b(?! (?:of|the)\b)|\bthe (?:rest|remainder)\b(?= ?(?:[,.;]|$|and\b|in\b|to\b|over\b|with\b))/i;
+/**
+ * Lines of one class by its name alone: "the chopped nuts", where none of them is named anywhere. Of "pumpkin seeds" or "smells of nuts"
+ * it is nothing, nor of the seeds of a pod or a fruit.
+ */
+const BY_CLASS =
+  /(?<!\b(?:of|like|as) )\b(?:(?:both|all)(?: of)?(?: the)?|the|your|these) (?:kinds of (?:the )?)?(?:(?:chopped|sliced|slivered|toasted|roasted|fried|mixed|crushed|broken|pounded|remaining) )*(nuts|dry ?fruits|dried fruits|seeds|spices)\b(?!.{0,30}\b(?:husks?|pods?)\b)/gi;
+const SEEDS_OF = /\b(?:pods?|vanilla|pomegranate|pith|deseed\w*|discard|(?:remove|scoop|scrape|take)\b.{0,20}\bseeds)\b/i;
 /** Several lines by what they have in common: "both sugars". */
 const BOTH = /\b(?:both|all) (?:of )?(?:the |kinds of (?:the )?)?(sugars|sweeteners|flours|milks|nuts|fats|dals|pulses|grains|fruits)\b/i;
 const IN_COMMON: Readonly<Record<string, (reading: Extract<LineReading, { kind: "read" }>) => boolean>> = {
@@ -61,7 +68,25 @@ const IN_COMMON: Readonly<Record<string, (reading: Extract<LineReading, { kind: 
   pulses: ({ food }) => food.family === "pulse",
   grains: ({ food }) => food.family === "cereal" || food.family === "pseudo-cereal",
   fruits: ({ food }) => food.family === "fruit",
+  seeds: ({ food }) => food.family === "oilseed",
+  spices: ({ food }) => food.family === "spice",
+  "dry fruits": (reading) => isDryFruit(reading.food),
+  dryfruits: (reading) => isDryFruit(reading.food),
+  "dried fruits": (reading) => isDryFruit(reading.food),
 };
+/** What a cook calls dry fruit: nuts, and fruit that is dried. */
+const isDryFruit = (food: Food): boolean => food.family === "nut" || (food.family === "fruit" && food.nature?.processing === "dried");
+
+/** Whether a line is of a class. */
+const isOfClass = (noun: string, reading: LineReading | undefined): boolean => reading?.kind === "read" && (IN_COMMON[noun.toLowerCase()]?.(reading) ?? false);
+
+/** Where a text calls lines by their class: its words, the class in them, and whether a line is of it. */
+export const classesIn = (
+  text: string,
+): readonly { readonly phrase: string; readonly noun: string; readonly has: (reading: LineReading | undefined) => boolean }[] =>
+  [...text.matchAll(BY_CLASS)].flatMap(([phrase, noun = ""]) =>
+    noun.toLowerCase() === "seeds" && SEEDS_OF.test(text) ? [] : [{ phrase, noun, has: (reading: LineReading | undefined) => isOfClass(noun, reading) }],
+  );
 
 /** Reads all steps: what each does, and what goes in at each. What is named in no step goes in where it must: its component's first step, a garnish at the end. */
 export function readSteps(
@@ -149,7 +174,9 @@ export function readSteps(
       if (taken > 0) put(at, of, taken, "named");
       if (share !== null) lastShared.set(of, at);
     }
-    for (const of of lineOf.values()) if (rest(of) > 1e-6 && isInCommon(at, of)) put(at, of, rest(of), "named");
+    const classes = classesIn(reading.step.text);
+    const isByClass = (of: Taken) => !mentioned.has(of) && classes.some(({ has }) => has(readingOf(of)));
+    for (const of of lineOf.values()) if (rest(of) > 1e-6 && (isInCommon(at, of) || isByClass(of))) put(at, of, rest(of), "named");
     const [halved] = OTHER_HALF.test(reading.step.text) ? [...lastShared.keys()].filter((of) => rest(of) > 1e-6).reverse() : [];
     if (halved) put(at, halved, rest(halved), "named");
   });

@@ -53,17 +53,8 @@ const WHOLE = /^(egg|egg-white|egg-yolk)$/;
 /** A written count of cans or pods. */
 const UNITS = /^(\d+(?:\.\d+)?)\s+(cans?|tins?|pods?)\b/i;
 
-/**
- * The amounts of a recipe for another quantity. Each is rounded to what a kitchen can weigh (traces to 0.01 g, to 3 g by
- * 0.1, to 20 g by 1, to 200 g by 5, above by 10); eggs come in wholes, with the choice said. Times of heating grow less than the mass.
- */
-export function scaleRecipe(
-  read: ReadRecipe,
-  goal: ScaleGoal,
-  measures: HouseholdMeasures,
-  neverMore: (line: { readonly food: Food; readonly role: Role }) => boolean = () => false,
-): Result<ScaledAmounts, ScaleProblem> {
-  const written = read.readings.flatMap((reading) =>
+const writtenLines = (read: ReadRecipe) =>
+  read.readings.flatMap((reading) =>
     reading.kind === "read"
       ? [
           {
@@ -77,11 +68,32 @@ export function scaleRecipe(
         ]
       : [],
   );
+
+/** How many times as much of a recipe is asked for, and what it comes to finished as written, g. */
+export function scaleFactor(read: ReadRecipe, goal: ScaleGoal): Result<{ readonly factor: number; readonly finishedBefore: number }, ScaleProblem> {
+  const written = writtenLines(read);
   if (written.length === 0) return fail({ kind: "nothing read" });
   const finishedBefore = balance(read.lines, read.evaporation.grams.value, null).finishedMass;
   const factor = factorOf(written, read.recipe.servings, goal, finishedBefore);
   if (factor === null) return fail({ kind: "no such line" });
   if (!(factor >= LEAST_FACTOR && factor <= MOST_FACTOR)) return fail({ kind: "out of bounds", factor });
+  return succeed({ factor, finishedBefore });
+}
+
+/**
+ * The amounts of a recipe for another quantity. Each is rounded to what a kitchen can weigh (traces to 0.01 g, to 3 g by
+ * 0.1, to 20 g by 1, to 200 g by 5, above by 10); eggs come in wholes, with the choice said. Times of heating grow less than the mass.
+ */
+export function scaleRecipe(
+  read: ReadRecipe,
+  goal: ScaleGoal,
+  measures: HouseholdMeasures,
+  neverMore: (line: { readonly food: Food; readonly role: Role }) => boolean = () => false,
+): Result<ScaledAmounts, ScaleProblem> {
+  const scale = scaleFactor(read, goal);
+  if (!scale.ok) return scale;
+  const { factor, finishedBefore } = scale.value;
+  const written = writtenLines(read);
   const first = written.map(({ id, food, role, measure, before }): ScaledLine => {
     const exact = before * factor;
     const kept = goal.kind === "ingredient" && goal.line === id ? goal.grams : null;

@@ -123,6 +123,8 @@ export function reasonOf(
 ): string {
   const told = rows.flatMap(({ food, grams, change, line }) => {
     const was = lines.find(({ id }) => id === line);
+    // How much water goes in is no exchange.
+    if ((food ?? was?.food)?.id === "water") return [];
     if (change === "left out") return was ? [{ words: `no ${plainName(was.food.name)}`, grams: was.grams }] : [];
     if (!food || (change !== "replaced" && change !== "added")) return [];
     const amount = `${formatGrams(grams)} g ${plainName(food.name)}`;

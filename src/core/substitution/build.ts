@@ -3,9 +3,10 @@ import type { Opening } from "./open-roles";
 import type { AdaptationProblem } from "./problem";
 import { clashRows, diversityRows } from "./programme/between-rows";
 import { closenessRows, massRows } from "./programme/closeness-rows";
+import { goalRows } from "./programme/goal-rows";
 import { countRows, fatRows, leadRows, milkRows, moderationRows, pieceRows, settingRows } from "./programme/kitchen-rows";
 import { freeSugarRows, limitRows } from "./programme/limit-rows";
-import { begin, type Programme } from "./programme/programme";
+import { begin, evaporationRows, type Programme } from "./programme/programme";
 import { slotRows } from "./programme/slot-rows";
 import type { Run } from "./run";
 import type { Slot } from "./slots";
@@ -23,7 +24,9 @@ export interface Built {
 const ROWS: readonly ((programme: Programme) => void)[] = [
   slotRows,
   massRows,
+  evaporationRows,
   closenessRows,
+  goalRows,
   limitRows,
   freeSugarRows,
   countRows,

@@ -3,19 +3,13 @@ import { freeSugarsPerGram, glycaemicLoadPerGram } from "../models/nutrition";
 import { sucroseEquivalentPerGram } from "../models/sweetness";
 import { creaminessPerGram, solidFatPerGram, solutesPerGram } from "../models/texture";
 import { bindingPerGram } from "../models/binding";
-import { bodyPerGram, type Cooled } from "../process";
-import type { Archetype } from "../recipe";
+import { bodyPerGram } from "../process";
+import { cooledState } from "./cooled";
 import type { AdaptationProblem } from "./problem";
 import type { Limit } from "../table";
 import { isPiece, type Slot } from "./slots";
 import { isWet, treatmentFor } from "./version";
 import type { SolverProperty } from "./tables";
-
-/** What sets is judged set, however it is served. */
-const SET: readonly Archetype[] = ["set pudding", "cultured", "frozen"];
-/** Hot sweets are judged hot, all others as they have set. */
-export const cooledState = ({ serve, archetype }: Pick<AdaptationProblem, "serve" | "archetype">): Cooled =>
-  (serve === "hot" || serve === "warm") && !SET.includes(archetype) ? "hot" : "chilled";
 
 /** Binder that a gram of a slot's food gives less the share of it that it takes up: 0 in sum where a sweet binds as the recipe does. */
 export function bindingPart(slot: Slot, ratio: number, problem: AdaptationProblem): { readonly off: number; readonly demand: number } {

@@ -101,6 +101,7 @@ const addedRow = (rows: readonly VersionRow[], { slot: { food, role }, grams }: 
 function whyGone(problem: AdaptationProblem, opening: Opening, line: SourceLine): string {
   const rule = problem.rules.find((each) => judge(line.food, each).verdict === "avoid");
   if (opening.banned.has(line.id) && rule) return rule.short;
+  if (opening.banned.has(line.id)) return "not wanted";
   const limit = opening.passed[0];
   if (limit) return `${LIMIT_NAMES[limit.id].short} over ${limit.most} ${LIMIT_NAMES[limit.id].unit}`.trim();
   return "not needed";

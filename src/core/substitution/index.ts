@@ -27,3 +27,7 @@ export { inOrder, limitFindings } from "./limit-findings";
 export { ratioSwap } from "./ratio-swap";
 export { beamReadings, insideCount, type BeamReading } from "./beams";
 export { ruleMeetings } from "./meetings";
+export { changedShare, leastChange, suitOf, whyNone, type Suit } from "./suiting";
+export { goalBounds, goalProperty, wishWords } from "./wishes";
+export { tradeOff, type TradeOff, type TradeOffPoint } from "./trade-off";
+export { linesBefore, massBefore, partingPlaces } from "./split-pot";

@@ -1,4 +1,5 @@
 import { INDEX, type Food } from "../food";
+import { freeOilPerGram } from "../models/texture";
 import type { Slot } from "./slots";
 
 type Of = Pick<Slot, "food" | "role">;
@@ -26,6 +27,15 @@ export function oilHeldPerGram({ food, role }: Of): number {
   const form = food.nature?.form;
   return form === "flour" ? HELD.fine : form === "grits" ? HELD.semolina : HELD.whole;
 }
+
+/**
+ * Free oil that a gram brings into the pot: what is in whole nuts and seeds stays in them.
+ * @unit g per g
+ * @range 0 to 1
+ * @source composition tables; what is bound is a rule of thumb
+ */
+export const pouredOilPerGram = ({ food, role }: Of): number =>
+  (role === "body" || role === "crunch") && food.nature?.form === "whole" ? 0 : freeOilPerGram(food, food.per100g);
 
 const isDryStarch = (food: Food): boolean =>
   ["cereal", "pseudo-cereal", "pulse", "starch", "root", "oilseed"].includes(food.family) &&

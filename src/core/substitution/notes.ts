@@ -1,5 +1,6 @@
 import { INDEX, type Food } from "../food";
-import { capital, lowerFirst } from "../units";
+import { sucroseEquivalentPerGram } from "../models/sweetness";
+import { capital, formatGrams, lowerFirst, weighable } from "../units";
 import type { Figures } from "../evaluate";
 import type { AdaptationProblem } from "./problem";
 import { questionWords, standingOf } from "./verdict";
@@ -38,6 +39,8 @@ export function versionNotes(problem: AdaptationProblem, version: Version, figur
       kind: "know",
       text: `${figures["serving.polyols"].value.toFixed(0)} g of polyols a serving: laxative in excess${has("xylitol") ? "; xylitol is poisonous to dogs" : ""}.`,
     });
+  const back = heldBack(problem, held, figures);
+  if (back) notes.push({ kind: "know", text: back });
   const stevia = held.find(({ food }) => food.id === "stevia");
   if (stevia) {
     const milligrams = (stevia.grams * (stevia.food.per100g[INDEX.steviolGlycosides] ?? 0) * 10_000) / Math.max(1, figures.yield.value);
@@ -68,6 +71,26 @@ export function versionNotes(problem: AdaptationProblem, version: Version, figur
     if (fresh && food.note && !["dates", "stevia", "erythritol", "xylitol", "sugar"].includes(food.id))
       notes.push({ kind: "know", text: `${food.name}: ${lowerFirst(food.note)}` });
   return [...new Map(notes.map((note) => [note.text, note])).values()].sort((a, b) => ORDER[a.kind] - ORDER[b.kind]);
+}
+
+/** As much of the main sweetener as is just noticed, to go in only once it was tasted; null where sweetness is as in the recipe. */
+function heldBack(
+  { serve, reference: { constants }, lines }: AdaptationProblem,
+  held: readonly { readonly food: Food; readonly grams: number; readonly fresh: boolean }[],
+  figures: Figures,
+): string | null {
+  const sweet = held
+    .map(({ food, grams }) => ({ food, grams, gives: grams * sucroseEquivalentPerGram(food, food.per100g, constants.temperatures[serve], constants) }))
+    .sort((a, b) => b.gives - a.gives)[0];
+  const isAsBefore = held.every(
+    ({ food, grams, fresh }) =>
+      food.role !== "sweetener" || (!fresh && lines.some((line) => line.food.id === food.id && Math.abs(line.grams - grams) < 0.005 * grams)),
+  );
+  if (!sweet || isAsBefore || sweet.food.role !== "sweetener" || sweet.gives <= 0) return null;
+  const noticed = (constants.noticeable.value.sweetness * figures[`sweetness.${serve}`].value * figures.yield.value) / 100;
+  const grams = Math.min((noticed / sweet.gives) * sweet.grams, sweet.grams / 3);
+  if (grams < 1) return null;
+  return `Hold back ${formatGrams(weighable(grams))} g of the ${(sweet.food.name.split(",")[0] ?? "").toLowerCase()} until you have tasted it ${serve === "hot" ? "hot" : serve === "chilled" ? "chilled" : "as it is served"}: it is about as much as is just noticed (rule of thumb).`;
 }
 
 const ORDER: Readonly<Record<Note["kind"], number>> = { breaks: 0, ask: 1, watch: 2, know: 3 };

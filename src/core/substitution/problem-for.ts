@@ -1,7 +1,7 @@
 import { areKin, type Food, type Reference } from "../food";
 import { isStricter, judge, type JudgedLine, type Rule } from "../models/diet";
 import { scaleLines, type Archetype, type ReadRecipe, type StepId } from "../recipe";
-import { rulesAt, type DiningTable } from "../table";
+import { hasChildren, rulesAt, type DiningTable, type Wish } from "../table";
 import type { AdaptationProblem, SourceLine } from "./problem";
 import type { SubstitutionTables } from "./tables";
 
@@ -16,11 +16,15 @@ export interface ScaledRecipe {
 /** The recipe's settled lines and its evaporation, for the table's servings. */
 export function scaledFor(read: ReadRecipe, servings: number): ScaledRecipe {
   const factor = servings / read.recipe.servings;
+  const caramels = new Set(
+    read.steps.flatMap(({ operations, takes }) => (operations.includes("caramelise") ? takes.flatMap(({ of }) => (of.kind === "line" ? [of.id] : [])) : [])),
+  );
   const byLine = new Map(read.readings.map((reading) => [reading.line.id, reading] as const));
   const lines = scaleLines(read.lines, factor).map((line): SourceLine => {
     const reading = byLine.get(line.id);
-    if (reading?.kind !== "read") return { ...line, optional: false };
-    return { ...line, optional: reading.optional, beside: reading.beside };
+    const caramel = caramels.has(line.id) ? { inCaramel: true as const } : {};
+    if (reading?.kind !== "read") return { ...line, ...caramel, optional: false };
+    return { ...line, ...caramel, optional: reading.optional, beside: reading.beside };
   });
   return {
     factor,
@@ -77,10 +81,12 @@ const candidateFoods = (
   { candidates }: SubstitutionTables,
   archetype: Archetype,
   lines: readonly SourceLine[],
+  wishes: readonly Wish[],
 ): ReadonlyMap<string, Food> =>
   new Map(
     [
       "water",
+      ...wishes.flatMap((wish) => ("food" in wish ? [wish.food] : [])),
       ...lines.flatMap(({ beside }) => beside?.alternatives.map(({ id }) => id) ?? []),
       ...candidates.flatMap(({ foodId, archetypes }) => (archetypes.includes(archetype) ? [foodId] : [])),
     ].flatMap((id) => {
@@ -88,6 +94,14 @@ const candidateFoods = (
       return food ? [[id, food] as const] : [];
     }),
   );
+
+/** Sugar that is boiled until it cracks when cold: by name, or by the heat that it is boiled to; not an oven's, nor that of oil to fry in. */
+const CRACK = /\b(?:hard|soft)[- ]crack\b|\bcrack stage\b|\bsnaps? (?:cleanly|clean|when cold)\b/i;
+const CRACK_HEAT = /\b1(?:3[2-9]|[4-7]\d) ?(?:°|degrees)? ?C\b/i;
+const cracksIn = (text: string): boolean =>
+  text
+    .split(/(?<=[.;]) /)
+    .some((said) => CRACK.test(said) || (CRACK_HEAT.test(said) && /\b(?:sugar|syrup|jaggery|honey|boil)/i.test(said) && !/\b(?:oven|bake|oil)\b/i.test(said)));
 
 /** The complete problem of a recipe at a table; a rule id that is not known asks about everything. */
 export function problemFor(
@@ -100,6 +114,7 @@ export function problemFor(
 ): AdaptationProblem {
   const { lines, evaporation, apart } = scaledFor(read, table.servings);
   const kept = rulesAt(table, rules);
+  const { wishes = [] } = table;
   return {
     order: { lines: read.readings.map(({ line }) => line.id), steps: read.steps.map(({ step }) => step.id) },
     archetype: read.archetype,
@@ -118,9 +133,12 @@ export function problemFor(
     servings: table.servings,
     cookMinutes: read.cookMinutes,
     serve: table.serve,
+    cracks: read.steps.some(({ step: { text }, operations }) => cracksIn(text) && !operations.includes("bake")),
+    children: hasChildren(table),
     rules: kept,
     limits: table.limits,
-    reference: { ...reference, foods: candidateFoods(reference.foods, tables, read.archetype, lines) },
+    wishes,
+    reference: { ...reference, foods: candidateFoods(reference.foods, tables, read.archetype, lines, wishes) },
     tables,
     maxProposals,
   };

@@ -2,12 +2,14 @@ import type { Estimate } from "../numeric";
 import type { Reference, ServingTemperature } from "../food";
 import type { JudgedLine, Rule } from "../models/diet";
 import type { Archetype, BalancedLine, Beside, LineId, ReadRecipe, StepId } from "../recipe";
-import type { Limit } from "../table";
+import type { Limit, Wish } from "../table";
 import type { SubstitutionTables } from "./tables";
 
 export interface SourceLine extends BalancedLine {
   readonly id: LineId;
   readonly optional: boolean;
+  /** Goes into a caramel: how much of it there is says nothing of how wet the sweet is. */
+  readonly inCaramel?: true;
   /** What its words name beside the food; absent in lines that are made of no text. */
   readonly beside?: Beside;
 }
@@ -37,8 +39,14 @@ export interface AdaptationProblem {
   readonly servings: number;
   readonly cookMinutes: number | null;
   readonly serve: ServingTemperature;
+  /** Its sugar is boiled until it cracks: nothing moist may come into it after. */
+  readonly cracks: boolean;
+  /** Somebody who is no more than a child eats of it. */
+  readonly children: boolean;
   readonly rules: readonly Rule[];
   readonly limits: readonly Limit[];
+  /** What is asked of versions beside these. */
+  readonly wishes: readonly Wish[];
   readonly reference: Reference;
   readonly tables: SubstitutionTables;
   readonly maxProposals: number;

@@ -14,6 +14,7 @@ import { targetsOf } from "./targets";
 import { leadUnread, standingOf, type Breach, type Question } from "./verdict";
 import { isDistinct, labelled, reasonOf, withAlternative } from "./alternatives";
 import type { Proposal, ProposalPlan } from "./proposal";
+import { isTooDear, missedGoals, wishClashes } from "./wishes";
 import { versionInput, type Version, type VersionRow } from "./version";
 
 /** Every ending of a search for versions. */
@@ -43,6 +44,9 @@ const SOLVE = { timeLimitSeconds: 5, relativeGap: 0.02 };
 const MORE_TRIES = 2;
 const LONGEST = 2500;
 
+const UNBALANCED =
+  "No version was found, and no rule, limit or wish alone stands in the way: what is left of this sweet cannot be brought back into balance. Exchange lines by hand: every figure follows.";
+
 interface Candidate {
   proposal: Proposal;
 }
@@ -62,6 +66,14 @@ function whyRefused({ archetype, lines, tables }: AdaptationProblem, banned: Rea
 
 function settledWithout(problem: AdaptationProblem, { opened, banned, recipeFigures }: ReturnType<typeof openRoles>): Ending | null {
   const { breaches, questions } = standingOf(problem, null, recipeFigures);
+  const contrary = wishClashes(problem);
+  if (contrary.length > 0)
+    return {
+      kind: "no-version-fits",
+      relation: "all",
+      clashes: contrary.map(({ wish, words }) => ({ kind: "wish", limit: words, wish, given: "asked", needed: "let go" })),
+      recipeFigures,
+    };
   if (leadUnread(problem)) return { kind: "cannot-tell", questions, recipeFigures };
   if (opened.size === 0 && banned.size === 0) {
     if (breaches.length > 0) return { kind: "change-by-hand", breaches, questions, recipeFigures };
@@ -122,7 +134,9 @@ export async function propose(
     if (outcome.kind === "infeasible") {
       if (index > 0) continue;
       onProgress({ done: index, of: plans.length, doing: "Finding which limits clash" });
-      return { kind: "no-version-fits", recipeFigures, ...(await findClashes(problem, opening, targets, run, solve)) };
+      const found = await findClashes(problem, opening, targets, run, solve);
+      if (found.clashes.length === 0) return { kind: "failed", why: UNBALANCED, recipeFigures };
+      return { kind: "no-version-fits", recipeFigures, ...found };
     }
     if (outcome.kind === "time ran out") outOfTime = true;
     const solution = outcome.kind === "optimal" ? outcome : outcome.incumbent;
@@ -157,8 +171,13 @@ export async function propose(
   };
 }
 
-/** Water driven off is told to 5 g; where that would be much of it, closer. */
-const roundedEvaporation = (grams: number): number =>
+/**
+ * Water driven off is told to 5 g; where that would be much of it, closer.
+ * @unit g
+ * @range any
+ * @source rounding
+ */
+export const roundedEvaporation = (grams: number): number =>
   Math.abs(grams) >= 50 ? Math.round(grams / 5) * 5 : Math.abs(grams) >= 10 ? Math.round(grams) : Math.round(grams * 10) / 10;
 
 function finish(
@@ -184,6 +203,7 @@ export function proposalOf(
 ): Proposal | null {
   const { figures } = evaluate(versionInput(version, problem), problem.reference.constants);
   if (problem.limits.some((limit) => figures[limitProperty(limit)].value > limit.most * 1.001)) return null;
+  if (missedGoals(problem, recipeFigures, figures).length > 0 || isTooDear(problem, version)) return null;
   const standing = standingOf(problem, version, figures);
   const beams = beamReadings(recipeFigures, figures, problem.limits, problem.serve, problem.reference.constants);
   return {

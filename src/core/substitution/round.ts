@@ -6,6 +6,7 @@ import type { SolverPort } from "./model";
 import type { Opening } from "./open-roles";
 import type { AdaptationProblem } from "./problem";
 import type { Run } from "./run";
+import type { Slot } from "./slots";
 import type { Targets } from "./targets";
 
 const LP = { timeLimitSeconds: 2, relativeGap: 0 };
@@ -55,7 +56,8 @@ export async function roundAmounts(
     fixed.clear();
     for (const [key, grams] of given) fixed.set(key, grams);
     for (const { slot, grams } of open)
-      if (slot.source && Math.abs(grams - slot.source.grams) <= share * slot.source.grams) fixed.set(slot.key, slot.source.grams);
+      if (slot.source && Math.abs(grams - slot.source.grams) <= share * slot.source.grams && isWanted(slot, slot.source.grams))
+        fixed.set(slot.key, slot.source.grams);
     const kept = build(problem, opening, targets, { ...settled, fixed });
     const outcome = await solve(kept.model, LP);
     if (outcome.kind !== "optimal") continue;
@@ -65,7 +67,7 @@ export async function roundAmounts(
   // All but the two largest at once, where these can make up for it; else one after the other.
   const small = open.filter(({ slot }) => !fixed.has(slot.key)).slice(BALANCING);
   if (small.length > 0) {
-    const tried = new Map([...fixed, ...small.map(({ slot, grams }) => [slot.key, tidy(weighable(grams))] as const)]);
+    const tried = new Map([...fixed, ...small.map(({ slot, grams }) => [slot.key, tidy(wanted(slot, weighable(grams), grams))] as const)]);
     const next = build(problem, opening, targets, { ...settled, fixed: tried });
     const outcome = await solve(next.model, LP);
     if (outcome.kind === "optimal") {
@@ -83,7 +85,7 @@ export async function roundAmounts(
     const nearest = weighable(grams);
     const other = nearest > grams ? weighable(grams, true) : nearest < grams ? nearest + weighingStep(grams) : nearest;
     let done = false;
-    for (const candidate of nearest === other ? [nearest] : [nearest, other]) {
+    for (const candidate of (nearest === other ? [nearest] : [nearest, other]).map((each) => wanted(slot, each, grams))) {
       const tried = build(problem, opening, targets, { ...settled, fixed: new Map([...fixed, [slot.key, tidy(candidate)]]) });
       const outcome = await solve(tried.model, LP);
       if (outcome.kind !== "optimal") continue;
@@ -115,6 +117,10 @@ function gelAmounts({ slots }: Built, used: ReadonlySet<string>, { gelShare, fin
     }),
   );
 }
+
+const isWanted = ({ asked }: Slot, grams: number): boolean => asked === null || (grams >= asked[0] - 1e-6 && grams <= asked[1] + 1e-6);
+/** An amount that weighs easily; where the maker wants less or more than that, the solution's own. */
+const wanted = (slot: Slot, easy: number, grams: number): number => (isWanted(slot, easy) ? easy : grams);
 
 const tidy = (grams: number) => Math.round(grams * 1000) / 1000;
 

@@ -1,9 +1,10 @@
 import type { Food, Role } from "../food";
 import { INDEX } from "../food";
 import type { Archetype } from "../recipe";
-import { mayEnter, type Opening } from "./open-roles";
+import { mayEnter, rolesOf, type Opening } from "./open-roles";
 import type { AdaptationProblem, SourceLine } from "./problem";
 import type { Candidate } from "./tables";
+import { askedOf, type Asked } from "./wishes";
 
 /** One food that a version can hold: a line of the recipe, or a candidate for an opened role. */
 export interface Slot {
@@ -20,6 +21,8 @@ export interface Slot {
   readonly optional: boolean;
   /** Moves only a little, at a cost: its role is not opened. */
   readonly locked: boolean;
+  /** Between what the maker wants it, g; null where nothing is said of it. */
+  readonly asked: readonly [least: number, most: number] | null;
 }
 
 const REPAIR_ROLES: readonly Role[] = ["thickener", "bulk"];
@@ -31,32 +34,47 @@ const MOST_WATER_SHARE = 0.8;
 /** All foods the version may be made of, with their bounds in grams. `finished` is the recipe's finished mass. */
 export function slots(problem: AdaptationProblem, opening: Opening, finished: number): Slot[] {
   const kept: Slot[] = [];
+  const asked = askedOf(problem);
   for (const line of problem.lines) {
     if (opening.banned.has(line.id)) continue;
     const opened = opening.opened.has(line.role);
-    const water = line.food.id === "water";
+    const water = line.food.id === "water" && line.inCaramel !== true;
     const range =
       line.food.family === "vegetable" || line.food.family === "root" || (line.food.family === "fruit" && !opened)
         ? VEGETABLE_RANGE
         : (LOCKED_RANGE[line.role] ?? DEFAULT_LOCKED_RANGE);
-    kept.push({
-      key: `line${line.id}`,
-      role: line.role,
-      food: line.food,
-      source: line,
-      least: water ? 0 : opened ? Math.min(line.grams, finished * 0.01) : line.grams * (1 - range),
-      most: water
-        ? Math.max(line.grams * 2, finished * MOST_WATER_SHARE)
-        : opened
-          ? Math.max(line.grams * 1.5, mostOf(problem, line, finished))
-          : line.grams * (1 + range),
-      affinity: 0,
-      optional: opened || line.optional,
-      locked: !opened && !water,
-    });
+    const wanted = wantedOf(line, asked);
+    const held = ({ least, most, ...slot }: Omit<Slot, "asked">): Slot =>
+      wanted
+        ? {
+            ...slot,
+            asked: wanted,
+            least: Math.min(Math.max(least, wanted[0]), wanted[1]),
+            most: Math.max(wanted[0], Math.min(most, wanted[1])),
+            optional: slot.optional && wanted[0] === 0,
+          }
+        : { ...slot, least, most, asked: null };
+    kept.push(
+      held({
+        key: `line${line.id}`,
+        role: line.role,
+        food: line.food,
+        source: line,
+        least: water ? 0 : opened ? Math.min(line.grams, finished * 0.01) : line.grams * (1 - range),
+        most: water
+          ? Math.max(line.grams * 2, finished * MOST_WATER_SHARE)
+          : opened
+            ? Math.max(line.grams * 1.5, mostOf(problem, line, finished))
+            : line.grams * (1 + range),
+        affinity: 0,
+        optional: opened || line.optional,
+        locked: !opened && !water,
+      }),
+    );
   }
   const roles = new Set<Role>([...opening.opened, ...REPAIR_ROLES]);
-  const present = new Set(kept.map((slot) => slot.food.id));
+  // What is not wanted in its line does not come back by another.
+  const present = new Set([...kept.map((slot) => slot.food.id), ...problem.lines.flatMap(({ id, food }) => (asked.leaves.has(id) ? [food.id] : []))]);
   const isFast = problem.rules.some(({ kind }) => kind === "fast");
   // What was set by a gel is set by one, where one fits.
   const isGelled =
@@ -81,7 +99,10 @@ export function slots(problem: AdaptationProblem, opening: Opening, finished: nu
     const food = problem.reference.foods.get(candidate.foodId);
     const key = `${candidate.role}:${candidate.foodId}`;
     if (!food || !mayEnter(food, problem) || fresh.has(key) || (isSmooth && isFruitPiece(food))) continue;
-    if (ISOLATES.includes(food.id) && !isSugarShort) continue;
+    // A paste or pieces of fruit would soften what has to snap.
+    if (problem.cracks && candidate.role === "sweetener" && food.family === "fruit") continue;
+    // None for a child, a rule of thumb.
+    if (ISOLATES.includes(food.id) && (!isSugarShort || problem.children)) continue;
     // What fills is let in where something creamy leaves, or its own role is open.
     if (candidate.role === "bulk" && !opening.opened.has("bulk") && !isCreamShort) continue;
     if (candidate.role === "setting" && !opening.opened.has("setting")) continue;
@@ -100,10 +121,34 @@ export function slots(problem: AdaptationProblem, opening: Opening, finished: nu
       affinity: candidate.affinity - (isFast ? (problem.tables.fastFavours.get(food.id) ?? 0) : 0),
       optional: true,
       locked: false,
+      asked: null,
     });
   }
+  for (const [id, grams] of asked.goesIn) {
+    const food = problem.reference.foods.get(id);
+    const [role] = rolesOf(id, problem);
+    if (!food || !role || present.has(id) || !mayEnter(food, problem)) continue;
+    const at = kept.findIndex((slot) => slot.food.id === id);
+    const known = kept[at];
+    const least = Math.max(grams, known?.least ?? 0.005 * finished);
+    const slot: Slot = {
+      key: `${role}:${id}`,
+      role,
+      food,
+      source: null,
+      least,
+      most: Math.max(1.5 * least, known?.most ?? 0.1 * finished),
+      affinity: 0,
+      optional: false,
+      locked: false,
+      asked: [least, Infinity],
+    };
+    if (known) kept[at] = slot;
+    else kept.push(slot);
+  }
   const water = problem.reference.foods.get("water");
-  if (water && !present.has("water"))
+  const hasWater = problem.lines.some(({ food, inCaramel }) => food.id === "water" && inCaramel !== true);
+  if (water && !hasWater && !WITHOUT_WATER.includes(problem.archetype))
     kept.push({
       key: "liquid:water",
       role: "liquid",
@@ -114,8 +159,17 @@ export function slots(problem: AdaptationProblem, opening: Opening, finished: nu
       affinity: 0.1,
       optional: true,
       locked: false,
+      asked: null,
     });
   return kept;
+}
+
+/** Between what a line is wanted, g; null where nothing is said of it. */
+function wantedOf({ id, food, grams }: SourceLine, { stays, lineMost, goesIn }: Asked): Slot["asked"] {
+  if (stays.has(id)) return [grams, grams];
+  const [least, most] = [goesIn.get(food.id), lineMost.get(id)];
+  if (least === undefined && most === undefined) return null;
+  return [least === undefined ? 0 : Math.max(least, 0.01), most ?? Infinity];
 }
 
 /** What sweetens or fills by itself and is no food of a kitchen: only where sugar itself has to be less. */
@@ -124,6 +178,8 @@ const SUGAR_LIMITS: readonly string[] = ["freeSugars", "energy", "glycaemicLoad"
 const PLAIN_SUGARS: readonly Food["sugarClass"][] = ["added"];
 const isGel = ({ thickening }: Food): boolean => thickening.agar === true || thickening.gelatine === true;
 const DRY_HALWA: readonly Archetype[] = ["flour halwa", "pulse halwa"];
+/** No water is put into these that the recipe does not put in: it would spoil how they hold. */
+const WITHOUT_WATER: readonly Archetype[] = ["ladoo", "loose mix", "barfi", "fruit-bound", "cultured"];
 /** A sweet of seeds is no sweet of flour: what leads it is of one make. */
 const LED_BY_FORM: readonly Archetype[] = ["ladoo", "barfi", "loose mix"];
 const leadForm = ({ family, nature }: Food): string =>

@@ -1,9 +1,10 @@
 import { INDEX, type Role } from "../food";
-import { bodyIndex, bodySums, freeOilPerGram } from "../models/texture";
+import { bodyIndex, bodySums } from "../models/texture";
 import { bodyWithSlopes, indexOfBody } from "../process";
 import { balance, potOnly } from "../recipe";
-import { bindingPart, bodyRowPerGram, cooledState, propertyPerGram, sugarsPerGram, type GelPerGram } from "./coefficients";
-import { leadPerGram, oilHeldPerGram } from "./lead";
+import { bindingPart, bodyRowPerGram, propertyPerGram, sugarsPerGram, type GelPerGram } from "./coefficients";
+import { cooledState } from "./cooled";
+import { leadPerGram, oilHeldPerGram, pouredOilPerGram } from "./lead";
 import type { AdaptationProblem } from "./problem";
 import { isMilk, isPiece, type Slot } from "./slots";
 import type { SolverProperty } from "./tables";
@@ -64,6 +65,7 @@ export function targetsOf(problem: AdaptationProblem): Targets {
     affinity: 0,
     optional: false,
     locked: true,
+    asked: null,
   }));
   const sum = (per: (slot: Slot) => number) => own.reduce((total, slot) => total + per(slot) * (slot.source?.grams ?? 0), 0);
   const finished = Math.max(1, sweet.finishedMass);
@@ -92,7 +94,7 @@ export function targetsOf(problem: AdaptationProblem): Targets {
     bodyX,
     proteinRatio: index.protein / index.serum,
     perGram,
-    freeOil: sum((slot) => freeOilPerGram(slot.food, slot.food.per100g)),
+    freeOil: sum(pouredOilPerGram),
     milk: sum((slot) => (isMilk(slot) ? 1 : 0)),
     pieces: sum((slot) => (isPiece(slot.food, slot.role) ? 1 : 0)),
     crunch: sum((slot) => (slot.role === "crunch" ? 1 : 0)),

@@ -3,6 +3,7 @@ import { lostRule, TRACES, type Rule, type Traces } from "../models/diet";
 import type { Liking } from "../models/sweetness";
 import type { AgeBand } from "./eaters";
 import type { Limit } from "./limits";
+import type { Wish } from "./wishes";
 
 /** An eater at a table: what they left out on that day, whatever they leave later. */
 export interface Seat {
@@ -18,12 +19,17 @@ export interface Seat {
   readonly taste?: Liking;
 }
 
+export const BATCH_BY = ["recipe", "seats", "hand"] as const;
+export type BatchBy = (typeof BATCH_BY)[number];
+
 /** Who eats and how, in its first form: diets and allergies by rule id, limits, servings, temperature. */
 export interface DiningTable {
   readonly rules: readonly string[];
   readonly limits: readonly Limit[];
-  /** Above 0. */
+  /** How much is made; above 0. */
   readonly servings: number;
+  /** What that goes by: the recipe's own batch, who sits here, or what a hand has set (which it is where absent). */
+  readonly batch?: BatchBy;
   readonly serve: ServingTemperature;
   /** When it is served, "2026-11-25" and "19:30"; absent where that is not said. */
   readonly day?: string | null;
@@ -32,6 +38,8 @@ export interface DiningTable {
   readonly hour?: string | null;
   /** Fasts that fall on that day at the household's place, by the part of the id before the stroke; absent where not known. */
   readonly falls?: readonly string[] | null;
+  /** What is asked of versions beside rules and limits. */
+  readonly wishes?: readonly Wish[];
   /** Other sweets of the occasion, by recipe, and of each how many servings somebody has. */
   readonly otherSweets?: readonly { readonly recipe: string; readonly servings: number }[];
 }

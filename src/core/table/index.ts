@@ -1,4 +1,21 @@
 export { LIMIT_IDS, LIMIT_NAMES, type Limit, type LimitId } from "./limits";
 export { AGE_BANDS, ageOf, EATER_KEYS, isAllergyRule, isNotAsked, NO_EATERS, withAge, type AgeBand, type Eater, type EatersDocument } from "./eaters";
-export { rulesAt, type DiningTable, type Seat } from "./dining-table";
-export { askedAt, fastsNotToday, keepAll, notAsked, onDay, seat, serveSeat, staleSeats, unkept, unseat, whoseRules } from "./seats";
+export { BATCH_BY, rulesAt, type DiningTable, type Seat } from "./dining-table";
+export {
+  askedAt,
+  eatenAt,
+  fastsNotToday,
+  hasChildren,
+  keepAll,
+  madeBy,
+  notAsked,
+  onDay,
+  portionOf,
+  seat,
+  serveSeat,
+  staleSeats,
+  unkept,
+  unseat,
+  whoseRules,
+} from "./seats";
+export { AIMS, GOAL_NAMES, GOALS, wishText, withoutWish, withWish, type Aim, type GoalId, type Wish } from "./wishes";

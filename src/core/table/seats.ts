@@ -1,7 +1,7 @@
 import fastDeepEqual from "fast-deep-equal";
 import { baseOf } from "../models/diet";
-import { isNotAsked, rulesOn, ageOf, type Eater } from "./eaters";
-import type { DiningTable, Seat } from "./dining-table";
+import { isNotAsked, rulesOn, ageOf, type AgeBand, type Eater } from "./eaters";
+import type { BatchBy, DiningTable, Seat } from "./dining-table";
 import type { Limit } from "./limits";
 
 /** What of a seat holds on the table's day: a fast that is kept on its days only falls away on others, once it is known which fasts fall. */
@@ -32,14 +32,28 @@ function tightest(limits: readonly Limit[]): Limit[] {
   return [...found.values()];
 }
 
-/** The table with these seats: rules and limits of all together, the servings of all. */
+/**
+ * Servings that all who sit at a table eat.
+ * @unit servings
+ * @range 0 or more
+ * @source counted
+ */
+export const eatenAt = ({ seats = [] }: Pick<DiningTable, "seats">): number => seats.reduce((sum, { servings }) => sum + servings, 0);
+
+/** The table making another amount. Servings by hand are kept to a hundredth. */
+export function madeBy(table: DiningTable, batch: BatchBy, servings: number): DiningTable {
+  const made = batch === "seats" ? eatenAt(table) || servings : servings;
+  return { ...table, batch, servings: Math.max(0.01, Math.round(made * 100) / 100) };
+}
+
+/** The table with these seats: rules and limits of all together; how much is made follows only where it goes by them. */
 function withSeats(table: DiningTable, own: Pick<DiningTable, "rules" | "limits">, seats: readonly Seat[]): DiningTable {
   return {
     ...table,
     seats,
     rules: [...new Set([...own.rules, ...seats.flatMap((each) => keptAt(each, table.falls))])],
     limits: tightest([...own.limits, ...seats.flatMap(({ limits }) => limits)]),
-    servings: seats.length > 0 ? seats.reduce((sum, { servings }) => sum + servings, 0) : table.servings,
+    servings: table.batch === "seats" && seats.length > 0 ? eatenAt({ seats }) : table.servings,
   };
 }
 
@@ -105,6 +119,18 @@ export const fastsNotToday = (table: DiningTable): readonly { readonly name: str
 export function whoseRules(table: DiningTable): ReadonlyMap<string, readonly string[]> {
   return new Map(table.rules.map((rule) => [rule, seatsOf(table).flatMap(({ name, rules }) => (rules.includes(rule) ? [name] : []))] as const));
 }
+
+/** The table of some of those who sit at it, with their share of what is made; what the table itself leaves out holds for all. */
+export function portionOf(table: DiningTable, eaters: readonly string[]): DiningTable {
+  const seats = seatsOf(table).filter(({ eater }) => eaters.includes(eater));
+  const all = eatenAt(table);
+  const servings = all > 0 ? (table.servings * eatenAt({ seats })) / all : table.servings;
+  return { ...withSeats(table, ownOf(table), seats), batch: "hand", servings: Math.max(0.01, Math.round(servings * 100) / 100) };
+}
+
+/** Whether somebody sits at a table, or its rules are kept for somebody, who is no more than a child. */
+export const hasChildren = (table: DiningTable): boolean => [...seatsOf(table).map(ageOf), ageOf({ rules: table.rules })].some((age) => CHILDREN.includes(age));
+const CHILDREN: readonly AgeBand[] = ["under 1", "1 to 5", "child"];
 
 /** Who sits at a table and was never asked about allergies. */
 export const notAsked = (table: DiningTable): readonly Seat[] => seatsOf(table).filter(isNotAsked);

@@ -2,7 +2,24 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { tableOf } from "../../../tests/support/kitchen";
 import { RULES } from "../../data";
-import { ageOf, fastsNotToday, keepAll, onDay, rulesAt, seat, serveSeat, staleSeats, unkept, unseat, whoseRules, withAge, type Eater } from ".";
+import {
+  ageOf,
+  eatenAt,
+  fastsNotToday,
+  hasChildren,
+  keepAll,
+  madeBy,
+  onDay,
+  rulesAt,
+  seat,
+  serveSeat,
+  staleSeats,
+  unkept,
+  unseat,
+  whoseRules,
+  withAge,
+  type Eater,
+} from ".";
 
 const eater = (id: string, rules: readonly string[], most?: number): Eater => ({
   id,
@@ -20,7 +37,12 @@ describe("eaters at a table", () => {
     const table = seat(seat(seat(tableOf({ rules: ["egg-free"] }), COUSIN, 2), NIECE, 1), UNCLE, 0.5);
     expect(table.rules).toEqual(["egg-free", "vegan", "no-cashew"]);
     expect(table.limits).toEqual([{ id: "freeSugars", most: 6, school: "who" }]);
-    expect(table.servings).toBe(3.5);
+    expect(eatenAt(table)).toBe(3.5);
+    // Who eats says nothing of how much is made, unless it goes by them.
+    expect(table.servings).toBe(tableOf().servings);
+    const bySeats = madeBy(table, "seats", 6);
+    expect([bySeats.servings, unseat(bySeats, "cousin").servings, serveSeat(bySeats, "niece", 3).servings]).toEqual([3.5, 1.5, 5.5]);
+    expect(madeBy(bySeats, "recipe", 6)).toMatchObject({ batch: "recipe", servings: 6 });
     expect([...whoseRules(table)]).toEqual([
       ["egg-free", []],
       ["vegan", ["cousin", "niece"]],
@@ -84,9 +106,14 @@ describe("an eater over time", () => {
     expect([child.rules, child.portion]).toEqual([["vegan", "small-child"], 0.5]);
     expect(withAge(child, "under 1").rules).toEqual(["vegan", "small-child/infant"]);
     expect([ageOf(child), ageOf({ rules: ["vegan", "small-child/infant"] }), ageOf({ rules: ["vegan"] })]).toEqual(["1 to 5", "under 1", "adult"]);
+    expect([hasChildren(seat(tableOf(), child)), hasChildren(tableOf({ rules: ["small-child"] })), hasChildren(seat(tableOf(), COUSIN))]).toEqual([
+      true,
+      true,
+      false,
+    ]);
     expect(withAge(child, "adult")).toMatchObject({ rules: ["vegan"], portion: 1 });
-    expect(seat(tableOf(), child).servings).toBe(0.5);
-    expect(serveSeat(seat(tableOf(), child), "child", 2).servings).toBe(2);
+    expect(eatenAt(seat(tableOf(), child))).toBe(0.5);
+    expect(eatenAt(serveSeat(seat(tableOf(), child), "child", 2))).toBe(2);
   });
 });
 

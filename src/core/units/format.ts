@@ -19,6 +19,11 @@ export function formatGrams(grams: number): string {
   return groupThousands(String(grams < 500 ? Math.round(grams) : Math.round(grams / 5) * 5));
 }
 
+/** Less than this no kitchen scale tells, g. */
+const LEAST_TOLD = 0.05;
+/** Grams beside a measure: "78 g"; nothing where they are less than a scale tells and the measure says it ("12 strands"). */
+export const gramsBeside = (grams: number, measure: string): string => (grams < LEAST_TOLD && measure !== "" ? "" : `${formatGrams(grams)} g`);
+
 /** A relative change as signed whole per cent: "+12 %", "−9 %", "0 %". */
 export function formatChange(share: number): string {
   const percent = Math.round(share * 100);

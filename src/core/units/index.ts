@@ -1,5 +1,5 @@
 export { FILLING, fillingIn, FIXED_MILLILITRES, GRAMS_PER_OUNCE, MASS_GRAMS, MEASURE_SHARE, type Filling } from "./kitchen-units";
-export { capital, formatToSpread, formatGrams, formatChange, formatNumber, lowerFirst, servingsText } from "./format";
+export { capital, formatToSpread, formatGrams, formatChange, gramsBeside, formatNumber, lowerFirst, servingsText } from "./format";
 export {
   ENERGY_UNITS,
   inEnergyUnit,

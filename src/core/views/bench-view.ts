@@ -1,30 +1,24 @@
 import {
-  asHandedDown,
   methodFor,
-  readAgain,
-  withOwnWords,
-  withWayWords,
-  type MadeMethod,
-  type VersionHazard,
   recipeInput,
-  reopened,
   rowsWithoutFood,
   sinceWords,
   stored,
-  storedProposals,
-  type BenchState,
+  withOwnWords,
+  withWayWords,
+  type MadeMethod,
   type StoredBench,
-  type StoredProposals,
+  type VersionHazard,
 } from "../adaptation";
 import { whyUnknown, type EvaluationInput } from "../evaluate";
-import { evaluateRecipe, evaluateVersion, kept, openBench, openInWays, openRecipe, openTable, type Evaluated, type Kitchen } from "../kitchen";
+import { evaluateVersion, openBench, type Kitchen } from "../kitchen";
 import type { StepWords } from "../method";
-import { kitchenMeasure, type ReadRecipe, type Recipe } from "../recipe";
+import { kitchenMeasure } from "../recipe";
 import {
   allergyStates,
   beamReadings,
-  endsAtOnce,
   fitWords,
+  goalProperty,
   insideCount,
   partedPortions,
   partedWords,
@@ -33,41 +27,23 @@ import {
   standingOf,
   tableVerdict,
   versionNotes,
+  wishWords,
   type AdaptationProblem,
   type AllergyState,
   type BeamReading,
-  type Ending,
   type Note,
   type Order,
-  type Proposal,
   type VersionRow,
 } from "../substitution";
-import { whoseRules, type DiningTable } from "../table";
+import { GOALS, whoseRules, type DiningTable, type GoalId, type Wish } from "../table";
 import { capital } from "../units";
-import type { InWays, WayPicks } from "../ways";
+import { endingWithoutSolver, toldEnding, type ToldEnding } from "./bench-ending";
+import { groundOfBench, laidBench, withBatch, type BenchGround, type BenchQuestion, type Ground } from "./bench-ground";
+import { eatersRow, type EaterStanding } from "./eaters-row";
 import type { Broken } from "./found-foods";
 import type { Anchors, NamedFood } from "./recipe-view";
 import { palatesOf, type Palate } from "./palates";
 import { isReadWhole, toldFigures, type ToldFigures } from "./told-figures";
-
-/** The recipe and table that a bench stands at. */
-export interface BenchGround {
-  readonly recipe: Recipe;
-  readonly table: DiningTable;
-  /** The ways of this batch, where they are other than the household's. */
-  readonly ways?: WayPicks;
-}
-
-/** What the Swap station shows from. */
-export interface BenchQuestion extends Omit<BenchGround, "ways"> {
-  readonly bench: StoredBench | null;
-  /** What was worked out before. */
-  readonly proposals: StoredProposals | null;
-  /** The revisions of all documents that proposals rest on; null while one of them is not saved. */
-  readonly revisions: readonly number[] | null;
-  /** Whether the first proposal is laid on it where nothing lies there: until something was done. */
-  readonly laysFirst: boolean;
-}
 
 /** A way that was followed, in words. */
 export interface ToldWay {
@@ -99,18 +75,6 @@ export interface ToldRow extends Omit<VersionRow, "food"> {
   readonly breaks: Broken | null;
 }
 
-/** A version that was worked out, ready to be laid on the bench. */
-export interface ToldProposal extends Pick<Proposal, "label" | "reason" | "beams"> {
-  readonly bench: StoredBench;
-  /** The rule that it breaks all the same, in few words. */
-  readonly breaks: string | null;
-}
-
-/** How a search for versions ended. */
-export type ToldEnding =
-  | { readonly kind: "proposals"; readonly proposals: readonly ToldProposal[] }
-  | { [Kind in Ending["kind"]]: Omit<Extract<Ending, { kind: Kind }>, "recipeFigures"> }[Exclude<Ending["kind"], "proposals">];
-
 /** All that the Swap station shows and that has to be computed; it can be cloned. */
 export interface BenchView {
   readonly thread: { readonly asked: number; readonly lines: number };
@@ -138,10 +102,16 @@ export interface BenchView {
   readonly notes: readonly Note[];
   /** Of those who like it other than it is made here: how they will find it. */
   readonly palates: readonly Palate[];
+  /** Each who sits at the table. */
+  readonly eaters: readonly EaterStanding[];
   /** The verdict in few words, and whether it is that a rule is broken. */
   readonly fit: string;
   readonly isNotFor: boolean;
   readonly allergies: readonly AllergyState[];
+  /** What is asked of versions, in words. */
+  readonly wishes: readonly { readonly wish: Wish; readonly words: string }[];
+  /** What the recipe itself comes to, by what a goal can be set for. */
+  readonly goals: Readonly<Record<GoalId, number>>;
   /** Portions that are parted from the pot, in words. */
   readonly parted: readonly string[];
   readonly steps: readonly StepWords[];
@@ -154,52 +124,6 @@ export interface BenchView {
   readonly unhandled: readonly { readonly id: string; readonly name: string }[];
   /** How the search for versions ends, where no solver is needed to tell. */
   readonly ending: ToldEnding | null;
-}
-
-/** What stays the same while a version is worked on. */
-interface Ground {
-  /** The recipe as this household makes it. */
-  readonly read: ReadRecipe;
-  readonly taken: InWays["taken"];
-  readonly batch: WayPicks | undefined;
-  /** The recipe as it was handed down. */
-  readonly written: ReadRecipe;
-  readonly problem: AdaptationProblem;
-  readonly before: Evaluated;
-  readonly handedDown: BenchState;
-}
-
-const PROPOSALS = 3;
-
-const grounds = kept((kitchen: Kitchen) =>
-  kept((written: ReadRecipe) =>
-    kept(({ read, taken }: InWays) =>
-      kept((table: DiningTable): Omit<Ground, "batch"> => {
-        return {
-          read,
-          taken,
-          written,
-          problem: openTable(read, table, kitchen, PROPOSALS),
-          before: evaluateRecipe(written, table, kitchen),
-          handedDown: asHandedDown(read, table),
-        };
-      }),
-    ),
-  ),
-);
-export const groundFor = ({ recipe, table, ways }: BenchGround, kitchen: Kitchen): Ground => ({
-  ...grounds(kitchen)(openRecipe(recipe, kitchen))(openInWays(recipe, ways, kitchen))(table),
-  batch: ways,
-});
-/** The same for what lies on the bench. */
-export const groundOfBench = ({ recipe, table, bench }: Pick<BenchQuestion, "recipe" | "table" | "bench">, kitchen: Kitchen): Ground =>
-  groundFor({ recipe, table, ...(bench?.ways && { ways: bench.ways }) }, kitchen);
-const withBatch = (state: BenchState, { batch }: Pick<Ground, "batch">): BenchState => ({ ...state, ...(batch && { ways: batch }) });
-
-/** What lay on the bench, for the recipe and table as they are; what nobody chose gives way where they have changed. */
-export function laidBench(bench: StoredBench | null, { read }: Ground, table: DiningTable, kitchen: Kitchen) {
-  const laid = openBench(bench, read, table, kitchen);
-  return laid && (laid.state.byHand || laid.since.length === 0) ? laid : null;
 }
 
 /** What the Swap station shows of a bench, in a kitchen. */
@@ -222,6 +146,7 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
   const parted = partedWords(partedPortions(read, standing, problem.rules), whoseRules(table));
   const verdict = tableVerdict(standing, judged, table, parted);
   const made = methodFor(read, version, table, { handling: kitchen.handling, constants, equipment: kitchen.household.equipment }, ownSteps, written);
+  const palates = palatesOf(table, before.figures, after.figures, constants);
   return {
     thread: { asked: read.unresolved.length, lines: read.lines.length },
     unread: read.readings.filter((reading) => "why" in reading).length,
@@ -238,11 +163,14 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
     before: toldFigures(before, isReadWhole(read), constants),
     after: toldFigures(after, isReadWhole(read), constants),
     beams,
-    palates: palatesOf(table, before.figures, after.figures, constants),
+    palates,
+    eaters: eatersRow(standing, table, palates),
     notes: versionNotes(judged, version, after.figures),
     fit: fitWords(verdict, insideCount(beams)),
     isNotFor: verdict.kind === "not for",
     allergies: allergyStates(standing, problem, table),
+    wishes: problem.wishes.map((wish) => ({ wish, words: wishWords(wish, problem) })),
+    goals: Object.fromEntries(GOALS.map((goal) => [goal, before.figures[goalProperty(goal, problem)].value])) as Record<GoalId, number>,
     parted,
     steps: withWayWords(
       made.words,
@@ -304,69 +232,6 @@ function gravest(row: VersionRow, problem: AdaptationProblem): Broken | null {
   const found = rowFindings(problem, row);
   const first = found.find(({ verdict }) => verdict === "avoid") ?? found[0];
   return first ? { short: first.short, isAsked: first.verdict === "ask" } : null;
-}
-
-/** The models, and the revisions of all documents that what is worked out rests on. */
-const basisOf = (revisions: readonly number[], { reference }: Kitchen, { taken }: Pick<Ground, "taken">): string =>
-  [reference.modelVersion, ...revisions, ...taken.map(({ way, option }) => `${way}: ${option}`)].join(" ");
-
-function endingWithoutSolver(
-  proposals: StoredProposals | null,
-  revisions: readonly number[] | null,
-  { problem, before, taken }: Ground,
-  kitchen: Kitchen,
-): Ending | null {
-  return endsAtOnce(problem) ?? (revisions && reopened(proposals, basisOf(revisions, kitchen, { taken }), problem, kitchen.reference.foods, before.figures));
-}
-
-/** Further off than this share when its own steps are read again, a version is not shown. */
-const FARTHEST = 0.15;
-
-/** An ending without versions whose own steps come to something else than their figures; where all of them do, they stay. */
-function withoutStrays(ending: Ending, { read, written }: Ground, table: DiningTable, kitchen: Kitchen): Ending {
-  if (ending.kind !== "proposals") return ending;
-  const { constants } = kitchen.reference;
-  const ground = { handling: kitchen.handling, constants, equipment: kitchen.household.equipment };
-  const stays = ending.proposals.filter(({ version, figures }) => {
-    const { words } = methodFor(read, version, table, ground, undefined, written);
-    const again = readAgain(read, version, words, table, figures.yield.value, (recipe) => openRecipe(recipe, kitchen), constants);
-    return again === null || Math.abs(again.off) <= FARTHEST;
-  });
-  return stays.length === 0 ? ending : { ...ending, proposals: stays };
-}
-
-function toldEnding(ending: Ending, { read, batch }: Ground, table: DiningTable): ToldEnding {
-  const { recipeFigures: _, ...told } = ending;
-  if (told.kind !== "proposals") return told;
-  return {
-    kind: "proposals",
-    proposals: told.proposals.map(({ label, reason, beams, version, standing }) => ({
-      label,
-      reason,
-      beams,
-      bench: stored(withBatch({ label, version, byHand: false }, { batch }), read, table),
-      breaks: standing.breaches.find(({ limit }) => limit === null)?.short ?? null,
-    })),
-  };
-}
-
-/** What the solver is asked for a table. */
-export const benchProblem = (ground: BenchGround, kitchen: Kitchen): AdaptationProblem => groundFor(ground, kitchen).problem;
-
-/** How a search ended that the solver was asked for. */
-export interface EndingQuestion extends BenchGround {
-  readonly ending: Ending;
-  readonly revisions: BenchQuestion["revisions"];
-}
-
-/** The same as it is shown, and as it is kept to be reopened; null where it is not. */
-export function endingView(
-  { ending, revisions, ...at }: EndingQuestion,
-  kitchen: Kitchen,
-): { readonly told: ToldEnding; readonly kept: StoredProposals | null } {
-  const ground = groundFor(at, kitchen);
-  const held = withoutStrays(ending, ground, at.table, kitchen);
-  return { told: toldEnding(held, ground, at.table), kept: revisions && storedProposals(held, basisOf(revisions, kitchen, ground)) };
 }
 
 /** Benches as they lay before, laid for recipe and table as they are; what cannot be laid, or is as the one before it, is left out. The latest first. */

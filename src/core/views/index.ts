@@ -1,4 +1,5 @@
 export {
+  ruleWords,
   tableView,
   type RuleWords,
   type Serving,
@@ -11,7 +12,9 @@ export {
   type ToldSweet,
 } from "./table-view";
 export { recipeView, type Anchors, type NamedFood, type RecipeView, type ToldEntry, type ToldLine, type ToldStep, type ToldTake } from "./recipe-view";
-export { benchView, type BenchQuestion, type BenchView, type ToldEnding, type ToldProposal, type ToldRow, type ToldWay, wayWords } from "./bench-view";
+export { benchView, type BenchView, type ToldRow, type ToldWay, wayWords } from "./bench-view";
+export type { BenchQuestion } from "./bench-ground";
+export type { ToldEnding, ToldProposal } from "./bench-ending";
 export type { ToldFork } from "./ways-view";
 export type { Palate } from "./palates";
 export { isReadWhole, toldFigures, type ToldFigures } from "./told-figures";
@@ -20,3 +23,6 @@ export { type PacketListView, type PacketView, type ToldIngredient } from "./pac
 export { type FoundFood } from "./found-foods";
 export { type FigureOf } from "./working-view";
 export { viewOf, type ViewAnswer, type ViewKind, type ViewQuestion } from "./views";
+export { suitView, tableFor, type SuitLine, type SuitRow, type ToldSuited } from "./suiting-view";
+export type { TradeOffView } from "./trade-off-view";
+export { latestSplit, splitIn, type LatestSplit, type SplitPortion, type SplitView } from "./split-view";

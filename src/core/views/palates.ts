@@ -7,6 +7,9 @@ import { formatNumber } from "../units";
 /** How an eater who likes it other than it is made here will find a version. */
 export interface Palate {
   readonly eater: string;
+  readonly name: string;
+  /** The most and least sweetness, as sugar in g per 100 g, that is level for them. */
+  readonly level: { readonly low: number; readonly high: number };
   readonly state: "level" | "too sweet" | "not sweet enough";
   /** "level for Uncle". */
   readonly words: string;
@@ -32,6 +35,8 @@ export function palatesOf({ seats = [], serve }: DiningTable, before: KeptFigure
     return [
       {
         eater,
+        name,
+        level: { low: level.low, high: level.high },
         state,
         words: SAID[state](name),
         why: `${formatNumber(Math.round(now * 10) / 10)} g as sugar per 100 g, served ${serve === "room" ? "at room heat" : serve}; level for ${name} is ${formatNumber(Math.round(level.low * 10) / 10)} to ${formatNumber(Math.round(level.high * 10) / 10)} g, ${share} % ${taste === "sweeter" ? "above" : "below"} the recipe (rule of thumb, until tastings tell)`,

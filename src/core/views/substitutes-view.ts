@@ -7,7 +7,7 @@ import { kitchenMeasure, type LineId } from "../recipe";
 import { beamReadings, limitFindings, ratioSwap, versionInput, type AdaptationProblem, type BeamReading, type Version, type VersionRow } from "../substitution";
 import type { DiningTable } from "../table";
 import { weighable } from "../units";
-import { groundOfBench, laidBench, type BenchGround } from "./bench-view";
+import { groundOfBench, laidBench, type BenchGround } from "./bench-ground";
 import { brokenBy } from "./found-foods";
 import type { NamedFood } from "./recipe-view";
 

@@ -3,7 +3,7 @@ import { evaluatePoint, propertyOf, type Figures } from "../evaluate";
 import { NO_EQUIPMENT } from "../household";
 import { openRecipe, openTable, type Kitchen } from "../kitchen";
 import { findings, type Finding, type Rule, type Verdict } from "../models/diet";
-import type { ReadRecipe, Recipe } from "../recipe";
+import type { LineId, ReadRecipe, Recipe } from "../recipe";
 import { recipeInput } from "../adaptation";
 import {
   concernsAllergy,
@@ -87,6 +87,8 @@ export interface TableQuestion {
 /** All that the Table station shows and that has to be computed; it can be cloned. */
 export interface TableView {
   readonly thread: { readonly asked: number; readonly lines: number };
+  /** Of the lines that are read, as the recipe makes it: by them a batch can be measured. */
+  readonly foods: readonly { readonly line: LineId; readonly name: string; readonly grams: number }[];
   /** Every rule, and those of them that are offered. */
   readonly rules: readonly RuleWords[];
   readonly offered: readonly string[];
@@ -119,10 +121,11 @@ export function tableView({ recipe, table, others }: TableQuestion, kitchen: Kit
   const sweetness = figures[table.serve === "hot" ? "sweetness.hot" : "sweetness.chilled"].value;
   return {
     thread: { asked: read.unresolved.length, lines: read.lines.length },
-    rules: [...rules.values()].map(wordsOf),
+    foods: read.readings.flatMap((each) => (each.kind === "read" ? [{ line: each.line.id, name: each.food.name, grams: each.grams.value }] : [])),
+    rules: [...rules.values()].map(ruleWords),
     offered: diets.map(({ id }) => id),
     temperatures: { hot: constants.temperatures.hot, chilled: constants.temperatures.chilled },
-    kept: problem.rules.map(wordsOf),
+    kept: problem.rules.map(ruleWords),
     serving: servingOf(figures, table),
     noticedSugar: (constants.noticeable.value.sweetness * sweetness * figures.servingMass.value) / 100,
     findings: toldFindings(read, problem, rules),
@@ -135,8 +138,8 @@ export function tableView({ recipe, table, others }: TableQuestion, kitchen: Kit
       reason,
     })),
     meetings: ruleMeetings(problem).map((meeting) => ({
-      rule: wordsOf(meeting.rule),
-      other: wordsOf(meeting.other),
+      rule: ruleWords(meeting.rule),
+      other: ruleWords(meeting.other),
       standIns:
         meeting.kind === "schools" ? null : { role: meeting.role, taken: meeting.taken.map(({ name }) => name), left: meeting.left.map(({ name }) => name) },
     })),
@@ -145,7 +148,7 @@ export function tableView({ recipe, table, others }: TableQuestion, kitchen: Kit
   };
 }
 
-const wordsOf = ({ id, kind, name, short, school, schoolReason, traces }: Rule): RuleWords => ({
+export const ruleWords = ({ id, kind, name, short, school, schoolReason, traces }: Rule): RuleWords => ({
   id,
   kind,
   name,

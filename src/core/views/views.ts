@@ -1,9 +1,14 @@
 import type { Kitchen } from "../kitchen";
-import { benchProblem, benchView, earlierBenches, endingView } from "./bench-view";
+import { benchProblem, endingView } from "./bench-ending";
+import { benchView, earlierBenches } from "./bench-view";
 import { foundFoods } from "./found-foods";
+import { batchView } from "./batch-view";
 import { packetListView, packetView } from "./packet-view";
 import { recipeView } from "./recipe-view";
 import { exchangeGrams, substitutesView } from "./substitutes-view";
+import { splitPlan, splitProblem, splitView } from "./split-view";
+import { suitEnding, suitProblem, suitView } from "./suiting-view";
+import { tradeOffView } from "./trade-off-view";
 import { tableView } from "./table-view";
 import { waysView } from "./ways-view";
 import { drawnOf, workingOf } from "./working-view";
@@ -18,6 +23,14 @@ export const VIEWS = {
   "earlier benches": earlierBenches,
   substitutes: substitutesView,
   "exchange grams": exchangeGrams,
+  batch: batchView,
+  "trade-off": tradeOffView,
+  "split plan": splitPlan,
+  "split problem": splitProblem,
+  split: splitView,
+  suit: suitView,
+  "suit problem": suitProblem,
+  "suit ending": suitEnding,
   foods: foundFoods,
   packet: packetView,
   "packet list": packetListView,

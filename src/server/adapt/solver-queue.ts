@@ -1,6 +1,7 @@
 import { join } from "node:path";
 import { Worker } from "node:worker_threads";
 import type { AdaptationProblem, Ending, Progress } from "../../core/substitution";
+import type { SolverAnswer, SolverQuestion } from "../../workers/protocol";
 import { createWorkerClient, type WorkerClient } from "../../workers/worker-client";
 import { Refusal } from "../http/problems";
 import { threadOf } from "../thread";
@@ -10,7 +11,7 @@ const MOST_WAITING = 8;
 const MOST_SECONDS = 60;
 
 interface Queue {
-  client: WorkerClient<AdaptationProblem, Progress, Ending> | null;
+  client: WorkerClient<SolverQuestion, Progress, SolverAnswer> | null;
   waiting: number;
   last: Promise<unknown>;
 }
@@ -31,7 +32,7 @@ export async function proposeOnServer(problem: AdaptationProblem, left: AbortSig
   left.addEventListener("abort", giveBack, { once: true });
   const run = queue.last.then(() => {
     if (left.aborted) throw new Refusal(499, "The one who asked has left.");
-    return client.ask(problem, { signal: AbortSignal.any([left, AbortSignal.timeout(MOST_SECONDS * 1000)]) });
+    return client.ask({ of: "versions", problem }, { signal: AbortSignal.any([left, AbortSignal.timeout(MOST_SECONDS * 1000)]) }) as Promise<Ending>;
   });
   queue.last = run.catch(() => undefined);
   try {

@@ -49,7 +49,8 @@ export const databaseUrl = (): string | null => process.env.DATABASE_URL || null
 async function open(): Promise<ReplaceableDatabase> {
   const prepare = async (database: Omit<Database, "close">) => {
     await forgetOld(database);
-    if (process.env.THREPSIS_SEED === "demo") await seedOnce(database);
+    const seed = process.env.THREPSIS_SEED;
+    if (seed === "demo" || seed === "demo at work") await seedOnce(database, seed === "demo at work");
   };
   const url = databaseUrl();
   if (url !== null) return openPostgres(url, prepare);
@@ -80,13 +81,15 @@ async function forgetOld(database: Omit<Database, "close">): Promise<void> {
 const DAYS_SET_ASIDE = 7;
 const MOST_DAYS_SEEN = 60;
 
+/** The setting that says that the demo's work under way is still to be laid. */
+export const WORK_DUE = "demo work due";
 const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;
 const DEMO_LATEST = 6;
 const DEMO_DAYS_APART = 9;
 
 /** Puts the demo's recipes and pantry in, once in the life of a data folder: what was deleted stays deleted. */
-async function seedOnce(database: Omit<Database, "close">): Promise<void> {
+async function seedOnce(database: Omit<Database, "close">, atWork: boolean): Promise<void> {
   const now = Date.now();
   await database.transaction(async (connection) => {
     if ((await readSetting(connection, "seeded")).value) return;
@@ -110,6 +113,7 @@ async function seedOnce(database: Omit<Database, "close">): Promise<void> {
     );
     await writeCollection(connection, "eaters", keyed(EATER_KEYS, DEMO_EATERS), 0, at);
     await writeSetting(connection, "seeded", true, 0);
+    if (atWork) await writeSetting(connection, WORK_DUE, true, 0);
   });
 }
 

@@ -1,4 +1,5 @@
 import { catchUpSearchIndex } from "../recipes/search-index";
+import { layDemoWork } from "./demo-work";
 import { closeDatabase, getDatabase } from "./database";
 
 const LONGEST_MS = 3000;
@@ -9,6 +10,7 @@ export async function startUp(): Promise<void> {
     await getDatabase();
     // A few recipes are looked through before the first page; of many the rest comes behind it.
     await Promise.race([catchUpSearchIndex(), new Promise((resolve) => setTimeout(resolve, LONGEST_MS))]);
+    await layDemoWork().catch((error: unknown) => console.error("The demo's work under way could not be laid:", error));
   } catch (error) {
     console.error(error instanceof Error ? error.message : error);
     process.exit(1);

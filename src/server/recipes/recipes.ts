@@ -141,7 +141,8 @@ export interface Adaptation {
 /** The table set for a recipe (as saved, else for its own servings with no rules) and what is on its bench. */
 export async function getAdaptation(id: string, recipe: Recipe): Promise<Adaptation> {
   const stored = await db.findAdaptation(await getDatabase(), id);
-  const table = validateTable(stored.table) ? stored.table : { rules: [], limits: [], servings: recipe.servings, serve: "hot" as const };
+  const set: DiningTable = validateTable(stored.table) ? stored.table : { rules: [], limits: [], servings: recipe.servings, batch: "recipe", serve: "hot" };
+  const table = set.batch === "recipe" ? { ...set, servings: recipe.servings } : set;
   return {
     table: { document: table, revision: stored.tableRevision },
     bench: { document: readBench(stored.bench, recipe, table), revision: stored.benchRevision },

@@ -5,7 +5,7 @@ import { cautionInput, cautionsFor, type Caution } from "../../core/cautions";
 import { type Reference } from "../../core/food";
 import { openBench, openInWays, openRecipe, openTable, type Kitchen } from "../../core/kitchen";
 import type { LineId } from "../../core/recipe";
-import { LIMIT_NAMES, type DiningTable, type Limit } from "../../core/table";
+import { LIMIT_NAMES, portionOf, type DiningTable, type Limit } from "../../core/table";
 import type { Version, VersionRow } from "../../core/substitution";
 import { formatNumber } from "../../core/units";
 import { USUAL_HOUSEHOLD } from "../../core/household";
@@ -57,15 +57,26 @@ function versionOf(bench: StoredBench, lines: ReadonlySet<LineId>, foods: Refere
   return { rows, evaporation: bench.evaporation };
 }
 
+/** A portion of a pot that is split: for whom, and before which of the recipe's steps it is parted. */
+interface Portion {
+  readonly eaters: readonly string[];
+  readonly before: number;
+}
+const partingWords = (before: number): string =>
+  `A portion of a pot that is split: parted before the recipe’s step ${before + 1} into a clean pan of its own, with a spoon, board and grinder of its own. Until then it is cooked with the rest.`;
+
 /**
- * Keeps the bench as a version: computed here from the recipe and table as stored, so that what is kept is what holds. One
+ * Keeps the bench as a version, for the whole table or a portion of it: computed here from the recipe and table as stored, so that what is kept is what holds. One
  * that breaks a rule of its table is kept only where it is said (`notFor`) that it is not for who keeps that rule; else 422.
  */
-export async function keepVersion(recipeId: string, bench: StoredBench, notFor: boolean): Promise<string> {
+export async function keepVersion(recipeId: string, bench: StoredBench, notFor = false, portion: Portion | null = null): Promise<string> {
   const { recipe, revision } = await requireRecipe(recipeId);
   const {
-    table: { document: table, revision: tableRevision },
+    table: { document: whole, revision: tableRevision },
   } = await getAdaptation(recipeId, recipe);
+  const table = portion ? portionOf(whole, portion.eaters) : whole;
+  if (portion && (table.seats ?? []).length !== portion.eaters.length)
+    throw new Refusal(409, "Who sits at the table has changed since the pot was split. Work it out again, and keep it then.");
   const kitchen = await getKitchen();
   const { rules } = kitchen;
   const { read, taken } = openInWays(recipe, bench.ways, kitchen);
@@ -119,7 +130,7 @@ export async function keepVersion(recipeId: string, bench: StoredBench, notFor: 
       label: bench.label || "By hand",
       snapshot: asStored.value,
       parentId: bench.from ?? null,
-      why: "",
+      why: portion ? partingWords(portion.before) : "",
       whom: (await wishWords())(table.rules).join(", ").slice(0, VERSION_LIMITS.whom),
     },
     new Date().toISOString(),

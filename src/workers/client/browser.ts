@@ -1,12 +1,20 @@
-import type { AdaptationProblem, Ending, Progress } from "../../core/substitution";
+import type { AdaptationProblem, Ending, Progress, TradeOff } from "../../core/substitution";
 import type { KitchenSources } from "../../core/kitchen";
 import type { ViewAnswer, ViewKind, ViewQuestion } from "../../core/views";
-import type { ComputeAnswer, ComputeQuestion, ReadingAnswer, ReadingQuestion, Reply } from "../protocol";
+import type { ComputeAnswer, ComputeQuestion, ReadingAnswer, ReadingQuestion, Reply, SolverAnswer, SolverQuestion } from "../protocol";
 import { Cancelled, createWorkerClient, type WorkerClient, type WorkerListeners } from "../worker-client";
 
 export { Cancelled };
 
-export type SolverClient = WorkerClient<AdaptationProblem, Progress, Ending>;
+type Ask<Answer> = (
+  problem: AdaptationProblem,
+  options: { readonly signal: AbortSignal; readonly onProgress?: (progress: Progress) => void },
+) => Promise<Answer>;
+export interface SolverClient {
+  readonly versions: Ask<Ending>;
+  readonly tradeOff: Ask<TradeOff>;
+  readonly close: () => void;
+}
 export type ReadingClient = WorkerClient<ReadingQuestion, never, ReadingAnswer>;
 
 function handleOf<Step, Answer>(worker: Worker, { onReply, onCrash }: WorkerListeners<Step, Answer>, lost: string) {
@@ -16,10 +24,16 @@ function handleOf<Step, Answer>(worker: Worker, { onReply, onCrash }: WorkerList
 }
 
 /** The bench's solver: a web worker, loaded only when a version is first asked for. */
-export const createBrowserSolver = (): SolverClient =>
-  createWorkerClient((listeners) =>
+export function createBrowserSolver(): SolverClient {
+  const client = createWorkerClient<SolverQuestion, Progress, SolverAnswer>((listeners) =>
     handleOf(new Worker(new URL("../solver.worker.ts", import.meta.url), { type: "module" }), listeners, "The solver could not be loaded."),
   );
+  return {
+    versions: (problem, options) => client.ask({ of: "versions", problem }, options) as Promise<Ending>,
+    tradeOff: (problem, options) => client.ask({ of: "trade-off", problem }, options) as Promise<TradeOff>,
+    close: () => client.close(),
+  };
+}
 
 export interface Computer {
   /** With a signal that aborts, the worker ends, and all that waits for it. */

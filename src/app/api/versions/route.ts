@@ -6,6 +6,6 @@ import { keepVersion } from "@/server/versions/versions";
 
 export const POST = (request: Request) =>
   answer(request, async () => {
-    const { recipeId, bench, notFor } = checked(validateKeep, await readJson(request));
-    return Response.json({ id: await keepVersion(recipeId, bench, notFor === true) }, { status: 201 });
+    const { recipeId, bench, notFor, portion } = checked(validateKeep, await readJson(request));
+    return Response.json({ id: await keepVersion(recipeId, bench, notFor, portion) }, { status: 201 });
   });

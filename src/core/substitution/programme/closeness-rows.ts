@@ -1,4 +1,9 @@
-import { bindingPart, bodyRowPerGram, cooledState, propertyPerGram } from "../coefficients";
+import { bindingPart, propertyPerGram } from "../coefficients";
+import type { AdaptationProblem } from "../problem";
+import { targetsOf } from "../targets";
+import { otherServe } from "../wishes";
+import { bodyTerms } from "./body-terms";
+import { wantedBody, wantedShare } from "./goal-rows";
 import { mass, sum, type Programme, type Term } from "./programme";
 
 const MASS_FLOAT = 0.05;
@@ -36,7 +41,9 @@ export function closenessRows(programme: Programme): void {
     if (property === "body") {
       if (run.isGelled) continue;
       const width = Math.max(band * targets.bodyX, floor) * targets.serum;
-      builder.row("body", 0, 0, [...bodyTerms(programme), ...deviation(programme, "body", weight, width)]);
+      const wanted = wantedBody(programme);
+      const target = Math.min(Math.max(targets.bodyX, wanted?.[0] ?? 0), wanted?.[1] ?? Infinity);
+      builder.row("body", 0, 0, [...bodyTerms(programme, target), ...deviation(programme, "body", weight, width)]);
       continue;
     }
     if (property === "binding") {
@@ -44,7 +51,8 @@ export function closenessRows(programme: Programme): void {
       continue;
     }
     const own = targets.perGram.get(property) ?? 0;
-    const target = own * (property === "sweetness" ? run.sweetnessFactor : 1);
+    const wanted = wantedShare(programme, property);
+    const target = own * Math.min(Math.max(property === "sweetness" ? run.sweetnessFactor : 1, wanted?.[0] ?? 0), wanted?.[1] ?? Infinity);
     const width = Math.max(band * target, floor / 100) * targets.finished;
     const terms: Term[] = [
       ...sum(programme, (slot) => propertyPerGram(slot, property, problem)),
@@ -53,10 +61,24 @@ export function closenessRows(programme: Programme): void {
     ];
     builder.row(property, 0, 0, [...terms, ...mass(programme, -target), ...deviation(programme, property, weight, width)]);
     if (property === "sweetness" && target > 0.005) {
-      builder.row("sweet_enough", 0, Infinity, [...terms, ...mass(programme, -(1 - SWEETNESS_FLOAT) * own)]);
-      builder.row("not_too_sweet", -Infinity, 0, [...terms, ...mass(programme, -(1 + SWEETNESS_FLOAT) * own)]);
+      const least = Math.max((1 - SWEETNESS_FLOAT) * (wanted ? target : own), (wanted?.[0] ?? 0) * own);
+      const most = Math.min((1 + SWEETNESS_FLOAT) * (wanted ? target : own), (wanted?.[1] ?? Infinity) * own);
+      builder.row("sweet_enough", 0, Infinity, [...terms, ...mass(programme, -least)]);
+      builder.row("not_too_sweet", -Infinity, 0, [...terms, ...mass(programme, -most)]);
+      if (wanted) otherHeatRows(programme, wanted, stevia);
     }
   }
+}
+
+/** A sweetness that is asked for holds at the other heat too. */
+function otherHeatRows(programme: Programme, [least, most]: readonly [number, number], stevia: readonly Term[]): void {
+  const { builder, problem } = programme;
+  const at: AdaptationProblem = { ...problem, serve: otherServe(problem) };
+  const own = targetsOf(at);
+  const share = own.perGram.get("sweetness") ?? 0;
+  const terms = [...sum(programme, (slot) => propertyPerGram(slot, "sweetness", at)), ...stevia];
+  if (least > 0) builder.row("other_heat_least", 0, Infinity, [...terms, ...mass(programme, -least * share)]);
+  if (Number.isFinite(most)) builder.row("other_heat_most", -Infinity, 0, [...terms, ...mass(programme, -most * share)]);
 }
 
 /** What binds is to what is bound as in the recipe: supply less its share of the demand comes to nothing. */
@@ -89,19 +111,6 @@ const deviation = ({ builder, settle }: Programme, name: string, weight: number,
   (["over", "under"] as const).flatMap((side) =>
     SLOPES.map(([slope, bands], k): Term => [builder.column(`${name}_${side}${k}`, 0, bands, slope * weight * settle), side === "over" ? -width : width]),
   );
-
-/** X·V − X*·V of the sweet, with protein²/serum linearised at `proteinRatio` = P/V: P²/V ≈ 2·ratio·P − ratio²·V. */
-function bodyTerms({ problem, all, x, e, targets, run: { proteinRatio } }: Programme): Term[] {
-  const { gel } = targets;
-  const { protein, proteinChilled } = problem.reference.constants.body.value;
-  const square = protein * (cooledState(problem) === "chilled" ? proteinChilled : 1) * 10_000;
-  const perSerum = -square * proteinRatio * proteinRatio - targets.bodyX;
-  const terms = all.map((slot, i): Term => {
-    const part = bodyRowPerGram(slot, problem, gel);
-    return [x[i] ?? 0, part.thickening + square * 2 * proteinRatio * part.protein + perSerum * part.serum];
-  });
-  return [...terms, [e, -perSerum]];
-}
 
 /** Segments of a saturating sweetener, filled in order by binaries; returns its part of the sweetness row. */
 function steviaTerms({ builder, all, x, targets: { finished } }: Programme): Term[] {

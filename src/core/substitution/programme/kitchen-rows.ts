@@ -2,7 +2,7 @@ import { INDEX } from "../../food";
 import { freeOilPerGram } from "../../models/texture";
 import type { Archetype } from "../../recipe";
 import { bodyRowPerGram, polyolsPerGram, sugarsPerGram } from "../coefficients";
-import { leadPerGram, oilHeldPerGram } from "../lead";
+import { leadPerGram, oilHeldPerGram, pouredOilPerGram } from "../lead";
 import { ISOLATES, isMilk, isPiece, type Slot } from "../slots";
 import { sum, used, type Programme } from "./programme";
 
@@ -60,7 +60,7 @@ const SETS = 0.7;
 export function fatRows(programme: Programme): void {
   const { builder, opening, targets } = programme;
   const most = Math.max(1.15 * targets.freeOil, 0.008 * targets.finished);
-  const freeOil = sum(programme, ({ food }) => freeOilPerGram(food, food.per100g));
+  const freeOil = sum(programme, pouredOilPerGram);
   builder.row("free_oil", -Infinity, most, freeOil);
   // A new fat is taken up by the flour, however much of its own the recipe leaves free.
   if (targets.oilHeld > 0) {
@@ -80,12 +80,14 @@ function dilutionOf(slot: Slot): number {
   return isMilk(slot) && food.origin === "plant" ? -0.3 : 0;
 }
 
+/** What is made of milk is not watered down. */
+const OF_MILK: readonly Archetype[] = ["pudding", "set pudding", "frozen", "sauce", "vegetable halwa"];
 const isPlainMilk = (slot: Slot) => isMilk(slot) && !slot.food.id.startsWith("coconut");
 
 /** Milks stay milks: not watered down, not gone, and of two none in a trace. */
 export function milkRows(programme: Programme): void {
   const { builder, problem, opening, targets, all, x, y } = programme;
-  if (problem.archetype === "pudding") builder.row("dilution", -Infinity, targets.water, sum(programme, dilutionOf));
+  if (OF_MILK.includes(problem.archetype) && targets.milk > 0) builder.row("dilution", -Infinity, targets.water, sum(programme, dilutionOf));
   if (!opening.opened.has("liquid") || targets.milk <= 0 || TAKES_WATER.includes(problem.archetype)) return;
   const milk = sum(programme, (slot) => (isMilk(slot) ? 1 : 0));
   builder.row("milk_kept", 0.45 * targets.milk, Infinity, milk);
@@ -112,6 +114,12 @@ export function pieceRows(programme: Programme): void {
 export function moderationRows(programme: Programme): void {
   const { builder, problem, targets } = programme;
   builder.row("polyols", -Infinity, MOST_POLYOLS * problem.servings, sum(programme, polyolsPerGram));
+  builder.row(
+    "allulose",
+    -Infinity,
+    MOST_ALLULOSE * problem.servings,
+    sum(programme, ({ food }) => (food.per100g[INDEX.allulose] ?? 0) / 100),
+  );
   const isolates = sum(programme, (slot) => (slot.source === null && ISOLATES.includes(slot.food.id) ? 1 : 0));
   builder.row("isolates", -Infinity, (MOST_ISOLATES[problem.archetype] ?? 0.08) * targets.finished, isolates);
   builder.row("sugars", -Infinity, 1.1 * targets.sugars + 0.01 * targets.finished, sum(programme, sugarsPerGram));
@@ -120,5 +128,7 @@ export function moderationRows(programme: Programme): void {
 }
 /** At one sitting, g: a rule of thumb for a grown eater. */
 const MOST_POLYOLS = 10;
+/** The same of allulose: 0.4 g for each kg of somebody of 60 kg. */
+const MOST_ALLULOSE = 24;
 /** All isolates together have one cap, a share of the sweet. */
 const MOST_ISOLATES: Readonly<Partial<Record<Archetype, number>>> = { ladoo: 0.16, barfi: 0.14, "loose mix": 0.12, "fruit-bound": 0.08 };

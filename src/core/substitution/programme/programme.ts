@@ -46,7 +46,12 @@ export function begin(problem: AdaptationProblem, opening: Opening, targets: Tar
     const most = used === false ? 0 : slot.most;
     x.push(builder.column(`x_${slot.key}`, fixed ?? 0, fixed ?? most, dose * settle));
     const must = !slot.optional || (slot.locked && !slot.source?.optional);
-    const [low, high] = used === undefined ? [must && slot.food.id !== "water" ? 1 : 0, 1] : used ? [1, 1] : [0, 0];
+    const [low, high] =
+      used === undefined
+        ? [must && (slot.food.id !== "water" || slot.source?.inCaramel === true || (slot.asked?.[0] ?? 0) > 0) ? 1 : 0, 1]
+        : used
+          ? [1, 1]
+          : [0, 0];
     y.push(builder.column(`y_${slot.key}`, low, high, noveltyOf(slot, run) * settle, run.used === null));
   }
   return { builder, problem, opening, targets, run, all, x, y, e, settle };
@@ -71,17 +76,39 @@ function tightest(slot: Slot, problem: AdaptationProblem, { lead, fat, finished,
 
 /** Kinds whose milk is boiled down for its own sake. */
 const BOILED_DOWN: readonly Archetype[] = ["pudding", "frozen", "sauce"];
+/** Whether a dairy milk leaves that would be boiled down for its own sake. */
+const isBoiledDown = (problem: AdaptationProblem, opening: Opening): boolean =>
+  BOILED_DOWN.includes(problem.archetype) &&
+  problem.lines.some((line) => opening.banned.has(line.id) && line.role === "liquid" && line.food.origin === "dairy");
 /** What a pot drives off: about as much as the recipe; of plant milks, which are not boiled down, about half. */
 function evaporationColumn(builder: ModelBuilder, problem: AdaptationProblem, opening: Opening, { evaporation }: Targets): number {
-  const dairyLeaves =
-    problem.lines.some((line) => opening.banned.has(line.id) && line.role === "liquid" && line.food.origin === "dairy") &&
-    BOILED_DOWN.includes(problem.archetype);
-  const [lowShare, highShare] = dairyLeaves ? [0.25, 0.6] : [0.8, 1.1];
+  const dairyLeaves = isBoiledDown(problem, opening);
+  const [lowShare, highShare] = dairyLeaves ? [PLANT_SHARES[0], DAIRY_SHARES[1]] : DAIRY_SHARES;
   // What is not there takes up no water.
   const soaked = problem.lines.filter(({ treated }) => treated?.soaked);
   const gone = soaked.length > 0 && soaked.every(({ id }) => opening.banned.has(id)) ? problem.takenUp : 0;
   const bounds = [(evaporation + gone) * lowShare, (evaporation + gone) * highShare] as const;
   return builder.column("e", Math.min(...bounds), Math.max(...bounds));
+}
+
+/** Of what the recipe drives off, a version drives off between so much; of plant milks, which are not boiled down. */
+const DAIRY_SHARES = [0.8, 1.1] as const;
+const PLANT_SHARES = [0.25, 0.6] as const;
+
+/** A milk that is boiled down for its own sake is so with another dairy milk too, and only with that. */
+export function evaporationRows({ builder, problem, opening, targets: { evaporation }, all, y, e }: Programme): void {
+  if (!isBoiledDown(problem, opening) || evaporation <= 0) return;
+  const dairy = all.flatMap((slot, i): Term[] => (slot.role === "liquid" && slot.food.origin === "dairy" ? [[y[i] ?? 0, 1]] : []));
+  builder.row("driven_most", -Infinity, PLANT_SHARES[1] * evaporation, [
+    [e, 1],
+    ...dairy.map(([use]): Term => [use, (PLANT_SHARES[1] - DAIRY_SHARES[1]) * evaporation]),
+  ]);
+  dairy.forEach(([use], i) =>
+    builder.row(`driven_least_${i}`, PLANT_SHARES[0] * evaporation, Infinity, [
+      [e, 1],
+      [use, (PLANT_SHARES[0] - DAIRY_SHARES[0]) * evaporation],
+    ]),
+  );
 }
 
 /** What using a food costs: little for the recipe's own, more for a new one. */

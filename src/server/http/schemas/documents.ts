@@ -3,7 +3,7 @@ import { benchFrom1, benchFrom2, type StoredBench, type StoredBench1, type Store
 import { PROPOSAL_PLANS } from "../../../core/substitution";
 import { ROLES, SERVING_TEMPERATURES } from "../../../core/food";
 import { RECIPE_LIMITS, type Recipe } from "../../../core/recipe";
-import type { DiningTable } from "../../../core/table";
+import { AIMS, BATCH_BY, GOALS, type DiningTable } from "../../../core/table";
 import { limits, ruleIds, tableParts, wayPicks } from "./household";
 import { RECIPE } from "./recipe";
 import { amount, atLeastOne, compiled, isoDay, list, oneOf, only, orNull, schemaOf, some, text } from "./shapes";
@@ -12,9 +12,24 @@ const grams = amount(0, 1_000_000);
 const servings = some(1000);
 const serve = oneOf(SERVING_TEMPERATURES);
 
+const lineOf = text(60, 1);
+const foodOf = text(100, 1);
+const of = <const Kind extends string>(kind: Kind) => Type.Literal(kind);
+const WISH = Type.Union([
+  only({ kind: of("line stays"), line: lineOf }),
+  only({ kind: of("line leaves"), line: lineOf }),
+  only({ kind: of("line at most"), line: lineOf, grams }),
+  only({ kind: of("food never"), food: foodOf }),
+  only({ kind: of("food goes in"), food: foodOf, grams }),
+  only({ kind: of("goal"), goal: oneOf(GOALS), aim: oneOf(AIMS), value: orNull(amount(0, 10_000)) }),
+  only({ kind: of("cost at most"), most: amount(0, 1_000_000) }),
+]);
+
 export const TABLE = only({
   ...tableParts,
   servings,
+  wishes: Type.Optional(list(WISH, 2 * RECIPE_LIMITS.lines)),
+  batch: Type.Optional(oneOf(BATCH_BY)),
   serve,
   day: Type.Optional(orNull(isoDay)),
   hour: Type.Optional(orNull(Type.String({ pattern: "^([01]\\d|2[0-3]):[0-5]\\d$" }))),
@@ -74,9 +89,14 @@ const proposal = only({
 });
 export const validateProposals = schemaOf<StoredProposals>()(only({ basis: text(4000, 1), proposals: atLeastOne(proposal, 10) }));
 
+/** A table that recipes are sought for; `leave`: the recipe that it was set for, which is not looked at. */
+export const validateSuited = schemaOf<{ readonly table: DiningTable; readonly leave: string | null }>()(only({ table: TABLE, leave: orNull(text(60)) }));
+
 export const validatePaste = compiled(only({ text: text(2 * RECIPE_LIMITS.characters) }));
 export const validateImport = compiled(only({ recipes: atLeastOne(RECIPE, 200) }));
-export const validateKeep = compiled(only({ recipeId: text(60), bench: BENCH, notFor: Type.Optional(Type.Boolean()) }));
+/** Of a pot that is split: who eats of it, and before which step (by place, from 1) it is parted. */
+const PORTION = only({ eaters: atLeastOne(text(60, 1), 40), before: Type.Integer({ minimum: 1, maximum: RECIPE_LIMITS.steps }) });
+export const validateKeep = compiled(only({ recipeId: text(60), bench: BENCH, notFor: Type.Optional(Type.Boolean()), portion: Type.Optional(PORTION) }));
 /** Characters of what is told of a kept version. */
 export const VERSION_LIMITS = { label: 100, why: 1000, whom: 2000 } as const;
 export const validateDescription = compiled(only({ label: text(VERSION_LIMITS.label, 1), why: text(VERSION_LIMITS.why), whom: text(VERSION_LIMITS.whom) }));

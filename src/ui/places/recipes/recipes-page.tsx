@@ -58,9 +58,16 @@ export function RecipesPage({ recipes, total, page, pages, search, foodName, cho
   return (
     <>
       <PageHead title="Recipes" line="As handed down. Open one, set its table, and see the version for it.">
-        <Go href="/recipes/new" className={buttonClass("primary", "no-print")}>
-          Paste a recipe
-        </Go>
+        <span className="no-print flex flex-wrap gap-x-5 gap-y-1 items-center">
+          {total > 0 && (
+            <Go href="/recipes/suits" className="underline inline-flex items-center min-h-11">
+              Which suits a table?
+            </Go>
+          )}
+          <Go href="/recipes/new" className={buttonClass("primary")}>
+            Paste a recipe
+          </Go>
+        </span>
       </PageHead>
       <PageColumns>
         <section className="p-4 md:p-5 min-w-0" aria-label="Recipes">

@@ -10,7 +10,7 @@ import type { Snapshot } from "../../../core/adaptation";
 import { kitchenMeasure } from "../../../core/recipe";
 import type { FigureOf, ToldFigures } from "../../../core/views";
 import { beamReadings } from "../../../core/substitution";
-import { formatGrams, capital, servingsText } from "../../../core/units";
+import { formatGrams, gramsBeside, capital, servingsText } from "../../../core/units";
 import { USUAL_HOUSEHOLD } from "../../../core/household";
 import { BeamsPanel } from "../../panels/beams-panel";
 import { VerdictStamp } from "../../panels/standing-line";
@@ -106,7 +106,9 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
                     )}
                   </span>
                   <span className="t-figure text-ink2 text-right t-frac">{row.food ? kitchenMeasure(row.food, row.grams, measures)?.text : ""}</span>
-                  <span className="t-figure text-right">{row.food ? `${formatGrams(row.grams)} g` : ""}</span>
+                  <span className="t-figure text-right">
+                    {row.food ? gramsBeside(row.grams, kitchenMeasure(row.food, row.grams, measures)?.text ?? "") : ""}
+                  </span>
                   <span className="t-small text-ink2 col-span-3 sm:col-span-1 flex gap-1.5 items-baseline">
                     {row.change === "replaced" && (
                       <>

@@ -1,5 +1,5 @@
 import { stepTexts, yieldText, type Recipe } from "../../../core/recipe";
-import { formatGrams } from "../../../core/units";
+import { formatGrams, gramsBeside } from "../../../core/units";
 import type { RecipeView } from "../../../core/views";
 import { minutesWords } from "./step-words";
 
@@ -34,7 +34,7 @@ export function RecipePrint({ recipe, view }: { readonly recipe: Recipe; readonl
                 {lines.map(({ id, text, grams }) => (
                   <tr key={id} className="border-b border-line">
                     <td className="py-1">{text}</td>
-                    <td className="text-right t-figure whitespace-nowrap pl-4">{grams === null ? "not read" : `${formatGrams(grams)} g`}</td>
+                    <td className="text-right t-figure whitespace-nowrap pl-4">{grams === null ? "not read" : gramsBeside(grams, text)}</td>
                   </tr>
                 ))}
               </tbody>

@@ -16,7 +16,7 @@ import { Go } from "../../shell/go";
 import { useHousehold } from "../../shell/household";
 import { failed, toast } from "../../shell/messages";
 import { PageHead } from "../../shell/shell";
-import { GoalFields, goalOf, KINDS, type Fields, type Kind } from "./scale-goal";
+import { GoalFields, goalOf, KINDS, type Fields, type Kind } from "../../panels/scale-goal";
 import { PageColumns } from "../../parts/page-columns";
 import { ColumnHead } from "../../parts/table-heads";
 
@@ -57,6 +57,7 @@ export function ScalePage({
     line: first?.id ?? "",
     grams: Math.round(first?.grams ?? 100),
   }));
+  const foods = read.readings.flatMap((each) => (each.kind === "read" ? [{ line: each.line.id, name: each.food.name }] : []));
   const set = (part: Partial<Fields>) => setFields((now) => ({ ...now, ...part }));
   const goal = goalOf(kind, fields);
   // What a limit of the table counts is rounded down, so that rounding breaks none.
@@ -102,7 +103,7 @@ export function ScalePage({
               {KINDS.map(([each, name]) => (
                 <div key={each} className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line py-0.5">
                   <Choice name="by" label={name} checked={kind === each} onChange={() => setKind(each)} />
-                  {kind === each && <GoalFields kind={each} fields={fields} read={read} pans={equipment?.pans ?? []} onChange={set} />}
+                  {kind === each && <GoalFields kind={each} fields={fields} foods={foods} pans={equipment?.pans ?? []} onChange={set} />}
                 </div>
               ))}
             </div>

@@ -1,6 +1,5 @@
 "use client";
 
-import equal from "fast-deep-equal";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { benchFrom2, type StoredBench, type StoredProposals } from "../../../core/adaptation";
@@ -13,17 +12,14 @@ import type { WayPicks } from "../../../core/ways";
 import { BeamsPanel } from "../../panels/beams-panel";
 import { useFoodPickerSoon } from "../../panels/food-picker";
 import { StepsPanel } from "../../panels/steps-panel";
-import { FigureButton, WorkingProvider } from "../../panels/working";
-import { AmountField } from "../../parts/amount-field";
+import { WorkingProvider } from "../../panels/working";
 import { PageColumns } from "../../parts/page-columns";
 import { send, why as whyOf } from "../../parts/send";
 import { UndoButtons } from "../../parts/undo-buttons";
+import { useSame } from "../../parts/use-same";
 import { useUndoKeys } from "../../parts/use-history";
 import { latest, noteSave, savedRevision, type Revised } from "../../shell/documents";
 import { Go } from "../../shell/go";
-import { useHouseRulesDocument } from "../../shell/house-rules";
-import { useHouseholdDocument } from "../../shell/household";
-import { usePantryDocument } from "../../shell/pantry";
 import { SaveNotice } from "../../shell/save-notice";
 import { useSaving } from "../../shell/saving";
 import { PageHead } from "../../shell/shell";
@@ -31,14 +27,21 @@ import { StationThread } from "../../shell/thread";
 import { useDocument } from "../../shell/use-document";
 import { useView } from "../../shell/use-view";
 import { chosen, setEvaporation, setOwnSteps, setWay } from "./bench-state";
+import { BenchNotices } from "./bench-notices";
 import { ChangedSince } from "./changed-since";
+import { EatersRow } from "./eaters-row";
 import { EndingPanel } from "./ending-panel";
 import { KeepBar } from "./keep-bar";
 import { Ledger } from "./ledger";
 import { ProposalTabs } from "./proposal-tabs";
+import { SplitPanel } from "./split-panel";
+import { TradeOffPanel } from "./trade-off-panel";
+import { useAsked } from "./use-asked";
 import { useEarlierStates } from "./use-earlier-states";
-import { STARTING, useProposals } from "./use-proposals";
+import { STARTING, useProposals, useRevisions } from "./use-proposals";
+import { WishesPanel } from "./wishes-panel";
 import { WaysPanel } from "./ways-panel";
+import { YieldLine } from "./yield-line";
 
 interface BenchStationProps {
   readonly id: string;
@@ -49,35 +52,23 @@ interface BenchStationProps {
   readonly proposals: StoredProposals | null;
   /** What is computed of all of it, as saved. */
   readonly view: BenchView;
+  /** ISO. */
+  readonly today: string;
 }
 
 /** A browser may hold one that was not saved, from an earlier version of the app. */
 const opened = (bench: StoredBench | null): StoredBench | null => bench && benchFrom2(bench);
 
+const same = (table: DiningTable): DiningTable => table;
+
 const NO_WAYS: WayPicks = {};
 const WAY = "way";
-/** The same object for as long as it is equal. */
-function useSame<T>(value: T): T {
-  const [held, setHeld] = useState(value);
-  if (held === value || equal(held, value)) return held;
-  setHeld(value);
-  return value;
-}
-
-/** The revisions of all documents that what is worked out rests on; null while one of them is not saved. */
-function useRevisions(recipe: number | null, table: number | null): readonly number[] | null {
-  const [pantry, house, household] = [usePantryDocument().revision, useHouseRulesDocument().revision, useHouseholdDocument().revision];
-  return useMemo(
-    () => (recipe === null || table === null || pantry === null || house === null || household === null ? null : [recipe, table, pantry, house, household]),
-    [recipe, table, pantry, house, household],
-  );
-}
-
 /** The Swap station: the bench, where a version is found, changed by hand and weighed against the recipe. */
-export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench, proposals: storedProposals, view: givenView }: BenchStationProps) {
+export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench, proposals: storedProposals, view: givenView, today }: BenchStationProps) {
   const recipe = useMemo(() => latest(`/api/recipes/${id}`, givenRecipe).document, [id, givenRecipe]);
-  const table = useMemo(() => latest(`/api/recipes/${id}/table`, givenTable).document, [id, givenTable]);
-  const revisions = useRevisions(savedRevision(`/api/recipes/${id}`, givenRecipe), savedRevision(`/api/recipes/${id}/table`, givenTable));
+  const editedTable = useDocument(`/api/recipes/${id}/table`, givenTable, same, same);
+  const { present: table, set: setTable } = editedTable;
+  const revisions = useRevisions(savedRevision(`/api/recipes/${id}`, givenRecipe), editedTable.revision);
   const router = useRouter();
   const { flush } = useSaving();
 
@@ -131,6 +122,9 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
     if (first && !isTouched) set(first.bench);
   }, [first, isTouched, set]);
 
+  const isOfHand = /by hand$/i.test(now.label) && view.isLaid;
+  const { ask, onWish, onLetGo, onLimit } = useAsked({ search, first: isOfHand ? undefined : first, set, setTable });
+
   const sweet = useCallback(
     (side: string): FigureOf => ({ kind: "bench", side: side === "as handed down" ? "before" : "after", recipe, table, bench: present }),
     [recipe, table, present],
@@ -162,23 +156,12 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
       </PageHead>
       <PageColumns aside="wide" className="lg:grid-rows-[auto_1fr] pb-20 md:pb-0">
         <div className="p-4 pb-0 md:pt-2 md:px-5 min-w-0">
-          {why !== null && (
-            <p role="alert" className="bg-rose-wash text-rose px-3 py-2 t-ledger mb-3">
-              This could not be computed, and its figures are as they were before: {why}
-            </p>
+          {editedTable.theirs && (
+            <div className="mb-3" role="group" aria-label="The table">
+              <SaveNotice document={editedTable} />
+            </div>
           )}
-          {view.unread > 0 && (
-            <p className="bg-saffron-wash px-3 py-2 t-ledger mb-3">
-              {view.unread} {view.unread === 1 ? "line of the recipe is" : "lines of the recipe are"} not read yet and not in any version. Whether they fit this
-              table is not known: answer them at the Recipe station.
-            </p>
-          )}
-          {view.gone > 0 && edited.undo === null && (
-            <p className="bg-saffron-wash px-3 py-2 t-ledger mb-3">
-              The version that lay here uses {view.gone === 1 ? "a food that is" : `${view.gone} foods that are`} no longer in the pantry. It is laid aside: put
-              the food back, or take up another version and it goes.
-            </p>
-          )}
+          <BenchNotices why={why} unread={view.unread} gone={edited.undo === null ? view.gone : 0} />
           {view.isLaid && view.since.length > 0 && !seen && (
             <ChangedSince
               since={view.since}
@@ -200,7 +183,18 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
             <SaveNotice document={edited} />
             <UndoButtons undo={undo} redo={redo} />
           </div>
-          <EndingPanel state={search} recipeId={id} unasked={unasked} order={view.order} ruleNames={view.ruleNames} onAgain={again} />
+          <EndingPanel
+            state={search}
+            recipeId={id}
+            unasked={unasked}
+            order={view.order}
+            ruleNames={view.ruleNames}
+            today={today}
+            onAgain={again}
+            onLetGo={onLetGo}
+            onWish={onWish}
+            onLimit={onLimit}
+          />
           <ProposalTabs
             proposals={proposals}
             chosen={chosenOne < 0 ? null : chosenOne}
@@ -213,24 +207,27 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
             onCancel={cancel}
             onByHand={() => set(chosen(view.handedDown))}
           />
-          <Ledger isBehind={isBehind} rows={view.rows} bench={now} recipe={recipe} table={table} onChange={change} onLook={setLooked} />
-          <div className="border-x border-b border-ink bg-sheet rule-double px-3 py-2 grid sm:grid-cols-[1fr_auto_1fr] gap-2 items-center t-ledger">
-            <span>
-              <FigureButton figure={before.figures.yield} id="yield" of="as handed down" className="font-[600]!" /> finished
-            </span>
-            <span className="flex items-center gap-2 text-ink2">
-              cooks down by{" "}
-              <AmountField
-                label="Water driven off in this version, grams"
-                value={now.evaporation}
-                onChange={(evaporation) => change((bench) => setEvaporation(bench, evaporation), "evaporation")}
-              />
-            </span>
-            <span className="sm:text-right">
-              <FigureButton figure={after.figures.yield} id="yield" of="for this table" className="font-[600]!" /> finished, {table.servings} of{" "}
-              <FigureButton figure={after.figures.servingMass} id="servingMass" of="for this table" />
-            </span>
-          </div>
+          <EatersRow eaters={view.eaters} />
+          <WishesPanel wishes={view.wishes} goals={view.goals} palates={view.palates} table={table} onWish={onWish} onLetGo={onLetGo} />
+          <Ledger
+            isBehind={isBehind}
+            rows={view.rows}
+            bench={now}
+            recipe={recipe}
+            table={table}
+            onChange={change}
+            onWish={onWish}
+            onLetGo={onLetGo}
+            onLook={setLooked}
+          />
+          <YieldLine
+            before={before}
+            after={after}
+            table={table}
+            evaporation={now.evaporation}
+            onEvaporation={(evaporation) => change((bench) => setEvaporation(bench, evaporation), "evaporation")}
+            onServe={(serve) => ask((was) => ({ ...was, serve }))}
+          />
           <KeepBar
             beams={beams}
             changed={changed}
@@ -290,6 +287,8 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
             own={now.steps}
             onOwn={(own) => change((bench) => setOwnSteps(bench, own))}
           />
+          <SplitPanel id={id} recipe={recipe} table={table} ways={ways} />
+          <TradeOffPanel recipe={recipe} table={table} ways={ways} onTake={set} />
         </section>
       </PageColumns>
     </WorkingProvider>

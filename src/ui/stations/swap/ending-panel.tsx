@@ -2,9 +2,10 @@
 
 import { capital } from "../../../core/units";
 import { Go } from "../../shell/go";
-import { LIMIT_NAMES, type LimitId } from "../../../core/table";
+import { LIMIT_NAMES, type LimitId, type Wish } from "../../../core/table";
 import type { Order, Question } from "../../../core/substitution";
 import type { ToldEnding } from "../../../core/views";
+import { Answer } from "../../panels/answer";
 import { Button } from "../../parts/button";
 import { WhyMark } from "../../parts/marks";
 import type { Search } from "./use-proposals";
@@ -16,17 +17,25 @@ interface EndingPanelProps {
   readonly order: Order;
   /** Who was never asked about allergies. */
   readonly unasked: readonly { readonly name: string }[];
+  /** ISO. */
+  readonly today: string;
   readonly onAgain: () => void;
+  /** Lets go of what stands in the way. */
+  readonly onLetGo: (wish: Wish) => void;
+  /** Asks for what would let one fit. */
+  readonly onWish: (wish: Wish) => void;
+  readonly onLimit: (limit: LimitId, most: number) => void;
 }
 
 /** Says how the search ended when it did not end in proposals. */
-export function EndingPanel({ state, recipeId, ruleNames, order, unasked, onAgain }: EndingPanelProps) {
+export function EndingPanel({ state, ...rest }: EndingPanelProps) {
+  const { onAgain } = rest;
   if (state.kind === "idle" || state.kind === "working" || (state.kind === "ended" && state.ending.kind === "proposals")) return null;
   return (
     <div className="border border-ink bg-sheet p-4 mb-4" role="status" aria-live="polite">
       {state.kind === "cancelled" && <Stopped title="Stopped" text="Nothing was changed." onAgain={onAgain} />}
       {state.kind === "failed" && <Stopped title="The solver failed" text={`${state.why} Your amounts are untouched.`} onAgain={onAgain} />}
-      {state.kind === "ended" && <Ended ending={state.ending} recipeId={recipeId} ruleNames={ruleNames} order={order} unasked={unasked} onAgain={onAgain} />}
+      {state.kind === "ended" && <Ended ending={state.ending} {...rest} />}
     </div>
   );
 }
@@ -49,7 +58,11 @@ function Ended({
   ruleNames,
   order,
   unasked,
+  today,
   onAgain,
+  onLetGo,
+  onWish,
+  onLimit,
 }: Omit<EndingPanelProps, "state"> & {
   readonly ending: ToldEnding;
 }) {
@@ -98,6 +111,9 @@ function Ended({
             ))}
           </ul>
           {ending.questions.length > 0 && <Asked questions={ending.questions} order={order} recipeId={recipeId} />}
+          <p className="t-ledger mt-2">
+            Or choose another sweet: <OtherSweet recipeId={recipeId} />
+          </p>
         </>
       );
     case "time-ran-out":
@@ -106,7 +122,9 @@ function Ended({
       return (
         <>
           <p className="t-h2">No proposals for this one</p>
-          <p className="t-ledger mt-1">{ending.why}</p>
+          <p className="t-ledger mt-1">
+            {ending.why} Or choose another sweet: <OtherSweet recipeId={recipeId} />
+          </p>
         </>
       );
     case "no-version-fits":
@@ -118,22 +136,41 @@ function Ended({
               ? "One fits if this house takes what is asked about here:"
               : ending.relation === "any"
                 ? ending.clashes.length > 1
-                  ? "These limits clash. Easing any one of them is enough:"
-                  : "One limit stands in the way:"
+                  ? "These clash. Easing any one of them is enough:"
+                  : "One thing stands in the way:"
                 : "These stand in the way together; each has to be eased:"}
           </p>
           <ul className="mt-2 border-t border-ink">
             {ending.clashes.map((clash) => (
               <li key={clash.limit} className="border-b border-line py-1.5 t-ledger flex flex-wrap justify-between gap-x-6">
                 {clash.kind === "limit" ? (
-                  <LimitClash limit={clash.limit} given={clash.given} needed={clash.needed} />
+                  <LimitClash limit={clash.limit} given={clash.given} needed={clash.needed} onLimit={onLimit} />
+                ) : clash.kind === "sweetness" ? (
+                  <>
+                    <span className="font-[550]">As sweet as the recipe</span>
+                    <span className="flex flex-wrap gap-x-4 items-center">
+                      <span className="t-figure">
+                        {clash.given} g as sugar per 100 g; one fits at {clash.needed} g
+                      </span>
+                      <Button onClick={() => onWish(clash.wish)}>Let it be less sweet</Button>
+                    </span>
+                  </>
+                ) : clash.kind === "wish" ? (
+                  <>
+                    <span className="font-[550]">{capital(clash.limit)}</span>
+                    <Button onClick={() => onLetGo(clash.wish)}>Let go of it</Button>
+                  </>
                 ) : clash.kind === "food" ? (
                   <>
                     <span className="font-[550]">{clash.limit}</span>
                     <span>
-                      asked about: {clash.rules.join(", ")}.{" "}
-                      <Go className="underline" href={`/pantry/${clash.food}`}>
-                        Look at it, and answer
+                      {clash.asks.map(({ rule, short, reason, isAllergy }) => (
+                        <span key={rule} className="block">
+                          {short}: {reason}. <Answer rule={rule} reason={reason} food={clash.food} isAllergy={isAllergy} today={today} />
+                        </span>
+                      ))}
+                      <Go className="underline t-small inline-flex min-h-8 items-center" href={`/pantry/${clash.food}`}>
+                        Look at the food
                       </Go>
                     </span>
                   </>
@@ -146,11 +183,19 @@ function Ended({
               </li>
             ))}
           </ul>
-          <p className="t-ledger mt-2">Change it at {table}, or go on by hand below.</p>
+          <p className="t-ledger mt-2">
+            Change it at {table}, go on by hand below, or choose another sweet: <OtherSweet recipeId={recipeId} />
+          </p>
         </>
       );
   }
 }
+
+const OtherSweet = ({ recipeId }: { readonly recipeId: string }) => (
+  <Go className="underline" href={`/recipes/suits?table=${recipeId}`}>
+    which of my recipes suits this table?
+  </Go>
+);
 
 function Place({ line, step, order, recipeId }: Pick<Question, "line" | "step"> & { readonly order: Order; readonly recipeId: string }) {
   const words = line !== null ? `Line ${order.lines.indexOf(line) + 1}` : step !== null ? `Step ${order.steps.indexOf(step) + 1}` : "The whole";
@@ -178,13 +223,28 @@ function Asked({ questions, order, recipeId }: { readonly questions: readonly Qu
   );
 }
 
-function LimitClash({ limit, given, needed }: { readonly limit: LimitId; readonly given: number; readonly needed: number }) {
+function LimitClash({
+  limit,
+  given,
+  needed,
+  onLimit,
+}: {
+  readonly limit: LimitId;
+  readonly given: number;
+  readonly needed: number;
+  readonly onLimit: EndingPanelProps["onLimit"];
+}) {
   const { name, unit } = LIMIT_NAMES[limit];
   return (
     <>
       <span className="font-[550]">{capital(name)}</span>
-      <span className="t-figure">
-        set to {given} {unit}, would have to be {needed} {unit} a serving
+      <span className="flex flex-wrap gap-x-4 items-center">
+        <span className="t-figure">
+          set to {given} {unit}, would have to be {needed} {unit} a serving
+        </span>
+        <Button onClick={() => onLimit(limit, needed)}>
+          Make it {needed} {unit}
+        </Button>
       </span>
     </>
   );

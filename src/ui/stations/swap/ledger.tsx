@@ -4,8 +4,8 @@ import { memo, useState } from "react";
 import type { StoredBench } from "../../../core/adaptation";
 import type { Recipe } from "../../../core/recipe";
 import type { BeamReading } from "../../../core/substitution";
-import type { DiningTable } from "../../../core/table";
-import { formatGrams } from "../../../core/units";
+import type { DiningTable, Wish } from "../../../core/table";
+import { formatGrams, gramsBeside } from "../../../core/units";
 import type { ToldRow } from "../../../core/views";
 import { FoodPicker } from "../../panels/food-picker";
 import { AmountField } from "../../parts/amount-field";
@@ -27,12 +27,15 @@ interface LedgerProps {
   readonly recipe: Recipe;
   readonly table: DiningTable;
   readonly onChange: Change;
+  /** What is asked of every version. */
+  readonly onWish: (wish: Wish) => void;
+  readonly onLetGo: (wish: Wish) => void;
   /** Tells the beams of a food that is looked at, not taken. */
   readonly onLook: (beams: readonly BeamReading[] | null) => void;
 }
 
 /** The ledger: each line as handed down, why it changes, and what stands for it in this version, to be changed by hand. */
-export function Ledger({ rows, isBehind, bench, recipe, table, onChange, onLook }: LedgerProps) {
+export function Ledger({ rows, isBehind, bench, recipe, table, onChange, onWish, onLetGo, onLook }: LedgerProps) {
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
   return (
@@ -53,7 +56,10 @@ export function Ledger({ rows, isBehind, bench, recipe, table, onChange, onLook 
             grams={bench.rows.find(({ id }) => id === row.id)?.grams ?? row.grams}
             at={open === row.id ? { recipe, table, bench } : null}
             onOpen={setOpen}
+            asked={(table.wishes ?? []).find((wish) => "line" in wish && wish.line === row.line) ?? null}
             onChange={onChange}
+            onWish={onWish}
+            onLetGo={onLetGo}
             onLook={onLook}
           />
         ))}
@@ -89,12 +95,16 @@ interface LedgerRowProps {
   readonly grams: number;
   /** What other foods are tried on where this row is open; else null, so that it is shown anew only when it changed. */
   readonly at: Pick<LedgerProps, "recipe" | "table" | "bench"> | null;
+  /** What is asked of this line in every version. */
+  readonly asked: Wish | null;
   readonly onOpen: (row: string | null) => void;
   readonly onChange: Change;
+  readonly onWish: LedgerProps["onWish"];
+  readonly onLetGo: LedgerProps["onLetGo"];
   readonly onLook: LedgerProps["onLook"];
 }
 
-const LedgerRow = memo(function LedgerRow({ row, grams, at, onOpen: setOpen, onChange, onLook }: LedgerRowProps) {
+const LedgerRow = memo(function LedgerRow({ row, grams, at, asked, onOpen: setOpen, onChange, onWish, onLetGo, onLook }: LedgerRowProps) {
   const open = at !== null;
   const { id, food, was } = row;
   const onOpen = () => setOpen(open ? null : id);
@@ -106,11 +116,11 @@ const LedgerRow = memo(function LedgerRow({ row, grams, at, onOpen: setOpen, onC
   return (
     <li className={`border-b border-line isolate ${open ? "bg-pressed" : ""}`} data-row={row.line ?? "new"} data-change={row.change}>
       <div className={`grid grid-cols-[minmax(0,1fr)_auto_auto] ${COLUMNS} gap-x-2 px-3 items-center md:min-h-[29px] py-1.5 md:py-0`}>
-        <span className="t-ledger text-ink2 md:text-ink leading-tight" title={was?.name}>
+        <span className={`t-ledger text-ink2 md:text-ink leading-tight ${asIs ? "max-md:hidden" : ""}`} title={was?.name}>
           {was?.name || <span className="md:hidden">Added</span>}
         </span>
-        <span className="t-figure text-ink2 text-right t-frac truncate">{was?.measure}</span>
-        <span className="t-figure text-right">{was ? formatGrams(was.grams) : ""}</span>
+        <span className={`t-figure text-ink2 text-right t-frac truncate ${asIs ? "max-md:hidden" : ""}`}>{was?.measure}</span>
+        <span className={`t-figure text-right ${asIs ? "max-md:hidden" : ""}`}>{was ? gramsBeside(was.grams, was.measure).replace(/ g$/, "") : ""}</span>
         <WhyCell row={row} />
         <span className="min-w-0 flex items-center">
           <button
@@ -147,7 +157,7 @@ const LedgerRow = memo(function LedgerRow({ row, grams, at, onOpen: setOpen, onC
       {at && (
         <>
           <Substitutes row={id} {...at} onLook={onLook} onTake={(taken, amount) => apply((bench) => setFood(bench, id, taken, amount))} />
-          <RowTools row={row} onApply={apply} onClose={onOpen} />
+          <RowTools row={row} asked={asked} onApply={apply} onWish={onWish} onLetGo={onLetGo} onClose={onOpen} />
         </>
       )}
     </li>
@@ -160,9 +170,10 @@ const isOther = ({ food, change }: ToldRow): boolean => food !== null && change 
 /** Why a row is not as it was, or what it breaks. */
 function WhyCell({ row }: { readonly row: ToldRow }) {
   const { breaks } = row;
+  const isEmpty = !breaks && row.change === "as is";
   return (
     <span
-      className="order-last md:order-none col-span-3 md:col-span-1 md:bg-ground md:self-stretch md:-my-px flex items-center gap-1.5 md:pl-2 t-small md:max-lg:[font-stretch:80%] min-w-0"
+      className={`${isEmpty ? "max-md:hidden " : ""}order-last md:order-none col-span-3 md:col-span-1 md:bg-ground md:self-stretch md:-my-px flex items-center gap-1.5 md:pl-2 t-small md:max-lg:[font-stretch:80%] min-w-0`}
       title={row.why}
     >
       {breaks ? (
@@ -184,23 +195,31 @@ function WhyCell({ row }: { readonly row: ToldRow }) {
   );
 }
 
-function FoodWords({ row: { food, change } }: { readonly row: ToldRow }) {
+function FoodWords({ row: { food, change, was } }: { readonly row: ToldRow }) {
   if (!food) return <span className="text-rose">left out</span>;
-  if (change === "as is") return <span className="text-ink2">as is</span>;
+  if (change === "as is")
+    return (
+      <span className="text-ink2">
+        <span className="md:hidden">{was?.name ?? food.name}, </span>as is
+      </span>
+    );
   return change === "amount" ? <span>{food.name}</span> : food.name;
 }
 
 interface RowToolsProps {
   readonly row: ToldRow;
+  readonly asked: Wish | null;
+  readonly onWish: LedgerProps["onWish"];
+  readonly onLetGo: LedgerProps["onLetGo"];
   readonly onApply: (next: (bench: StoredBench) => StoredBench) => void;
   readonly onClose: () => void;
 }
 
 /** What can be done with an open row beside taking another food. */
-function RowTools({ row, onApply, onClose }: RowToolsProps) {
+function RowTools({ row, asked, onApply, onWish, onLetGo, onClose }: RowToolsProps) {
   const tool = "underline min-h-8";
   return (
-    <p className="border-l-4 border-saffron-fill px-3 pb-2 flex gap-5 t-small bg-sheet">
+    <p className="border-l-4 border-saffron-fill px-3 pb-2 flex flex-wrap gap-x-5 t-small bg-sheet">
       {row.was && row.change !== "as is" && (
         <button type="button" className={tool} onClick={() => onApply((bench) => putBack(bench, row.id))}>
           As handed down
@@ -209,6 +228,37 @@ function RowTools({ row, onApply, onClose }: RowToolsProps) {
       {row.food && (
         <button type="button" className={tool} onClick={() => onApply((bench) => leaveOut(bench, row.id))}>
           {row.line === null ? "Take it away" : "Leave it out"}
+        </button>
+      )}
+      {asked ? (
+        <button type="button" className={tool} onClick={() => onLetGo(asked)}>
+          Asked of every version; let go of it
+        </button>
+      ) : (
+        row.line !== null &&
+        row.was && (
+          <>
+            <button type="button" className={tool} onClick={() => onWish({ kind: "line stays", line: row.line ?? "" })}>
+              Keep it in every version
+            </button>
+            <button type="button" className={tool} onClick={() => onWish({ kind: "line leaves", line: row.line ?? "" })}>
+              In no version
+            </button>
+            {row.grams > 0 && (row.change === "as is" || row.change === "amount") && (
+              <button
+                type="button"
+                className={tool}
+                onClick={() => onWish({ kind: "line at most", line: row.line ?? "", grams: Math.round(row.grams * 10) / 10 })}
+              >
+                Never more than {formatGrams(row.grams)} g
+              </button>
+            )}
+          </>
+        )
+      )}
+      {isOther(row) && row.food && (
+        <button type="button" className={tool} onClick={() => onWish({ kind: "food never", food: row.food?.id ?? "" })}>
+          Never {row.food.name.toLowerCase()} here
         </button>
       )}
       <button type="button" className={tool} onClick={onClose}>

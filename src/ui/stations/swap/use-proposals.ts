@@ -1,6 +1,6 @@
 "use client";
 
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Recipe } from "../../../core/recipe";
 import type { Progress } from "../../../core/substitution";
 import type { DiningTable } from "../../../core/table";
@@ -9,6 +9,9 @@ import type { WayPicks } from "../../../core/ways";
 import { Cancelled, createBrowserSolver, type SolverClient } from "../../../workers/client/browser";
 import { send, why as whyOf } from "../../parts/send";
 import { useCompute } from "../../shell/computer";
+import { useHouseRulesDocument } from "../../shell/house-rules";
+import { useHouseholdDocument } from "../../shell/household";
+import { usePantryDocument } from "../../shell/pantry";
 
 export const STARTING: Progress = { done: 0, of: 4, doing: "Loading the solver" };
 
@@ -38,6 +41,15 @@ interface Proposals {
   readonly cancel: () => void;
 }
 
+/** The revisions of all documents that what is worked out rests on; null while one of them is not saved. */
+export function useRevisions(recipe: number | null, table: number | null): readonly number[] | null {
+  const [pantry, house, household] = [usePantryDocument().revision, useHouseRulesDocument().revision, useHouseholdDocument().revision];
+  return useMemo(
+    () => (recipe === null || table === null || pantry === null || house === null || household === null ? null : [recipe, table, pantry, house, household]),
+    [recipe, table, pantry, house, household],
+  );
+}
+
 /** The versions for a table: told at once, as they were worked out before, or worked out in the solver's worker and kept. */
 export function useProposals({ id, recipe, table, ways, revisions, known }: Sought): Proposals {
   const [search, setSearch] = useState<Search>({ kind: "idle" });
@@ -59,7 +71,7 @@ export function useProposals({ id, recipe, table, ways, revisions, known }: Soug
       const problem = await compute("bench problem", at);
       const restsOn = rested.current;
       solver.current ??= createBrowserSolver();
-      const ending = await solver.current.ask(problem, { signal: controller.signal, onProgress: (progress) => tell({ kind: "working", progress }) });
+      const ending = await solver.current.versions(problem, { signal: controller.signal, onProgress: (progress) => tell({ kind: "working", progress }) });
       const { told, kept } = await compute("bench ending", { ...at, ending, revisions: restsOn });
       tell({ kind: "ended", ending: told });
       // Where it cannot be kept it is worked out again the next time.

@@ -3,10 +3,12 @@
 import { useMemo } from "react";
 import type { DiningTable } from "../../../core/table";
 import type { TableView } from "../../../core/views";
+import { Go } from "../../shell/go";
 import { CautionsPanel } from "./cautions-panel";
 import { Findings, KeptHere, Meetings, Parted } from "./findings-panel";
 
 interface MeansPanelProps {
+  readonly recipeId: string;
   readonly view: TableView;
   /** It is of earlier wishes: what is not found yet may still be. */
   readonly isBehind: boolean;
@@ -17,7 +19,7 @@ interface MeansPanelProps {
 }
 
 /** What the wishes of a table mean for its sweet: what breaks which, what is parted, what to mind. It is read, not written in, and comes after what is. */
-export function MeansPanel({ view, isBehind, table, whose, today, onRemove }: MeansPanelProps) {
+export function MeansPanel({ recipeId, view, isBehind, table, whose, today, onRemove }: MeansPanelProps) {
   const { kept, findings } = view;
   const ruleNames = useMemo(() => new Map(kept.map(({ id, name }) => [id, name] as const)), [kept]);
   return (
@@ -44,6 +46,13 @@ export function MeansPanel({ view, isBehind, table, whose, today, onRemove }: Me
             </p>
           ) : (
             <Findings found={findings} whose={whose} today={today} />
+          )}
+          {table.rules.length + table.limits.length > 0 && (
+            <p className="no-print">
+              <Go className="underline t-ledger inline-flex items-center min-h-11 md:min-h-8" href={`/recipes/suits?table=${recipeId}`}>
+                Which of my recipes suits this table?
+              </Go>
+            </p>
           )}
         </section>
         <Parted portions={view.parted} whose={whose} />

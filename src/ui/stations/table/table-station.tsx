@@ -6,9 +6,8 @@ import { type Recipe } from "../../../core/recipe";
 import { baseOf } from "../../../core/models/diet";
 import type { FastAhead } from "../../../core/calendar";
 import { onDay, whoseRules, type DiningTable, type Eater } from "../../../core/table";
-import { formatNumber, temperatureText, servingsText } from "../../../core/units";
+import { temperatureText, servingsText } from "../../../core/units";
 import type { TableView } from "../../../core/views";
-import { AmountField } from "../../parts/amount-field";
 import { Choice } from "../../parts/choice";
 import { UndoButtons } from "../../parts/undo-buttons";
 import { useUndoKeys } from "../../parts/use-history";
@@ -23,6 +22,7 @@ import { OtherSweets, type OtherRecipe } from "./other-sweets";
 import { ServingDay } from "./fasting-days";
 import { LimitWishes, Wish } from "../../panels/limit-wishes";
 import { NextUp } from "../../panels/next-up";
+import { HowMuch } from "./how-much";
 import { MeansPanel } from "./means-panel";
 import { groupsOf, RuleWishes, usualRule } from "../../panels/rule-wishes";
 import { Seats } from "./seats";
@@ -142,24 +142,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
           </fieldset>
           <LimitWishes limits={table.limits} onLimits={(limits, key) => set({ ...table, limits }, key)} />
           <div className="flex flex-wrap gap-x-10 gap-y-5">
-            <div>
-              <h3 className="t-h2 text-[15px]">Servings</h3>
-              <AmountField
-                label="Servings for this table"
-                value={table.servings}
-                unit=""
-                least={1}
-                most={1000}
-                onChange={(servings) => set({ ...table, servings }, "servings")}
-                className="min-h-11 justify-center"
-              />
-              <p className="t-small text-ink2">
-                the recipe makes {recipe.servings}
-                {(table.seats ?? []).length > 0 && (
-                  <>; who sits here eats {formatNumber((table.seats ?? []).reduce((sum, { servings }) => sum + servings, 0))}</>
-                )}
-              </p>
-            </div>
+            <HowMuch recipe={recipe} table={table} foods={view.foods} onTable={set} />
             <fieldset>
               <legend className="t-h2 text-[15px]">Served</legend>
               <div className="flex gap-6 min-h-11 items-center">
@@ -189,7 +172,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
           />
         </div>
         <Suspense>
-          <MeansPanel view={view} isBehind={isBehind} table={table} whose={whose} today={today} onRemove={toggle} />
+          <MeansPanel recipeId={id} view={view} isBehind={isBehind} table={table} whose={whose} today={today} onRemove={toggle} />
         </Suspense>
       </PageColumns>
     </>

@@ -18,5 +18,16 @@ export default async function Page(parameters: StationParams) {
   const proposals = await getProposals(id);
   const revisions = [recipe, table, pantry, house, household].map(({ revision }) => revision);
   const view = benchView({ recipe: recipe.document, table: table.document, bench: bench.document, proposals, revisions, laysFirst: true }, kitchen);
-  return <BenchStation key={id} id={id} recipe={recipe} table={table} bench={bench} proposals={proposals} view={view} />;
+  return (
+    <BenchStation
+      key={id}
+      id={id}
+      recipe={recipe}
+      table={table}
+      bench={bench}
+      proposals={proposals}
+      view={view}
+      today={new Date().toISOString().slice(0, 10)}
+    />
+  );
 }

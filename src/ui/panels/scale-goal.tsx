@@ -1,9 +1,9 @@
 "use client";
 
-import type { LineId, ReadRecipe, ScaleGoal } from "../../../core/recipe";
-import { formatNumber } from "../../../core/units";
-import { panVolume, type Pan } from "../../../core/household";
-import { AmountField } from "../../parts/amount-field";
+import type { LineId, ScaleGoal } from "../../core/recipe";
+import { formatNumber } from "../../core/units";
+import { panVolume, type Pan } from "../../core/household";
+import { AmountField } from "../parts/amount-field";
 
 /** By what a recipe is made larger or smaller. */
 export const KINDS = [
@@ -31,13 +31,14 @@ export interface Fields {
 export function GoalFields({
   kind,
   fields,
-  read,
+  foods,
   pans,
   onChange,
 }: {
   readonly kind: Kind;
   readonly fields: Fields;
-  readonly read: ReadRecipe;
+  /** Of the lines that are read. */
+  readonly foods: readonly { readonly line: LineId; readonly name: string }[];
   /** The household's own. */
   readonly pans: readonly Pan[];
   readonly onChange: (part: Partial<Fields>) => void;
@@ -89,14 +90,11 @@ export function GoalFields({
             onChange={(event) => onChange({ line: event.target.value })}
             className="border border-edge bg-sheet px-2 min-h-11 max-w-56"
           >
-            {read.readings.map(
-              (line) =>
-                line.kind === "read" && (
-                  <option key={line.line.id} value={line.line.id}>
-                    {line.food.name}
-                  </option>
-                ),
-            )}
+            {foods.map(({ line, name }) => (
+              <option key={line} value={line}>
+                {name}
+              </option>
+            ))}
           </select>
           <AmountField label="Grams there are of it" value={fields.grams} least={0.1} onChange={(grams) => onChange({ grams })} />
         </>

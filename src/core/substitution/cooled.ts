@@ -1,0 +1,9 @@
+import type { Cooled } from "../process";
+import type { Archetype } from "../recipe";
+import type { AdaptationProblem } from "./problem";
+
+/** What sets is judged set, however it is served. */
+const SET: readonly Archetype[] = ["set pudding", "cultured", "frozen"];
+/** Hot sweets are judged hot, all others as they have set. */
+export const cooledState = ({ serve, archetype }: Pick<AdaptationProblem, "serve" | "archetype">): Cooled =>
+  (serve === "hot" || serve === "warm") && !SET.includes(archetype) ? "hot" : "chilled";

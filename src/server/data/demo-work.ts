@@ -1,0 +1,119 @@
+import { addDays, dayOf } from "../../core/calendar";
+import { baseOf } from "../../core/models/diet";
+import { onDay, seat, type DiningTable, type Eater } from "../../core/table";
+import { splitIn, viewOf } from "../../core/views";
+import type { StoredBench } from "../../core/adaptation";
+import type { Ending } from "../../core/substitution";
+import * as db from "../../db";
+import { proposeOnServer } from "../adapt/solver-queue";
+import { dayAtPlace } from "../kitchen/calendar";
+import { getKitchen } from "../kitchen/kitchen";
+import { getEaters, getHousehold, getHouseRules, getPantry } from "../kitchen/sources";
+import { getAdaptation, requireRecipe, saveBench, saveRecipe, saveTable } from "../recipes/recipes";
+import { saveProposals } from "../recipes/proposals";
+import { keepVersion } from "../versions/versions";
+import { getDatabase, WORK_DUE } from "./database";
+
+const DAYS_TO_SUPPER = 2;
+const LONGEST_SOLVE_MS = 30_000;
+
+/** A table of the supper: who sits at it, and what it leaves out besides. */
+interface Set {
+  readonly recipe: string;
+  readonly eaters: readonly string[];
+  readonly part?: Partial<DiningTable>;
+}
+
+/**
+ * Lays work under way on the demo's counter, as a hand would and by the same use cases: three tables of a supper in two days,
+ * two versions kept and one half worked on, a pot that is split, a table that no version fits, a line to answer. Once.
+ */
+export async function layDemoWork(): Promise<void> {
+  const database = await getDatabase();
+  const due = await database.transaction(async (connection) => {
+    const { value, revision } = await db.readSetting(connection, WORK_DUE);
+    if (value === true) await db.writeSetting(connection, WORK_DUE, false, revision);
+    return value === true;
+  });
+  if (!due) return;
+  const { place } = (await getHousehold()).document;
+  const day = place ? addDays(dayOf(Date.now(), place), DAYS_TO_SUPPER) : null;
+  const at = day === null ? null : await dayAtPlace(day);
+  const falls = at && [...new Set(at.fasts.flatMap(({ rule }) => (rule === null ? [] : [baseOf(rule)])))].sort();
+  const { eaters } = (await getEaters()).document;
+  const set = ({ recipe, eaters: ids, part = {} }: Set) =>
+    setTable(recipe, ids, eaters, (table) => ({ ...onDay(table, day, falls), hour: at?.moonrise ?? null, ...part }));
+
+  // A line that is still to be answered.
+  const almond = await requireRecipe("demo-14");
+  await saveRecipe("demo-14", {
+    document: { ...almond.recipe, lines: [...almond.recipe.lines, { id: "l-asked", text: "a handful of what the neighbour dried", choice: {} }] },
+    revision: almond.revision,
+  });
+  // What no version fits, and what would.
+  await set({
+    recipe: "demo-10",
+    eaters: ["cousin", "niece"],
+    part: { rules: ["vegan", "no-cashew", "nut-free", "soy-free", "no-coconut", "gluten-free"], serve: "chilled" },
+  });
+  // Kept, for the supper.
+  await set({ recipe: "demo-6", eaters: ["grandmother", "cousin"] });
+  await keepFirst("demo-6");
+  await set({ recipe: "demo-1", eaters: ["grandmother", "cousin", "uncle"] });
+  await keepFirst("demo-1");
+  // A pot that is split before the cashews.
+  await set({ recipe: "demo-9", eaters: ["grandmother", "niece", "child"] });
+  await keepPortion("demo-9", "niece");
+  // Half worked on: taken up, and one amount changed by hand.
+  await set({ recipe: "demo-2", eaters: ["grandmother", "cousin", "uncle"], part: { serve: "chilled" } });
+  const [first] = await benchesOf("demo-2");
+  if (first) {
+    const row = first.rows.find(({ role, change }) => role === "liquid" && change === "replaced");
+    const rows = first.rows.map((each) => (each === row ? { ...each, grams: Math.round(each.grams / 50) * 50 + 50 } : each));
+    await layBench("demo-2", { ...first, rows, byHand: true, label: `${first.label}, by hand` });
+  }
+}
+
+async function setTable(id: string, ids: readonly string[], eaters: readonly Eater[], change: (table: DiningTable) => DiningTable): Promise<void> {
+  const { recipe } = await requireRecipe(id);
+  const { table } = await getAdaptation(id, recipe);
+  const seated = ids.reduce((all, each) => {
+    const eater = eaters.find((known) => known.id === each);
+    return eater ? seat(all, eater) : all;
+  }, table.document);
+  await saveTable(id, { document: change(seated), revision: table.revision });
+}
+
+const solved = (problem: Parameters<typeof proposeOnServer>[0]): Promise<Ending> => proposeOnServer(problem, AbortSignal.timeout(LONGEST_SOLVE_MS));
+
+/** The versions for a recipe at its table, worked out and kept to be reopened at once. */
+async function benchesOf(id: string): Promise<readonly StoredBench[]> {
+  const [{ recipe, revision }, kitchen] = [await requireRecipe(id), await getKitchen()];
+  const { table } = await getAdaptation(id, recipe);
+  const others = await Promise.all([getPantry(), getHouseRules(), getHousehold()]);
+  const at = { recipe, table: table.document };
+  const ending = await solved(viewOf("bench problem", at, kitchen));
+  const { told, kept } = viewOf("bench ending", { ...at, ending, revisions: [revision, table.revision, ...others.map((each) => each.revision)] }, kitchen);
+  if (kept) await saveProposals(id, kept);
+  return told.kind === "proposals" ? told.proposals.map(({ bench }) => bench) : [];
+}
+
+async function layBench(id: string, bench: StoredBench): Promise<void> {
+  const { recipe } = await requireRecipe(id);
+  await saveBench(id, { document: bench, revision: (await getAdaptation(id, recipe)).bench.revision });
+}
+
+async function keepFirst(id: string): Promise<void> {
+  const [first] = await benchesOf(id);
+  if (!first) return;
+  await layBench(id, first);
+  await keepVersion(id, first);
+}
+
+/** Keeps the portion of one eater of a pot that is split, where it can be. */
+async function keepPortion(id: string, eater: string): Promise<void> {
+  const [{ recipe }, kitchen] = [await requireRecipe(id), await getKitchen()];
+  const { view } = await splitIn({ recipe, table: (await getAdaptation(id, recipe)).table.document }, kitchen, solved);
+  const portion = view?.portions.find(({ eaters }) => eaters.includes(eater));
+  if (view && portion?.bench) await keepVersion(id, portion.bench, false, { eaters: portion.eaters, before: view.before });
+}

@@ -1,0 +1,95 @@
+import loadHighs from "highs";
+import { beforeAll, describe, expect, it } from "vitest";
+import { USUAL_SOURCES } from "../../src/core/kitchen";
+import { judge } from "../../src/core/models/diet";
+import { linesBefore, propose, type SolverPort } from "../../src/core/substitution";
+import { seat, type DiningTable } from "../../src/core/table";
+import { splitIn, type LatestSplit } from "../../src/core/views";
+import { DEMO_RECIPES, kitchenOf, RULES } from "../../src/data";
+import { DEMO_EATERS } from "../../src/data/demo-pantry";
+import { createHighsPort } from "../../src/workers/solver/highs-port";
+import { food, read } from "../support/kitchen";
+
+let solve: SolverPort;
+beforeAll(async () => {
+  solve = createHighsPort(await loadHighs());
+});
+const kitchen = kitchenOf(USUAL_SOURCES);
+
+interface Found extends LatestSplit {
+  readonly table: DiningTable;
+}
+async function splitOf(text: string, eaters: readonly string[]): Promise<Found> {
+  const { recipe } = read(text);
+  const bare: DiningTable = { rules: [], limits: [], servings: recipe.servings, batch: "recipe", serve: "hot" };
+  const table = eaters.reduce((all, id) => {
+    const eater = DEMO_EATERS.eaters.find((each) => each.id === id);
+    if (!eater) throw new Error(id);
+    return seat(all, eater);
+  }, bare);
+  return { table, ...(await splitIn({ recipe, table }, kitchen, (problem) => propose(problem, solve, () => 0))) };
+}
+
+const TABLES = [
+  ["grandmother", "cousin"],
+  ["grandmother", "uncle"],
+  ["niece", "grandmother", "neighbour"],
+  ["uncle", "cousin", "niece", "child"],
+] as const;
+
+describe("a pot that is split", () => {
+  it.each(TABLES.map((eaters) => [eaters.join(", "), eaters] as const))(
+    "%s: one base, every portion fit for who eats of it, all of it shared out",
+    async (_, eaters) => {
+      let split = 0;
+      for (const { text } of DEMO_RECIPES) {
+        const { table, view } = await splitOf(text, eaters);
+        if (!view) continue;
+        split++;
+        const of = read(text);
+        const base = linesBefore(of, view.before);
+        expect(view.portions.flatMap((portion) => portion.eaters).sort()).toEqual([...eaters].sort());
+        expect(view.portions.reduce((sum, { servings }) => sum + servings, 0)).toBeCloseTo(table.servings, 1);
+        for (const portion of view.portions) {
+          const kept = (table.seats ?? [])
+            .filter(({ eater }) => portion.eaters.includes(eater))
+            .flatMap(({ rules }) => rules.flatMap((id) => RULES.get(id) ?? []));
+          const share = portion.servings / of.recipe.servings;
+          const rows = portion.bench?.rows ?? of.lines.map((line) => ({ line: line.id, foodId: line.food.id, grams: line.grams * share }));
+          for (const { foodId, grams } of rows) {
+            if (foodId === null || grams === 0 || !kitchen.reference.foods.has(foodId)) continue;
+            for (const rule of kept) expect(judge(food(foodId), rule).verdict, `${foodId}, ${rule.id}`).not.toBe("avoid");
+          }
+          // What has gone in by then is the same for all, by the serving.
+          for (const line of of.lines.filter(({ id }) => base.includes(id))) {
+            const row = rows.find((each) => each.line === line.id);
+            expect(row?.foodId, `${of.recipe.title}, before ${view.before}`).toBe(line.food.id);
+            expect((row?.grams ?? 0) / portion.servings).toBeCloseTo(line.grams / of.recipe.servings, 1);
+          }
+        }
+      }
+      expect(split).toBeGreaterThan(0);
+    },
+  );
+
+  it("is not parted after an allergen, nor after what leaves traces of it", async () => {
+    const text = (steps: string) => `Rice pudding\nServes 4\n\n1 litre milk\n80 g rice\n90 g sugar\n40 g cashews\n2 tbsp ghee\n\n${steps}`;
+    const last = text(
+      "1. Boil the rice in the milk for 40 minutes.\n2. Add the sugar and simmer for 5 minutes.\n3. Fry the cashews in the ghee, and stir them in.",
+    );
+    const late = await splitOf(last, ["niece", "grandmother"]);
+    expect(late.view?.before).toBe(2);
+    expect(late.view?.portions.find(({ names }) => names.includes("Niece"))?.allergens).not.toContain("cashew");
+    const first = text(
+      "1. Fry the cashews in the ghee, and lift them out.\n2. Boil the rice in the milk in that pan for 40 minutes.\n3. Add the sugar and the cashews.",
+    );
+    expect((await splitOf(first, ["niece", "grandmother"])).plan?.places).toEqual([]);
+  });
+
+  it("is nothing to split where all need the same, or one eats alone", async () => {
+    const { text } = DEMO_RECIPES[0] ?? { text: "" };
+    expect((await splitOf(text, ["grandmother"])).plan).toBeNull();
+    const pears = "Stewed pears\nServes 4\n\n600 g pears\n\n1. Stew the pears for 20 minutes.";
+    expect((await splitOf(pears, ["grandmother", "cousin", "niece"])).plan).toBeNull();
+  });
+});
