@@ -20,6 +20,7 @@ export function sweetOf(lines: number): EvaluationInput {
     servings: 6,
     cookMinutes: 20,
     apart: 0,
+    archetype: "pudding",
   };
 }
 const column = (at: number): string => (at < 26 ? String.fromCharCode(65 + at) : `${column(Math.floor(at / 26) - 1)}${column(at % 26)}`);

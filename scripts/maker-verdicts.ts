@@ -99,7 +99,7 @@ export const MAKER_VERDICTS: Readonly<Record<string, { readonly of: string; read
     verdict: "Not: brown and beany, and no kulfi. A fruit ice for this table.",
   },
   "Kulfi, free sugars at most 8 g": {
-    of: "whole milk 1030 g, sweetened condensed milk 110 g, stevia extract 0.07 g, erythritol 55 g, pistachios 30 g",
+    of: "whole milk 1030 g, sweetened condensed milk 110 g, stevia extract 0.06 g, xylitol 40 g, pistachios 30 g",
     verdict: "Cook.",
   },
   "Panjiri, vegan": {

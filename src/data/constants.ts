@@ -176,6 +176,25 @@ export const CONSTANTS: Constants = {
     source: "Norrish 1966, mixtures by moles (Chirife 1980); polymers by the form of Oswin 1946; polyols' constants as usually cited; what dissolves and what polymers hold are rules of thumb",
     rule: true,
   },
+  freezing: {
+    value: {
+      bySucrose: [
+        [0, 0], [3, 0.18], [6, 0.35], [9, 0.53], [12, 0.72], [15, 0.9], [18, 1.1], [21, 1.29], [24, 1.47], [27, 1.67], [30, 1.86],
+        [33, 2.03], [36, 2.21], [39, 2.4], [42, 2.6], [45, 2.78], [48, 2.99], [51, 3.2], [54, 3.42], [57, 3.63], [60, 3.85],
+        [63, 4.1], [66, 4.33], [69, 4.54], [72, 4.77], [75, 5], [78, 5.26], [81, 5.53], [84, 5.77], [87, 5.99], [90, 6.23],
+        [93, 6.5], [96, 6.8], [99, 7.04], [102, 7.32], [105, 7.56], [108, 7.8], [111, 8.04], [114, 8.33], [117, 8.62], [120, 8.92],
+        [123, 9.19], [126, 9.45], [129, 9.71], [132, 9.96], [135, 10.22], [138, 10.47], [141, 10.72], [144, 10.97], [147, 11.19], [150, 11.41],
+        [153, 11.63], [156, 11.88], [159, 12.14], [162, 12.4], [165, 12.67], [168, 12.88], [171, 13.08], [174, 13.28], [177, 13.48], [180, 13.68],
+      ],
+      molarMass: { sucrose: 342.3, hexoses: 180.16, maltose: 342.3, lactose: 342.3, erythritol: 122.12, xylitol: 152.15, allulose: 180.16 },
+      saltLowering: 2.37,
+      lactoseOfMilkSolids: 0.545,
+      servedAt: 12,
+      words: [[45, "soft, hardly stands"], [60, "soft to the spoon"], [72, "firm, takes a spoon"], [80, "hard: let it stand some minutes first"]],
+    },
+    source: "freezing points of sucrose solutions and of milk salts as used for mixes since Leighton (1927), by Goff and Hartel (2013); the words are a rule of thumb",
+    rule: false,
+  },
   keeping: {
     value: {
       kinds: {
@@ -211,7 +230,7 @@ export const CONSTANTS: Constants = {
     source: "rule of thumb: a fifth less or more than it is made, until tastings tell", rule: true,
   },
   noticeable: {
-    value: { sweetness: 0.15, body: 0.8, richness: 0.15, richnessFloor: 1.5, creaminess: 0.2, solutes: 0.15 },
+    value: { sweetness: 0.15, body: 0.8, richness: 0.15, richnessFloor: 1.5, creaminess: 0.2, solutes: 0.15, ice: 5 },
     source: "sweetness: Weber fraction about 0.15; the others are rules of thumb", rule: true,
   },
 };

@@ -20,7 +20,7 @@ const PROFILES: SubstitutionTables["profiles"] = new Map([
   profile("set pudding", ["liquid"], ["sweetness", 0.08, 3], ["body", 0.12, 4], ["water", 0.04, 1.5], ["fat", 0.2, 1.2], ["creaminess", 0.25, 1], ["solutes", 0.25, 0.8], ["protein", 0.5, 0.1]),
   profile("barfi", ["body"], ["dry", 0.06, 3], ["sweetness", 0.08, 3], ["fat", 0.12, 2.5], ["solutes", 0.1, 2.5], ["water", 0.2, 2], ["solidFat", 0.4, 1], ["creaminess", 0.25, 1], ["grain", 0.4, 0.6], ["protein", 0.5, 0.2]),
   profile("fruit-bound", ["bulk", "crunch"], ...LADOO),
-  profile("frozen", ["liquid"], ["sweetness", 0.08, 3], ["solutes", 0.1, 3], ["fat", 0.15, 2], ["water", 0.03, 2], ["creaminess", 0.2, 1.5], ["body", 0.4, 1], ["protein", 0.4, 0.4]),
+  profile("frozen", ["liquid"], ["sweetness", 0.08, 3], ["solutes", 0.1, 3], ["freezing", 0.15, 1.5], ["fat", 0.15, 2], ["water", 0.03, 2], ["creaminess", 0.2, 1.5], ["body", 0.4, 1], ["protein", 0.4, 0.4]),
   profile("cultured", ["liquid"], ["sweetness", 0.08, 3], ["body", 0.15, 3], ["water", 0.03, 1.5], ["fat", 0.2, 1.5], ["protein", 0.3, 1], ["solutes", 0.25, 0.8]),
   profile("sauce", ["liquid"], ["sweetness", 0.08, 3], ["body", 0.15, 2.5], ["water", 0.05, 2], ["fat", 0.12, 2], ["solutes", 0.12, 2], ["creaminess", 0.2, 1]),
 ]);
@@ -167,7 +167,7 @@ const CANDIDATES: readonly Candidate[] = [
 /** The shipped tables of the substitution solver. */
 export const SUBSTITUTION: SubstitutionTables = {
   profiles: PROFILES,
-  floors: { water: 2, fat: 0.8, sweetness: 0.6, solutes: 1, dry: 1, protein: 0.8, creaminess: 0.6, solidFat: 0.6, chew: 0.4, body: 1, grain: 5, gel: 0.5, binding: 0.1 },
+  floors: { water: 2, fat: 0.8, sweetness: 0.6, solutes: 1, freezing: 1, dry: 1, protein: 0.8, creaminess: 0.6, solidFat: 0.6, chew: 0.4, body: 1, grain: 5, gel: 0.5, binding: 0.1 },
   candidates: CANDIDATES,
   clashes: [
     { foods: ["soy-milk", "jaggery"], cost: 2, why: "soya milk can curd with the acid and salts of jaggery" },

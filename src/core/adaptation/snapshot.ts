@@ -3,7 +3,7 @@ import type { Food, Role, Treatment } from "../food";
 import type { HouseholdMeasures } from "../units";
 import { evaluate, type EvaluationInput, type KeptFigures } from "../evaluate";
 import type { Method, OwnSteps, StepWords } from "../method";
-import type { ReadRecipe, Recipe } from "../recipe";
+import type { Archetype, ReadRecipe, Recipe } from "../recipe";
 import { methodFor, type MadeWith, type VersionHazard } from "./method-for";
 import { withWayWords, type WayChange } from "./way-words";
 import {
@@ -45,6 +45,8 @@ export interface SnapshotInput {
   readonly servings: number;
   readonly cookMinutes: number | null;
   readonly apart: number;
+  /** Null in versions from before it was kept. */
+  readonly archetype: Archetype | null;
 }
 
 /** A kept version: everything it was made from, and the figures as they were. */
@@ -98,12 +100,13 @@ export const groundOf = (read: ReadRecipe, table: DiningTable) => ({
   ...scaledFor(read, table.servings),
   servings: table.servings,
   cookMinutes: read.cookMinutes,
+  archetype: read.archetype,
 });
 
 /** The input of the recipe itself, for the table's servings. */
 export function recipeInput(read: ReadRecipe, table: DiningTable): EvaluationInput {
   const { lines, evaporation, apart } = scaledFor(read, table.servings);
-  return { lines, evaporation, apart, servings: table.servings, cookMinutes: read.cookMinutes };
+  return { lines, evaporation, apart, servings: table.servings, cookMinutes: read.cookMinutes, archetype: read.archetype };
 }
 
 /** Freezes a version with its recipe, table, foods and figures. */

@@ -11,10 +11,11 @@ export interface StoredFood extends Omit<Food, "per100g" | "sd" | "micro" | "mic
   readonly microSd: Readonly<Partial<Record<Micronutrient, number>>>;
 }
 
-/** What was served apart was not noted at first. */
-type StoredInput = Omit<SnapshotInput, "lines" | "apart"> & { readonly apart?: number } & {
-  readonly lines: readonly (Omit<SnapshotLine, "food"> & { readonly foodId: string })[];
-};
+/** What was served apart and the kind were not noted at first. */
+type StoredInput = Omit<SnapshotInput, "lines" | "apart" | "archetype"> &
+  Partial<Pick<SnapshotInput, "apart" | "archetype">> & {
+    readonly lines: readonly (Omit<SnapshotLine, "food"> & { readonly foodId: string })[];
+  };
 interface StoredSide {
   readonly input: StoredInput;
   readonly figures: Snapshot["forThisTable"]["figures"];
@@ -97,6 +98,7 @@ export function unpackSnapshot({ schema: _, foods, rows, asHandedDown, forThisTa
     input: {
       ...input,
       apart: input.apart ?? 0,
+      archetype: input.archetype ?? null,
       lines: input.lines.flatMap(({ foodId, ...line }) => (byId.has(foodId) ? [{ food: byId.get(foodId) as Food, ...line }] : [])),
     },
     figures,
@@ -143,7 +145,7 @@ export function snapshotFrom1({ schema: _, rows, steps, asHandedDown, forThisTab
   const whole = (food: Food): Food => ({ ...SILENT, ...food, id: foodIdOf1(food.id, recipe) });
   const side = ({ input, figures }: Snapshot["forThisTable"]): Snapshot["forThisTable"] => ({
     figures,
-    input: { ...input, apart: (input as Partial<SnapshotInput>).apart ?? 0, lines: input.lines.map((line) => ({ ...line, food: whole(line.food) })) },
+    input: { ...input, apart: input.apart ?? 0, archetype: null, lines: input.lines.map((line) => ({ ...line, food: whole(line.food) })) },
   });
   return {
     ...snapshot,

@@ -1,8 +1,10 @@
 import type { Constants, ServingTemperature } from "../food";
+import { FREEZING_SUMS, iceWithSlopes, type FreezingSums } from "../models/freezing";
 import { waterActivityWithSlopes, WATER_ACTIVITY_SUMS, type WaterActivitySums } from "../models/keeping";
 import { chilledShare } from "../models/texture";
 import { BODY_SUMS, bodyWithSlopes, type BodySums, type Cooled } from "../process";
 import type { BalancedLine } from "../recipe";
+import type { EvaluationInput } from "./input";
 import { AT, type SumId } from "./sums";
 
 interface Sloped<S> {
@@ -18,11 +20,14 @@ export interface Computed {
   /** g, above 0 */
   readonly mass: number;
   readonly servings: number;
+  /** It is eaten frozen. */
+  readonly isFrozen: boolean;
   readonly constants: Constants;
   /** Body of what was cooked in the pot, 0 to 10. */
   readonly hot: Sloped<BodySums>;
   readonly chilled: Sloped<BodySums>;
   readonly activity: Sloped<WaterActivitySums>;
+  readonly ice: Sloped<FreezingSums>;
 }
 
 export const LEAST_MASS = 1e-9;
@@ -34,7 +39,11 @@ function once<T>(make: () => T): () => T {
 }
 
 /** Sums made ready for properties: what a property rests on is computed when it is first asked for. */
-export function computed(sums: Float64Array, lines: readonly BalancedLine[], servings: number, constants: Constants): Computed {
+export function computed(
+  sums: Float64Array,
+  { lines, servings, archetype }: Pick<EvaluationInput, "lines" | "servings" | "archetype">,
+  constants: Constants,
+): Computed {
   const bodyOf = (cooled: Cooled): Sloped<BodySums> => {
     const pot = {} as { -readonly [K in keyof BodySums]: number };
     for (const sum of BODY_SUMS) pot[sum] = sums[AT[`pot.${cooled}.${sum}`]] ?? 0;
@@ -48,9 +57,15 @@ export function computed(sums: Float64Array, lines: readonly BalancedLine[], ser
     for (const sum of WATER_ACTIVITY_SUMS) held[sum] = sums[AT[`activity.${sum}`]] ?? 0;
     return waterActivityWithSlopes(held, constants);
   });
+  const ice = once(() => {
+    const held = {} as { -readonly [K in keyof FreezingSums]: number };
+    for (const sum of FREEZING_SUMS) held[sum] = sums[AT[`activity.${sum}`]] ?? 0;
+    return iceWithSlopes(held, constants);
+  });
   return {
     sums,
     lines,
+    isFrozen: archetype === "frozen",
     mass: Math.max(LEAST_MASS, sums[AT.mass] ?? 0),
     servings,
     constants,
@@ -62,6 +77,9 @@ export function computed(sums: Float64Array, lines: readonly BalancedLine[], ser
     },
     get activity() {
       return activity();
+    },
+    get ice() {
+      return ice();
     },
   };
 }

@@ -67,3 +67,6 @@ const LEAST_WATER = 20;
 /** Whether the scale of body holds for a sweet: it was fitted on what is spooned and sliced, not on what is bound (rule of thumb). */
 export const isThickened = (waterPer100g: number): boolean => waterPer100g >= LEAST_WATER;
 export const bodyHolds = ({ water }: { readonly water: Figure }): boolean => isThickened(water.value);
+
+/** Whether a sweet is eaten frozen: only then is ice told of it. */
+export const isEatenFrozen = ({ ice }: { readonly ice?: Figure }): boolean => (ice?.value ?? 0) > 0;

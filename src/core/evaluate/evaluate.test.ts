@@ -80,14 +80,15 @@ const arbitraryInput = fc
     water: fc.double({ min: 0, max: 600, noNaN: true }),
     share: fc.double({ min: 0.01, max: 0.9, noNaN: true }),
     cookMinutes: fc.option(fc.double({ min: 0, max: 90, noNaN: true })),
+    archetype: fc.constantFrom("pudding" as const, "frozen" as const),
   })
-  .map(({ picks, water, share, cookMinutes }): EvaluationInput => {
+  .map(({ picks, water, share, cookMinutes, archetype }): EvaluationInput => {
     const lines = [...picks, [all.findIndex(({ id }) => id === "water"), water, false] as const].flatMap(([at, grams, apart]) => {
       const each = all[at];
       return each ? [{ food: each, grams, sd: grams * 0.05, role: each.role, ...(apart ? { apart } : {}) }] : [];
     });
     const there = lines.reduce((sum, line) => sum + (line.grams * (line.food.per100g[0] ?? 0)) / 100, 0);
-    return { lines, evaporation: { value: share * there, sd: 0.1 * share * there }, servings: 6, cookMinutes, apart: 0 };
+    return { lines, evaporation: { value: share * there, sd: 0.1 * share * there }, servings: 6, cookMinutes, apart: 0, archetype };
   });
 
 describe("derivatives", () => {
@@ -152,7 +153,7 @@ describe("derivatives", () => {
   it.each([0, 1e9, -50])("gives finite figures with %d g driven off, and of foods that hold no water", (value) => {
     for (const ids of [["ghee"], ["sugar"], ["water"], ["ghee", "semolina", "water"]]) {
       const lines = ids.map((id) => ({ food: food(id), grams: 100, sd: 5, role: food(id).role }));
-      const { figures } = evaluate({ lines, evaporation: { value, sd: 10 }, servings: 4, cookMinutes: 0, apart: 0 }, constants);
+      const { figures } = evaluate({ lines, evaporation: { value, sd: 10 }, servings: 4, cookMinutes: 0, apart: 0, archetype: "frozen" }, constants);
       for (const id of PROPERTY_IDS) expect(Object.values(figures[id]).every(Number.isFinite), `${ids.join()} ${id}`).toBe(true);
     }
   });

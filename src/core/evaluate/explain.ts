@@ -4,7 +4,7 @@ import { rebaudiosideSweetness, relativeSweetness, sucroseEquivalentPerGram, tas
 import { bodyIndex, bodyWords, creaminessPerGram } from "../models/texture";
 import { bodyPerGram, thickeningPerGram, type Cooled } from "../process";
 import { potOnly, type Balance, type BalancedLine } from "../recipe";
-import { activityWorking, bindingWorking, suppressionWorking } from "./more-workings";
+import { activityWorking, bindingWorking, iceWorking, suppressionWorking } from "./more-workings";
 import { byLine, treated, type Part, type Working } from "./working";
 import { balanceOf, evaluate, spreadOf } from "./evaluate";
 import type { EvaluationInput } from "./input";
@@ -53,6 +53,8 @@ function workingOf(input: EvaluationInput, id: PropertyId, working: WorkingKind,
       return suppressionWorking(input, constants);
     case "binding":
       return bindingWorking(input, constants);
+    case "ice":
+      return iceWorking(input, constants);
     case "waterActivity":
       return activityWorking(input, sweet.finishedMass, constants);
   }

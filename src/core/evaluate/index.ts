@@ -17,4 +17,4 @@ export { DRAWS, drawnFigures } from "./draws";
 export { explain } from "./explain";
 export type { Working } from "./working";
 export { proposeAmount } from "./propose-amount";
-export { bodyHolds, compareLikeness, compareLimit, type Deviation, type DeviationState } from "./deviation";
+export { bodyHolds, isEatenFrozen, compareLikeness, compareLimit, type Deviation, type DeviationState } from "./deviation";

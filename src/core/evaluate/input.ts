@@ -1,5 +1,5 @@
 import type { Estimate } from "../numeric";
-import type { BalancedLine } from "../recipe";
+import type { Archetype, BalancedLine } from "../recipe";
 
 /** A sweet as it is asked about: complete, nothing optional. */
 export interface EvaluationInput {
@@ -11,4 +11,6 @@ export interface EvaluationInput {
   readonly cookMinutes: number | null;
   /** Of the evaporation, what lines served apart lose, g. */
   readonly apart: number;
+  /** The kind of sweet; null where that is not known. */
+  readonly archetype: Archetype | null;
 }

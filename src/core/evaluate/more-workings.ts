@@ -1,5 +1,6 @@
 import type { Constants } from "../food";
 import { bindingPerGram, bindingWords } from "../models/binding";
+import { asSucrose, dissolvedForFreezing, freezingOf, FREEZING_SOLUTES, FREEZING_SUMS, iceWords, type FreezingSums } from "../models/freezing";
 import { WATER_ACTIVITY_SUMS } from "../models/keeping";
 import type { BalancedLine } from "../recipe";
 import type { EvaluationInput } from "./input";
@@ -41,6 +42,28 @@ export function bindingWorking(input: EvaluationInput, constants: Constants): Pa
     ),
     then: `${bindingWords({ demand, supply, sticky }, constants)}: under 0.85 it crumbles, to 1.15 it binds, to 1.25 it is rich but holds, beyond it is greasy`,
     sources: [constants.binding.source],
+  };
+}
+
+export function iceWorking(input: EvaluationInput, constants: Constants): Part {
+  const { of } = summed(input, constants);
+  const held = {} as { -readonly [K in keyof FreezingSums]: number };
+  for (const sum of FREEZING_SUMS) held[sum] = of.sums[AT[`activity.${sum}`]] ?? 0;
+  const { equivalents, milkSolids } = dissolvedForFreezing(held, constants);
+  const { from, unfrozen } = freezingOf(held, constants);
+  return {
+    termUnit: "g as sugar",
+    rule: false,
+    equation: `sugars hold water back from freezing by their number: all weighed as sucrose, ${equivalents.toFixed(0)} g, with the salts of ${milkSolids.toFixed(0)} g milk solids, in ${held.water.toFixed(0)} g of water`,
+    terms: FREEZING_SOLUTES.map((solute) => ({
+      label: solute === "hexoses" ? "glucose and fructose" : solute,
+      detail: `${held[solute].toFixed(1)} g in the whole sweet`,
+      value: asSucrose(solute, held[solute], constants),
+    }))
+      .filter(({ value }) => value > 0.05)
+      .sort((a, b) => b.value - a.value),
+    then: `it begins to freeze at −${from.toFixed(1)} °C; at −${constants.freezing.value.servedAt} °C ${unfrozen.toFixed(0)} g of water are not ice yet: ${iceWords(of.ice.value, constants)}. Air that is beaten in is not counted`,
+    sources: [constants.freezing.source],
   };
 }
 

@@ -40,12 +40,13 @@ export function summed(input: EvaluationInput, constants: Constants): Summed {
 }
 
 /** Sums of all that goes in made ready for properties: what is driven off is taken from them. */
-export function figuresOfSums(sums: Float64Array, { lines, evaporation, apart, servings }: EvaluationInput, constants: Constants): Computed {
+export function figuresOfSums(sums: Float64Array, input: EvaluationInput, constants: Constants): Computed {
+  const { evaporation, apart } = input;
   const [there, inPot] = [sums[AT.water] ?? 0, sums[AT["pot.water"]] ?? 0];
   const driven = Math.min(evaporation.value, there);
   for (const at of DRIVEN) sums[at] = (sums[at] ?? 0) - driven;
   for (const at of DRIVEN_OF_POT) sums[at] = (sums[at] ?? 0) - Math.min(driven - apart, inPot);
-  return computed(sums, lines, servings, constants);
+  return computed(sums, input, constants);
 }
 
 /**

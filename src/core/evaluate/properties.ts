@@ -1,6 +1,7 @@
 import { Z80 } from "../numeric";
 import { SERVING_TEMPERATURES, type Constants, type ServingTemperature } from "../food";
 import { bindingRatio } from "../models/binding";
+import { FREEZING_SUMS, ICE_HALF_WIDTH } from "../models/freezing";
 import { WATER_ACTIVITY_SUMS, waterActivityHalfWidth } from "../models/keeping";
 import { AMOUNT_IDS, glycaemicLoadSd, type NutritionAmounts } from "../models/nutrition";
 import { sweetnessWithSlopes } from "../models/sweetness";
@@ -14,9 +15,9 @@ export type Amount = keyof NutritionAmounts;
 export type Mouthfeel = "richness" | "creaminess" | "solutes" | "water";
 
 /** Figures that versions kept before these were worked out do not have. */
-export type LaterPropertyId = "suppression" | "waterActivity" | "binding";
+export type LaterPropertyId = "suppression" | "waterActivity" | "binding" | "ice";
 export type KeptPropertyId = Exclude<PropertyId, LaterPropertyId>;
-export const LATER_PROPERTY_IDS: readonly LaterPropertyId[] = ["suppression", "waterActivity", "binding"];
+export const LATER_PROPERTY_IDS: readonly LaterPropertyId[] = ["suppression", "waterActivity", "binding", "ice"];
 
 /** Every figure that is computed of a sweet: "sweetness.hot", "serving.energy", "richness" … */
 export type PropertyId =
@@ -199,6 +200,8 @@ const mouthfeel = (id: Mouthfeel, name: string, per: string, sum: SumId): Proper
 
 /** Below this a water activity is not told apart. */
 const VERY_DRY = 0.5;
+/** With less water than this share of it, a sweet is not one that freezes. */
+const LEAST_FROZEN = 0.1;
 
 const LATER: readonly Property[] = [
   {
@@ -237,6 +240,22 @@ const LATER: readonly Property[] = [
           : null,
     modelSd: (value, { constants }) => value * constants.binding.value.sdLog,
     noticed: null,
+  },
+  {
+    id: "ice",
+    name: "Ice",
+    unit: "%",
+    per: "of its water, at −12 °C",
+    shown: "tongue",
+    most: 100,
+    working: { kind: "ice" },
+    value: ({ isFrozen, ice }) => (isFrozen ? ice.value : 0),
+    slopes: ({ isFrozen, ice }, add) => {
+      if (isFrozen) for (const sum of FREEZING_SUMS) add(AT[`activity.${sum}`], ice.slopes[sum]);
+    },
+    unknown: (of) => (!of.isFrozen ? "it is not eaten frozen" : at(of, "water") < LEAST_FROZEN * of.mass ? "there is hardly any water in it to freeze" : null),
+    modelSd: () => ICE_HALF_WIDTH / Z80,
+    noticed: (_, by) => by.ice,
   },
   {
     id: "waterActivity",

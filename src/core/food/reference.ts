@@ -150,6 +150,20 @@ export interface Constants {
     readonly lactoseDissolved: number;
     readonly polymers: Readonly<Record<"starch" | "protein" | "fibre", { readonly a: number; readonly b: number }>>;
   }>;
+  /** Where what is frozen begins to freeze, and how much of it is ice where it is eaten. */
+  readonly freezing: Sourced<{
+    /** Kelvins below 0 °C, by g of sucrose in 100 g of water. */
+    readonly bySucrose: readonly (readonly [grams: number, kelvins: number])[];
+    /** g per mole. */
+    readonly molarMass: Readonly<Record<"sucrose" | "hexoses" | "maltose" | "lactose" | "erythritol" | "xylitol" | "allulose", number>>;
+    /** Kelvins by the salts of milk, where there are as many milk solids (without fat) as water. */
+    readonly saltLowering: number;
+    readonly lactoseOfMilkSolids: number;
+    /** °C below 0 at which it is eaten. */
+    readonly servedAt: number;
+    /** What it is like to a spoon, by % of its water as ice. */
+    readonly words: readonly (readonly [upTo: number, words: string])[];
+  }>;
   /** Days at the most, room and fridge: by kind of sweet, and by water activity from the highest down. */
   readonly keeping: Sourced<{
     readonly kinds: Readonly<Record<string, { readonly room: number; readonly fridge: number }>>;
@@ -200,6 +214,8 @@ export interface Constants {
     readonly richnessFloor: number;
     readonly creaminess: number;
     readonly solutes: number;
+    /** Points of a hundred of the water. */
+    readonly ice: number;
   }>;
 }
 

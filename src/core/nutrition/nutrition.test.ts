@@ -14,6 +14,7 @@ const made = (lines: EvaluationInput["lines"], part: Partial<EvaluationInput> = 
   apart: 0,
   servings: 2,
   cookMinutes: 0,
+  archetype: null,
   ...part,
 });
 const profile = (input: EvaluationInput) => nutritionProfile(input, constants, RETENTION);

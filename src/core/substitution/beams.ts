@@ -6,7 +6,7 @@ import { LIMIT_IDS, LIMIT_NAMES, type Limit, type LimitId } from "../table";
 
 /** One property on the bench: recipe and version side by side, or a version beside its limit. */
 export interface BeamReading {
-  readonly id: KeptPropertyId;
+  readonly id: KeptPropertyId | "ice";
   readonly name: string;
   readonly group: "tongue" | "table";
   readonly deviation: Deviation;
@@ -34,12 +34,14 @@ export function beamReadings(
   });
   const noticed = (id: KeptPropertyId, name: string): BeamReading =>
     like(id, name, propertyOf(id).noticed?.(recipe[id].value, constants.noticeable.value) ?? null, "tongue");
+  const ice = iceBeam(recipe, version, constants);
   const tongue = [
     noticed("sweetness.hot", "Sweetness, hot"),
     noticed(`sweetness.${cold}`, `Sweetness, ${cold === "room" ? "at room heat" : cold}`),
     noticed("body.hot", "Body, hot"),
     noticed("body.chilled", "Body, chilled"),
     noticed("richness", "Richness"),
+    ...ice,
   ];
   const limited = (id: LimitId, property: KeptPropertyId, name: string): BeamReading => {
     const limit = limits.find((each) => each.id === id);
@@ -64,8 +66,14 @@ export function beamReadings(
   ];
   // A bound sweet holds by what binds it: how a spoon finds it says nothing there.
   const bound = !bodyHolds(recipe) && !bodyHolds(version);
-  return [...tongue.filter(({ id }) => !bound || !id.startsWith("body.")), ...table];
+  // What is frozen is not eaten hot.
+  const isHot = ice.length > 0 ? /\.hot$/ : null;
+  return [...tongue.filter(({ id }) => !(bound && id.startsWith("body.")) && !isHot?.test(id)), ...table];
 }
+
+/** Of what is eaten frozen how much is ice there: what makes it soft or hard. */
+const iceBeam = ({ ice: own }: KeptFigures, { ice }: KeptFigures, { noticeable }: Pick<Constants, "noticeable">): readonly BeamReading[] =>
+  own && ice && own.value > 0 ? [{ id: "ice", name: "Ice", group: "tongue", deviation: compareLikeness(own, ice, noticeable.value.ice), limit: null }] : [];
 
 /** Beams that have an edge and are within it, and all that have one: "7 of 8 inside". */
 export function insideCount(beams: readonly BeamReading[]): { readonly inside: number; readonly of: number } {

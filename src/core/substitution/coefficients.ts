@@ -2,6 +2,7 @@ import { asTreated, INDEX, sumOf, SUGAR_INDICES, energyKilojoules } from "../foo
 import { freeSugarsPerGram, glycaemicLoadPerGram } from "../models/nutrition";
 import { sucroseEquivalentPerGram } from "../models/sweetness";
 import { creaminessPerGram, solidFatPerGram, solutesPerGram } from "../models/texture";
+import { freezingEquivalentPerGram } from "../models/freezing";
 import { bindingPerGram } from "../models/binding";
 import { bodyPerGram } from "../process";
 import { cooledState } from "./cooled";
@@ -41,6 +42,8 @@ export function propertyPerGram(slot: Slot, property: SolverProperty, problem: A
       return creaminessPerGram(slot.food, composition, slot.role);
     case "solutes":
       return solutesPerGram(composition);
+    case "freezing":
+      return freezingEquivalentPerGram(composition, constants);
     case "dry":
       return 1 - (composition[INDEX.water] ?? 0) / 100;
     case "solidFat":

@@ -1,3 +1,4 @@
+export { isSet } from "./cooled";
 export * from "./tables";
 export { type AdaptationProblem, type Order } from "./problem";
 export type { LinearModel, SolveOptions, SolverOutcome, SolverPort } from "./model";

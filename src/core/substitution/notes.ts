@@ -1,7 +1,7 @@
 import { INDEX, type Food } from "../food";
 import { sucroseEquivalentPerGram } from "../models/sweetness";
 import { capital, formatGrams, lowerFirst, weighable } from "../units";
-import type { Figures } from "../evaluate";
+import { evaluatePoint, isEatenFrozen, type Figures } from "../evaluate";
 import type { AdaptationProblem } from "./problem";
 import { questionWords, standingOf } from "./verdict";
 import type { Version } from "./version";
@@ -39,6 +39,8 @@ export function versionNotes(problem: AdaptationProblem, version: Version, figur
       kind: "know",
       text: `${figures["serving.polyols"].value.toFixed(0)} g of polyols a serving: laxative in excess${has("xylitol") ? "; xylitol is poisonous to dogs" : ""}.`,
     });
+  const ice = iceNote(problem, figures);
+  if (ice) notes.push({ kind: "know", text: ice });
   const back = heldBack(problem, held, figures);
   if (back) notes.push({ kind: "know", text: back });
   const stevia = held.find(({ food }) => food.id === "stevia");
@@ -71,6 +73,18 @@ export function versionNotes(problem: AdaptationProblem, version: Version, figur
     if (fresh && food.note && !["dates", "stevia", "erythritol", "xylitol", "sugar"].includes(food.id))
       notes.push({ kind: "know", text: `${food.name}: ${lowerFirst(food.note)}` });
   return [...new Map(notes.map((note) => [note.text, note])).values()].sort((a, b) => ORDER[a.kind] - ORDER[b.kind]);
+}
+
+/** What to do about a frozen sweet that is harder or softer to the spoon than as handed down; null where it is not told from it. */
+function iceNote(problem: AdaptationProblem, { ice }: Figures): string | null {
+  if (!isEatenFrozen({ ice })) return null;
+  const { constants } = problem.reference;
+  const own = evaluatePoint(problem, constants).ice.value;
+  if (Math.abs(ice.value - own) <= constants.noticeable.value.ice) return null;
+  const told = `${ice.value.toFixed(0)} % of its water is ice at −${constants.freezing.value.servedAt} °C, ${own.toFixed(0)} % as handed down`;
+  return ice.value > own
+    ? `Harder than as handed down (${told}): let it stand 10 to 15 minutes before it is served (rule of thumb).`
+    : `Softer than as handed down (${told}): it melts sooner. Serve it straight from the coldest place.`;
 }
 
 /** As much of the main sweetener as is just noticed, to go in only once it was tasted; null where sweetness is as in the recipe. */

@@ -132,7 +132,8 @@ export function problemFor(
     }),
     servings: table.servings,
     cookMinutes: read.cookMinutes,
-    serve: table.serve,
+    // What is frozen is eaten cold, whatever the table was last set to.
+    serve: read.archetype === "frozen" ? "chilled" : table.serve,
     cracks: read.steps.some(({ step: { text }, operations }) => cracksIn(text) && !operations.includes("bake")),
     children: hasChildren(table),
     rules: kept,

@@ -105,6 +105,7 @@ describe("notes", () => {
       apart: 0,
       servings: 4,
       cookMinutes: null,
+      archetype: null,
     };
     return versionNotes(of, made, evaluate(input, constants).figures).map((note) => `${note.kind}: ${note.text}`);
   };

@@ -16,6 +16,7 @@ export const SOLVER_PROPERTIES = [
   "grain",
   "gel",
   "binding",
+  "freezing",
 ] as const;
 export type SolverProperty = (typeof SOLVER_PROPERTIES)[number];
 

@@ -1,6 +1,6 @@
 import { asAdded, type Food, type Role, type Treatment } from "../food";
 import type { EvaluationInput } from "../evaluate";
-import type { BalancedLine, LineId } from "../recipe";
+import type { Archetype, BalancedLine, LineId } from "../recipe";
 
 export type ChangeKind = "as is" | "amount" | "replaced" | "added" | "left out";
 
@@ -61,15 +61,17 @@ export interface VersionGround {
   readonly apart: number;
   readonly servings: number;
   readonly cookMinutes: number | null;
+  readonly archetype: Archetype;
 }
 
 /** A version as the models take it: the one place where it is put together. */
-export const versionInput = (version: Version, { lines, apart, servings, cookMinutes }: VersionGround): EvaluationInput => ({
+export const versionInput = (version: Version, { lines, apart, servings, cookMinutes, archetype }: VersionGround): EvaluationInput => ({
   lines: versionLines(version, lines),
   apart,
   evaporation: { value: version.evaporation, sd: version.evaporation * EVAPORATION_SD },
   servings,
   cookMinutes,
+  archetype,
 });
 
 /** The lines of a version for the models. */

@@ -1,5 +1,5 @@
 import { cautionInput, cautionsFor, mistakes, saidClaims, vesselFindings, type Caution, type SaidClaim, type VesselFinding } from "../cautions";
-import { evaluatePoint, propertyOf, type Figures } from "../evaluate";
+import { evaluatePoint, isEatenFrozen, propertyOf, type Figures } from "../evaluate";
 import { NO_EQUIPMENT } from "../household";
 import { openRecipe, openTable, type Kitchen } from "../kitchen";
 import { findings, type Finding, type Rule, type Verdict } from "../models/diet";
@@ -92,6 +92,8 @@ export interface TableView {
   /** Every rule, and those of them that are offered. */
   readonly rules: readonly RuleWords[];
   readonly offered: readonly string[];
+  /** It is eaten frozen: nothing else is to be chosen. */
+  readonly isFrozen: boolean;
   /** °C. */
   readonly temperatures: { readonly hot: number; readonly chilled: number };
   readonly kept: readonly RuleWords[];
@@ -124,6 +126,7 @@ export function tableView({ recipe, table, others }: TableQuestion, kitchen: Kit
     foods: read.readings.flatMap((each) => (each.kind === "read" ? [{ line: each.line.id, name: each.food.name, grams: each.grams.value }] : [])),
     rules: [...rules.values()].map(ruleWords),
     offered: diets.map(({ id }) => id),
+    isFrozen: isEatenFrozen(figures),
     temperatures: { hot: constants.temperatures.hot, chilled: constants.temperatures.chilled },
     kept: problem.rules.map(ruleWords),
     serving: servingOf(figures, table),

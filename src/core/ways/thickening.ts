@@ -28,7 +28,14 @@ export const thickenedBy = ({ open, constants }: WayGround): WayRule => ({
     const bodyOf = (recipe: Recipe): number => {
       const read = open(recipe);
       return evaluatePoint(
-        { lines: read.lines, evaporation: read.evaporation.grams, apart: read.evaporation.apart, servings: recipe.servings, cookMinutes: read.cookMinutes },
+        {
+          lines: read.lines,
+          evaporation: read.evaporation.grams,
+          apart: read.evaporation.apart,
+          servings: recipe.servings,
+          cookMinutes: read.cookMinutes,
+          archetype: at.read.archetype,
+        },
         constants,
       )["body.hot"].value;
     };

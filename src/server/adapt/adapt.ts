@@ -155,6 +155,7 @@ function propertiesJson(input: EvaluationInput, figures: Figures, read: ReadReci
     suppression_percent: figures.suppression,
     binding: orWhy("binding"),
     waterActivity: orWhy("waterActivity"),
+    ice_percent: orWhy("ice"),
     keeping:
       typeof keeping === "string"
         ? { room_days: null, fridge_days: null, reason: keeping }

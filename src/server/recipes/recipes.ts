@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { benchFrom2, type StoredBench } from "../../core/adaptation";
-import { overLimits, withAllLines, type Recipe, type RecipeSearch } from "../../core/recipe";
+import { guessArchetype, overLimits, withAllLines, type Recipe, type RecipeSearch } from "../../core/recipe";
+import { isSet } from "../../core/substitution";
 import type { DiningTable } from "../../core/table";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
@@ -138,10 +139,15 @@ export interface Adaptation {
   readonly bench: Revised<StoredBench | null>;
 }
 
+/** How a sweet is served where nobody has said so: what has to set is served cold. By its name, where nobody has said its kind. */
+const usualServe = ({ archetype, title }: Recipe): DiningTable["serve"] => (isSet(archetype ?? guessArchetype([], title).archetype) ? "chilled" : "hot");
+
 /** The table set for a recipe (as saved, else for its own servings with no rules) and what is on its bench. */
 export async function getAdaptation(id: string, recipe: Recipe): Promise<Adaptation> {
   const stored = await db.findAdaptation(await getDatabase(), id);
-  const set: DiningTable = validateTable(stored.table) ? stored.table : { rules: [], limits: [], servings: recipe.servings, batch: "recipe", serve: "hot" };
+  const set: DiningTable = validateTable(stored.table)
+    ? stored.table
+    : { rules: [], limits: [], servings: recipe.servings, batch: "recipe", serve: usualServe(recipe) };
   const table = set.batch === "recipe" ? { ...set, servings: recipe.servings } : set;
   return {
     table: { document: table, revision: stored.tableRevision },

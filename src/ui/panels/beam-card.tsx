@@ -76,5 +76,6 @@ function stateWord({ deviation, id }: BeamReading, old: number, now: number, man
   const more = now > old;
   if (id.startsWith("sweetness.")) return more ? "sweeter" : "less sweet";
   if (isBody(id)) return more ? "too thick" : "too thin";
+  if (id === "ice") return more ? "too hard" : "too soft";
   return more ? "too rich" : "too lean";
 }

@@ -32,15 +32,11 @@ export function BeamsPanel({
       <p className="t-small text-ink2 border-b border-ink pb-1">{line}</p>
       {beams
         .filter((beam) => beam.group === group)
-        .map((beam) => (
-          <BeamCard
-            key={beam.id}
-            reading={beam}
-            before={before.figures[beam.id]}
-            after={after.figures[beam.id]}
-            ghost={ghosts?.find(({ id }) => id === beam.id)?.deviation.tilt ?? null}
-          />
-        ))}
+        .map((beam) => {
+          const [own, now] = [before.figures[beam.id], after.figures[beam.id]];
+          if (!own || !now) return null;
+          return <BeamCard key={beam.id} reading={beam} before={own} after={now} ghost={ghosts?.find(({ id }) => id === beam.id)?.deviation.tilt ?? null} />;
+        })}
     </section>
   );
   return (

@@ -81,6 +81,7 @@ const properties = object({
   suppression_percent: figure,
   binding: figureOrReason,
   waterActivity: figureOrReason,
+  ice_percent: figureOrReason,
   keeping: {
     anyOf: [
       object({ room_days: number, fridge_days: number, kind: { enum: [...KEEPING_KINDS] }, by: { enum: ["kind", "water activity"] } }),

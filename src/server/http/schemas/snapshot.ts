@@ -11,7 +11,7 @@ import {
 import { HAZARD_FAMILIES, HAZARD_GRADES } from "../../../core/hazards";
 import { KEPT_PROPERTY_IDS, LATER_PROPERTY_IDS } from "../../../core/evaluate";
 import { ALLERGENS, FAMILIES, MICRONUTRIENTS, NUTRIENTS, ORIGINS, ROLES, SUGAR_CLASSES } from "../../../core/food";
-import { ATTENTIONS, HEATS, OPERATIONS, RECIPE_LIMITS } from "../../../core/recipe";
+import { ARCHETYPES, ATTENTIONS, HEATS, OPERATIONS, RECIPE_LIMITS } from "../../../core/recipe";
 import { ajv } from "../ajv";
 import { TABLE } from "./documents";
 import { STORED_RECIPE } from "./recipe";
@@ -107,7 +107,7 @@ const sideOf = (food: Record<string, object>) =>
         servings: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
         cookMinutes: maybe(amount),
       },
-      { apart: amount },
+      { apart: amount, archetype: maybe({ enum: [...ARCHETYPES] }) },
     ),
     figures: record(figuresOf(KEPT_PROPERTY_IDS), figuresOf(LATER_PROPERTY_IDS)),
   });

@@ -5,6 +5,7 @@ import { Go } from "../../shell/go";
 import { useRouter } from "next/navigation";
 import { useCallback } from "react";
 import type { Caution } from "../../../core/cautions";
+import { isEatenFrozen } from "../../../core/evaluate";
 import type { Constants } from "../../../core/food";
 import type { Snapshot } from "../../../core/adaptation";
 import { kitchenMeasure } from "../../../core/recipe";
@@ -55,7 +56,7 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
     <WorkingProvider anchors={constants} sweet={sweet}>
       <PageHead
         title={title}
-        line={`${story.label}, kept ${kept}. ${wishes.length ? capital(wishes.join(", ")) : "No wishes"}; ${servingsText(table.servings)}, served ${table.serve}.`}
+        line={`${story.label}, kept ${kept}. ${wishes.length ? capital(wishes.join(", ")) : "No wishes"}; ${servingsText(table.servings)}, served ${isEatenFrozen(before.figures) ? "frozen" : table.serve}.`}
       >
         <span className="flex flex-wrap gap-2 no-print">
           <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>

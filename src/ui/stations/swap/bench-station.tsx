@@ -3,6 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import { benchFrom2, type StoredBench, type StoredProposals } from "../../../core/adaptation";
+import { isEatenFrozen } from "../../../core/evaluate";
 import type { Recipe } from "../../../core/recipe";
 import type { BeamReading } from "../../../core/substitution";
 import { notAsked, type DiningTable } from "../../../core/table";
@@ -151,7 +152,7 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
 
   return (
     <WorkingProvider anchors={view.anchors} sweet={sweet}>
-      <PageHead title={recipe.title} line={`For this table, ${servingsText(table.servings)}, served ${table.serve}`}>
+      <PageHead title={recipe.title} line={`For this table, ${servingsText(table.servings)}, served ${isEatenFrozen(before.figures) ? "frozen" : table.serve}`}>
         <StationThread recipeId={id} here="swap" of={{ ...view.thread, table, bench: fit }} />
       </PageHead>
       <PageColumns aside="wide" className="lg:grid-rows-[auto_1fr] pb-20 md:pb-0">

@@ -1,6 +1,6 @@
 "use client";
 
-import { memo, useState } from "react";
+import { memo, useState, type ReactNode } from "react";
 import type { StoredBench } from "../../../core/adaptation";
 import type { Recipe } from "../../../core/recipe";
 import type { BeamReading } from "../../../core/substitution";
@@ -10,6 +10,9 @@ import type { ToldRow } from "../../../core/views";
 import { FoodPicker } from "../../panels/food-picker";
 import { AmountField } from "../../parts/amount-field";
 import { Chevron, WhyMark } from "../../parts/marks";
+import { Sheet } from "../../parts/sheet";
+import type { SheetPanelProps } from "../../parts/sheet-panel";
+import { useNarrow } from "../../parts/use-narrow";
 import { addFood, leaveOut, putBack, setFood, setGrams } from "./bench-state";
 import { Substitutes } from "./substitutes";
 
@@ -155,14 +158,26 @@ const LedgerRow = memo(function LedgerRow({ row, grams, at, asked, onOpen: setOp
         </button>
       </div>
       {at && (
-        <>
+        <OpenLine title={food?.name ?? "Left out"} above={was && `${was.name}, ${formatGrams(was.grams)} g as handed down`} onClose={onOpen}>
           <Substitutes row={id} {...at} onLook={onLook} onTake={(taken, amount) => apply((bench) => setFood(bench, id, taken, amount))} />
           <RowTools row={row} asked={asked} onApply={apply} onWish={onWish} onLetGo={onLetGo} onClose={onOpen} />
-        </>
+        </OpenLine>
       )}
     </li>
   );
 });
+
+/** What can be done with a line: below it, or on a phone as a sheet over the page. */
+function OpenLine({ children, ...rest }: Pick<SheetPanelProps, "title" | "above" | "onClose"> & { readonly children: ReactNode }) {
+  const isNarrow = useNarrow();
+  return isNarrow ? (
+    <Sheet open {...rest}>
+      {() => <div className="-mx-5 mt-3">{children}</div>}
+    </Sheet>
+  ) : (
+    children
+  );
+}
 
 /** Whether another food than the recipe's stands in a row. */
 const isOther = ({ food, change }: ToldRow): boolean => food !== null && change !== "as is" && change !== "amount";
@@ -217,7 +232,7 @@ interface RowToolsProps {
 
 /** What can be done with an open row beside taking another food. */
 function RowTools({ row, asked, onApply, onWish, onLetGo, onClose }: RowToolsProps) {
-  const tool = "underline min-h-8";
+  const tool = "underline min-h-11 md:min-h-8";
   return (
     <p className="border-l-4 border-saffron-fill px-3 pb-2 flex flex-wrap gap-x-5 t-small bg-sheet">
       {row.was && row.change !== "as is" && (
@@ -261,7 +276,7 @@ function RowTools({ row, asked, onApply, onWish, onLetGo, onClose }: RowToolsPro
           Never {row.food.name.toLowerCase()} here
         </button>
       )}
-      <button type="button" className={tool} onClick={onClose}>
+      <button type="button" className={`${tool} max-md:hidden`} onClick={onClose}>
         Close
       </button>
     </p>

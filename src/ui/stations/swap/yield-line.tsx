@@ -1,5 +1,6 @@
 "use client";
 
+import { isEatenFrozen } from "../../../core/evaluate";
 import { SERVING_TEMPERATURES } from "../../../core/food";
 import type { DiningTable } from "../../../core/table";
 import type { ToldFigures } from "../../../core/views";
@@ -25,20 +26,24 @@ export function YieldLine({ before, after, table, evaporation, onEvaporation, on
       </span>
       <span className="flex items-center gap-2 text-ink2">
         cooks down by <AmountField label="Water driven off in this version, grams" value={evaporation} onChange={onEvaporation} />
-        <label className="flex items-center gap-2 no-print">
-          served
-          <select
-            value={table.serve}
-            onChange={(event) => onServe(event.target.value as DiningTable["serve"])}
-            className="border border-edge bg-sheet px-1 min-h-11 md:min-h-7"
-          >
-            {SERVING_TEMPERATURES.map((serve) => (
-              <option key={serve} value={serve}>
-                {serve === "room" ? "at room heat" : serve}
-              </option>
-            ))}
-          </select>
-        </label>
+        {isEatenFrozen(before.figures) ? (
+          "served frozen"
+        ) : (
+          <label className="flex items-center gap-2 no-print">
+            served
+            <select
+              value={table.serve}
+              onChange={(event) => onServe(event.target.value as DiningTable["serve"])}
+              className="border border-edge bg-sheet px-1 min-h-11 md:min-h-7"
+            >
+              {SERVING_TEMPERATURES.map((serve) => (
+                <option key={serve} value={serve}>
+                  {serve === "room" ? "at room heat" : serve}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
       </span>
       <span className="sm:text-right">
         <FigureButton figure={after.figures.yield} id="yield" of="for this table" className="font-[600]!" /> finished, {table.servings} of{" "}

@@ -79,7 +79,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
     keeps(base) ? set({ ...table, rules: table.rules.filter((rule) => baseOf(rule) !== base) }) : toggle(usualRule(base, schools, ruleIds));
   return (
     <>
-      <PageHead title={recipe.title} line={`For this table, ${servingsText(table.servings)}, served ${table.serve}`}>
+      <PageHead title={recipe.title} line={`For this table, ${servingsText(table.servings)}, served ${view.isFrozen ? "frozen" : table.serve}`}>
         <StationThread recipeId={id} here="table" of={{ ...view.thread, table, bench }} />
       </PageHead>
       <PageColumns aside="wide">
@@ -143,23 +143,25 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
           <LimitWishes limits={table.limits} onLimits={(limits, key) => set({ ...table, limits }, key)} />
           <div className="flex flex-wrap gap-x-10 gap-y-5">
             <HowMuch recipe={recipe} table={table} foods={view.foods} onTable={set} />
-            <fieldset>
-              <legend className="t-h2 text-[15px]">Served</legend>
-              <div className="flex gap-6 min-h-11 items-center">
-                <Choice
-                  name="serve"
-                  label={`hot, ${temperatureText(view.temperatures.hot, units.temperature)}`}
-                  checked={table.serve === "hot"}
-                  onChange={() => set({ ...table, serve: "hot" })}
-                />
-                <Choice
-                  name="serve"
-                  label={`chilled, ${temperatureText(view.temperatures.chilled, units.temperature)}`}
-                  checked={table.serve === "chilled"}
-                  onChange={() => set({ ...table, serve: "chilled" })}
-                />
-              </div>
-            </fieldset>
+            {!view.isFrozen && (
+              <fieldset>
+                <legend className="t-h2 text-[15px]">Served</legend>
+                <div className="flex gap-6 min-h-11 items-center">
+                  <Choice
+                    name="serve"
+                    label={`hot, ${temperatureText(view.temperatures.hot, units.temperature)}`}
+                    checked={table.serve === "hot"}
+                    onChange={() => set({ ...table, serve: "hot" })}
+                  />
+                  <Choice
+                    name="serve"
+                    label={`chilled, ${temperatureText(view.temperatures.chilled, units.temperature)}`}
+                    checked={table.serve === "chilled"}
+                    onChange={() => set({ ...table, serve: "chilled" })}
+                  />
+                </div>
+              </fieldset>
+            )}
           </div>
           <OtherSweets
             here={id}
