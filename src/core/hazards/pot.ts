@@ -59,7 +59,8 @@ const EGG = /\b(?:eggs?|yolks?|custard)\b/i;
 const wetMinutes = (step: MethodStep): number => {
   const { cooking, minutes } = step;
   if (!heatsAsWater(step)) return 0;
-  return cooking ? cooking.open + cooking.covered : minutes.usual;
+  const set = cooking ? cooking.open + cooking.covered : 0;
+  return set > 0 ? set : minutes.usual;
 };
 
 /** How hot a pot is as foods come into it at a step, by how hot it was and what the step does first. */

@@ -56,6 +56,8 @@ export function cookingOf(
       return id === undefined ? [] : [[id, driven * scale] as const];
     }),
   );
+  const level = toldByLevel(steps, added, version, ground, drivenAt, scale);
+  if (level) return new Map([level, ...withLonger(new Map([level]), steps, ground, new Map([level]))]);
   const adjustable = steps.filter(({ id, part }) => {
     const own = readings.get(id);
     return part === null && own !== undefined && isAdjustable(own) && (drivenAt.get(id) ?? 0) > 0;
@@ -74,7 +76,7 @@ export function cookingOf(
   const cooking = new Map<StepId, StepCooking>();
   let tooMuch = isEnough ? 0 : -off;
   const { covered: underLid } = constants.process.value;
-  const amount = off < 0 ? "less is to boil away" : "more is to boil away";
+  const amount = off < 0 ? LESS : MORE;
   let [mass, put, isKnown, endsBefore] = [0, 0, true, false];
   for (const [i, step] of steps.entries()) {
     if (step.part !== null) continue;
@@ -120,7 +122,7 @@ function underLids(added: readonly MethodStep[], grams: number, constants: Drive
   return added.flatMap((step): [StepId, StepCooking][] => {
     if (tooMuch < LITTLE || step.heat === null || step.minutes.usual < LONG_ENOUGH) return [];
     tooMuch -= drivenBy(step, constants) * (1 - constants.process.value.covered);
-    return [[step.id, { open: 0, covered: step.minutes.usual, left: null, why: "less is to boil away" }]];
+    return [[step.id, { open: 0, covered: step.minutes.usual, left: null, why: LESS }]];
   });
 }
 /** Shorter than this no lid is put on, minutes. */
@@ -164,9 +166,47 @@ function withLonger(
 
 /** Solids of a pot that nothing is known of. */
 const USUAL_SOLIDS = fraction(0.2);
+/** What is roasted or fried apart takes nothing from the pot. */
+const drivesWater = ({ heat, operations }: Pick<MethodStep, "heat" | "operations">): boolean =>
+  heat !== null && !operations.some((operation) => operation === "roast" || operation === "fry");
 /** What a step of its own drives off, in the usual pan, g. */
-const drivenBy = ({ heat, minutes }: MethodStep, { process, evaporationFlux }: DrivenGround["constants"]): number =>
-  heat === null ? 0 : evaporationRate(heat, process.value.pan, USUAL_SOLIDS, evaporationFlux.value, process.value.cap) * minutes.usual;
+const drivenBy = ({ heat, minutes, operations }: MethodStep, { process, evaporationFlux }: DrivenGround["constants"]): number =>
+  !drivesWater({ heat, operations }) || heat === null
+    ? 0
+    : evaporationRate(heat, process.value.pan, USUAL_SOLIDS, evaporationFlux.value, process.value.cap) * minutes.usual;
+
+/**
+ * Where the pot is boiled down to a level that the recipe tells ("to half"), and the version is worked out to another: the last
+ * such step is told by what is left. Null where its own words do, or what is in the pot by then is not known.
+ */
+function toldByLevel(
+  steps: readonly MethodStep[],
+  added: readonly MethodStep[],
+  version: Version,
+  { readings, atLeast, constants }: DrivenGround,
+  drivenAt: ReadonlyMap<StepId, number>,
+  scale: number,
+): [StepId, StepCooking] | null {
+  const at = steps.findLastIndex(({ id, part }) => part === null && ["share", "mass"].includes(readings.get(id)?.end?.end.kind ?? ""));
+  const step = steps[at];
+  const end = step && readings.get(step.id)?.end?.end;
+  const upTo = steps.slice(0, at + 1);
+  if (!step || !end || atLeast.has(step.id)) return null;
+  if (upTo.some(({ part, takes }) => part !== null || takes.some(({ of }) => of.kind === "part"))) return null;
+  const grams = (of: readonly MethodStep[]) =>
+    of.flatMap(({ takes }) => takes).reduce((sum, { of: { id }, share }) => sum + share * (version.rows.find((row) => row.id === id)?.grams ?? 0), 0);
+  const driven = (of: readonly MethodStep[]) => of.reduce((sum, { id }) => sum + (drivenAt.get(id) ?? 0), 0);
+  const put = grams(upTo);
+  // What foods bring of their own is cooked in it afterwards.
+  const later = driven(steps.slice(at + 1)) + added.reduce((sum, each) => sum + drivenBy(each, constants), 0);
+  const left = put - (version.evaporation - later);
+  const before = put - driven(steps.slice(0, at));
+  const told = end.kind === "share" ? end.of * before : end.kind === "mass" ? end.grams * scale : left;
+  if (left <= 0 || left >= before || Math.abs(told - left) < Math.max(LITTLE, KEPT_SHARE * (before - left))) return null;
+  return [step.id, { open: 0, covered: 0, left, level: end.words, why: told < left ? LESS : MORE }];
+}
+const LESS = "less is to boil away";
+const MORE = "more is to boil away";
 
 /** Where no step tells minutes of open cooking, the last that cooks in the sweet's own pot is told by what is left in it. */
 function toldByMass(steps: readonly MethodStep[], version: Version, { readings, evaporation }: DrivenGround): ReadonlyMap<StepId, StepCooking> {
@@ -180,7 +220,5 @@ function toldByMass(steps: readonly MethodStep[], version: Version, { readings, 
     .slice(steps.indexOf(last) + 1)
     .reduce((sum, { takes }) => sum + takes.reduce((more, { of, share }) => more + share * (version.rows.find(({ id }) => id === of.id)?.grams ?? 0), 0), 0);
   const left = all - later - version.evaporation;
-  return left > 0
-    ? new Map([[last.id, { open: 0, covered: 0, left, why: version.evaporation < evaporation ? "less is to boil away" : "more is to boil away" }]])
-    : new Map();
+  return left > 0 ? new Map([[last.id, { open: 0, covered: 0, left, why: version.evaporation < evaporation ? LESS : MORE }]]) : new Map();
 }

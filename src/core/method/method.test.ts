@@ -1,10 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { food, read, tableOf } from "../../../tests/support/kitchen";
+import { context, food, read, tableOf } from "../../../tests/support/kitchen";
 import { WRITTEN_RECIPES } from "../../../tests/golden/written-recipes";
 import { DEMO_RECIPES, HANDLING, REFERENCE } from "../../data";
-import { methodFor } from "../adaptation";
-import { readRecipeText, readStep, type ReadRecipe } from "../recipe";
+import { methodFor, readAgain } from "../adaptation";
+import { readRecipe, readRecipeText, readStep, withAllLines, type ReadRecipe, type Recipe } from "../recipe";
 import { scaledFor, type Version, type VersionRow } from "../substitution";
 import type { Handled } from "../food";
 import { minutesToDone } from "./handling";
@@ -39,6 +39,7 @@ const made = (
   evaporation = of.evaporation.grams.value,
 ): { readonly method: Method; readonly words: readonly StepWords[] } =>
   methodFor(of, { rows, evaporation }, tableOf({ servings: of.recipe.servings }), { handling: HANDLING, constants: REFERENCE.constants });
+const opened = (recipe: Recipe): ReadRecipe => readRecipe(withAllLines(recipe, context), context, REFERENCE.constants);
 const told = (words: readonly StepWords[]) =>
   words.map(({ segments }) => segments.map((segment) => (segment.kind === "removed" ? `-${segment.text}-` : segment.text)).join(""));
 const takes = ({ steps }: Method) => steps.map((step) => step.takes.map(({ of, share }) => `${of.id} ${share}`));
@@ -189,6 +190,28 @@ describe("a version's method", () => {
       const step = method.steps.find(({ cooking }) => cooking);
       expect((step?.cooking?.open ?? 0) + (step?.cooking?.covered ?? 0), id).toBe(40);
       expect(words.map(textOf).join(" ")).toMatch(/with the lid ajar on the lowest flame/);
+    }
+  });
+  it.each([
+    "until reduced to half",
+    "until it is reduced by a third, about 30 minutes",
+    "until about 600 ml is left",
+    "down to 700 ml",
+    "until only two thirds is left",
+    "leaving about 650 g",
+  ])("boils a pot down to the level that the version is worked out to: %s", (level) => {
+    const of = kheer(`Simmer the milk ${level}.`, "Stir in the sugar and the cashews and simmer 5 minutes.");
+    for (const [grams, evaporation] of [
+      [700, 150],
+      [880, 380],
+      [1100, 640],
+    ] as const) {
+      const rows = rowsOf(of, { "cow-milk": { food: food("soy-milk"), grams, change: "replaced", why: "no dairy" } });
+      const { words } = made(of, rows, evaporation);
+      expect(words.map(textOf).join(" ")).not.toMatch(/ in the pot (?:is|are) left|undefined|NaN/);
+      const whole = grams + 120 - evaporation;
+      const again = readAgain(of, { rows, evaporation }, words, tableOf({ servings: 4 }), whole, opened, REFERENCE.constants);
+      expect(Math.abs(again?.off ?? 1), `${grams} g, ${evaporation} g off: ${words.map(textOf).join(" ")}`).toBeLessThan(0.06);
     }
   });
   it("greases a dish with what stands for the butter, and pours no fat in for it", () => {

@@ -29,11 +29,36 @@ export function singleSpaced(segments: readonly Segment[]): readonly Segment[] {
   return spaced.map((segment, i) => (i === last ? { ...segment, text: segment.text.trimEnd() } : segment)).filter(({ text }) => text !== "");
 }
 
+/** The words with others in one place; null where they do not stand there in one piece. */
+function replaced(segments: readonly Segment[], words: string, by: (after: string) => string): readonly Segment[] | null {
+  const at = segments.findIndex(({ kind, text }) => kind !== "removed" && text.includes(words));
+  const segment = segments[at];
+  if (!segment) return null;
+  const from = segment.text.indexOf(words);
+  const pieces: readonly Segment[] = [
+    { text: segment.text.slice(0, from), kind: segment.kind },
+    { text: words, kind: "removed" },
+    { text: by(segment.text.slice(from + words.length)), kind: "changed" },
+    { text: segment.text.slice(from + words.length), kind: segment.kind },
+  ];
+  return [...segments.slice(0, at), ...pieces.filter(({ text }) => text !== ""), ...segments.slice(at + 1)];
+}
+
 const minutesText = (minutes: number) => `${formatGrams(minutes)} ${minutes === 1 ? "minute" : "minutes"}`;
 
 /** The words with the minutes that hold, and what is in the pot then. */
-export function timed(segments: readonly Segment[], { open, covered, left }: StepCooking): readonly Segment[] {
+export function timed(segments: readonly Segment[], { open, covered, left, level }: StepCooking): readonly Segment[] {
   const grams = left === null ? "" : formatGrams(Math.round(left / 5) * 5);
+  if (level !== undefined) {
+    const told = replaced(segments, level, (after) =>
+      /\b(?:left|remain)/i.test(level)
+        ? `about ${grams} g is left`
+        : /^ (?:is |are )?(?:left|remain)/i.test(after)
+          ? `until about ${grams} g`
+          : `to about ${grams} g in the pot`,
+    );
+    if (told) return told;
+  }
   if (open + covered === 0) return [...segments, { text: ` Cook it down to about ${grams} g in the pot.`, kind: "changed" }];
   const at = segments.findIndex(({ kind, text }) => kind !== "removed" && TIME.test(text));
   const found = TIME.exec(segments[at]?.text ?? "");

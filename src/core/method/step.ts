@@ -23,6 +23,8 @@ export interface StepCooking {
   readonly open: number;
   readonly covered: number;
   readonly left: number | null;
+  /** The recipe's words for how far it boils down ("by a third"), where another amount stands for them. */
+  readonly level?: string;
   /** Why it is other than in the recipe. */
   readonly why: string;
 }
