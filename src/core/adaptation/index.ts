@@ -9,3 +9,4 @@ export { readAgain } from "./read-again";
 export { methodFor, type MadeMethod, type VersionHazard } from "./method-for";
 export { groundOf, recipeInput, snapshotOf, type Snapshot } from "./snapshot";
 export { reopened, storedProposals, type StoredProposals } from "./stored-proposals";
+export { writtenOut } from "./written-out";

@@ -145,7 +145,12 @@ export function snapshotFrom1({ schema: _, rows, steps, asHandedDown, forThisTab
   const whole = (food: Food): Food => ({ ...SILENT, ...food, id: foodIdOf1(food.id, recipe) });
   const side = ({ input, figures }: Snapshot["forThisTable"]): Snapshot["forThisTable"] => ({
     figures,
-    input: { ...input, apart: input.apart ?? 0, archetype: null, lines: input.lines.map((line) => ({ ...line, food: whole(line.food) })) },
+    input: {
+      ...input,
+      apart: (input as { readonly apart?: number }).apart ?? 0,
+      archetype: null,
+      lines: input.lines.map((line) => ({ ...line, food: whole(line.food) })),
+    },
   });
   return {
     ...snapshot,

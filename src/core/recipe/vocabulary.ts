@@ -277,5 +277,5 @@ export const STEP_WORDS = list(
     "smell shine gloss texture consistency string syrup crystals bubbles foam froth steam rim ingredient ingredients toppings hundred guests people child " +
     "children plates bowls afternoon morning evening weather winter summer joy pride prayer offering god banana tongs scissors dot dots star stars pleasure " +
     "company friends smile add pressure scatter simmer shape let heel stream bake stand chill pour take lift fold toss reduce thicken continue repeat check " +
-    "test adjust lots help gentle constant plenty pass stop now halwa halva kheer phirni payasam laddu pudding sweets dessert burfi barfi rolls truffles dumplings pancake pancakes ",
+    "test adjust lots help gentle constant plenty pass stop now halwa halva kheer phirni payasam laddu pudding sweets dessert ajar burfi barfi rolls truffles dumplings pancake pancakes ",
 );

@@ -72,6 +72,7 @@ export function openRoles(problem: AdaptationProblem): Opening {
   const asked = askedOf(problem);
   const banned = new Set(
     problem.lines
+      .filter(({ id }) => !problem.parted?.has(id))
       .filter(({ id, food }) => strictestVerdict(food, problem.rules) === "avoid" || asked.leaves.has(id) || asked.never.has(food.id))
       .map(({ id }) => id),
   );

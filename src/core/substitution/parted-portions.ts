@@ -41,7 +41,8 @@ const LEAVES: readonly (readonly [operation: string, where: string])[] = [
 ];
 
 /** Words by which a step may mean a food without its name. */
-const VAGUE_NUTS = /\b(?:nuts?|dry ?fruits?|dried fruits?|fruits? and nuts|kernels?|seeds?|garnish(?:es)?|toppings?|tempering)\b/i;
+const VAGUE_NUTS =
+  /\b(?:(?<!\b(?:fox|pine|tiger)[- ])nuts?|(?<!\b(?:melon|pumpkin|sunflower|sesame|poppy|chia|basil|flax|hemp|mustard|fennel|cumin|caraway|cardamom|coriander)[- ])seeds?|dry ?fruits?|dried fruits?|fruits? and nuts|kernels?|garnish(?:es)?|toppings?|tempering)\b/i;
 const VAGUE = /\b(?:ingredients?|everything|all (?:of )?(?:it|this|these|the (?:rest|other|dry|wet))|both)\b/i;
 /** What leaves traces where it is done; what it is done to has to be known. */
 const TRACING = ["fry", "roast", "temper", "grind", "press", "soak"];

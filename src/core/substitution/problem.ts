@@ -50,6 +50,8 @@ export interface AdaptationProblem {
   readonly reference: Reference;
   readonly tables: SubstitutionTables;
   readonly maxProposals: number;
+  /** Lines that go in only once the pot is parted: here they stay, and they are judged with the portions. */
+  readonly parted?: ReadonlySet<LineId>;
   /** What a rule asks about may enter: to see what would fit if the household takes it. */
   readonly takesAsked?: true;
 }

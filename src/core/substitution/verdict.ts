@@ -62,6 +62,7 @@ export function standingOf(problem: AdaptationProblem, version: Version | null, 
   if (version === null) findings(judged, rules).forEach(take);
   else {
     for (const { line, food, grams, change } of version.rows) {
+      if (line !== null && problem.parted?.has(line)) continue;
       const found = rowFindings(problem, { line, food, grams, change });
       for (const each of found) take({ ...each, line, step: null, limit: null });
     }

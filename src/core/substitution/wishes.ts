@@ -23,9 +23,9 @@ export interface Asked {
   readonly mostCost: number | null;
 }
 
-export function askedOf({ wishes }: Pick<AdaptationProblem, "wishes">): Asked {
+export function askedOf({ wishes, parted }: Pick<AdaptationProblem, "wishes" | "parted">): Asked {
   return {
-    stays: new Set(wishes.filter(isKind("line stays")).map(({ line }) => line)),
+    stays: new Set([...wishes.filter(isKind("line stays")).map(({ line }) => line), ...(parted ?? [])]),
     leaves: new Set(wishes.filter(isKind("line leaves")).map(({ line }) => line)),
     lineMost: new Map(wishes.filter(isKind("line at most")).map(({ line, grams }) => [line, grams] as const)),
     never: new Set(wishes.filter(isKind("food never")).map(({ food }) => food)),

@@ -25,4 +25,5 @@ export { type FigureOf } from "./working-view";
 export { viewOf, type ViewAnswer, type ViewKind, type ViewQuestion } from "./views";
 export { suitView, tableFor, type SuitLine, type SuitRow, type ToldSuited } from "./suiting-view";
 export type { TradeOffView } from "./trade-off-view";
-export { latestSplit, splitIn, type LatestSplit, type SplitPortion, type SplitView } from "./split-view";
+export { splitIn, splitsOf, type Splits } from "./splits";
+export type { SplitPortion, SplitView } from "./split-view";

@@ -4,6 +4,7 @@ import { textOf } from "../method";
 import { kitchenMeasure } from "../recipe";
 import {
   beamReadings,
+  changedShare,
   fitWords,
   insideCount,
   linesBefore,
@@ -20,6 +21,7 @@ import { portionOf, type DiningTable } from "../table";
 
 import { keepsItself } from "./bench-ending";
 import { groundFor, withBatch, type BenchGround, type Ground } from "./bench-ground";
+import { asOfRecipe, basePlaces, groundWith, placeOf, type SplitBase } from "./split-base";
 
 /** Some of a table, who can all eat of one portion. */
 export interface PotGroup {
@@ -36,6 +38,13 @@ export interface SplitPlan {
   readonly groups: readonly PotGroup[];
   /** The places to try, the latest first: there least is done twice. */
   readonly places: readonly number[];
+  /** Those up to which a base that is changed for all could go. */
+  readonly bases: readonly number[];
+}
+
+/** A pot to be split: as handed down, or with a base that is changed for all. */
+export interface SplitGround extends BenchGround {
+  readonly base: SplitBase | null;
 }
 
 interface Grouped extends PotGroup {
@@ -80,8 +89,8 @@ function groupsOf({ read }: Ground, table: DiningTable, kitchen: Kitchen): reado
 const MOST_GROUPS = 3;
 
 /** How the pot of a table could be split; null where all who sit there need the same, or one pot has to do. */
-export function splitPlan(at: BenchGround, kitchen: Kitchen): SplitPlan | null {
-  const ground = groundFor(at, kitchen);
+export function splitPlan({ base: changed, ...at }: SplitGround, kitchen: Kitchen): SplitPlan | null {
+  const ground = groundWith(at, changed, kitchen);
   const groups = groupsOf(ground, at.table, kitchen);
   if (groups.length < 2 || groups.every(({ needs }) => needs.length === 0)) return null;
   const { read, problem } = ground;
@@ -102,17 +111,17 @@ export function splitPlan(at: BenchGround, kitchen: Kitchen): SplitPlan | null {
     const base = linesBefore(read, place).join(" ");
     return base !== "" && !bases.has(base) && bases.add(base);
   });
-  return { groups: groups.map(({ table: _, problem: __, ...group }) => group), places: distinct };
+  return { groups: groups.map(({ table: _, problem: __, ...group }) => group), places: distinct, bases: changed ? [] : basePlaces(ground) };
 }
 
-export interface SplitQuestion extends BenchGround {
+export interface SplitQuestion extends SplitGround {
   /** The step before which it is parted, by place. */
   readonly before: number;
 }
 
 /** What the solver is asked for one group: all that has gone in before stays. */
-export function splitProblem({ before, group, ...at }: SplitQuestion & { readonly group: number }, kitchen: Kitchen): AdaptationProblem | null {
-  const ground = groundFor(at, kitchen);
+export function splitProblem({ before, group, base: changed, ...at }: SplitQuestion & { readonly group: number }, kitchen: Kitchen): AdaptationProblem | null {
+  const ground = groundWith(at, changed, kitchen);
   const found = groupsOf(ground, at.table, kitchen)[group];
   if (!found || found.needs.length === 0) return null;
   const base = linesBefore(ground.read, before).filter((line) => ground.problem.lines.some(({ id }) => id === line));
@@ -124,8 +133,10 @@ export function splitProblem({ before, group, ...at }: SplitQuestion & { readonl
 export interface SplitPortion extends PotGroup {
   /** g of the base that are parted for it; null where that is not known. */
   readonly base: number | null;
-  /** What goes into it otherwise than as handed down, with grams. */
+  /** What goes into it otherwise than into the base's recipe, with grams. */
   readonly exchanges: string;
+  /** Of what goes into the sweet as handed down, the share that leaves this portion. */
+  readonly changed: number;
   readonly inside: number;
   readonly of: number;
   readonly fit: string;
@@ -143,6 +154,8 @@ export interface SplitPortion extends PotGroup {
 
 export interface SplitView {
   readonly before: number;
+  /** What is changed in the base for all, with grams; null where it is as handed down. */
+  readonly base: string | null;
   /** What all have in common, step by step. */
   readonly together: readonly string[];
   readonly portions: readonly SplitPortion[];
@@ -151,104 +164,74 @@ export interface SplitView {
 }
 
 /** How the pot is split before a step, of the solver's endings by group; null where a group has no version from there on. */
-export function splitView({ before, endings, ...at }: SplitQuestion & { readonly endings: readonly (Ending | null)[] }, kitchen: Kitchen): SplitView | null {
+export function splitView(
+  { before: place, endings, base: changed, ...at }: SplitQuestion & { readonly endings: readonly (Ending | null)[] },
+  kitchen: Kitchen,
+): SplitView | null {
   const ground = groundFor(at, kitchen);
   const { read, written, handedDown } = ground;
-  const groups = groupsOf(ground, at.table, kitchen);
+  const parted = groundWith(at, changed, kitchen);
+  const groups = groupsOf(parted, at.table, kitchen);
+  const before = changed ? placeOf(place, changed, ground) : place;
   const { constants } = kitchen.reference;
   const madeWith = { handling: kitchen.handling, constants, equipment: kitchen.household.equipment };
   const isBefore = (from: string | null) => from !== null && read.steps.findIndex(({ step }) => step.id === from) < before;
-  const base = new Set(linesBefore(read, before));
-  const whole = massBefore(read, before) * (at.table.servings / read.recipe.servings);
+  const base = new Set(linesBefore(parted.read, place));
+  const whole = massBefore(parted.read, place) * (at.table.servings / parted.read.recipe.servings);
   const portions = groups.map((group, i): SplitPortion | null => {
+    const share = group.servings / at.table.servings;
     const ending = endings[i];
-    const version = group.needs.length === 0 ? scaled(handedDown.version, group.servings / at.table.servings) : proposalIn(ending)?.version;
-    if (!version) return null;
+    const found = group.needs.length === 0 ? scaled(parted.handedDown.version, share) : proposalIn(ending)?.version;
+    if (!found) return null;
+    if (group.needs.length > 0 && !keepsWhole(found, group, at, parted, kitchen)) return null;
+    const version = changed ? asOfRecipe(found, changed, ground, share) : found;
+    const problem = changed ? openTable(read, group.table, kitchen) : group.problem;
     const { figures } = evaluateVersion(version, read, group.table, kitchen);
-    if (group.needs.length > 0 && !keepsWhole(version, group, at, ground, kitchen)) return null;
-    const standing = standingOf(group.problem, version, figures);
+    const standing = standingOf(problem, version, figures);
     if (standing.breaches.length > 0) return null;
-    const own = evaluateVersion(scaled(handedDown.version, group.servings / at.table.servings), read, group.table, kitchen);
+    const own = evaluateVersion(scaled(handedDown.version, share), read, group.table, kitchen);
     const beams = beamReadings(own.figures, figures, group.table.limits, group.table.serve, constants);
-    const verdict = tableVerdict(standing, group.problem, group.table);
+    const verdict = tableVerdict(standing, problem, group.table);
     const { words } = methodFor(read, version, group.table, madeWith, undefined, written);
     const last = words.findLastIndex(({ from }) => isBefore(from));
-    const label = `Parted for ${group.names.join(", ")}`;
+    const still = new Map(found.rows.map((row) => [row, row.line === null || !base.has(row.line)] as const));
+    const isHandedDown = group.needs.length === 0 && !changed;
     return {
       eaters: group.eaters,
       names: group.names,
       servings: group.servings,
       needs: group.needs,
-      base: whole > 0 ? (whole * group.servings) / at.table.servings : null,
+      base: whole > 0 ? whole * share : null,
       exchanges: group.needs.length === 0 ? "" : (proposalIn(ending)?.reason.split("; ")[0] ?? ""),
+      changed: changedShare(version, problem),
       ...insideCount(beams),
       fit: fitWords(verdict, insideCount(beams)),
       questions: verdict.questions,
       allergens: [...new Set(version.rows.flatMap(({ food, grams }) => (food && grams > 0 ? food.allergens : [])))].map((each) => each.replace("-", " ")),
-      amounts: version.rows.flatMap(({ line, food, grams }) =>
-        food && grams > 0 && (line === null || !base.has(line))
-          ? [{ name: food.name, grams, measure: kitchenMeasure(food, grams, read.measures)?.text ?? "" }]
-          : [],
+      amounts: [...still].flatMap(([{ food, grams }, isStill]) =>
+        food && grams > 0 && isStill ? [{ name: food.name, grams, measure: kitchenMeasure(food, grams, read.measures)?.text ?? "" }] : [],
       ),
       steps: words
         .slice(last + 1)
         .map(textOf)
         .filter((text) => text.trim() !== ""),
-      bench: group.needs.length === 0 ? null : stored(withBatch({ label, version, byHand: true }, ground), read, group.table),
+      bench: isHandedDown ? null : stored(withBatch({ label: `Parted for ${group.names.join(", ")}`, version, byHand: true }, ground), read, group.table),
     };
   });
   if (portions.some((portion) => portion === null)) return null;
-  const { words } = methodFor(read, handedDown.version, at.table, madeWith, undefined, written);
+  const { words } = methodFor(read, changed?.version ?? handedDown.version, at.table, madeWith, undefined, written);
   const last = words.findLastIndex(({ from }) => isBefore(from));
   return {
     before,
-    together: words.slice(0, last + 1).map(textOf),
+    base: changed?.exchanges ?? null,
+    together: words
+      .slice(0, last + 1)
+      .map(textOf)
+      .filter((text) => text.trim() !== ""),
     portions: portions.filter((portion) => portion !== null),
     twice: read.steps.slice(before).reduce((sum, { minutes, attention }) => sum + (attention === "unattended" ? 0 : minutes.usual), 0) * (groups.length - 1),
   };
 }
-
-type Soon<T> = T | Promise<T>;
-/** What is asked on the way to where a pot parts; a worker may answer it. */
-export interface SplitAsks {
-  readonly plan: () => Soon<SplitPlan | null>;
-  readonly problem: (before: number, group: number) => Soon<AdaptationProblem | null>;
-  readonly solve: (problem: AdaptationProblem) => Promise<Ending>;
-  readonly view: (before: number, endings: readonly (Ending | null)[]) => Soon<SplitView | null>;
-  readonly onPlace?: (done: number, of: number) => void;
-}
-export interface LatestSplit {
-  /** Null where there is nothing to part. */
-  readonly plan: SplitPlan | null;
-  /** Null where it does not part anywhere. */
-  readonly view: SplitView | null;
-}
-
-/** How a pot is split at the latest place from which on every group has a version. */
-export async function latestSplit({ plan: planned, problem: asked, solve, view: shown, onPlace }: SplitAsks): Promise<LatestSplit> {
-  const plan = await planned();
-  const places = plan?.places ?? [];
-  for (const [done, before] of places.entries()) {
-    onPlace?.(done, places.length);
-    const endings: (Ending | null)[] = [];
-    for (const group of (plan?.groups ?? []).keys()) {
-      const problem = await asked(before, group);
-      endings.push(problem && (await solve(problem)));
-    }
-    const view = await shown(before, endings);
-    if (view) return { plan, view };
-  }
-  return { plan, view: null };
-}
-
-/** The same, all of it in one kitchen. */
-export const splitIn = (at: BenchGround, kitchen: Kitchen, solve: SplitAsks["solve"]): Promise<LatestSplit> =>
-  latestSplit({
-    plan: () => splitPlan(at, kitchen),
-    problem: (before, group) => splitProblem({ ...at, before, group }, kitchen),
-    solve,
-    view: (before, endings) => splitView({ ...at, before, endings }, kitchen),
-  });
 
 /** Whether it is itself read again, were the whole pot made so: of a part of a pot the same minutes drive off more. */
 function keepsWhole(version: Proposal["version"], group: Grouped, { table }: BenchGround, ground: Ground, kitchen: Kitchen): boolean {

@@ -6,6 +6,7 @@ import { batchView } from "./batch-view";
 import { packetListView, packetView } from "./packet-view";
 import { recipeView } from "./recipe-view";
 import { exchangeGrams, substitutesView } from "./substitutes-view";
+import { baseProblem, splitBase } from "./split-base";
 import { splitPlan, splitProblem, splitView } from "./split-view";
 import { suitEnding, suitProblem, suitView } from "./suiting-view";
 import { tradeOffView } from "./trade-off-view";
@@ -27,6 +28,8 @@ export const VIEWS = {
   "trade-off": tradeOffView,
   "split plan": splitPlan,
   "split problem": splitProblem,
+  "split base problem": baseProblem,
+  "split base": splitBase,
   split: splitView,
   suit: suitView,
   "suit problem": suitProblem,

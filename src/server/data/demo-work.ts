@@ -113,7 +113,9 @@ async function keepFirst(id: string): Promise<void> {
 /** Keeps the portion of one eater of a pot that is split, where it can be. */
 async function keepPortion(id: string, eater: string): Promise<void> {
   const [{ recipe }, kitchen] = [await requireRecipe(id), await getKitchen()];
-  const { view } = await splitIn({ recipe, table: (await getAdaptation(id, recipe)).table.document }, kitchen, solved);
+  const {
+    views: [view],
+  } = await splitIn({ recipe, table: (await getAdaptation(id, recipe)).table.document }, kitchen, solved);
   const portion = view?.portions.find(({ eaters }) => eaters.includes(eater));
   if (view && portion?.bench) await keepVersion(id, portion.bench, false, { eaters: portion.eaters, before: view.before });
 }

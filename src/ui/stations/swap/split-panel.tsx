@@ -3,9 +3,10 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Recipe } from "../../../core/recipe";
-import { formatGrams, formatNumber, gramsBeside, servingsText } from "../../../core/units";
-import { latestSplit, type LatestSplit, type SplitPortion, type SplitView } from "../../../core/views";
+import { formatGrams, formatNumber, gramsBeside, lowerFirst, servingsText } from "../../../core/units";
+import { splitsOf, type SplitPortion, type Splits, type SplitView } from "../../../core/views";
 import { Button } from "../../parts/button";
+import { Choice } from "../../parts/choice";
 import { WhyMark } from "../../parts/marks";
 import { send, why as whyOf } from "../../parts/send";
 import { noteSave } from "../../shell/documents";
@@ -18,12 +19,14 @@ interface SplitPanelProps extends WorkedFor {
   readonly id: string;
 }
 
-const split = ({ at, compute, solver, signal, onProgress }: Work): Promise<LatestSplit> =>
-  latestSplit({
-    plan: () => compute("split plan", at),
-    problem: (before, group) => compute("split problem", { ...at, before, group }),
+const split = ({ at, compute, solver, signal, onProgress }: Work): Promise<Splits> =>
+  splitsOf({
+    plan: (base) => compute("split plan", { ...at, base }),
+    problem: (before, group, base) => compute("split problem", { ...at, base, before, group }),
+    baseProblem: (before) => compute("split base problem", { ...at, before }),
+    base: (before, ending) => compute("split base", { ...at, before, ending }),
     solve: (problem) => solver.versions(problem, { signal }),
-    view: (before, endings) => compute("split", { ...at, before, endings }),
+    view: (before, endings, base) => compute("split", { ...at, base, before, endings }),
     onPlace: (done, of) => onProgress({ done, of, doing: "Looking for the latest place" }),
   });
 
@@ -39,9 +42,9 @@ export function SplitPanel({ id, ...at }: SplitPanelProps) {
       ask="See where it parts"
       work={work}
     >
-      {({ plan, view }) =>
-        view ? (
-          <Split id={id} recipe={at.recipe} view={view} />
+      {({ plan, views }) =>
+        views.length > 0 ? (
+          <Splitting id={id} recipe={at.recipe} views={views} />
         ) : plan ? (
           <p className="t-ledger mt-2">
             It does not part: what {names(plan.groups.filter(({ needs }) => needs.length > 0).flatMap((group) => group.names))} may not have goes in from the
@@ -57,6 +60,33 @@ export function SplitPanel({ id, ...at }: SplitPanelProps) {
 
 const names = (all: readonly string[]): string => (all.length > 1 ? `${all.slice(0, -1).join(", ")} and ${all.at(-1)}` : (all[0] ?? ""));
 
+/** The base as handed down and the one that is changed for all, where there are both: the better one first. */
+function Splitting({ id, recipe, views }: { readonly id: string; readonly recipe: Recipe; readonly views: readonly SplitView[] }) {
+  const [at, setAt] = useState(0);
+  const view = views[at] ?? views[0];
+  return (
+    <>
+      {views.length > 1 && (
+        <fieldset className="mt-2 no-print">
+          <legend className="t-small text-ink2">The base</legend>
+          <div className="flex flex-wrap gap-x-6">
+            {views.map(({ base, before }, i) => (
+              <Choice
+                key={before}
+                name="split-base"
+                label={`${base === null ? "as handed down" : "changed for all"}, parted before step ${before + 1}`}
+                checked={i === at}
+                onChange={() => setAt(i)}
+              />
+            ))}
+          </div>
+        </fieldset>
+      )}
+      {view && <Split id={id} recipe={recipe} view={view} />}
+    </>
+  );
+}
+
 function Split({ id, recipe, view }: { readonly id: string; readonly recipe: Recipe; readonly view: SplitView }) {
   const at = recipe.steps[view.before]?.text ?? "";
   const further = view.portions.length - 1;
@@ -67,13 +97,21 @@ function Split({ id, recipe, view }: { readonly id: string; readonly recipe: Rec
         a clean pan of its own, with a spoon, board and grinder of its own. {further === 1 ? "The second portion" : `The ${further} further portions`}: about{" "}
         {formatNumber(Math.round(view.twice))} minutes more beside the stove.
       </p>
+      {view.base !== null && <p className="t-ledger">In the base, for all: {lowerFirst(view.base)}.</p>}
       <details>
         <summary className="t-ledger underline min-h-11 md:min-h-8 flex items-center cursor-pointer">The steps together</summary>
         <Steps texts={view.together} from={1} />
       </details>
       <ul className="grid gap-3 lg:grid-cols-2">
         {view.portions.map((portion) => (
-          <Portion key={portion.eaters.join(" ")} id={id} portion={portion} before={view.before} from={view.together.length + 1} />
+          <Portion
+            key={portion.eaters.join(" ")}
+            id={id}
+            portion={portion}
+            isChanged={view.base !== null}
+            before={view.before}
+            from={view.together.length + 1}
+          />
         ))}
       </ul>
     </div>
@@ -90,7 +128,17 @@ const Steps = ({ texts, from }: { readonly texts: readonly string[]; readonly fr
   </ol>
 );
 
-function Portion({ id, portion, before, from }: { readonly id: string; readonly portion: SplitPortion; readonly before: number; readonly from: number }) {
+interface PortionProps {
+  readonly id: string;
+  readonly portion: SplitPortion;
+  /** The base is other than as handed down. */
+  readonly isChanged: boolean;
+  readonly before: number;
+  /** The number of its first step. */
+  readonly from: number;
+}
+
+function Portion({ id, portion, isChanged, before, from }: PortionProps) {
   const router = useRouter();
   const { flush } = useSaving();
   const [busy, setBusy] = useState(false);
@@ -119,7 +167,8 @@ function Portion({ id, portion, before, from }: { readonly id: string; readonly 
         </span>
       </h3>
       <p className="t-ledger">
-        {portion.needs.length === 0 ? "Goes on as handed down." : `${portion.exchanges}.`} <span className="text-ink2">{portion.fit}.</span>
+        {portion.needs.length === 0 ? (isChanged ? "Goes on from the base as handed down." : "Goes on as handed down.") : `${portion.exchanges}.`}{" "}
+        <span className="text-ink2">{portion.fit}.</span>
       </p>
       {portion.questions.length > 0 && (
         <ul className="t-small">
