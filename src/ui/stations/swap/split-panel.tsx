@@ -93,9 +93,9 @@ function Split({ id, recipe, view }: { readonly id: string; readonly recipe: Rec
   return (
     <div className="mt-2 grid gap-3">
       <p className="t-ledger">
-        Together up to step {view.before}; part it before step {view.before + 1}, “{at.length > 90 ? `${at.slice(0, 88).trimEnd()} …` : at}”, each portion into
-        a clean pan of its own, with a spoon, board and grinder of its own. {further === 1 ? "The second portion" : `The ${further} further portions`}: about{" "}
-        {formatNumber(Math.round(view.twice))} minutes more beside the stove.
+        Together up to step {view.before} of the recipe; part it before its step {view.before + 1}, “{at.length > 90 ? `${at.slice(0, 88).trimEnd()} …` : at}”,
+        each portion into a clean pan of its own, with a spoon, board and grinder of its own.{" "}
+        {further === 1 ? "The second portion" : `The ${further} further portions`}: about {formatNumber(Math.round(view.twice))} minutes more beside the stove.
       </p>
       {view.base !== null && <p className="t-ledger">In the base, for all: {lowerFirst(view.base)}.</p>}
       <details>
