@@ -24,6 +24,7 @@ const below = {
   method: ["numeric", "units", "food", "process", "recipe", "substitution"],
   cautions: ["numeric", "units", "food", "household", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "adaptation"],
   hazards: ["numeric", "units", "food", "household", "recipe", "substitution", "method"],
+  rescue: ["units", "food", "process", "recipe", "models", "evaluate", "substitution", "method"],
   ways: ["food", "recipe", "evaluate", "method"],
   adaptation: ["numeric", "units", "food", "household", "process", "recipe", "models", "table", "evaluate", "substitution", "method", "hazards"],
   kitchen: [
@@ -42,10 +43,11 @@ const below = {
     "method",
     "hazards",
     "ways",
+    "rescue",
     "adaptation",
     "cautions",
   ],
-  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],

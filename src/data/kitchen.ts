@@ -2,6 +2,7 @@ import { kitchensOver,type Kitchen,type KitchenSources } from "../core/kitchen";
 import { CAUTIONS } from "./cautions";
 import { DIETS,RULES } from "./diet-rules";
 import { FAMILY_DENSITY } from "./foods";
+import { MENDERS } from "./menders";
 import { LOOK_ALIKES } from "./foods/look-alikes";
 import { NAMED_ONLY } from "./foods/named-only";
 import { HANDLING } from "./handling";
@@ -19,6 +20,7 @@ export const kitchenOf: (sources: KitchenSources) => Kitchen = kitchensOver({
   substitution: SUBSTITUTION,
   handling: HANDLING,
   ways: WAYS,
+  menders: MENDERS,
   lookAlikes: LOOK_ALIKES,
   cautions: CAUTIONS,
   books: RULE_BOOKS,

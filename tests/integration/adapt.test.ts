@@ -243,6 +243,58 @@ describe("POST /api/v1/adapt", () => {
   });
 });
 
+describe("POST /api/v1/rescue", () => {
+  const milk = {
+    "@context": "https://schema.org",
+    "@type": "Recipe",
+    name: "Rice kheer",
+    recipeYield: "Serves 6",
+    recipeIngredient: ["1 litre milk", "90 g rice", "110 g sugar", "20 g cashews"],
+    recipeInstructions: ["Simmer the rice in the milk for 40 minutes.", "Stir in the sugar and the cashews and cook for 5 minutes."],
+  };
+  const ask = (body: object) => send(app.address, "POST", "/api/v1/rescue", { recipe: milk, ...body });
+  it("answers as its own description says it will: ways out with amounts, or what has to be asked first", async () => {
+    const { json: description } = await send(app.address, "GET", "/api/v1/openapi.json");
+    const { components } = description as { components: object };
+    const validate = new Ajv({ strict: false }).compile({ $ref: "#/components/schemas/RescueResponse", components });
+    const { status, json } = await ask({ fault: "too thin", pot: { grams: 1050 }, avoidAllergens: ["cashew"] });
+    expect(status).toBe(200);
+    expect(validate(json), JSON.stringify(validate.errors)).toBe(true);
+    const { waysOut, notAtThisTable, pot_g } = json as {
+      waysOut: readonly { readonly adds: readonly { readonly food: { readonly id: string } }[]; readonly boilOff_g: Figure | null }[];
+      notAtThisTable: readonly { readonly name: string }[];
+      pot_g: number;
+    };
+    expect(pot_g).toBeCloseTo(1050, 0);
+    expect(waysOut.some(({ boilOff_g }) => boilOff_g !== null)).toBe(true);
+    expect(waysOut.flatMap(({ adds }) => adds.map(({ food }) => food.id))).not.toContain("cashew-paste");
+    expect(notAtThisTable.map(({ name }) => name)).toContain("Cashew paste, soaked");
+    for (const body of [
+      { fault: ["too thin", "too sweet"] },
+      { fault: "too thin", pot: { grams: 0 } },
+      { fault: "greasy" },
+      { fault: "too thin", pot: { grams: 9000 } },
+    ]) {
+      const asked = (await ask(body)).json as { readonly kind: string; readonly reason: string };
+      expect(validate(asked), JSON.stringify(validate.errors)).toBe(true);
+      expect(asked.kind, JSON.stringify(body)).toBe("question");
+    }
+  });
+  it("refuses what does not fit with its place", async () => {
+    for (const [body, pointer] of [
+      [{ fault: "on fire" }, "/fault"],
+      [{}, ""],
+      [{ fault: "too thin", pot: { grams: -5 } }, "/pot/grams"],
+      [{ fault: "too thin", pot: { upToStep: 9 } }, "/pot/upToStep"],
+      [{ fault: "too thin", diets: [{ id: "vegan", school: "none such" }] }, "/diets/0/school"],
+    ] as const) {
+      const { status, json } = await ask(body);
+      expect(status, JSON.stringify(body)).toBe(422);
+      expect((json as { readonly errors: readonly { readonly pointer: string }[] }).errors.map((each) => each.pointer)).toContain(pointer);
+    }
+  });
+});
+
 describe("the app's own doors", () => {
   it("take a pasted recipe, keep a version, and give it back after a kill exactly as it was kept", async () => {
     const { json: made } = await send(app.address, "POST", "/api/recipes", {

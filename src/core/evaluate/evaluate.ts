@@ -3,7 +3,7 @@ import type { Constants } from "../food";
 import { balance, type Balance } from "../recipe";
 import type { EvaluationInput } from "./input";
 import { byEvaporation, pointFigures, summed, type Summed } from "./point";
-import { PROPERTIES, PROPERTY_IDS, type KeptPropertyId, type LaterPropertyId, type PropertyId } from "./properties";
+import { propertyOf, PROPERTIES, PROPERTY_IDS, type KeptPropertyId, type LaterPropertyId, type PropertyId } from "./properties";
 import { SUMS } from "./sums";
 
 export type Figures = Readonly<Record<PropertyId, Figure>>;
@@ -42,6 +42,14 @@ export function evaluatePoint(input: EvaluationInput, constants: Constants): Fig
   const point = pointFigures(summed(input, constants).of);
   return Object.fromEntries(PROPERTY_IDS.map((id, at) => [id, { value: point[at], low: point[at], high: point[at] }])) as Figures;
 }
+
+/**
+ * One property alone, for trying many amounts at once.
+ * @unit of the property
+ * @range of the property
+ * @source the registry of properties
+ */
+export const valueOf = (input: EvaluationInput, id: PropertyId, constants: Constants): number => propertyOf(id).value(summed(input, constants).of);
 
 /** Why properties cannot be told of a sweet, by id; those that can are not in it. */
 export function whyUnknown(input: EvaluationInput, constants: Constants): Readonly<Partial<Record<PropertyId, string>>> {

@@ -11,7 +11,7 @@ export {
   type KeptPropertyId,
   type PropertyId,
 } from "./properties";
-export { evaluate, evaluatePoint, whyUnknown, type Evaluation, type Figures, type KeptFigures } from "./evaluate";
+export { evaluate, evaluatePoint, valueOf, whyUnknown, type Evaluation, type Figures, type KeptFigures } from "./evaluate";
 export { qualitiesOf, type Qualities } from "./qualities";
 export { DRAWS, drawnFigures } from "./draws";
 export { explain } from "./explain";

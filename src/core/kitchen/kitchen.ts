@@ -8,6 +8,7 @@ import { EMPTY_PANTRY, kitchenFoods, type PantryDocument, type PantryTables } fr
 import { boilingPointsAt, kitchenConstants } from "../process";
 import { withOwnCandidates } from "./own-candidates";
 import { createFoodFinder, createFoodMatcher, type ReadingContext } from "../recipe";
+import type { Mender } from "../rescue";
 import type { SubstitutionTables } from "../substitution";
 import type { Way } from "../ways";
 
@@ -19,9 +20,11 @@ export interface ShippedTables {
   readonly diets: readonly Rule[];
   readonly substitution: SubstitutionTables;
   readonly handling: HandlingTables;
-  /** Foods that are taken for one another, with what tells them apart. */
   /** What is done in several ways, each with its reason. */
   readonly ways: readonly Way[];
+  /** What mends a pot that went wrong. */
+  readonly menders: readonly Mender[];
+  /** Foods that are taken for one another, with what tells them apart. */
   readonly lookAlikes: readonly LookAlikes[];
   readonly cautions: readonly CautionRule[];
   /** What claims are held against. */

@@ -2,7 +2,7 @@ export { isSet } from "./cooled";
 export * from "./tables";
 export { type AdaptationProblem, type Order } from "./problem";
 export type { LinearModel, SolveOptions, SolverOutcome, SolverPort } from "./model";
-export { limitProperty, openRoles } from "./open-roles";
+export { limitProperty, mayEnter, openRoles } from "./open-roles";
 export { judgedLines, listedIn, problemFor, scaledFor, stepFindings } from "./problem-for";
 export { build } from "./build";
 export { plainRun } from "./run";

@@ -2,12 +2,12 @@ import { interval, type Figure } from "../../core/numeric";
 import { SERVING_TEMPERATURES, type Food } from "../../core/food";
 import { findings } from "../../core/models/diet";
 import { KILOJOULES_PER_KILOCALORIE } from "../../core/units";
-import { openRecipe, openTable, USUAL_SOURCES } from "../../core/kitchen";
+import { openTable } from "../../core/kitchen";
 import { evaluate, qualitiesOf, whyUnknown, type Amount, type EvaluationInput, type Figures, type PropertyId } from "../../core/evaluate";
 import { methodFor } from "../../core/adaptation";
 import { textOf } from "../../core/method";
 import { isReadWhole } from "../../core/views";
-import { readJsonLd, withAllLines, type LineId, type LineReading, type ReadRecipe, type Recipe, type StepId } from "../../core/recipe";
+import { type LineId, type ReadRecipe, type Recipe, type StepId } from "../../core/recipe";
 import {
   inOrder,
   limitFindings,
@@ -22,44 +22,25 @@ import {
   type Ending,
   type Proposal,
 } from "../../core/substitution";
-import type { DiningTable, Limit } from "../../core/table";
-import { kitchenOf, MODEL_VERSION } from "../../data";
-import { amountKey, LIMIT_DIETS, schoolsOf, TOLD_AMOUNTS, validateAdapt, type AdaptRequest } from "../http/schemas/adapt";
+import type { DiningTable } from "../../core/table";
+import { MODEL_VERSION } from "../../data";
+import { amountKey, TOLD_AMOUNTS, validateAdapt } from "../http/schemas/adapt";
 import { checked } from "../http/checked";
-import { Refusal } from "../http/problems";
+import { recipeOf, sentAt, tableOf, unresolvedWords, USUAL_KITCHEN } from "./request";
 import { proposeOnServer } from "./solver-queue";
 
-/** The open interface knows no household: it computes from what ships. */
-const USUAL_KITCHEN = kitchenOf(USUAL_SOURCES);
-
 const DEFAULT_PROPOSALS = 3;
-/** The longest recipe fits, in any script. */
-export const MOST_ADAPT_BYTES = 2 * 1024 ** 2;
-
 /** Answers one request of the open interface: read, judge, work out versions, all from what was sent. */
 export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
   const request = checked(validateAdapt, body);
-  const parsed = readJsonLd(request.recipe);
-  if (!parsed.ok)
-    throw new Refusal(
-      422,
-      "The recipe cannot be read.",
-      parsed.error.map(({ pointer, detail }) => ({ pointer: `/recipe${pointer}`, detail })),
-    );
-  const read = openRecipe(withAllLines(parsed.value, USUAL_KITCHEN.reading), USUAL_KITCHEN);
-  if (read.lines.length === 0)
-    throw new Refusal(
-      422,
-      "Nothing could be read: no line names a food of the tables with an amount.",
-      read.readings.map((each) => ({ pointer: `/recipe/recipeIngredient/${sentAt(each.line.id, parsed.value) ?? ""}`, detail: unresolvedWords(each) })),
-    );
+  const { parsed, read } = recipeOf(request.recipe);
   const table = tableOf(request, read);
   const problem = openTable(read, table, USUAL_KITCHEN, request.maxProposals ?? DEFAULT_PROPOSALS);
   const ending = await proposeOnServer(problem, left);
 
   const { questions } = standingOf(problem, null);
   const { steps } = problem.order;
-  const lineAt = (line: LineId | null) => (line === null ? null : sentAt(line, parsed.value));
+  const lineAt = (line: LineId | null) => (line === null ? null : sentAt(line, parsed));
   const stepAt = (step: StepId | null) => (step === null ? null : steps.indexOf(step));
   const found = inOrder([...findings(judgedLines(read), problem.rules), ...limitFindings(problem)], problem.order);
   return {
@@ -72,7 +53,7 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
         grams: interval({ value: line.grams, sd: line.sd }),
         role: line.role,
       })),
-      unresolved: read.unresolved.map((line) => unresolvedJson(read, parsed.value, line)),
+      unresolved: read.unresolved.map((line) => unresolvedJson(read, parsed, line)),
       properties: propertiesJson(problem, evaluate(problem, USUAL_KITCHEN.reference.constants).figures, read),
     },
     findings: [
@@ -91,38 +72,6 @@ export async function adapt(body: unknown, left: AbortSignal): Promise<object> {
       ...endingJson(ending),
       answers: questions.map(({ line, step, limit, text }) => ({ line: lineAt(line), step: stepAt(step), limit, question: text })),
     },
-  };
-}
-
-function tableOf(request: AdaptRequest, read: ReadRecipe): DiningTable {
-  const rules = new Set<string>();
-  const limits: Limit[] = [];
-  for (const [i, { id, school }] of (request.diets ?? []).entries()) {
-    const schools = schoolsOf(id);
-    if (school !== undefined && !schools.includes(school))
-      throw new Refusal(422, "A diet names a school that it does not have.", [
-        { pointer: `/diets/${i}/school`, detail: `Schools of ${id}: ${schools.join(", ")}.` },
-      ]);
-    if (id === "low-free-sugars") {
-      if (!request.limits?.freeSugars) limits.push({ id: "freeSugars", most: LIMIT_DIETS[id], school: school === "who" ? "who" : "uk" });
-    } else if (id === "blood-sugar-aware") {
-      if (!request.limits?.glycaemicLoad) limits.push({ id: "glycaemicLoad", most: LIMIT_DIETS[id], school: "uk" });
-    } else if (id === "low-saturated-fat") {
-      if (!request.limits?.saturatedFat) limits.push({ id: "saturatedFat", most: LIMIT_DIETS[id], school: "uk" });
-    } else rules.add(school === undefined || school === "usual" ? id : `${id}/${school}`);
-  }
-  for (const allergen of request.avoidAllergens ?? []) rules.add(`no-${allergen}`);
-  const given = request.limits ?? {};
-  if (given.freeSugars) limits.push({ id: "freeSugars", most: given.freeSugars.max_g, school: given.freeSugars.school ?? "uk" });
-  if (given.energy) limits.push({ id: "energy", most: given.energy.max_kJ, school: "uk" });
-  if (given.saturatedFat) limits.push({ id: "saturatedFat", most: given.saturatedFat.max_g, school: "uk" });
-  if (given.glycaemicLoad) limits.push({ id: "glycaemicLoad", most: given.glycaemicLoad.max, school: "uk" });
-  if (given.sodium) limits.push({ id: "sodium", most: given.sodium.max_mg, school: "uk" });
-  return {
-    rules: [...rules],
-    limits: limits.filter((limit, i) => limits.findIndex((each) => each.id === limit.id) === i),
-    servings: request.servings ?? read.recipe.servings,
-    serve: request.serve ?? "hot",
   };
 }
 
@@ -164,17 +113,6 @@ function propertiesJson(input: EvaluationInput, figures: Figures, read: ReadReci
     notes: notes.map(({ note, strength, from }) => ({ note, strength, from })),
   };
 }
-
-function unresolvedWords(each: LineReading | undefined): string {
-  return each && "why" in each ? `${each.why}.` : "It could not be read.";
-}
-
-/** The place of a line as it was sent: of what was taken apart, the line that it stood in. */
-const sentAt = (line: LineId, { lines }: Pick<Recipe, "lines">): number | null => {
-  const at = lines.findIndex(({ id }) => id === line || line.startsWith(`${id}+`));
-  // What only the steps name was not sent as a line.
-  return at < 0 ? null : at;
-};
 
 function unresolvedJson(read: ReadRecipe, sent: Recipe, id: LineId): object {
   const each = read.byLine.get(id);

@@ -4,7 +4,7 @@ import { foodsWith, sinceWords, snapshotOf, stored, withOwnWords, type Snapshot,
 import { cautionInput, cautionsFor, type Caution } from "../../core/cautions";
 import { type Reference } from "../../core/food";
 import { openBench, openInWays, openRecipe, openTable, type Kitchen } from "../../core/kitchen";
-import type { LineId } from "../../core/recipe";
+import type { Recipe, LineId } from "../../core/recipe";
 import { LIMIT_NAMES, portionOf, type DiningTable, type Limit } from "../../core/table";
 import type { Version, VersionRow } from "../../core/substitution";
 import { formatNumber } from "../../core/units";
@@ -180,11 +180,19 @@ interface LaidOn {
   readonly revisions: { readonly table: number; readonly bench: number };
 }
 
+/** A kept version as a bench of its recipe as it is now, with the table that it was kept for. */
+interface BenchOfVersion {
+  readonly recipeId: string;
+  readonly recipe: Recipe;
+  readonly table: DiningTable;
+  readonly bench: StoredBench;
+}
+
 /**
- * Lays a kept version on its recipe's bench, to be worked on from there, with the table that it was kept for. Lines are
- * found again by their ids; what stood for a line that the recipe no longer has is laid on as an added food.
+ * A kept version laid for its recipe, with the table that it was kept for; refused with a plain message where that cannot be.
+ * Lines are found again by their ids; what stood for a line that the recipe no longer has is an added food.
  */
-export async function workOnFrom(id: string): Promise<LaidOn> {
+export async function benchOfVersion(id: string): Promise<BenchOfVersion> {
   const kept = await db.findVersion(await getDatabase(), id);
   if (!kept) throw new Refusal(404, "There is no such version. It may have been deleted.");
   if (kept.recipeId === null) throw new Refusal(409, "The recipe of this version is gone: put it back first, or paste it anew.");
@@ -231,8 +239,14 @@ export async function workOnFrom(id: string): Promise<LaidOn> {
       return { ...row, was: { foodId, name: kept.recipeFood ?? "", grams: kept.recipeGrams } };
     }),
   };
+  return { recipeId, recipe, table: snapshot.table, bench };
+}
+
+/** Lays a kept version on its recipe's bench, to be worked on from there. */
+export async function workOnFrom(id: string): Promise<LaidOn> {
+  const { recipeId, recipe, table, bench } = await benchOfVersion(id);
   const there = await getAdaptation(recipeId, recipe);
-  const revisions = await saveBoth(recipeId, { document: snapshot.table, revision: there.table.revision }, { document: bench, revision: there.bench.revision });
+  const revisions = await saveBoth(recipeId, { document: table, revision: there.table.revision }, { document: bench, revision: there.bench.revision });
   return { recipeId, before: { table: there.table.document, bench: there.bench.document }, revisions };
 }
 

@@ -4,6 +4,7 @@ import { AMOUNT_IDS, describeAmount, type Amount } from "../../../core/evaluate"
 import { baseOf } from "../../../core/models/diet";
 import { HAZARD_FAMILIES, HAZARD_GRADES } from "../../../core/hazards";
 import { ALLERGENS, SERVING_TEMPERATURES } from "../../../core/food";
+import { FAULTS } from "../../../core/rescue";
 import { RULES } from "../../../data";
 import { amount, compiled, list, oneOf, only, some } from "./shapes";
 
@@ -25,7 +26,8 @@ const SCHOOLS = `One of the schools of the diet: ${DIET_IDS.filter((id) => schoo
 
 const bound = <const Key extends string>(key: Key) => ({ [key]: amount(0, 100_000) }) as Record<Key, ReturnType<typeof amount>>;
 
-export const ADAPT_REQUEST = only({
+/** A recipe and its table, as every question of the open interface takes them. */
+const TABLE_REQUEST = {
   recipe: Type.Unsafe<unknown>({ type: ["object", "array"], description: "A schema.org Recipe as JSON-LD, alone, in a list, or inside @graph." }),
   diets: Type.Optional(
     list(
@@ -45,10 +47,24 @@ export const ADAPT_REQUEST = only({
   avoidAllergens: Type.Optional(list(oneOf(ALLERGENS), 40)),
   servings: Type.Optional(some(1000)),
   serve: Type.Optional(oneOf(SERVING_TEMPERATURES)),
-  maxProposals: Type.Optional(Type.Integer({ minimum: 1, maximum: 5 })),
-});
-export type AdaptRequest = Static<typeof ADAPT_REQUEST>;
+};
+const ADAPT_REQUEST = only({ ...TABLE_REQUEST, maxProposals: Type.Optional(Type.Integer({ minimum: 1, maximum: 5 })) });
 export const validateAdapt = compiled(ADAPT_REQUEST);
+
+const RESCUE_REQUEST = only({
+  ...TABLE_REQUEST,
+  fault: Type.Union([oneOf(FAULTS), list(oneOf(FAULTS), FAULTS.length)]),
+  pot: Type.Optional(
+    only({
+      grams: Type.Optional(amount(0, 1_000_000)),
+      upToStep: Type.Optional(
+        Type.Integer({ minimum: 1, maximum: 1000, description: "The step, from 1, up to which it was cooked; all of it is in where this is absent." }),
+      ),
+    }),
+  ),
+});
+export const validateRescue = compiled(RESCUE_REQUEST);
+export type TableRequest = Omit<Static<typeof ADAPT_REQUEST>, "maxProposals">;
 
 const figure = { $ref: "#/components/schemas/Figure" };
 const text = { type: "string" };
@@ -175,6 +191,34 @@ export const adaptResponseSchema = object({
   ),
 });
 
+const rescueResponseSchema = {
+  oneOf: [
+    object({ kind: { const: "question" }, reason: text }),
+    object({
+      kind: { const: "ways out" },
+      model: object({ version: text }),
+      pot_g: number,
+      target: { type: ["string", "null"] },
+      question: { type: ["string", "null"] },
+      lines: listOf({ type: ["integer", "null"] }),
+      waysOut: listOf(
+        object({
+          kind: { enum: ["mend", "deed", "turn into", "throw away"] },
+          words: text,
+          minutes: number,
+          adds: listOf(object({ food: object({ id: text, name: text }), grams: figure })),
+          boilOff_g: { anyOf: [figure, { type: "null" }] },
+          pot_g: number,
+          allergens: listOf(text),
+          change: number,
+          shifts: listOf(object({ property: text, before: number, after: number, noticed: { type: "boolean" } })),
+        }),
+      ),
+      notAtThisTable: listOf(object({ name: text, reason: text })),
+    }),
+  ],
+};
+
 const problem = (description: string) => ({ description, content: { "application/problem+json": { schema: { $ref: "#/components/schemas/Problem" } } } });
 
 /** The description of the open interface, OpenAPI 3.1. */
@@ -203,6 +247,22 @@ export const openApi = {
         },
       },
     },
+    "/api/v1/rescue": {
+      post: {
+        summary: "Mend a pot that went wrong",
+        requestBody: { required: true, content: { "application/json": { schema: { $ref: "#/components/schemas/RescueRequest" } } } },
+        responses: {
+          200: {
+            description: "The ways out, the least change first, each computed from the pot; or what has to be asked first.",
+            content: { "application/json": { schema: { $ref: "#/components/schemas/RescueResponse" } } },
+          },
+          400: problem("Not JSON."),
+          413: problem("Over 2 MB."),
+          415: problem("Not sent as JSON."),
+          422: problem("Does not fit, or nothing could be read."),
+        },
+      },
+    },
   },
   components: {
     schemas: {
@@ -210,6 +270,8 @@ export const openApi = {
       Properties: properties,
       AdaptRequest: ADAPT_REQUEST,
       AdaptResponse: adaptResponseSchema,
+      RescueRequest: RESCUE_REQUEST,
+      RescueResponse: rescueResponseSchema,
       Problem: object({ type: text, title: text, status: number, errors: listOf(object({ pointer: text, detail: text })) }, ["errors"]),
     },
   },

@@ -67,6 +67,9 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
               <Go className={buttonClass("plain")} href={`/recipes/${recipeId}/lineage`}>
                 Lineage
               </Go>
+              <Go className={buttonClass("plain")} href={`/recipes/${recipeId}/rescue?version=${id}`}>
+                It went wrong
+              </Go>
               <WorkOnFrom id={id} className={buttonClass("plain")} />
             </>
           )}

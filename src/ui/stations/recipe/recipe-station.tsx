@@ -14,6 +14,7 @@ import { latest, type Revised } from "../../shell/documents";
 import { useHousehold } from "../../shell/household";
 import { toast } from "../../shell/messages";
 import { usePantryDocument } from "../../shell/pantry";
+import { Go } from "../../shell/go";
 import { SaveNotice } from "../../shell/save-notice";
 import { PageHead } from "../../shell/shell";
 import { StationThread } from "../../shell/thread";
@@ -166,6 +167,11 @@ export function RecipeStation({ id, recipe: given, table: givenTable, bench, vie
             <h2 className="t-h2">Steps</h2>
             <p className="t-small text-ink2">What each does, how long, and what goes in is read from its words; open it to set it by hand.</p>
             <StepsEditor recipe={recipe} view={view} onChange={change} />
+            <p className="mt-2">
+              <Go className="underline t-ledger inline-flex items-center min-h-11 md:min-h-8" href={`/recipes/${id}/rescue`}>
+                It went wrong in the pot: what mends it
+              </Go>
+            </p>
           </section>
           <MassLedger view={later} />
           <section className="mt-6 no-print" aria-label="To find it by">

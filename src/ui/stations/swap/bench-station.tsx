@@ -288,6 +288,11 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
             own={now.steps}
             onOwn={(own) => change((bench) => setOwnSteps(bench, own))}
           />
+          <p className="mt-3 no-print">
+            <Go className="underline t-ledger inline-flex items-center min-h-11 md:min-h-8" href={`/recipes/${id}/rescue`}>
+              It went wrong in the pot: what mends it
+            </Go>
+          </p>
           <SplitPanel id={id} recipe={recipe} table={table} ways={ways} />
           <TradeOffPanel recipe={recipe} table={table} ways={ways} onTake={set} />
         </section>

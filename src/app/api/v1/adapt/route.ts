@@ -1,4 +1,5 @@
-import { adapt, MOST_ADAPT_BYTES } from "@/server/adapt/adapt";
+import { adapt } from "@/server/adapt/adapt";
+import { MOST_ADAPT_BYTES } from "@/server/adapt/request";
 import { answer } from "@/server/http/answer";
 import { readJson } from "@/server/http/body";
 

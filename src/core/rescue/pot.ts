@@ -1,0 +1,66 @@
+import { INDEX } from "../food";
+import type { EvaluationInput } from "../evaluate";
+import type { LineId } from "../recipe";
+
+/** What is known of a pot: what it weighs, where somebody has weighed it, and what has not gone in yet. */
+export interface PotState {
+  /** g, without the pan; null where it was not weighed. */
+  readonly grams: number | null;
+  /** Lines that are not in it yet. */
+  readonly out: ReadonlySet<LineId>;
+}
+
+/** The pot as the models take it, or why it cannot be. */
+export type Pot = { readonly kind: "pot"; readonly input: EvaluationInput; readonly grams: number } | { readonly kind: "cannot be"; readonly why: string };
+
+/** Put in and weighed differ by this much without anybody being wrong: a scale, what sticks to the pan. */
+const SCALE = 0.02;
+
+/**
+ * What is in a pot now: all that went in, less what has boiled away, which is what it was meant to be or what its weight tells.
+ * `lines` with their ids where they have some.
+ */
+export function potNow(meant: EvaluationInput, { grams, out }: PotState, idOf: (at: number) => LineId | null): Pot {
+  const lines = meant.lines.filter((_, at) => !out.has(idOf(at) ?? ""));
+  const put = lines.reduce((sum, line) => sum + line.grams, 0);
+  if (put <= 0) return { kind: "cannot be", why: "Nothing has gone into the pot yet: say after which step it went wrong." };
+  const water = lines.reduce((sum, line) => sum + (line.grams * (line.food.per100g[INDEX.water] ?? 0)) / 100, 0);
+  if (grams === null) {
+    // What has gone in so far has its part of what was to boil away.
+    const all = meant.lines.reduce((sum, line) => sum + line.grams, 0);
+    const driven = Math.min(meant.evaporation.value * (put / all), 0.98 * water);
+    return { kind: "pot", input: { ...meant, lines, evaporation: { ...meant.evaporation, value: driven } }, grams: put - driven };
+  }
+  const least = put - water;
+  // What is soaked or pressure cooked takes up water that no line lists.
+  const most = put + Math.max(0, -meant.evaporation.value);
+  if (!(grams > 0)) return { kind: "cannot be", why: "A pot of nothing cannot be mended: weigh what is in it, in grams, without the pan." };
+  if (grams > most * (1 + SCALE))
+    return {
+      kind: "cannot be",
+      why: `It weighs more than all that went in (${Math.round(most)} g): take off what the pan weighs, or add what went in besides to the recipe.`,
+    };
+  if (grams < least * (1 - SCALE))
+    return {
+      kind: "cannot be",
+      why: `So little is not even what is dry of it (${Math.round(least)} g): if some was taken out, weigh all of it together, or put in what has not gone in yet.`,
+    };
+  const driven = Math.min(put - Math.min(grams, most), 0.995 * water);
+  return { kind: "pot", input: { ...meant, lines, evaporation: { value: driven, sd: SCALE * grams } }, grams: put - driven };
+}
+
+/** The same pot with something put in, or more water driven off. */
+export const withMore = (input: EvaluationInput, added: EvaluationInput["lines"], boiledOff = 0): EvaluationInput => ({
+  ...input,
+  lines: [...input.lines, ...added],
+  evaporation: { ...input.evaporation, value: input.evaporation.value + boiledOff },
+});
+
+/**
+ * Water that is left in a pot.
+ * @unit g
+ * @range 0 or more
+ * @source composition of what went in, less what was driven off
+ */
+export const waterIn = ({ lines, evaporation }: EvaluationInput): number =>
+  lines.reduce((sum, line) => sum + (line.grams * (line.food.per100g[INDEX.water] ?? 0)) / 100, 0) - evaporation.value;

@@ -1,0 +1,167 @@
+import { describe, expect, it } from "vitest";
+import { read, tableOf } from "../../../tests/support/kitchen";
+import { kitchenOf } from "../../data";
+import { evaluateRecipe, openTable, USUAL_SOURCES } from "../kitchen";
+import { waterIn } from "./pot";
+import { dose } from "./solve";
+import { FAULTS, rescue, type Fault, type Rescue } from ".";
+import { evaluatePoint, type EvaluationInput } from "../evaluate";
+import type { LineId } from "../recipe";
+
+const kitchen = kitchenOf(USUAL_SOURCES);
+const { constants, foods } = kitchen.reference;
+const SWEETS = {
+  kheer:
+    "Rice kheer\nServes 6\n\n1 litre milk\n90 g rice\n110 g sugar\n20 g cashews\n\n1. Simmer the rice in the milk for 40 minutes.\n2. Stir in the sugar and cashews and cook for 5 minutes.",
+  halwa:
+    "Semolina halwa\nServes 6\n\n150 g semolina\n90 g ghee\n130 g sugar\n450 ml water\n\n1. Roast the semolina in the ghee for 8 minutes.\n2. Pour in the hot water and the sugar and cook for 5 minutes until it leaves the sides.",
+  ladoo:
+    "Besan ladoo\nMakes 16\n\n250 g besan\n120 g ghee\n130 g icing sugar\n\n1. Roast the besan in the ghee for 15 minutes.\n2. Cool, mix in the icing sugar, and shape into balls.",
+  jelly:
+    "Almond milk jelly\nServes 6\n\n600 ml almond milk\n60 g sugar\n3 g agar powder\n\n1. Boil the almond milk with the agar and the sugar for 2 minutes.\n2. Pour into a dish, chill for 4 hours and cut into squares.",
+  kulfi:
+    "Malai kulfi\nServes 6\n\n1 litre milk\n100 g sugar\n20 g almonds, chopped\n\n1. Simmer the milk until reduced to half.\n2. Stir in the sugar and almonds.\n3. Pour into moulds and freeze for 8 hours.",
+} as const;
+type Sweet = keyof typeof SWEETS;
+
+interface Ask {
+  readonly rules?: readonly string[];
+  /** Of what it was meant to weigh. */
+  readonly weighs?: number;
+  readonly grams?: number | null;
+  readonly out?: readonly LineId[];
+  /** The whole pot so many times. */
+  readonly times?: number;
+  /** What is in it other than it was meant. */
+  readonly change?: (input: EvaluationInput) => EvaluationInput;
+}
+function mended(sweet: Sweet, fault: Fault, { rules = [], weighs, grams = null, out = [], times = 1, change = (input) => input }: Ask = {}): Rescue {
+  const of = read(SWEETS[sweet]);
+  const table = tableOf({ servings: of.recipe.servings * times, rules });
+  const { input, figures } = evaluateRecipe(of, table, kitchen);
+  const problem = openTable(of, table, kitchen);
+  return rescue({
+    meant: change(input),
+    lineIds: problem.lines.map(({ id }) => id),
+    state: { grams: weighs === undefined ? grams : weighs * figures.yield.value, out: new Set(out) },
+    fault,
+    problem,
+    foods,
+    menders: kitchen.menders,
+  });
+}
+const ways = (answer: Rescue) => (answer.kind === "ways out" ? answer.ways : []);
+
+describe("a pot that went wrong", () => {
+  it.each(Object.keys(SWEETS) as Sweet[])(
+    "%s: every fault has ways out, or is asked about; what is computed meets its target when it is evaluated again",
+    (sweet) => {
+      for (const fault of FAULTS) {
+        const weighs = fault === "too thin" ? 1.12 : fault === "too thick" ? 0.9 : undefined;
+        const answer = mended(sweet, fault, weighs === undefined ? {} : { weighs });
+        if (answer.kind === "question") {
+          expect(answer.why.length, `${sweet}, ${fault}`).toBeGreaterThan(20);
+          continue;
+        }
+        expect(answer.ways.length, `${sweet}, ${fault}`).toBeGreaterThan(0);
+        for (const { kind, after, words, adds, change } of answer.ways) {
+          const told = `${sweet}, ${fault}: ${words}`;
+          expect(words, told).not.toMatch(/[{}]|NaN|undefined| 0 g/);
+          expect(Number.isFinite(change) && change >= 0, told).toBe(true);
+          for (const each of adds) expect(each.low <= each.grams + 1 && each.grams <= each.high + 1 && each.grams > 0, told).toBe(true);
+          const again = evaluatePoint(after.input, constants);
+          expect(again, told).toEqual(after.figures);
+          expect(waterIn(after.input), told).toBeGreaterThanOrEqual(-1);
+          if (kind === "mend" && answer.target) {
+            const { property, wanted, noticed } = answer.target;
+            expect(Math.abs(again[property].value - wanted), told).toBeLessThanOrEqual(noticed / 2 + 1e-9);
+          }
+        }
+        const mends = answer.ways.filter(({ kind }) => kind === "mend" || kind === "deed").map(({ change }) => change);
+        expect(mends, `${sweet}, ${fault}`).toEqual([...mends].sort((a, b) => a - b));
+      }
+    },
+  );
+  it("takes twice the dose for twice the pot", () => {
+    for (const [sweet, fault] of [
+      ["kheer", "too thin"],
+      ["kheer", "not sweet enough"],
+      ["ladoo", "greasy"],
+      ["halwa", "too sweet"],
+    ] as const) {
+      const weighs = fault === "too thin" ? { weighs: 1.15 } : {};
+      const [one, two] = [mended(sweet, fault, weighs), mended(sweet, fault, { ...weighs, times: 2 })].map(
+        (answer) => new Map(ways(answer).map((way) => [way.adds[0]?.food.id ?? "", way] as const)),
+      );
+      for (const [id, way] of one ?? []) {
+        const other = two?.get(id);
+        if (way.adds.length === 0 || !other) continue;
+        expect((other.adds[0]?.high ?? 0) / (way.adds[0]?.high ?? 1), `${sweet}, ${fault}, ${id}`).toBeCloseTo(2, 1);
+      }
+      expect(two?.size, fault).toBe(one?.size);
+    }
+  });
+  it("has no mender that its table leaves out, and says why", () => {
+    const answer = mended("kheer", "too thin", { weighs: 1.15, rules: ["vegan", "no-cashew", "gluten-free"] });
+    const used = ways(answer).flatMap(({ adds }) => adds.map(({ food }) => food.id));
+    expect(used).toContain("cornflour");
+    expect(used).not.toContain("cashew-paste");
+    expect(answer.kind === "ways out" ? answer.gone : []).toContainEqual(expect.objectContaining({ why: expect.stringMatching(/cashew/) as string }));
+    // A fast: starch of its own only.
+    const fast = ways(mended("kheer", "too thin", { weighs: 1.15, rules: ["navratri"] })).flatMap(({ adds }) => adds.map(({ food }) => food.id));
+    expect(fast).not.toContain("cornflour");
+    expect(fast.length).toBeGreaterThan(0);
+  });
+  it("is the pot as it is at the time: what has not gone in yet counts for nothing, nor does what has boiled away", () => {
+    const whole = mended("kheer", "too thin", { weighs: 1.15 });
+    const before = mended("kheer", "too thin", { out: ["l3", "l4"], grams: 1050 });
+    expect(before.kind).toBe("ways out");
+    if (before.kind !== "ways out" || whole.kind !== "ways out") return;
+    expect(before.pot.grams).toBeCloseTo(1050, 0);
+    expect(before.pot.figures["sweetness.hot"].value).toBeLessThan(whole.pot.figures["sweetness.hot"].value / 2);
+  });
+  it.each([
+    ["a pot of nothing", { grams: 0 }, /nothing/],
+    ["more than went in", { grams: 5000 }, /more than all that went in/],
+    ["less than what is dry of it", { grams: 20 }, /not even what is dry/],
+    ["before anything went in", { out: ["l1", "l2", "l3", "l4"] }, /Nothing has gone into/],
+  ] as const)("asks about %s", (_, ask: Ask, words) => {
+    const answer = mended("kheer", "too thin", ask);
+    expect(answer.kind === "question" ? answer.why : "").toMatch(words);
+  });
+  it("asks where the figures do not bear a fault out, and moves it by what is just noticed", () => {
+    const answer = mended("halwa", "too thin");
+    expect(answer.kind === "ways out" ? answer.question : "").toMatch(/as it was meant/);
+    for (const [sweet, fault, words] of [
+      ["ladoo", "too thin", /bound, not thickened/],
+      ["kheer", "greasy", /what crumbles or is greasy/],
+      ["kulfi", "too soft to slice", /not sliced/],
+      ["kheer", "bitter caramel", /Nothing in it is caramelised/],
+      ["halwa", "split", /no milk/],
+    ] as const) {
+      const asked = mended(sweet, fault);
+      expect(asked.kind === "question" ? asked.why : "", `${sweet}, ${fault}`).toMatch(words);
+    }
+  });
+  it("sees what is in it other than it was meant: half the fat, and it crumbles", () => {
+    const dry = mended("ladoo", "crumbles", {
+      change: (input) => ({ ...input, lines: input.lines.map((line) => (line.food.id === "ghee" ? { ...line, grams: line.grams * 0.6 } : line)) }),
+    });
+    if (dry.kind !== "ways out") throw new Error("no way out");
+    expect(dry.question).toBeNull();
+    const [first] = dry.ways.filter(({ kind }) => kind === "mend");
+    expect(first?.adds[0]?.food.id).toBe("ghee");
+    expect(first?.after.figures.binding.value).toBeCloseTo(1, 1);
+  });
+  it("finds the least dose, its bounds, and none where none does", () => {
+    expect(dose((amount) => amount, 5, 2, 100)).toEqual({
+      amount: expect.closeTo(5, 6) as number,
+      low: expect.closeTo(4, 6) as number,
+      high: expect.closeTo(6, 6) as number,
+    });
+    expect(dose((amount) => -amount, -5, 2, 100)?.amount).toBeCloseTo(5, 6);
+    expect(dose((amount) => amount, 500, 2, 100)).toBeNull();
+    // Once it turns back, the least is meant.
+    expect(dose((amount) => Math.sin(amount), 0.5, 0.1, 100)?.amount).toBeLessThan(1);
+  });
+});

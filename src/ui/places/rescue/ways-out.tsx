@@ -1,0 +1,123 @@
+import { formatGrams, formatNumber, gramsBeside } from "../../../core/units";
+import type { RescueView, ToldWayOut } from "../../../core/views";
+import { WhyMark } from "../../parts/marks";
+
+type Answer = Extract<RescueView, { kind: "ways out" }>;
+
+/** The ways out of a fault, the least change first; or what is asked before there are any. */
+export function WaysOut({ view, fault, isWeighed }: { readonly view: RescueView; readonly fault: string; readonly isWeighed: boolean }) {
+  if (view.kind === "question")
+    return (
+      <p className="flex gap-2 bg-saffron-wash px-3 py-2 max-w-[70ch]">
+        <WhyMark kind="ask" />
+        {view.why}
+      </p>
+    );
+  return (
+    <>
+      <h2 className="t-h2 first-letter:uppercase">{fault}</h2>
+      <p className="t-ledger text-ink2">
+        {formatGrams(Math.round(view.grams))} g in the pot{isWeighed ? ", as weighed" : ", as it was meant to be"}.{view.target && ` ${view.target}.`}
+      </p>
+      {view.question && (
+        <p className="flex gap-2 bg-saffron-wash px-3 py-2 mt-2 max-w-[70ch] t-ledger">
+          <WhyMark kind="ask" />
+          {view.question}
+        </p>
+      )}
+      <ol className="mt-3 grid gap-3">
+        {view.ways.map((way) => (
+          <Way key={way.words} way={way} />
+        ))}
+      </ol>
+      <Gone gone={view.gone} />
+      <p className="t-small text-ink2 mt-4 max-w-[70ch]">
+        Amounts are computed by the models from what is in the pot; between them lies where the fault is just no longer noticed and as far beyond: begin with
+        the lower, wait, and taste. How it goes in, and what has no amount, are rules of practice.
+      </p>
+    </>
+  );
+}
+
+const KIND: Readonly<Record<ToldWayOut["kind"], string | null>> = {
+  mend: null,
+  deed: "Rule of practice",
+  "turn into": "Another sweet",
+  "throw away": "Throw it away",
+};
+
+function Way({ way }: { readonly way: ToldWayOut }) {
+  const noticed = way.shifts.filter(({ isNoticed }) => isNoticed);
+  const kind = KIND[way.kind];
+  return (
+    <li className="border border-ink bg-sheet p-3">
+      {kind && <p className={`t-small ${way.kind === "throw away" ? "text-rose" : "text-ink2"}`}>{kind}</p>}
+      <p className="font-[560]">{way.words}</p>
+      {(way.adds.length > 0 || way.boilOff) && (
+        <ul className="border-t border-line mt-2 t-ledger">
+          {way.adds.map(({ food, name, grams, low, high, measure }) => (
+            <li key={food} className="border-b border-line flex flex-wrap justify-between gap-x-3 py-0.5">
+              <span>{name}</span>
+              <span className="whitespace-nowrap">
+                <span className="t-frac text-ink2">{measure}</span> <span className="t-figure">{gramsBeside(grams, measure)}</span>{" "}
+                <span className="t-small text-ink2">{between(low, high)}</span>
+              </span>
+            </li>
+          ))}
+          {way.boilOff && (
+            <li className="border-b border-line flex flex-wrap justify-between gap-x-3 py-0.5">
+              <span>Water that boils off</span>
+              <span className="whitespace-nowrap">
+                <span className="t-figure">{formatGrams(Math.round(way.boilOff.grams))} g</span>{" "}
+                <span className="t-small text-ink2">{between(way.boilOff.low, way.boilOff.high)}</span>
+              </span>
+            </li>
+          )}
+        </ul>
+      )}
+      <p className="t-ledger text-ink2 mt-2">
+        {way.minutes > 0 && `About ${timeText(way.minutes)}. `}
+        {way.kind === "mend" && `${formatGrams(Math.round(way.grams))} g in the pot after it. `}
+        {noticed.length > 0
+          ? `Noticed: ${noticed.map(shiftText).join("; ")}.`
+          : way.kind === "mend" || way.adds.length > 0
+            ? "Nothing else of it is noticed."
+            : ""}
+      </p>
+      {way.allergens.length > 0 && (
+        <p className="t-ledger flex gap-2 mt-1">
+          <WhyMark kind="ask" />
+          Brings {way.allergens.join(", ")}, which the pot did not hold.
+        </p>
+      )}
+    </li>
+  );
+}
+
+const timeText = (minutes: number): string => (minutes >= 90 ? `${formatNumber(Math.round(minutes / 30) / 2)} hours` : `${formatNumber(minutes)} min`);
+const amountText = (grams: number): string => formatGrams(grams >= 20 ? Math.round(grams) : Number(grams.toPrecision(2)));
+const between = (low: number, high: number): string => `${amountText(low)} to ${amountText(high)} g`;
+const DIGITS: Readonly<Record<string, number>> = { binding: 2, "serving.energy": 0 };
+function shiftText({ id, name, unit, before, after }: ToldWayOut["shifts"][number]): string {
+  const text = (value: number) => value.toFixed(DIGITS[id] ?? 1);
+  const per = id.startsWith("serving.") ? " a serving" : id.startsWith("sweetness.") || id === "richness" ? " in 100 g" : "";
+  return `${name.charAt(0).toLowerCase()}${name.slice(1)} ${text(before)} to ${text(after)}${unit ? ` ${unit}` : ""}${per}`;
+}
+
+/** What would mend it, and this table does not have. */
+const Gone = ({ gone }: Pick<Answer, "gone">) =>
+  gone.length > 0 && (
+    <>
+      <h3 className="t-h2 text-[15px] mt-4">Not at this table</h3>
+      <ul className="t-ledger">
+        {gone.map(({ name, why }) => (
+          <li key={name} className="flex gap-2 py-0.5">
+            <WhyMark kind="conflict" />
+            <span>
+              {name}: <span className="text-ink2">{why}</span>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
