@@ -1,5 +1,5 @@
 import { asTreated, INDEX, type Food } from "../food";
-import { bodyHolds, evaluatePoint, type EvaluationInput, type Figures } from "../evaluate";
+import { bodyHolds, evaluatePoint, valueOf, type EvaluationInput, type Figures } from "../evaluate";
 import { minutesToDone } from "../method";
 import { formatGrams, weighable } from "../units";
 import type { AdaptationProblem } from "../substitution";
@@ -38,6 +38,15 @@ export function deedsFor(question: DeedQuestion): readonly WayOut[] {
         deed(question, "Blend it in the pan with a stick blender for half a minute, then simmer for a minute, stirring one way.", 3),
       ];
     case "split":
+      if (question.input.lines.some(({ food, grams: held }) => food.thickening.egg !== undefined && held > 0))
+        return [
+          deed(
+            question,
+            "It is egg that has come together: take it off the heat at once, stand the pan in cold water, press it through a sieve, and blend what stays behind.",
+            5,
+          ),
+          deed(question, "Baked and gone to crumbs, it stays so: chill it and serve it spooned, under fruit or a sauce.", 0),
+        ];
       return [
         ...menders.map((mender) => added(question, mender, (mender.water > 0 ? HOLDS_STARCH : HOLDS_PASTE) * grams)),
         deed(
@@ -69,15 +78,32 @@ export function deedsFor(question: DeedQuestion): readonly WayOut[] {
     case "bland":
       return menders.map((mender) => added(question, mender, (mender.food.family === "salt" ? PINCH : SOUR) * grams));
     case "too soft to slice":
+      if (!bodyHolds(asIs(question).figures))
+        return [
+          deed(question, "Let it cool through, and an hour in the fridge: fat and sugar set as they cool.", 60),
+          deed(
+            question,
+            "Still soft: put it back into the pan and cook it on over a low flame, stirring, until it leaves the sides and a drop holds its shape on a cold plate; press it out again.",
+            8,
+          ),
+        ];
       return [deed(question, "Chill it longer first: what sets goes on setting for some hours, deep dishes overnight. Cut it cold, with a wet knife.", 180)];
     case "crumbles":
       return [deed(question, "Warm the mixture until the fat in it is soft, and press a ball again before anything goes in.", 3)];
     case "greasy":
-      return [deed(question, "Let it cool until the fat sets, 20 minutes in the fridge, and shape it then; press off what has come out with paper.", 20)];
+      return [
+        // What sticks by itself is dried by what takes it up; how much, no figure tells.
+        ...(sticks(question) ? menders.map((mender) => added(question, mender, DRIES * grams)) : []),
+        deed(question, "Let it cool until the fat sets, 20 minutes in the fridge, and shape it then; press off what has come out with paper.", 20),
+      ];
     default:
       return [];
   }
 }
+
+const sticks = ({ input, problem }: DeedQuestion): boolean => valueOf(input, "binding", problem.reference.constants) > STICKS;
+const STICKS = 2;
+const DRIES = 0.05;
 
 /** What it can still be, where nothing mends it: as it is in the pot. */
 export function turnedInto(fault: Fault, input: EvaluationInput, figures: Figures, problem: AdaptationProblem): readonly WayOut[] {
@@ -117,6 +143,7 @@ const deed = (question: DeedQuestion, words: string, minutes: number, after = as
   kind: "deed",
   words,
   adds: [],
+  or: [],
   boilOff: null,
   minutes,
   after,
@@ -138,6 +165,7 @@ function added(question: DeedQuestion, mender: DeedQuestion["menders"][number], 
     kind: "deed",
     words: mender.words.replaceAll("{grams}", formatGrams(amount)),
     adds: lines.map((line) => ({ food: line.food, grams: line.grams, low: line.grams / 2, high: line.grams * 2 })),
+    or: [],
     boilOff: null,
     minutes: mender.minutes,
     after: { input: after, figures: evaluatePoint(after, problem.reference.constants) },

@@ -1,5 +1,5 @@
 import type { EvaluationInput, Figures, PropertyId } from "../evaluate";
-import { isEatenFrozen } from "../evaluate";
+import { bodyHolds, isEatenFrozen } from "../evaluate";
 import type { Constants, ServingTemperature } from "../food";
 
 /** What goes wrong in a pot. */
@@ -81,6 +81,8 @@ export function targetOf(fault: Fault, pot: Figures, meant: Figures, served: Ser
   if (!shows) return null;
   const { property, side } = shows;
   const now = pot[property].value;
+  // What is pressed and cut holds by its syrup, what sticks by itself by no share of fat: no figure tells how far.
+  if (property === "binding" ? now > STICKS : property.startsWith("body.") && !bodyHolds(pot)) return null;
   const by = constants.noticeable.value;
   const sign = side === "below" ? 1 : -1;
   if (property === "binding") {
@@ -108,6 +110,7 @@ export function targetOf(fault: Fault, pot: Figures, meant: Figures, served: Ser
   };
 }
 const BINDING_STEP = 0.12;
+const STICKS = 2;
 const LEAST_SWEETNESS = 0.5;
 
 interface Found {
@@ -124,7 +127,7 @@ export function notOfThis(
 ): string | null {
   if ((fault === "crumbles" || fault === "greasy") && isThickened)
     return `It is ${fault === "crumbles" ? "no sweet that is bound" : "moist enough to hold its fat"}: what crumbles or is greasy is a ladoo, a barfi or a dry mix. Is it too thin, or split?`;
-  if ((fault === "too thin" || fault === "too thick" || fault === "too soft to slice") && !isThickened)
+  if ((fault === "too thin" || fault === "too thick" || (fault === "too soft to slice" && archetype !== "barfi")) && !isThickened)
     return "It is bound, not thickened: under a fifth of it is water. Does it crumble, or is it greasy?";
   if (fault === "too soft to slice" && (isEatenFrozen(figures) || archetype === "sauce")) return "What is frozen or poured is not sliced. Is it too thin?";
   if ((fault === "split" || fault === "lumpy") && !isThickened)

@@ -66,7 +66,7 @@ export function rescue(question: RescueQuestion): Rescue {
       ]
     : [];
   const deeds = deedsFor({ fault, input, grams, water, menders: fit.map(({ mender, food }) => ({ ...mender, food })), problem });
-  const ways = [...mends, ...deeds].sort((a, b) => RANK[a.kind] - RANK[b.kind] || a.change - b.change).slice(0, MOST_WAYS);
+  const ways = [...withoutTwins(mends), ...deeds].sort((a, b) => RANK[a.kind] - RANK[b.kind] || a.change - b.change).slice(0, MOST_WAYS);
   return {
     kind: "ways out",
     pot: { grams, figures },
@@ -77,6 +77,22 @@ export function rescue(question: RescueQuestion): Rescue {
     gone,
   };
 }
+/** Fats that do the same in the same amount are one way, with the others named; what brings an allergen stays apart. */
+function withoutTwins(ways: readonly WayOut[]): readonly WayOut[] {
+  const isTwin = (one: WayOut, other: WayOut): boolean => {
+    const [a, b] = [one.adds[0], other.adds[0]];
+    return a?.food.family === "fat" && b?.food.family === "fat" && Math.abs(a.grams - b.grams) <= 0.1 * a.grams;
+  };
+  const kept: WayOut[] = [];
+  for (const way of ways) {
+    const twin = way.allergens.length > 0 ? -1 : kept.findIndex((each) => isTwin(each, way));
+    const found = kept[twin];
+    if (found) kept[twin] = { ...found, or: [...found.or, lowerFirst(way.adds[0]?.food.name ?? "")] };
+    else kept.push(way);
+  }
+  return kept;
+}
+
 const RANK: Readonly<Record<WayOut["kind"], number>> = { mend: 0, deed: 0, "turn into": 1, "throw away": 2 };
 
 interface Fit {
@@ -181,6 +197,7 @@ function mendedBy({ mender, food }: Fit, target: Target, { input, grams, water, 
       kind: "mend",
       words: mender.words.replaceAll("{grams}", formatGrams(amount)),
       adds,
+      or: [],
       boilOff: null,
       minutes: mender.minutes,
       after: { input: after, figures: evaluatePoint(after, constants) },
@@ -203,6 +220,8 @@ const broughtBy = (food: Food, { lines }: EvaluationInput): readonly string[] =>
 /** What boiling off more water does, with its minutes in the household's pan. */
 function byWater(fault: Fault, target: Target, input: EvaluationInput, grams: number, constants: Constants): readonly WayOut[] {
   if (fault !== "too thin" && fault !== "too soft to slice" && fault !== "not sweet enough") return [];
+  // Yogurt and what was frozen are boiled no more.
+  if (input.archetype === "cultured" || (input.archetype === "frozen" && fault === "not sweet enough")) return [];
   const there = waterIn(input);
   const at = (amount: number) => valueOf(withMore(input, [], amount), target.property, constants);
   const found = dose(at, target.wanted, target.noticed, 0.9 * there);
@@ -220,6 +239,7 @@ function byWater(fault: Fault, target: Target, input: EvaluationInput, grams: nu
       kind: "mend",
       words: `Simmer it on, open and stirring, until ${formatGrams(amount)} g less is in the pot (${formatGrams(weighable(grams - amount))} g).`,
       adds: [],
+      or: [],
       boilOff: { grams: amount, low: found.low, high: found.high },
       minutes: Math.max(1, Math.round(minutes)),
       after: { input: after, figures: evaluatePoint(after, constants) },
@@ -251,6 +271,7 @@ function stretched(fault: Fault, target: Target, input: EvaluationInput, grams: 
         low: (found.low / part) * line.grams,
         high: (found.high / part) * line.grams,
       })),
+      or: [],
       boilOff: driven(part) > 1 ? { grams: driven(part), low: driven(found.low), high: driven(found.high) } : null,
       minutes: Math.round(input.cookMinutes ?? USUAL_COOKING),
       after: { input: after, figures: evaluatePoint(after, constants) },

@@ -34,6 +34,8 @@ export interface WayOut {
   readonly kind: "mend" | "deed" | "turn into" | "throw away";
   readonly words: string;
   readonly adds: readonly Addition[];
+  /** What does the same in the same amount, by name. */
+  readonly or: readonly string[];
   /** Water that is boiled off besides. */
   readonly boilOff: Amount | null;
   readonly minutes: number;

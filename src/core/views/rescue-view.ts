@@ -27,7 +27,7 @@ export interface Shift {
   readonly isNoticed: boolean;
 }
 
-export interface ToldWayOut extends Pick<WayOut, "kind" | "words" | "minutes" | "allergens" | "change"> {
+export interface ToldWayOut extends Pick<WayOut, "kind" | "words" | "or" | "minutes" | "allergens" | "change"> {
   readonly adds: readonly {
     readonly food: string;
     readonly name: string;
@@ -111,16 +111,17 @@ export function rescueOf(
       const [before, after] = [pot.figures[id].value, figures[id].value];
       const { state } = compareLikeness(pot.figures[id], figures[id], noticed?.(before, constants.noticeable.value) ?? null);
       const isNoticed = state === "outside" || (state === "free" && Math.abs(after - before) > 0.05 * Math.max(Math.abs(before), 1e-9));
-      return [{ id, name, unit, before, after, isNoticed }];
+      return [{ id, name, unit, before, after, isNoticed: isNoticed || id === answer.target?.property }];
     });
   return {
     kind: "ways out",
     grams: pot.grams,
     target: answer.target && targetWords(answer.target),
     question: answer.question,
-    ways: answer.ways.map(({ kind, words, minutes, allergens, change, boilOff, adds, after }) => ({
+    ways: answer.ways.map(({ kind, words, or, minutes, allergens, change, boilOff, adds, after }) => ({
       kind,
       words,
+      or,
       minutes,
       allergens: allergens.map((each) => each.replace("-", " ")),
       change,

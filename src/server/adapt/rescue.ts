@@ -34,9 +34,10 @@ export function rescueAnswer(body: unknown): object {
     target: told.target,
     question: told.question,
     lines: read.lines.filter(({ id }) => !out.has(id)).map(({ id }) => lineAt(id)),
-    waysOut: told.ways.map(({ kind, words, minutes, allergens, change, boilOff, adds, grams: left, shifts }) => ({
+    waysOut: told.ways.map(({ kind, words, or, minutes, allergens, change, boilOff, adds, grams: left, shifts }) => ({
       kind,
       words,
+      or,
       minutes,
       adds: adds.map(({ food, name, grams: amount, low, high }) => ({ food: { id: food, name }, grams: { value: amount, low, high } })),
       boilOff_g: boilOff && { value: boilOff.grams, low: boilOff.low, high: boilOff.high },

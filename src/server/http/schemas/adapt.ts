@@ -205,6 +205,7 @@ const rescueResponseSchema = {
         object({
           kind: { enum: ["mend", "deed", "turn into", "throw away"] },
           words: text,
+          or: listOf(text),
           minutes: number,
           adds: listOf(object({ food: object({ id: text, name: text }), grams: figure })),
           boilOff_g: { anyOf: [figure, { type: "null" }] },

@@ -88,7 +88,7 @@ export function RescuePage({ id, recipe, table, bench, of, start }: RescuePagePr
         <aside className="lg:crease-l p-4 md:p-5 lg:order-2 no-print" aria-label="The pot">
           <fieldset>
             <legend className="t-h2">What is it?</legend>
-            <div className="border-t border-ink mt-1 grid">
+            <div className="border-t border-ink mt-1 grid grid-cols-2 gap-x-4">
               {FAULTS.map((each) => (
                 <Choice key={each} name="fault" label={FAULT_WORDS[each]} checked={fault === each} onChange={() => setFault(each)} />
               ))}

@@ -1,6 +1,10 @@
+"use client";
+
 import { formatGrams, formatNumber, gramsBeside } from "../../../core/units";
 import type { RescueView, ToldWayOut } from "../../../core/views";
+import { inHouseUnit, type FigureManner } from "../../parts/figure-words";
 import { WhyMark } from "../../parts/marks";
+import { useHousehold } from "../../shell/household";
 
 type Answer = Extract<RescueView, { kind: "ways out" }>;
 
@@ -31,7 +35,11 @@ export function WaysOut({ view, fault, isWeighed }: { readonly view: RescueView;
         ))}
       </ol>
       <Gone gone={view.gone} />
-      <p className="t-small text-ink2 mt-4 max-w-[70ch]">
+      <p className="t-ledger mt-4 max-w-[70ch] flex gap-2">
+        <WhyMark kind="conflict" />
+        What smells sour or fizzes, or stood warm for more than two hours with milk, egg or cooked grain in it, is thrown away: nothing mends that.
+      </p>
+      <p className="t-small text-ink2 mt-2 max-w-[70ch]">
         Amounts are computed by the models from what is in the pot; between them lies where the fault is just no longer noticed and as far beyond: begin with
         the lower, wait, and taste. How it goes in, and what has no amount, are rules of practice.
       </p>
@@ -47,12 +55,16 @@ const KIND: Readonly<Record<ToldWayOut["kind"], string | null>> = {
 };
 
 function Way({ way }: { readonly way: ToldWayOut }) {
+  const { energy } = useHousehold().units;
   const noticed = way.shifts.filter(({ isNoticed }) => isNoticed);
   const kind = KIND[way.kind];
   return (
     <li className="border border-ink bg-sheet p-3">
       {kind && <p className={`t-small ${way.kind === "throw away" ? "text-rose" : "text-ink2"}`}>{kind}</p>}
-      <p className="font-[560]">{way.words}</p>
+      <p className="font-[560]">
+        {way.words}
+        {way.or.length > 0 && <span className="font-[430] text-ink2"> Or as much {way.or.join(", or ")}.</span>}
+      </p>
       {(way.adds.length > 0 || way.boilOff) && (
         <ul className="border-t border-line mt-2 t-ledger">
           {way.adds.map(({ food, name, grams, low, high, measure }) => (
@@ -79,7 +91,7 @@ function Way({ way }: { readonly way: ToldWayOut }) {
         {way.minutes > 0 && `About ${timeText(way.minutes)}. `}
         {way.kind === "mend" && `${formatGrams(Math.round(way.grams))} g in the pot after it. `}
         {noticed.length > 0
-          ? `Noticed: ${noticed.map(shiftText).join("; ")}.`
+          ? `Noticed: ${noticed.map((shift) => shiftText(shift, energy)).join("; ")}.`
           : way.kind === "mend" || way.adds.length > 0
             ? "Nothing else of it is noticed."
             : ""}
@@ -96,10 +108,13 @@ function Way({ way }: { readonly way: ToldWayOut }) {
 
 const timeText = (minutes: number): string => (minutes >= 90 ? `${formatNumber(Math.round(minutes / 30) / 2)} hours` : `${formatNumber(minutes)} min`);
 const amountText = (grams: number): string => formatGrams(grams >= 20 ? Math.round(grams) : Number(grams.toPrecision(2)));
-const between = (low: number, high: number): string => `${amountText(low)} to ${amountText(high)} g`;
+/** Where no scale tells them apart, the bounds say nothing. */
+const LEAST_TOLD = 0.5;
+const between = (low: number, high: number): string => (high < LEAST_TOLD ? "" : `${amountText(low)} to ${amountText(high)} g`);
 const DIGITS: Readonly<Record<string, number>> = { binding: 2, "serving.energy": 0 };
-function shiftText({ id, name, unit, before, after }: ToldWayOut["shifts"][number]): string {
-  const text = (value: number) => value.toFixed(DIGITS[id] ?? 1);
+function shiftText({ id, name, unit: own, before, after }: ToldWayOut["shifts"][number], energy: FigureManner["energy"]): string {
+  const { unit } = inHouseUnit(1, own, { energy });
+  const text = (value: number) => inHouseUnit(value, own, { energy }).value.toFixed(DIGITS[id] ?? 1);
   const per = id.startsWith("serving.") ? " a serving" : id.startsWith("sweetness.") || id === "richness" ? " in 100 g" : "";
   return `${name.charAt(0).toLowerCase()}${name.slice(1)} ${text(before)} to ${text(after)}${unit ? ` ${unit}` : ""}${per}`;
 }
