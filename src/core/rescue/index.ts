@@ -1,3 +1,3 @@
-export { FAULTS, type Fault, type Target } from "./faults";
-export { rescue, targetWords, type Rescue, type RescueQuestion } from "./rescue";
-export type { Gone, Mender, WayOut } from "./way";
+export { FAULTS, type Fault } from "./faults";
+export { rescue, targetWords, type Rescue } from "./rescue";
+export type { Mender, WayOut } from "./way";
