@@ -128,4 +128,16 @@ const WITHOUT_A_POT: HandlingTables["withoutPot"] = {
   egg: step(["bake"], about(25), "unattended", "Beat {food}, work it in, and bake all of it for 25 minutes at 160 °C, until it is set through.", { cue: "it is set through" }),
 };
 
-export const HANDLING: HandlingTables = { foods: FOODS, kinds: KINDS, withoutPot: WITHOUT_A_POT };
+/** Tools by what is done, with what does it where there is none: rules of practice. */
+const TOOLS: HandlingTables["tools"] = {
+  grind: { name: "mixer or grinder", instead: "a pestle, or chop and crush under a rolling pin: coarser, and more of it stays behind" },
+  press: { name: "muslin cloth", instead: "a fine sieve, pressed out with a spoon: a little grittier" },
+  pressure: { name: "pressure cooker", instead: "a heavy pot with a lid: three to four times as long, with a cup of water more at hand" },
+  steam: { name: "steamer", instead: "a plate on a stand in a wide pot with a lid, water below it" },
+  bake: { name: "oven", instead: "a heavy pot with a lid on the lowest flame, a plate under the dish: longer, and paler on top" },
+  caramelise: { name: "light-coloured heavy pan", instead: "any heavy pan, and drops on a white plate to see the colour by" },
+  temper: { name: "whisk", instead: "a fork, and a thinner stream" },
+  shape: { name: "tray or board", instead: "a plate, greased" },
+};
+
+export const HANDLING: HandlingTables = { foods: FOODS, kinds: KINDS, withoutPot: WITHOUT_A_POT, tools: TOOLS };

@@ -5,6 +5,22 @@ import { PHONE, startSession } from "../support/session";
 const session = startSession();
 const { goto, link } = session;
 
+describe("the method to cook by", () => {
+  it("is reached from Swap, tells what to get ready, the hours before and the steps with their times; on a phone too", async () => {
+    await goto("/recipes/demo-2/swap");
+    await session.page.getByRole("button", { name: /^Start by hand/ }).waitFor();
+    await link(/^To cook by/).click();
+    await session.page.waitForURL(/demo-2\/method/);
+    await session.page.getByRole("heading", { name: "To get ready" }).waitFor();
+    expect(await session.page.getByRole("list", { name: "When hands are needed" }).getByRole("listitem").count()).toBeGreaterThan(2);
+    expect(await axe(session.page)).toEqual([]);
+    const phone = await session.open(PHONE);
+    await phone.goto(`${session.app.address}/recipes/demo-1/method`);
+    await phone.getByRole("heading", { name: "The steps" }).waitFor();
+    expect(await overflow(phone)).toBeLessThanOrEqual(0);
+  });
+});
+
 describe("it went wrong in the pot", () => {
   it("is asked from the recipe, takes what the pot weighs, and gives ways out that the table takes; on a phone too", async () => {
     await goto("/recipes/demo-2/recipe");

@@ -4,7 +4,7 @@ export { withClassesNamed } from "./classes";
 export { mentionsOfLines, namedLines, shortName } from "./names";
 export { methodInOwnOrder, withOwnSteps, type OwnSteps } from "./own-steps";
 export { handlingKindOf, type HandlingKind } from "./kinds";
-export type { Handling, HandlingStep, HandlingTables, Method } from "./step";
+export type { Handling, HandlingStep, HandlingTables, Method, MethodStep, Tool } from "./step";
 export { timesOf, type MethodTimes } from "./times";
 export { clausesIn, sentencesOf } from "./sentences";
 export { stepsWithout } from "./without";

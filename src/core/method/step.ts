@@ -124,4 +124,11 @@ export interface HandlingTables {
   readonly kinds: Readonly<Record<HandlingKind, HandlingStep>>;
   /** Of what goes into a simmering pot, where nothing simmers. */
   readonly withoutPot: Readonly<Partial<Record<HandlingKind, HandlingStep>>>;
+  /** What is wanted for an operation, and what does it where that is not there: a rule of practice. */
+  readonly tools: Readonly<Partial<Record<Operation, Tool>>>;
+}
+
+export interface Tool {
+  readonly name: string;
+  readonly instead: string;
 }

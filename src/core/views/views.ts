@@ -8,6 +8,7 @@ import { recipeView } from "./recipe-view";
 import { exchangeGrams, substitutesView } from "./substitutes-view";
 import { baseProblem, splitBase } from "./split-base";
 import { splitPlan, splitProblem, splitView } from "./split-view";
+import { methodView } from "./method-view";
 import { rescueView } from "./rescue-view";
 import { suitEnding, suitProblem, suitView } from "./suiting-view";
 import { tradeOffView } from "./trade-off-view";
@@ -32,6 +33,7 @@ export const VIEWS = {
   "split base problem": baseProblem,
   "split base": splitBase,
   split: splitView,
+  method: methodView,
   rescue: rescueView,
   suit: suitView,
   "suit problem": suitProblem,

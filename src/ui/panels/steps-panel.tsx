@@ -6,21 +6,15 @@ import type { HazardGrade } from "../../core/hazards";
 import type { OwnSteps, StepWords } from "../../core/method";
 import { capital } from "../../core/units";
 import { WhyMark } from "../parts/marks";
+import { spanText } from "../parts/span-text";
 
 const GRADE_WORDS: Readonly<Record<HazardGrade, string>> = { sure: "Mind", likely: "Likely", sometimes: "Sometimes" };
-
-/** "1 h 40 min". */
-function span(minutes: number): string {
-  const rounded = Math.round(minutes);
-  const [hours, rest] = [Math.floor(rounded / 60), rounded % 60];
-  return [hours > 0 ? `${hours} h` : "", rest > 0 || hours === 0 ? `${rest} min` : ""].filter(Boolean).join(" ");
-}
 
 /** "52 min in all, 31 min of it with your hands; 12 min less than as handed down." */
 function timesWords({ now, recipe }: MadeMethod["times"]): string {
   const more = now.all - recipe.all;
-  const compared = Math.abs(more) < 2 ? "as long as handed down" : `${span(Math.abs(more))} ${more > 0 ? "more" : "less"} than as handed down`;
-  return `About ${span(now.all)} in all, ${span(now.handsOn)} of it at the stove or the board${now.unattended >= 5 ? `, ${span(now.unattended)} of waiting` : ""}; ${compared}.`;
+  const compared = Math.abs(more) < 2 ? "as long as handed down" : `${spanText(Math.abs(more))} ${more > 0 ? "more" : "less"} than as handed down`;
+  return `About ${spanText(now.all)} in all, ${spanText(now.handsOn)} of it at the stove or the board${now.unattended >= 5 ? `, ${spanText(now.unattended)} of waiting` : ""}; ${compared}.`;
 }
 
 interface StepsPanelProps {

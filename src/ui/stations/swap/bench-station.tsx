@@ -288,7 +288,10 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
             own={now.steps}
             onOwn={(own) => change((bench) => setOwnSteps(bench, own))}
           />
-          <p className="mt-3 no-print">
+          <p className="mt-3 no-print flex flex-wrap gap-x-6">
+            <Go className="underline t-ledger inline-flex items-center min-h-11 md:min-h-8" href={`/recipes/${id}/method`}>
+              To cook by: times, what to get ready, one page to print
+            </Go>
             <Go className="underline t-ledger inline-flex items-center min-h-11 md:min-h-8" href={`/recipes/${id}/rescue`}>
               It went wrong in the pot: what mends it
             </Go>
