@@ -34,6 +34,11 @@ describe("freezing", () => {
     const shares = [5, 15, 30, 60, 150].map((sucrose) => ice({ sucrose }));
     expect([...shares].sort((a, b) => b - a)).toEqual(shares);
     expect(ice({ allulose: 18.016 })).toBeCloseTo(ice({ sucrose: 34.23 }), 6);
+    for (const solute of ["sucrose", "hexoses", "erythritol", "lactose"] as const) {
+      const { slopes } = iceWithSlopes(of({}), constants);
+      const [little, more] = [ice({ [solute]: 1e-4 }), ice({ [solute]: 2e-4 })];
+      expect(slopes[solute], solute).toBeCloseTo((more - little) / 1e-4, 3);
+    }
     expect(ice({ sucrose: 400 })).toBe(0);
     expect(ice({ water: 0 })).toBe(0);
   });

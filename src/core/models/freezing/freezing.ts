@@ -54,6 +54,23 @@ function lowering(per100g: number, { freezing: { value } }: FreezingConstants): 
 }
 
 const MOST_STEPS = 60;
+/** Less water than this is none, g. */
+const LEAST_WATER = 1e-9;
+/** Less than this share of the water, and nothing is dissolved in it. */
+const NOTHING = 1e-12;
+
+/** g of sucrose in 100 g of water that freezes no further where it is eaten. */
+function endingStrength(constants: FreezingConstants): number {
+  const { servedAt } = constants.freezing.value;
+  let [low, high] = [0, MOST_STRENGTH];
+  for (let i = 0; i < MOST_STEPS; i++) {
+    const middle = (low + high) / 2;
+    if (lowering(middle, constants)[0] < servedAt) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+const MOST_STRENGTH = 1000;
 
 /**
  * Where freezing begins, and how much water is not ice yet where it is eaten: what freezes is water alone, so that the rest
@@ -66,7 +83,8 @@ export function freezingOf(sums: FreezingSums, constants: FreezingConstants): { 
   const { saltLowering, servedAt } = constants.freezing.value;
   const { equivalents, milkSolids } = dissolvedForFreezing(sums, constants);
   const below = (water: number) => lowering((100 * equivalents) / water, constants)[0] + (saltLowering * milkSolids) / water;
-  if (!(sums.water > 0)) return { from: 0, unfrozen: 0 };
+  if (!(sums.water > LEAST_WATER)) return { from: 0, unfrozen: Math.max(0, sums.water) };
+  if (equivalents + milkSolids <= NOTHING * sums.water) return { from: 0, unfrozen: 0 };
   const from = below(sums.water);
   if (from >= servedAt) return { from, unfrozen: sums.water };
   let [low, high] = [0, sums.water];
@@ -88,8 +106,15 @@ export function iceWithSlopes(sums: FreezingSums, constants: FreezingConstants):
   const { unfrozen } = freezingOf(sums, constants);
   const slopes = Object.fromEntries(FREEZING_SUMS.map((sum) => [sum, 0])) as { -readonly [K in keyof FreezingSums]: number };
   const { water } = sums;
-  if (unfrozen >= water || unfrozen <= 0) return { value: water > 0 && unfrozen <= 0 ? 100 : 0, slopes };
+  if (!(water > LEAST_WATER) || unfrozen >= water) return { value: 0, slopes };
   const { saltLowering, lactoseOfMilkSolids } = constants.freezing.value;
+  if (unfrozen === 0) {
+    // The first of a solute keeps as much water as makes it as strong as it gets.
+    for (const solute of FREEZING_SOLUTES) slopes[solute] = ((-100 / water) * 100 * asSucrose(solute, 1, constants)) / endingStrength(constants);
+    // With nothing else in it milk's own ratio of lactose to salts holds.
+    slopes.lactose = (-100 / water) * ofLactose(constants);
+    return { value: 100, slopes };
+  }
   const { equivalents, milkSolids } = dissolvedForFreezing(sums, constants);
   const [, slope] = lowering((100 * equivalents) / unfrozen, constants);
   // Implicit: lowering(100·equivalents/u) + salts/u stays what it is where it is eaten.
@@ -100,6 +125,18 @@ export function iceWithSlopes(sums: FreezingSums, constants: FreezingConstants):
   slopes.lactose += (perUnfrozen * -(saltLowering / lactoseOfMilkSolids / unfrozen)) / byUnfrozen;
   slopes.water = (100 * unfrozen) / water ** 2;
   return { value: 100 * (1 - unfrozen / water), slopes };
+}
+
+/** Water that a gram of lactose keeps with the salts that come with it, where nothing else is dissolved, g. */
+function ofLactose(constants: FreezingConstants): number {
+  const { saltLowering, lactoseOfMilkSolids, servedAt } = constants.freezing.value;
+  let [low, high] = [0, MOST_STRENGTH];
+  for (let i = 0; i < MOST_STEPS; i++) {
+    const water = (low + high) / 2;
+    if (lowering(100 / water, constants)[0] + saltLowering / lactoseOfMilkSolids / water > servedAt) low = water;
+    else high = water;
+  }
+  return (low + high) / 2;
 }
 
 /** Half the 80 % interval of the ice from its model alone, % of the water: a rule of thumb. */
