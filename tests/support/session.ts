@@ -27,6 +27,9 @@ export interface Session {
   readonly link: (name: string | RegExp) => Locator;
 }
 
+/** What a worker asks for: one that is ended with its page takes its request along without a word. */
+const BY_WORKERS = /\/solver\//;
+
 /** Waits until the page hears: its markup is there before its code. */
 export async function heard(page: Page): Promise<void> {
   await page.waitForFunction(() => Object.keys(document.querySelector("main") ?? {}).some((key) => key.startsWith("__reactProps")));
@@ -67,7 +70,10 @@ export function startSession(environment: Readonly<Record<string, string>> = {})
       await session.page.goto(`${session.app.address}${path}`);
       await heard(session.page);
     },
-    quiet: async () => expect.poll(() => [...(onItsWay.get(session.page) ?? [])].map((request) => request.url()), { timeout: 60_000 }).toEqual([]),
+    quiet: async () =>
+      expect
+        .poll(() => [...(onItsWay.get(session.page) ?? [])].map((request) => request.url()).filter((url) => !BY_WORKERS.test(url)), { timeout: 60_000 })
+        .toEqual([]),
     button: (name) => session.page.getByRole("button", { name }),
     link: (name) => session.page.getByRole("link", { name }),
   };
