@@ -24,7 +24,7 @@ const below = {
   method: ["numeric", "units", "food", "process", "recipe", "substitution"],
   cautions: ["numeric", "units", "food", "household", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "adaptation"],
   hazards: ["numeric", "units", "food", "household", "recipe", "substitution", "method"],
-  rescue: ["units", "food", "process", "recipe", "models", "evaluate", "substitution", "method"],
+  rescue: ["units", "food", "process", "recipe", "models", "table", "evaluate", "substitution", "method"],
   ways: ["food", "recipe", "evaluate", "method"],
   adaptation: ["numeric", "units", "food", "household", "process", "recipe", "models", "table", "evaluate", "substitution", "method", "hazards"],
   kitchen: [

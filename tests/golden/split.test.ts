@@ -114,6 +114,13 @@ describe("a pot that is split", () => {
     }
   });
 
+  it("changes no base of a recipe of which something is not read", async () => {
+    const text = (line: string) =>
+      `Rice pudding\nServes 8\n\n1 litre milk\n80 g rice\n90 g sugar\n${line}40 g cashews\n\n1. Boil the rice in the milk for 40 minutes.\n2. Add the sugar and simmer for 5 minutes.\n3. Stir in the cashews.`;
+    expect((await splitOf(text(""), ["cousin", "niece", "grandmother"])).plan?.bases.length).toBeGreaterThan(0);
+    expect((await splitOf(text("1 cup dragon scales\n"), ["cousin", "niece", "grandmother"])).plan?.bases).toEqual([]);
+  });
+
   it("is nothing to split where all need the same, or one eats alone", async () => {
     const { text } = DEMO_RECIPES[0] ?? { text: "" };
     expect((await splitOf(text, ["grandmother"])).plan).toBeNull();

@@ -3,7 +3,7 @@ import { bodyHolds, evaluatePoint, valueOf, type EvaluationInput, type Figures }
 import { minutesToDone } from "../method";
 import { formatGrams, weighable } from "../units";
 import type { AdaptationProblem } from "../substitution";
-import type { Fault } from "./faults";
+import { STICKS, type Fault } from "./faults";
 import { waterIn, withMore } from "./pot";
 import type { Mender, WayOut } from "./way";
 
@@ -102,7 +102,6 @@ export function deedsFor(question: DeedQuestion): readonly WayOut[] {
 }
 
 const sticks = ({ input, problem }: DeedQuestion): boolean => valueOf(input, "binding", problem.reference.constants) > STICKS;
-const STICKS = 2;
 const DRIES = 0.05;
 
 /** What it can still be, where nothing mends it: as it is in the pot. */
@@ -148,6 +147,7 @@ const deed = (question: DeedQuestion, words: string, minutes: number, after = as
   minutes,
   after,
   allergens: [],
+  over: [],
   change: 0,
 });
 
@@ -170,6 +170,7 @@ function added(question: DeedQuestion, mender: DeedQuestion["menders"][number], 
     minutes: mender.minutes,
     after: { input: after, figures: evaluatePoint(after, problem.reference.constants) },
     allergens: food.allergens.filter((allergen) => !input.lines.some((line) => line.food.allergens.includes(allergen))),
+    over: [],
     change: lines.reduce((sum, line) => sum + line.grams, 0) / grams,
   };
 }

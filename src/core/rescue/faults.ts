@@ -61,6 +61,8 @@ const SLICES = 8;
 /** Between these what binds neither crumbles nor is greasy; where it is aimed at. */
 const BINDS = { least: 0.9, aimed: 1, most: 1.12 };
 const ENDS = { least: 0, most: 10 };
+/** From this on a sweet is bound by what sticks: its binding says nothing of fat. */
+export const STICKS = 2;
 
 /** What a figure is to come to, what it is, and what is asked where the figures do not show the fault. */
 export interface Target {
@@ -110,7 +112,6 @@ export function targetOf(fault: Fault, pot: Figures, meant: Figures, served: Ser
   };
 }
 const BINDING_STEP = 0.12;
-const STICKS = 2;
 const LEAST_SWEETNESS = 0.5;
 
 interface Found {

@@ -1,14 +1,16 @@
 import { INDEX } from "../food";
 import type { EvaluationInput } from "../evaluate";
-import type { LineId } from "../recipe";
 
-/** What is known of a pot: what it weighs, where somebody has weighed it, and what has not gone in yet. */
+/** What is known of a pot. */
 export interface PotState {
   /** g, without the pan; null where it was not weighed. */
   readonly grams: number | null;
-  /** Lines that are not in it yet. */
-  readonly out: ReadonlySet<LineId>;
+  /** How much of each line of what was meant is in it, as shares in their order; null where all of them are in. */
+  readonly shares: readonly number[] | null;
+  /** Of all that was to boil away, the share that has by then; used where the pot was not weighed. */
+  readonly drivenShare: number;
 }
+export const ALL_IN: Omit<PotState, "grams"> = { shares: null, drivenShare: 1 };
 
 /** The pot as the models take it, or why it cannot be. */
 export type Pot = { readonly kind: "pot"; readonly input: EvaluationInput; readonly grams: number } | { readonly kind: "cannot be"; readonly why: string };
@@ -16,19 +18,17 @@ export type Pot = { readonly kind: "pot"; readonly input: EvaluationInput; reado
 /** Put in and weighed differ by this much without anybody being wrong: a scale, what sticks to the pan. */
 const SCALE = 0.02;
 
-/**
- * What is in a pot now: all that went in, less what has boiled away, which is what it was meant to be or what its weight tells.
- * `lines` with their ids where they have some.
- */
-export function potNow(meant: EvaluationInput, { grams, out }: PotState, idOf: (at: number) => LineId | null): Pot {
-  const lines = meant.lines.filter((_, at) => !out.has(idOf(at) ?? ""));
+/** What is in a pot now: all that went in, less what has boiled away, which is what it was meant to be or what its weight tells. */
+export function potNow(meant: EvaluationInput, { grams, shares, drivenShare }: PotState): Pot {
+  const lines = meant.lines.flatMap((line, at) => {
+    const share = shares === null ? 1 : (shares[at] ?? 0);
+    return share > 0 ? [{ ...line, grams: share * line.grams, sd: share * line.sd }] : [];
+  });
   const put = lines.reduce((sum, line) => sum + line.grams, 0);
   if (put <= 0) return { kind: "cannot be", why: "Nothing has gone into the pot yet: say after which step it went wrong." };
   const water = lines.reduce((sum, line) => sum + (line.grams * (line.food.per100g[INDEX.water] ?? 0)) / 100, 0);
   if (grams === null) {
-    // What has gone in so far has its part of what was to boil away.
-    const all = meant.lines.reduce((sum, line) => sum + line.grams, 0);
-    const driven = Math.min(meant.evaporation.value * (put / all), 0.98 * water);
+    const driven = Math.min(meant.evaporation.value * drivenShare, 0.98 * water);
     return { kind: "pot", input: { ...meant, lines, evaporation: { ...meant.evaporation, value: driven } }, grams: put - driven };
   }
   const least = put - water;

@@ -5,9 +5,10 @@ import { kitchenOf } from "../../data";
 import { evaluateRecipe, openTable, USUAL_SOURCES } from "../kitchen";
 import { waterIn } from "./pot";
 import { dose } from "./solve";
-import { FAULTS, rescue, type Fault, type Rescue } from ".";
+import { ALL_IN, FAULTS, rescue, type Fault, type Rescue } from ".";
 import { evaluatePoint, type EvaluationInput } from "../evaluate";
-import type { LineId } from "../recipe";
+import { freeSugars } from "../../../tests/support/kitchen";
+import type { Limit } from "../table";
 
 const kitchen = kitchenOf(USUAL_SOURCES);
 const { constants, foods } = kitchen.reference;
@@ -18,21 +19,21 @@ interface Ask {
   /** Of what it was meant to weigh. */
   readonly weighs?: number;
   readonly grams?: number | null;
-  readonly out?: readonly LineId[];
+  readonly shares?: readonly number[];
+  readonly limits?: readonly Limit[];
   /** The whole pot so many times. */
   readonly times?: number;
   /** What is in it other than it was meant. */
   readonly change?: (input: EvaluationInput) => EvaluationInput;
 }
-function mended(sweet: Sweet, fault: Fault, { rules = [], weighs, grams = null, out = [], times = 1, change = (input) => input }: Ask = {}): Rescue {
+function mended(sweet: Sweet, fault: Fault, { rules = [], weighs, grams = null, shares, limits = [], times = 1, change = (input) => input }: Ask = {}): Rescue {
   const of = read(SWEETS[sweet]);
-  const table = tableOf({ servings: of.recipe.servings * times, rules });
+  const table = tableOf({ servings: of.recipe.servings * times, rules, limits });
   const { input, figures } = evaluateRecipe(of, table, kitchen);
   const problem = openTable(of, table, kitchen);
   return rescue({
     meant: change(input),
-    lineIds: problem.lines.map(({ id }) => id),
-    state: { grams: weighs === undefined ? grams : weighs * figures.yield.value, out: new Set(out) },
+    state: { ...ALL_IN, grams: weighs === undefined ? grams : weighs * figures.yield.value, ...(shares ? { shares, drivenShare: 0.8 } : {}) },
     fault,
     problem,
     foods,
@@ -101,9 +102,18 @@ describe("a pot that went wrong", () => {
     expect(fast).not.toContain("cornflour");
     expect(fast.length).toBeGreaterThan(0);
   });
+  it("says which limit of the table a mend passes, and offers what passes none first", () => {
+    const { ways: found } = mended("kheer", "not sweet enough", { limits: freeSugars(19) }) as Extract<Rescue, { kind: "ways out" }>;
+    const over = found.map((way) => way.over.length > 0);
+    expect(found.find(({ adds }) => adds[0]?.food.id === "sugar")?.over).toEqual([
+      expect.stringMatching(/^free sugars 2\d g a serving, over the 19 g that is set/),
+    ]);
+    expect(over).toContain(false);
+    expect(over).toEqual([...over].sort((a, b) => Number(a) - Number(b)));
+  });
   it("is the pot as it is at the time: what has not gone in yet counts for nothing, nor does what has boiled away", () => {
     const whole = mended("kheer", "too thin", { weighs: 1.15 });
-    const before = mended("kheer", "too thin", { out: ["l3", "l4"], grams: 1050 });
+    const before = mended("kheer", "too thin", { shares: [1, 1, 0, 0], grams: 1050 });
     expect(before.kind).toBe("ways out");
     if (before.kind !== "ways out" || whole.kind !== "ways out") return;
     expect(before.pot.grams).toBeCloseTo(1050, 0);
@@ -113,7 +123,7 @@ describe("a pot that went wrong", () => {
     ["a pot of nothing", { grams: 0 }, /nothing/],
     ["more than went in", { grams: 5000 }, /more than all that went in/],
     ["less than what is dry of it", { grams: 20 }, /not even what is dry/],
-    ["before anything went in", { out: ["l1", "l2", "l3", "l4"] }, /Nothing has gone into/],
+    ["before anything went in", { shares: [0, 0, 0, 0] }, /Nothing has gone into/],
   ] as const)("asks about %s", (_, ask: Ask, words) => {
     const answer = mended("kheer", "too thin", ask);
     expect(answer.kind === "question" ? answer.why : "").toMatch(words);

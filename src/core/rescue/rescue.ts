@@ -3,8 +3,9 @@ import { INDEX, isNutOrSeed, type Constants, type Food } from "../food";
 import { bodyHolds, evaluatePoint, propertyOf, valueOf, type EvaluationInput, type Figures } from "../evaluate";
 import { judge } from "../models/diet";
 import { evaporationRate } from "../process";
-import type { BalancedLine, LineId } from "../recipe";
-import { isSet, mayEnter, type AdaptationProblem } from "../substitution";
+import type { BalancedLine } from "../recipe";
+import { isSet, ISOLATES, limitProperty, mayEnter, type AdaptationProblem } from "../substitution";
+import { LIMIT_NAMES } from "../table";
 import { deedsFor, turnedInto } from "./deeds";
 import { notOfThis, targetOf, type Fault, type Target } from "./faults";
 import { potNow, waterIn, withMore, type PotState } from "./pot";
@@ -14,8 +15,6 @@ import type { Addition, Gone, Mender, WayOut } from "./way";
 /** What has to be mended: what was meant, what is in the pot, at which table. */
 export interface RescueQuestion {
   readonly meant: EvaluationInput;
-  /** The recipe's line that each of its lines is of; null for one that is not of the recipe. */
-  readonly lineIds: readonly (LineId | null)[];
   readonly state: PotState;
   readonly fault: Fault;
   /** Whose rules hold, and what the tables know of the kind. */
@@ -46,9 +45,9 @@ const MOST_WAYS = 8;
  * meant, what comes of it, and what the table does not have. Amounts go with the pot: twice the pot, twice the dose.
  */
 export function rescue(question: RescueQuestion): Rescue {
-  const { meant, lineIds, state, fault, foods, problem } = question;
+  const { meant, state, fault, foods, problem } = question;
   const { constants } = problem.reference;
-  const now = potNow(meant, state, (at) => lineIds[at] ?? null);
+  const now = potNow(meant, state);
   if (now.kind === "cannot be") return { kind: "question", why: now.why };
   const { input, grams } = now;
   const figures = evaluatePoint(input, constants);
@@ -66,7 +65,10 @@ export function rescue(question: RescueQuestion): Rescue {
       ]
     : [];
   const deeds = deedsFor({ fault, input, grams, water, menders: fit.map(({ mender, food }) => ({ ...mender, food })), problem });
-  const ways = [...withoutTwins(mends), ...deeds].sort((a, b) => RANK[a.kind] - RANK[b.kind] || a.change - b.change).slice(0, MOST_WAYS);
+  const ways = [...withoutTwins(mends), ...deeds]
+    .map((way) => ({ ...way, over: overLimits(way, problem) }))
+    .sort((a, b) => RANK[a.kind] - RANK[b.kind] || Math.sign(a.over.length) - Math.sign(b.over.length) || a.change - b.change)
+    .slice(0, MOST_WAYS);
   return {
     kind: "ways out",
     pot: { grams, figures },
@@ -77,6 +79,17 @@ export function rescue(question: RescueQuestion): Rescue {
     gone,
   };
 }
+
+/** Limits that the pot passes after a way out: a mend is not fit only because its food is. */
+const overLimits = ({ after: { figures } }: WayOut, { limits }: AdaptationProblem): readonly string[] =>
+  limits.flatMap((limit) => {
+    const { value } = figures[limitProperty(limit)];
+    const { name, unit } = LIMIT_NAMES[limit.id];
+    return value > limit.most * 1.001
+      ? [`${name} ${`${value.toFixed(value < 10 ? 1 : 0)} ${unit}`.trim()} a serving, over the ${`${limit.most} ${unit}`.trim()} that is set`]
+      : [];
+  });
+
 /** Fats that do the same in the same amount are one way, with the others named; what brings an allergen stays apart. */
 function withoutTwins(ways: readonly WayOut[]): readonly WayOut[] {
   const isTwin = (one: WayOut, other: WayOut): boolean => {
@@ -122,8 +135,6 @@ function mendersFor(
   }
   return { fit, gone };
 }
-const ISOLATES: readonly string[] = ["erythritol", "xylitol", "allulose", "stevia"];
-
 /** What is at hand for sure: the recipe's own sweetener, liquid, fat and flour do what others of their kind do. */
 function ownMenders(fault: Fault, { lines }: EvaluationInput, known: readonly Mender[]): readonly Mender[] {
   const role = OWN_ROLE[fault];
@@ -202,6 +213,7 @@ function mendedBy({ mender, food }: Fit, target: Target, { input, grams, water, 
       minutes: mender.minutes,
       after: { input: after, figures: evaluatePoint(after, constants) },
       allergens: broughtBy(food, input),
+      over: [],
       change: adds.reduce((sum, each) => sum + each.grams, 0) / grams + (isNew ? (ISOLATES.includes(food.id) ? NEW_ISOLATE : NEW_FOOD) : 0),
     },
   ];
@@ -244,6 +256,7 @@ function byWater(fault: Fault, target: Target, input: EvaluationInput, grams: nu
       minutes: Math.max(1, Math.round(minutes)),
       after: { input: after, figures: evaluatePoint(after, constants) },
       allergens: [],
+      over: [],
       change: amount / grams,
     },
   ];
@@ -276,6 +289,7 @@ function stretched(fault: Fault, target: Target, input: EvaluationInput, grams: 
       minutes: Math.round(input.cookMinutes ?? USUAL_COOKING),
       after: { input: after, figures: evaluatePoint(after, constants) },
       allergens: [],
+      over: [],
       change: (lines.reduce((sum, line) => sum + line.grams, 0) - driven(part)) / grams,
     },
   ];

@@ -43,6 +43,8 @@ export interface WayOut {
   readonly after: { readonly input: EvaluationInput; readonly figures: Figures };
   /** What it brings that the pot did not hold. */
   readonly allergens: readonly string[];
+  /** Limits of the table that the pot passes after it, in words. */
+  readonly over: readonly string[];
   /** Of what is in the pot, the share that goes in or off; ways are offered by it. */
   readonly change: number;
 }

@@ -4,6 +4,7 @@ export { type AdaptationProblem, type Order } from "./problem";
 export type { LinearModel, SolveOptions, SolverOutcome, SolverPort } from "./model";
 export { limitProperty, mayEnter, openRoles } from "./open-roles";
 export { judgedLines, listedIn, problemFor, scaledFor, stepFindings } from "./problem-for";
+export { ISOLATES } from "./slots";
 export { build } from "./build";
 export { plainRun } from "./run";
 export { targetsOf } from "./targets";

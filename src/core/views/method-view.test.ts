@@ -26,6 +26,13 @@ describe("a method to cook by", () => {
       expect(view.ready.length).toBe(of.lines.filter(({ grams }) => grams > 0).length);
     },
   );
+  it("says whom it is not for, and what is not read", () => {
+    const of = read("Rice pudding\nServes 4\n\n1 litre milk\n80 g rice\n1 cup dragon scales\n\n1. Boil the rice in the milk for 40 minutes.");
+    const view = methodView({ recipe: of.recipe, table: tableOf({ servings: 4, rules: ["vegan"] }), bench: null }, kitchen);
+    expect(view.verdict.kind).toBe("not for");
+    expect(view.verdict.breaches.join(" ")).toMatch(/is dairy/);
+    expect(view.unread).toBe(1);
+  });
   it("tells what begins the night before apart, and tools with what does it instead", () => {
     const of = read("Rice pudding\nServes 4\n\n1 litre milk\n80 g rice\n90 g sugar\n\n1. Boil the rice in the milk for 40 minutes.\n2. Add the sugar.");
     const table = tableOf({ servings: 4, rules: ["vegan"] });

@@ -1,7 +1,9 @@
-import { methodFor, type VersionHazard } from "../adaptation";
+import { methodFor, withOwnWords, type VersionHazard } from "../adaptation";
 import { evaluateVersion, type Kitchen } from "../kitchen";
 import { textOf, type MethodStep, type MethodTimes, type Tool } from "../method";
 import { kitchenMeasure } from "../recipe";
+import { partedPortions, partedWords, standingOf, tableVerdict, type TableVerdict } from "../substitution";
+import { whoseRules } from "../table";
 import { groundOfBench, laidBench, type BenchQuestion } from "./bench-ground";
 
 /** One step to cook by. */
@@ -23,6 +25,10 @@ export interface TimePiece extends Pick<MethodStep, "id" | "attention"> {
 export interface MethodView {
   /** What lies on Swap, by its name; null where that is the recipe as handed down. */
   readonly label: string | null;
+  /** What is known of it at its table: it is cooked by, so that it says so on screen and on paper. */
+  readonly verdict: TableVerdict;
+  /** Lines of the recipe that are not read. */
+  readonly unread: number;
   readonly servings: number;
   /** Finished, g. */
   readonly grams: number;
@@ -43,7 +49,7 @@ const NIGHT = 240;
 export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe" | "table" | "bench">, kitchen: Kitchen): MethodView {
   const { constants } = kitchen.reference;
   const ground = groundOfBench({ recipe, table, bench }, kitchen);
-  const { read, written } = ground;
+  const { read, written, problem } = ground;
   const laid = laidBench(bench, ground, table, kitchen);
   const state = laid?.state ?? ground.handedDown;
   const own = "steps" in state ? state.steps : undefined;
@@ -57,6 +63,9 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
     written,
   );
   const partNames = new Map(recipe.components?.map(({ id, name }) => [id, name] as const) ?? []);
+  const evaluated = evaluateVersion(version, read, table, kitchen);
+  const judged = withOwnWords(problem, read, version, own, kitchen.reading.find);
+  const standing = standingOf(judged, version, evaluated.figures);
   const byId = new Map(method.steps.map((step) => [step.id, step] as const));
   const told = words.flatMap((said): (MethodStepView & { readonly of: MethodStep })[] => {
     const step = byId.get(said.step);
@@ -84,8 +93,10 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
   const plain = ({ of: _, ...step }: (typeof told)[number]): MethodStepView => step;
   return {
     label: laid ? laid.state.label : null,
+    verdict: tableVerdict(standing, judged, table, partedWords(partedPortions(read, standing, problem.rules), whoseRules(table))),
+    unread: read.unresolved.length,
     servings: table.servings,
-    grams: evaluateVersion(version, read, table, kitchen).figures.yield.value,
+    grams: evaluated.figures.yield.value,
     ready: version.rows.flatMap(({ food, grams }) =>
       food && grams > 0 ? [{ name: food.name, grams, measure: kitchenMeasure(food, grams, read.measures)?.text ?? "" }] : [],
     ),

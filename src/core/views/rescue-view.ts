@@ -1,20 +1,23 @@
-import { groundOf } from "../adaptation";
+import { groundOf, methodFor } from "../adaptation";
 import { openTable, type Kitchen } from "../kitchen";
 import { bodyHolds, compareLikeness, propertyOf, type PropertyId } from "../evaluate";
-import { rescue, targetWords, type Fault, type WayOut } from "../rescue";
+import { ALL_IN, rescue, targetWords, type Fault, type PotState, type WayOut } from "../rescue";
 import { kitchenMeasure, type LineId, type ReadRecipe } from "../recipe";
-import { linesBefore, versionInput, type Version } from "../substitution";
+import { versionInput, type Version } from "../substitution";
 import type { DiningTable } from "../table";
 import { groundOfBench, laidBench, type BenchQuestion } from "./bench-ground";
 
-/** A pot of what lies on a recipe's bench that went wrong. */
-export interface PotQuestion extends Pick<BenchQuestion, "recipe" | "table" | "bench"> {
+/** What went wrong, and with how much. */
+interface PotFault {
   readonly fault: Fault;
   /** What is in the pot, g; null where it was not weighed. */
   readonly grams: number | null;
   /** The step of the recipe (by place, from 1) up to which it was cooked; null where all of it is in. */
   readonly upTo: number | null;
 }
+
+/** A pot of what lies on a recipe's bench that went wrong. */
+export interface PotQuestion extends Pick<BenchQuestion, "recipe" | "table" | "bench">, PotFault {}
 
 /** A figure before and after a way out. */
 export interface Shift {
@@ -27,7 +30,7 @@ export interface Shift {
   readonly isNoticed: boolean;
 }
 
-export interface ToldWayOut extends Pick<WayOut, "kind" | "words" | "or" | "minutes" | "allergens" | "change"> {
+export interface ToldWayOut extends Pick<WayOut, "kind" | "words" | "or" | "minutes" | "allergens" | "over" | "change"> {
   readonly adds: readonly {
     readonly food: string;
     readonly name: string;
@@ -50,6 +53,8 @@ export type RescueView =
       /** What the figure of the fault is and has to come to; null where no figure tells it. */
       readonly target: string | null;
       readonly question: string | null;
+      /** Lines of the recipe that are not read: what of them is in the pot counts for nothing here. */
+      readonly unread: number;
       readonly ways: readonly ToldWayOut[];
       /** What would mend it, and this table does not have. */
       readonly gone: readonly { readonly name: string; readonly why: string }[];
@@ -72,30 +77,31 @@ const TOLD: readonly PropertyId[] = [
 export function rescueView({ fault, grams, upTo, ...at }: PotQuestion, kitchen: Kitchen): RescueView {
   const ground = groundOfBench(at, kitchen);
   const version = (laidBench(at.bench, ground, at.table, kitchen)?.state ?? ground.handedDown).version;
-  const out = upTo === null ? new Set<LineId>() : outAfter(ground.read, upTo);
-  return rescueOf(version, ground.read, at.table, { fault, grams, out }, kitchen);
+  return rescueOf(version, ground.read, at.table, { fault, grams, upTo }, kitchen);
 }
 
-/** The lines that no step up to a place takes. */
-export const outAfter = (read: ReadRecipe, upTo: number): ReadonlySet<LineId> => {
-  const inPot = new Set(linesBefore(read, upTo));
-  return new Set(read.lines.flatMap(({ id }) => (inPot.has(id) ? [] : [id])));
-};
+/** How much of each row has gone in by a step of the recipe (by place, from 1), and of what was to boil away how much has. */
+function potAfter(version: Version, read: ReadRecipe, table: DiningTable, upTo: number, kitchen: Kitchen): Omit<PotState, "grams"> {
+  const made = { handling: kitchen.handling, constants: kitchen.reference.constants, equipment: kitchen.household.equipment };
+  const { steps } = methodFor(read, version, table, made).method;
+  const cooked = new Set(read.steps.slice(0, upTo).map(({ step }) => step.id));
+  const last = steps.findLastIndex(({ origin }) => origin.kind === "recipe" && cooked.has(origin.step));
+  const shareOf = new Map<LineId, number>();
+  for (const { takes } of steps.slice(0, last + 1))
+    for (const { of, share } of takes) if (of.kind === "line") shareOf.set(of.id, Math.min(1, (shareOf.get(of.id) ?? 0) + share));
+  const driven = (until: number) => read.ledger.entries.reduce((sum, { step, driven: off }) => sum + (step !== null && step < until ? off : 0), 0);
+  const all = driven(Infinity);
+  return { shares: heldRows(version).map(({ id }) => shareOf.get(id) ?? 0), drivenShare: all > 0 ? driven(upTo) / all : 0 };
+}
+/** The rows that the models take, in their order. */
+const heldRows = ({ rows }: Version) => rows.filter((row) => row.food !== null && row.grams > 0);
 
 /** What mends a version of a recipe at its table. */
-export function rescueOf(
-  version: Version,
-  read: ReadRecipe,
-  table: DiningTable,
-  { fault, grams, out }: Pick<PotQuestion, "fault" | "grams"> & { readonly out: ReadonlySet<LineId> },
-  kitchen: Kitchen,
-): RescueView {
+export function rescueOf(version: Version, read: ReadRecipe, table: DiningTable, { fault, grams, upTo }: PotFault, kitchen: Kitchen): RescueView {
   const { constants, foods } = kitchen.reference;
-  const held = version.rows.filter((row) => row.food !== null && row.grams > 0);
   const answer = rescue({
     meant: versionInput(version, groundOf(read, table)),
-    lineIds: held.map(({ line }) => line),
-    state: { grams, out },
+    state: { grams, ...(upTo === null ? ALL_IN : potAfter(version, read, table, upTo, kitchen)) },
     fault,
     problem: openTable(read, table, kitchen),
     foods,
@@ -118,12 +124,14 @@ export function rescueOf(
     grams: pot.grams,
     target: answer.target && targetWords(answer.target),
     question: answer.question,
-    ways: answer.ways.map(({ kind, words, or, minutes, allergens, change, boilOff, adds, after }) => ({
+    unread: read.unresolved.length,
+    ways: answer.ways.map(({ kind, words, or, minutes, allergens, over, change, boilOff, adds, after }) => ({
       kind,
       words,
       or,
       minutes,
       allergens: allergens.map((each) => each.replace("-", " ")),
+      over,
       change,
       boilOff,
       adds: adds.map(({ food, grams: amount, low, high }) => ({

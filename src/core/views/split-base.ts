@@ -17,8 +17,10 @@ export interface SplitBase {
 
 /** Of a recipe's steps those (by place, from 1) before which something has gone in that somebody may not have, and after which something does: the latest first. */
 export function basePlaces({ read, problem, taken }: Ground): readonly number[] {
-  const breaking = new Set(standingOf(problem, null).breaches.flatMap(({ line }) => (line === null ? [] : [line])));
-  if (taken.length > 0 || breaking.size === 0) return [];
+  const { breaches, questions } = standingOf(problem, null);
+  const breaking = new Set(breaches.flatMap(({ line }) => (line === null ? [] : [line])));
+  // A base is written out from what is read: what is not, or is still asked about, would be left out of it unseen.
+  if (taken.length > 0 || breaking.size === 0 || read.unresolved.length > 0 || questions.some(({ limit }) => limit === null)) return [];
   const seen = new Set<string>();
   return read.steps
     .flatMap((_, place) => {

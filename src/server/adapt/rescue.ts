@@ -1,7 +1,6 @@
 import { asHandedDown } from "../../core/adaptation";
-import type { LineId } from "../../core/recipe";
 import { FAULTS } from "../../core/rescue";
-import { outAfter, rescueOf } from "../../core/views";
+import { rescueOf } from "../../core/views";
 import { MODEL_VERSION } from "../../data";
 import { checked } from "../http/checked";
 import { Refusal } from "../http/problems";
@@ -23,18 +22,16 @@ export function rescueAnswer(body: unknown): object {
       kind: "question",
       reason: `Two faults at once are mended one after the other, as each moves the other: begin with “${fault ?? ""}”, weigh the pot again, and ask about the next.`,
     };
-  const out = upToStep === undefined ? new Set<LineId>() : outAfter(read, upToStep);
-  const told = rescueOf(asHandedDown(read, table).version, read, table, { fault, grams, out }, USUAL_KITCHEN);
+  const told = rescueOf(asHandedDown(read, table).version, read, table, { fault, grams, upTo: upToStep ?? null }, USUAL_KITCHEN);
   if (told.kind === "question") return { kind: "question", reason: told.why };
-  const lineAt = (id: LineId) => sentAt(id, parsed);
   return {
     kind: "ways out",
     model: { version: MODEL_VERSION },
     pot_g: told.grams,
     target: told.target,
     question: told.question,
-    lines: read.lines.filter(({ id }) => !out.has(id)).map(({ id }) => lineAt(id)),
-    waysOut: told.ways.map(({ kind, words, or, minutes, allergens, change, boilOff, adds, grams: left, shifts }) => ({
+    unread: read.unresolved.map((line) => sentAt(line, parsed)),
+    waysOut: told.ways.map(({ kind, words, or, minutes, allergens, over, change, boilOff, adds, grams: left, shifts }) => ({
       kind,
       words,
       or,
@@ -43,6 +40,7 @@ export function rescueAnswer(body: unknown): object {
       boilOff_g: boilOff && { value: boilOff.grams, low: boilOff.low, high: boilOff.high },
       pot_g: left,
       allergens,
+      overLimits: over,
       change,
       shifts: shifts.map(({ id, before, after, isNoticed }) => ({ property: id, before, after, noticed: isNoticed })),
     })),

@@ -6,7 +6,7 @@ import { HAZARD_FAMILIES, HAZARD_GRADES } from "../../../core/hazards";
 import { ALLERGENS, SERVING_TEMPERATURES } from "../../../core/food";
 import { FAULTS } from "../../../core/rescue";
 import { RULES } from "../../../data";
-import { amount, compiled, list, oneOf, only, some } from "./shapes";
+import { amount, atLeastOne, compiled, list, oneOf, only, some } from "./shapes";
 
 /** Diets that are limits: their ids, and the limit that they set unless another is given, a serving. */
 export const LIMIT_DIETS = { "low-free-sugars": 5, "blood-sugar-aware": 10, "low-saturated-fat": 5 } as const;
@@ -53,7 +53,7 @@ export const validateAdapt = compiled(ADAPT_REQUEST);
 
 const RESCUE_REQUEST = only({
   ...TABLE_REQUEST,
-  fault: Type.Union([oneOf(FAULTS), list(oneOf(FAULTS), FAULTS.length)]),
+  fault: Type.Union([oneOf(FAULTS), atLeastOne(oneOf(FAULTS), FAULTS.length)]),
   pot: Type.Optional(
     only({
       grams: Type.Optional(amount(0, 1_000_000)),
@@ -200,7 +200,7 @@ const rescueResponseSchema = {
       pot_g: number,
       target: { type: ["string", "null"] },
       question: { type: ["string", "null"] },
-      lines: listOf({ type: ["integer", "null"] }),
+      unread: listOf({ type: ["integer", "null"] }),
       waysOut: listOf(
         object({
           kind: { enum: ["mend", "deed", "turn into", "throw away"] },
@@ -211,6 +211,7 @@ const rescueResponseSchema = {
           boilOff_g: { anyOf: [figure, { type: "null" }] },
           pot_g: number,
           allergens: listOf(text),
+          overLimits: listOf(text),
           change: number,
           shifts: listOf(object({ property: text, before: number, after: number, noticed: { type: "boolean" } })),
         }),

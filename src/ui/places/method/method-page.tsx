@@ -18,7 +18,7 @@ interface MethodPageProps {
 
 /** What lies on Swap, to cook by: what to get ready, the night before, the steps with their times, and when hands are needed. On paper one page. */
 export function MethodPage({ id, title, view }: MethodPageProps) {
-  const { label, servings, grams, ready, tools, before, steps, strip, times } = view;
+  const { label, verdict, unread, servings, grams, ready, tools, before, steps, strip, times } = view;
   const waiting = before.reduce((sum, { minutes }) => sum + minutes.usual, 0);
   return (
     <>
@@ -37,6 +37,7 @@ export function MethodPage({ id, title, view }: MethodPageProps) {
       </PageHead>
       <PageColumns>
         <div className="p-4 md:p-5 min-w-0">
+          <Verdict verdict={verdict} unread={unread} />
           {steps.length === 0 ? (
             <p>
               This recipe has no steps.{" "}
@@ -100,6 +101,41 @@ export function MethodPage({ id, title, view }: MethodPageProps) {
     </>
   );
 }
+
+/** What has to be known before anybody cooks by it; on paper too. */
+const Verdict = ({ verdict, unread }: Pick<MethodView, "verdict" | "unread">) =>
+  verdict.kind === "fits" && unread === 0 ? null : (
+    <section
+      aria-label="At this table"
+      className={`mb-5 px-3 py-2 border ${verdict.kind === "not for" ? "border-rose bg-rose-wash" : "border-edge bg-saffron-wash"}`}
+    >
+      {verdict.kind === "not for" && <h2 className="t-h2 text-rose">Not for {verdict.notFor.join(", ")}</h2>}
+      <ul className="t-ledger">
+        {verdict.breaches.map((text) => (
+          <li key={text} className="flex gap-2">
+            <WhyMark kind="conflict" />
+            {text}
+          </li>
+        ))}
+        {verdict.questions.map((text) => (
+          <li key={text} className="flex gap-2">
+            <WhyMark kind="ask" />
+            {text}
+          </li>
+        ))}
+        {unread > 0 && (
+          <li className="flex gap-2">
+            <WhyMark kind="ask" />
+            {unread} {unread === 1 ? "line of the recipe is" : "lines of the recipe are"} not read: {unread === 1 ? "it is" : "they are"} not in what is got
+            ready here.
+          </li>
+        )}
+        {(verdict.parted ?? []).map((text) => (
+          <li key={text}>{text}</li>
+        ))}
+      </ul>
+    </section>
+  );
 
 const ATTENTION: Readonly<Record<MethodStepView["attention"], string>> = {
   "hands on": "hands on",

@@ -23,6 +23,13 @@ export function WaysOut({ view, fault, isWeighed }: { readonly view: RescueView;
       <p className="t-ledger text-ink2">
         {formatGrams(Math.round(view.grams))} g in the pot{isWeighed ? ", as weighed" : ", as it was meant to be"}.{view.target && ` ${view.target}.`}
       </p>
+      {view.unread > 0 && (
+        <p className="flex gap-2 bg-saffron-wash px-3 py-2 mt-2 max-w-[70ch] t-ledger">
+          <WhyMark kind="ask" />
+          {view.unread} {view.unread === 1 ? "line of the recipe is" : "lines of the recipe are"} not read yet: what of them is in the pot is not in these
+          figures, nor whether it fits the table.
+        </p>
+      )}
       {view.question && (
         <p className="flex gap-2 bg-saffron-wash px-3 py-2 mt-2 max-w-[70ch] t-ledger">
           <WhyMark kind="ask" />
@@ -67,8 +74,8 @@ function Way({ way }: { readonly way: ToldWayOut }) {
       </p>
       {(way.adds.length > 0 || way.boilOff) && (
         <ul className="border-t border-line mt-2 t-ledger">
-          {way.adds.map(({ food, name, grams, low, high, measure }) => (
-            <li key={food} className="border-b border-line flex flex-wrap justify-between gap-x-3 py-0.5">
+          {way.adds.map(({ food, name, grams, low, high, measure }, i) => (
+            <li key={`${food} ${i}`} className="border-b border-line flex flex-wrap justify-between gap-x-3 py-0.5">
               <span>{name}</span>
               <span className="whitespace-nowrap">
                 <span className="t-frac text-ink2">{measure}</span> <span className="t-figure">{gramsBeside(grams, measure)}</span>{" "}
@@ -96,6 +103,12 @@ function Way({ way }: { readonly way: ToldWayOut }) {
             ? "Nothing else of it is noticed."
             : ""}
       </p>
+      {way.over.map((words) => (
+        <p key={words} className="t-ledger text-rose flex gap-2 mt-1">
+          <WhyMark kind="conflict" />
+          After it: {words}.
+        </p>
+      ))}
       {way.allergens.length > 0 && (
         <p className="t-ledger flex gap-2 mt-1">
           <WhyMark kind="ask" />

@@ -31,6 +31,7 @@ import { chosen, setEvaporation, setOwnSteps, setWay } from "./bench-state";
 import { BenchNotices } from "./bench-notices";
 import { ChangedSince } from "./changed-since";
 import { EatersRow } from "./eaters-row";
+import { FromHere } from "./from-here";
 import { EndingPanel } from "./ending-panel";
 import { KeepBar } from "./keep-bar";
 import { Ledger } from "./ledger";
@@ -288,14 +289,7 @@ export function BenchStation({ id, recipe: givenRecipe, table: givenTable, bench
             own={now.steps}
             onOwn={(own) => change((bench) => setOwnSteps(bench, own))}
           />
-          <p className="mt-3 no-print flex flex-wrap gap-x-6">
-            <Go className="underline t-ledger inline-flex items-center min-h-11 md:min-h-8" href={`/recipes/${id}/method`}>
-              To cook by: times, what to get ready, one page to print
-            </Go>
-            <Go className="underline t-ledger inline-flex items-center min-h-11 md:min-h-8" href={`/recipes/${id}/rescue`}>
-              It went wrong in the pot: what mends it
-            </Go>
-          </p>
+          <FromHere id={id} />
           <SplitPanel id={id} recipe={recipe} table={table} ways={ways} />
           <TradeOffPanel recipe={recipe} table={table} ways={ways} onTake={set} />
         </section>
