@@ -265,6 +265,7 @@ describe("POST /api/v1/rescue", () => {
       notAtThisTable: readonly { readonly name: string }[];
       pot_g: number;
     };
+    expect((json as { readonly breaks: readonly string[] }).breaks.join(" ")).toMatch(/cashew/);
     expect(pot_g).toBeCloseTo(1050, 0);
     expect(waysOut.some(({ boilOff_g }) => boilOff_g !== null)).toBe(true);
     expect(waysOut.flatMap(({ adds }) => adds.map(({ food }) => food.id))).not.toContain("cashew-paste");

@@ -89,7 +89,11 @@ export function deedsFor(question: DeedQuestion): readonly WayOut[] {
         ];
       return [deed(question, "Chill it longer first: what sets goes on setting for some hours, deep dishes overnight. Cut it cold, with a wet knife.", 180)];
     case "crumbles":
-      return [deed(question, "Warm the mixture until the fat in it is soft, and press a ball again before anything goes in.", 3)];
+      return [
+        // What sticks by itself is bound by more of the same; how much, no figure tells.
+        ...(sticks(question) ? menders.map((mender) => added(question, mender, DRIES * grams)) : []),
+        deed(question, "Warm the mixture until the fat in it is soft, and press a ball again before anything goes in.", 3),
+      ];
     case "greasy":
       return [
         // What sticks by itself is dried by what takes it up; how much, no figure tells.
@@ -102,6 +106,7 @@ export function deedsFor(question: DeedQuestion): readonly WayOut[] {
 }
 
 const sticks = ({ input, problem }: DeedQuestion): boolean => valueOf(input, "binding", problem.reference.constants) > STICKS;
+/** Of what dries or binds a sweet that sticks by itself, a share of it to begin with. */
 const DRIES = 0.05;
 
 /** What it can still be, where nothing mends it: as it is in the pot. */

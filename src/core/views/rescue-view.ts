@@ -3,8 +3,9 @@ import { openTable, type Kitchen } from "../kitchen";
 import { bodyHolds, compareLikeness, propertyOf, type PropertyId } from "../evaluate";
 import { ALL_IN, rescue, targetWords, type Fault, type PotState, type WayOut } from "../rescue";
 import { kitchenMeasure, type LineId, type ReadRecipe } from "../recipe";
-import { versionInput, type Version } from "../substitution";
+import { standingOf, versionInput, type Version } from "../substitution";
 import type { DiningTable } from "../table";
+import { lowerFirst } from "../units";
 import { groundOfBench, laidBench, type BenchQuestion } from "./bench-ground";
 
 /** What went wrong, and with how much. */
@@ -53,6 +54,8 @@ export type RescueView =
       /** What the figure of the fault is and has to come to; null where no figure tells it. */
       readonly target: string | null;
       readonly question: string | null;
+      /** What in the pot this table leaves out: no mend makes it fit. */
+      readonly breaks: readonly string[];
       /** Lines of the recipe that are not read: what of them is in the pot counts for nothing here. */
       readonly unread: number;
       readonly ways: readonly ToldWayOut[];
@@ -99,11 +102,12 @@ const heldRows = ({ rows }: Version) => rows.filter((row) => row.food !== null &
 /** What mends a version of a recipe at its table. */
 export function rescueOf(version: Version, read: ReadRecipe, table: DiningTable, { fault, grams, upTo }: PotFault, kitchen: Kitchen): RescueView {
   const { constants, foods } = kitchen.reference;
+  const problem = openTable(read, table, kitchen);
   const answer = rescue({
     meant: versionInput(version, groundOf(read, table)),
     state: { grams, ...(upTo === null ? ALL_IN : potAfter(version, read, table, upTo, kitchen)) },
     fault,
-    problem: openTable(read, table, kitchen),
+    problem,
     foods,
     menders: kitchen.menders,
   });
@@ -124,6 +128,9 @@ export function rescueOf(version: Version, read: ReadRecipe, table: DiningTable,
     grams: pot.grams,
     target: answer.target && targetWords(answer.target),
     question: answer.question,
+    breaks: [
+      ...new Set(standingOf(problem, version).breaches.flatMap(({ limit, short, reason }) => (limit === null ? [`${short}: ${lowerFirst(reason)}`] : []))),
+    ],
     unread: read.unresolved.length,
     ways: answer.ways.map(({ kind, words, or, minutes, allergens, over, change, boilOff, adds, after }) => ({
       kind,

@@ -30,6 +30,7 @@ export function rescueAnswer(body: unknown): object {
     pot_g: told.grams,
     target: told.target,
     question: told.question,
+    breaks: told.breaks,
     unread: read.unresolved.map((line) => sentAt(line, parsed)),
     waysOut: told.ways.map(({ kind, words, or, minutes, allergens, over, change, boilOff, adds, grams: left, shifts }) => ({
       kind,

@@ -200,6 +200,7 @@ const rescueResponseSchema = {
       pot_g: number,
       target: { type: ["string", "null"] },
       question: { type: ["string", "null"] },
+      breaks: listOf(text),
       unread: listOf({ type: ["integer", "null"] }),
       waysOut: listOf(
         object({

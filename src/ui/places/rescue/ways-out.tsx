@@ -23,6 +23,12 @@ export function WaysOut({ view, fault, isWeighed }: { readonly view: RescueView;
       <p className="t-ledger text-ink2">
         {formatGrams(Math.round(view.grams))} g in the pot{isWeighed ? ", as weighed" : ", as it was meant to be"}.{view.target && ` ${view.target}.`}
       </p>
+      {view.breaks.length > 0 && (
+        <p className="flex gap-2 bg-rose-wash text-rose px-3 py-2 mt-2 max-w-[70ch] t-ledger">
+          <WhyMark kind="conflict" />
+          What is in it is not for this table, and stays so: {view.breaks.join("; ")}.
+        </p>
+      )}
       {view.unread > 0 && (
         <p className="flex gap-2 bg-saffron-wash px-3 py-2 mt-2 max-w-[70ch] t-ledger">
           <WhyMark kind="ask" />
