@@ -267,6 +267,13 @@ describe("POST /api/v1/rescue", () => {
     };
     expect((json as { readonly breaks: readonly string[] }).breaks.join(" ")).toMatch(/cashew/);
     expect(pot_g).toBeCloseTo(1050, 0);
+    // Up to the first step neither sugar nor cashews are in: what is not in breaks nothing yet.
+    const early = (await ask({ fault: "not sweet enough", pot: { upToStep: 1 }, avoidAllergens: ["cashew"] })).json as {
+      readonly breaks: readonly string[];
+      readonly stillToGoIn: readonly { readonly name: string }[];
+    };
+    expect(early.stillToGoIn.map(({ name }) => name)).toEqual(["Sugar", "Cashew nuts"]);
+    expect(early.breaks).toEqual([]);
     expect(waysOut.some(({ boilOff_g }) => boilOff_g !== null)).toBe(true);
     expect(waysOut.flatMap(({ adds }) => adds.map(({ food }) => food.id))).not.toContain("cashew-paste");
     expect(notAtThisTable.map(({ name }) => name)).toContain("Cashew paste, soaked");

@@ -56,6 +56,8 @@ export type RescueView =
       readonly question: string | null;
       /** What in the pot this table leaves out: no mend makes it fit. */
       readonly breaks: readonly string[];
+      /** What has not gone in yet, g: what was meant is with it. */
+      readonly still: readonly { readonly name: string; readonly grams: number }[];
       /** Lines of the recipe that are not read: what of them is in the pot counts for nothing here. */
       readonly unread: number;
       readonly ways: readonly ToldWayOut[];
@@ -103,9 +105,13 @@ const heldRows = ({ rows }: Version) => rows.filter((row) => row.food !== null &
 export function rescueOf(version: Version, read: ReadRecipe, table: DiningTable, { fault, grams, upTo }: PotFault, kitchen: Kitchen): RescueView {
   const { constants, foods } = kitchen.reference;
   const problem = openTable(read, table, kitchen);
+  const by = upTo === null ? ALL_IN : potAfter(version, read, table, upTo, kitchen);
+  const held = heldRows(version).map((row, at) => ({ ...row, share: by.shares?.[at] ?? 1 }));
+  // What has not gone in breaks nothing yet.
+  const waits = new Set(held.flatMap(({ line, share }) => (line !== null && share === 0 ? [line] : [])));
   const answer = rescue({
     meant: versionInput(version, groundOf(read, table)),
-    state: { grams, ...(upTo === null ? ALL_IN : potAfter(version, read, table, upTo, kitchen)) },
+    state: { grams, ...by },
     fault,
     problem,
     foods,
@@ -129,8 +135,13 @@ export function rescueOf(version: Version, read: ReadRecipe, table: DiningTable,
     target: answer.target && targetWords(answer.target),
     question: answer.question,
     breaks: [
-      ...new Set(standingOf(problem, version).breaches.flatMap(({ limit, short, reason }) => (limit === null ? [`${short}: ${lowerFirst(reason)}`] : []))),
+      ...new Set(
+        standingOf(problem, version).breaches.flatMap(({ limit, line, short, reason }) =>
+          limit === null && (line === null || !waits.has(line)) ? [`${short}: ${lowerFirst(reason)}`] : [],
+        ),
+      ),
     ],
+    still: held.flatMap(({ food, grams: all, share }) => (food && share < 1 ? [{ name: food.name, grams: (1 - share) * all }] : [])),
     unread: read.unresolved.length,
     ways: answer.ways.map(({ kind, words, or, minutes, allergens, over, change, boilOff, adds, after }) => ({
       kind,

@@ -31,6 +31,7 @@ export function rescueAnswer(body: unknown): object {
     target: told.target,
     question: told.question,
     breaks: told.breaks,
+    stillToGoIn: told.still.map(({ name, grams: left }) => ({ name, grams: left })),
     unread: read.unresolved.map((line) => sentAt(line, parsed)),
     waysOut: told.ways.map(({ kind, words, or, minutes, allergens, over, change, boilOff, adds, grams: left, shifts }) => ({
       kind,

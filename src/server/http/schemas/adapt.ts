@@ -201,6 +201,7 @@ const rescueResponseSchema = {
       target: { type: ["string", "null"] },
       question: { type: ["string", "null"] },
       breaks: listOf(text),
+      stillToGoIn: listOf(object({ name: text, grams: number })),
       unread: listOf({ type: ["integer", "null"] }),
       waysOut: listOf(
         object({

@@ -1,6 +1,6 @@
 "use client";
 
-import { formatGrams, formatNumber, gramsBeside } from "../../../core/units";
+import { formatGrams, formatNumber, gramsBeside, lowerFirst } from "../../../core/units";
 import type { RescueView, ToldWayOut } from "../../../core/views";
 import { inHouseUnit, type FigureManner } from "../../parts/figure-words";
 import { WhyMark } from "../../parts/marks";
@@ -29,11 +29,18 @@ export function WaysOut({ view, fault, isWeighed }: { readonly view: RescueView;
           What is in it is not for this table, and stays so: {view.breaks.join("; ")}.
         </p>
       )}
+      {view.still.length > 0 && (
+        <p className="flex gap-2 bg-saffron-wash px-3 py-2 mt-2 max-w-[70ch] t-ledger">
+          <WhyMark kind="ask" />
+          Still to go in: {view.still.map(({ name, grams }) => `${lowerFirst(name)} ${amountText(grams)} g`).join(", ")}. What was meant is with that: put it in
+          first, if it is what is missing.
+        </p>
+      )}
       {view.unread > 0 && (
         <p className="flex gap-2 bg-saffron-wash px-3 py-2 mt-2 max-w-[70ch] t-ledger">
           <WhyMark kind="ask" />
-          {view.unread} {view.unread === 1 ? "line of the recipe is" : "lines of the recipe are"} not read yet: what of them is in the pot is not in these
-          figures, nor whether it fits the table.
+          {view.unread} {view.unread === 1 ? "line of the recipe is" : "lines of the recipe are"} not read yet: what of {view.unread === 1 ? "it" : "them"} is
+          in the pot is not in these figures, nor whether it fits the table.
         </p>
       )}
       {view.question && (
