@@ -25,6 +25,7 @@ const below = {
   cautions: ["numeric", "units", "food", "household", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "adaptation"],
   hazards: ["numeric", "units", "food", "household", "recipe", "substitution", "method"],
   rescue: ["units", "food", "process", "recipe", "models", "table", "evaluate", "substitution", "method"],
+  cues: ["units", "food", "recipe", "models", "evaluate", "method", "hazards"],
   ways: ["food", "recipe", "evaluate", "method"],
   adaptation: ["numeric", "units", "food", "household", "process", "recipe", "models", "table", "evaluate", "substitution", "method", "hazards"],
   kitchen: [
@@ -44,10 +45,11 @@ const below = {
     "hazards",
     "ways",
     "rescue",
+    "cues",
     "adaptation",
     "cautions",
   ],
-  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],

@@ -1,5 +1,6 @@
 import { kitchensOver,type Kitchen,type KitchenSources } from "../core/kitchen";
 import { CAUTIONS } from "./cautions";
+import { CUES } from "./cues";
 import { DIETS,RULES } from "./diet-rules";
 import { FAMILY_DENSITY } from "./foods";
 import { MENDERS } from "./menders";
@@ -19,6 +20,7 @@ export const kitchenOf: (sources: KitchenSources) => Kitchen = kitchensOver({
   diets: DIETS,
   substitution: SUBSTITUTION,
   handling: HANDLING,
+  cues: CUES,
   ways: WAYS,
   menders: MENDERS,
   lookAlikes: LOOK_ALIKES,

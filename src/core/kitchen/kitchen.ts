@@ -1,4 +1,5 @@
 import type { CautionRule, LookAlikes } from "../cautions";
+import type { CueTables } from "../cues";
 import type { Food, Reference } from "../food";
 import { NO_EQUIPMENT, USUAL_HOUSEHOLD, type Household } from "../household";
 import type { HandlingTables } from "../method";
@@ -20,6 +21,8 @@ export interface ShippedTables {
   readonly diets: readonly Rule[];
   readonly substitution: SubstitutionTables;
   readonly handling: HandlingTables;
+  /** When an operation on a food is done. */
+  readonly cues: CueTables;
   /** What is done in several ways, each with its reason. */
   readonly ways: readonly Way[];
   /** What mends a pot that went wrong. */

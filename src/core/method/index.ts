@@ -5,6 +5,7 @@ export { mentionsOfLines, namedLines, shortName } from "./names";
 export { methodInOwnOrder, withOwnSteps, type OwnSteps } from "./own-steps";
 export { handlingKindOf, type HandlingKind } from "./kinds";
 export type { Handling, HandlingStep, HandlingTables, Method, MethodStep, Tool } from "./step";
+export { atOnce, timePieces, type TimePiece } from "./hands";
 export { timesOf, type MethodTimes } from "./times";
 export { clausesIn, sentencesOf } from "./sentences";
 export { stepsWithout } from "./without";

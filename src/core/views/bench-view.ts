@@ -44,25 +44,7 @@ import type { Broken } from "./found-foods";
 import type { Anchors, NamedFood } from "./recipe-view";
 import { palatesOf, type Palate } from "./palates";
 import { isReadWhole, toldFigures, type ToldFigures } from "./told-figures";
-
-/** A way that was followed, in words. */
-export interface ToldWay {
-  readonly way: string;
-  readonly of: string;
-  readonly name: string;
-  readonly reason: string;
-}
-
-const toldWay = (way: string, option: string, { ways }: Kitchen): ToldWay[] =>
-  ways.flatMap(({ id, of, options }) =>
-    options.flatMap((each) => (id === way && each.id === option ? [{ way, of, name: each.name, reason: each.reason }] : [])),
-  );
-
-/** "coconut milk off the heat, under a lid". */
-export const wayWords = ({ way, option }: { readonly way: string; readonly option: string }, kitchen: Kitchen): string =>
-  toldWay(way, option, kitchen)
-    .map(({ of, name }) => `${of.toLowerCase()} ${name}`)
-    .join("");
+import { toldWays, wayWords, type ToldWay } from "./told-ways";
 
 /** A row of the ledger, in words. */
 export interface ToldRow extends Omit<VersionRow, "food"> {
@@ -77,7 +59,7 @@ export interface ToldRow extends Omit<VersionRow, "food"> {
 
 /** All that the Swap station shows and that has to be computed; it can be cloned. */
 export interface BenchView {
-  readonly thread: { readonly asked: number; readonly lines: number };
+  readonly thread: { readonly asked: number; readonly lines: number; readonly steps: number };
   /** Lines that are in no version: what they are of, or how much, is not known. */
   readonly unread: number;
   readonly anchors: Anchors;
@@ -148,13 +130,13 @@ export function benchView({ recipe, table, bench, proposals, revisions, laysFirs
   const made = methodFor(read, version, table, { handling: kitchen.handling, constants, equipment: kitchen.household.equipment }, ownSteps, written);
   const palates = palatesOf(table, before.figures, after.figures, constants);
   return {
-    thread: { asked: read.unresolved.length, lines: read.lines.length },
+    thread: { asked: read.unresolved.length, lines: read.lines.length, steps: recipe.steps.length },
     unread: read.readings.filter((reading) => "why" in reading).length,
     anchors: { bodyAnchors: constants.bodyAnchors },
     ruleNames: Object.fromEntries(problem.rules.map(({ id, name }) => [id, name])),
     order: problem.order,
     bench: stored(withBatch(state, ground), read, table),
-    ways: taken.flatMap(({ way, option }) => toldWay(way, option, kitchen)),
+    ways: toldWays(taken, kitchen),
     isLaid: laid !== null,
     since: (laid?.since ?? []).map((change) => sinceWords(change, (rule) => kitchen.rules.get(rule)?.name ?? rule)),
     gone,

@@ -12,7 +12,8 @@ export {
   type ToldSweet,
 } from "./table-view";
 export { recipeView, type Anchors, type NamedFood, type RecipeView, type ToldEntry, type ToldLine, type ToldStep, type ToldTake } from "./recipe-view";
-export { benchView, type BenchView, type ToldRow, type ToldWay, wayWords } from "./bench-view";
+export { benchView, type BenchView, type ToldRow } from "./bench-view";
+export { wayWords, type ToldWay } from "./told-ways";
 export type { BenchQuestion } from "./bench-ground";
 export type { ToldEnding, ToldProposal } from "./bench-ending";
 export type { ToldFork } from "./ways-view";
@@ -25,7 +26,7 @@ export { type FigureOf } from "./working-view";
 export { viewOf, type ViewAnswer, type ViewKind, type ViewQuestion } from "./views";
 export { suitView, tableFor, type SuitLine, type SuitRow, type ToldSuited } from "./suiting-view";
 export type { TradeOffView } from "./trade-off-view";
-export { methodView, type MethodStepView, type MethodView, type TimePiece } from "./method-view";
+export { methodView, type MethodStepView, type MethodView } from "./method-view";
 export { rescueOf, type RescueView, type ToldWayOut } from "./rescue-view";
 export { splitIn, splitsOf, type Splits } from "./splits";
 export type { SplitPortion, SplitView } from "./split-view";

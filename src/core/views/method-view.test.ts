@@ -31,7 +31,7 @@ describe("a method to cook by", () => {
     const view = methodView({ recipe: of.recipe, table: tableOf({ servings: 4, rules: ["vegan"] }), bench: null }, kitchen);
     expect(view.verdict.kind).toBe("not for");
     expect(view.verdict.breaches.join(" ")).toMatch(/is dairy/);
-    expect(view.unread).toBe(1);
+    expect(view.thread.asked).toBe(1);
   });
   it("tells what begins the night before apart, and tools with what does it instead", () => {
     const of = read("Rice pudding\nServes 4\n\n1 litre milk\n80 g rice\n90 g sugar\n\n1. Boil the rice in the milk for 40 minutes.\n2. Add the sugar.");

@@ -1,10 +1,25 @@
-import { methodFor, withOwnWords, type VersionHazard } from "../adaptation";
+import { groundOf, methodFor, stored, withOwnWords, type StoredBench, type VersionHazard } from "../adaptation";
+import { cuesOf, type Cue } from "../cues";
+import { isEatenFrozen } from "../evaluate";
+import { potsOf } from "../hazards";
 import { evaluateVersion, type Kitchen } from "../kitchen";
-import { textOf, type MethodStep, type MethodTimes, type Tool } from "../method";
-import { kitchenMeasure } from "../recipe";
-import { partedPortions, partedWords, standingOf, tableVerdict, type TableVerdict } from "../substitution";
+import {
+  atOnce,
+  handlingKindOf,
+  mentionsOfLines,
+  namedLines,
+  textOf,
+  timePieces,
+  type MethodStep,
+  type MethodTimes,
+  type TimePiece,
+  type Tool,
+} from "../method";
+import { kitchenMeasure, type ReadRecipe, type StepId } from "../recipe";
+import { partedPortions, partedWords, standingOf, tableVerdict, versionInput, type TableVerdict } from "../substitution";
 import { whoseRules } from "../table";
-import { groundOfBench, laidBench, type BenchQuestion } from "./bench-ground";
+import { groundOfBench, laidBench, withBatch, type BenchQuestion } from "./bench-ground";
+import { toldWays, type ToldWay } from "./told-ways";
 
 /** One step to cook by. */
 export interface MethodStepView extends Pick<MethodStep, "id" | "minutes" | "attention" | "cue"> {
@@ -12,13 +27,10 @@ export interface MethodStepView extends Pick<MethodStep, "id" | "minutes" | "att
   /** The part that it makes, by name; null for the sweet itself. */
   readonly part: string | null;
   readonly hazards: readonly Pick<VersionHazard, "grade" | "what" | "mend">[];
-}
-
-/** A piece of the whole time. */
-export interface TimePiece extends Pick<MethodStep, "id" | "attention"> {
-  /** Minutes from the beginning. */
-  readonly start: number;
-  readonly end: number;
+  /** How it looks, sounds, smells and feels when it is done. */
+  readonly cues: readonly Cue[];
+  /** What has to be done with both hands at once. */
+  readonly atOnce: string | null;
 }
 
 /** A version's method to cook by: what to get ready, what is done long before, the steps with their times. */
@@ -27,8 +39,13 @@ export interface MethodView {
   readonly label: string | null;
   /** What is known of it at its table: it is cooked by, so that it says so on screen and on paper. */
   readonly verdict: TableVerdict;
-  /** Lines of the recipe that are not read. */
-  readonly unread: number;
+  /** What the thread tells of lines. */
+  readonly thread: { readonly asked: number; readonly lines: number; readonly steps: number };
+  /** What lies on the bench as it is laid for this recipe and table, and whether it has to be laid anew there. */
+  readonly bench: StoredBench;
+  readonly isStale: boolean;
+  /** What is done in another way than it is written. */
+  readonly ways: readonly ToldWay[];
   readonly servings: number;
   /** Finished, g. */
   readonly grams: number;
@@ -49,7 +66,7 @@ const NIGHT = 240;
 export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe" | "table" | "bench">, kitchen: Kitchen): MethodView {
   const { constants } = kitchen.reference;
   const ground = groundOfBench({ recipe, table, bench }, kitchen);
-  const { read, written, problem } = ground;
+  const { read, written, problem, taken } = ground;
   const laid = laidBench(bench, ground, table, kitchen);
   const state = laid?.state ?? ground.handedDown;
   const own = "steps" in state ? state.steps : undefined;
@@ -66,10 +83,33 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
   const evaluated = evaluateVersion(version, read, table, kitchen);
   const judged = withOwnWords(problem, read, version, own, kitchen.reading.find);
   const standing = standingOf(judged, version, evaluated.figures);
+  const said = new Map(words.map((each) => [each.step, textOf(each).trim()] as const));
+  const find = mentionsOfLines(namedLines(read));
+  const rowOf = new Map(version.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
+  const named = new Map(
+    read.steps.map(({ step }) => [
+      step.id,
+      find(step.text).flatMap(({ key }) => {
+        const { food = null, grams = 0 } = rowOf.get(key) ?? {};
+        return food ? [{ food, grams, kind: handlingKindOf(food) }] : [];
+      }),
+    ]),
+  );
+  const cues = cuesOf({
+    named,
+    pots: potsOf(method, ({ id }) => said.get(id) ?? "", version),
+    archetype: read.archetype,
+    figures: evaluated.figures,
+    isEatenCold: table.serve === "chilled" || isEatenFrozen(evaluated.figures),
+    levels: levelsOf(read, method.steps, laid === null ? table.servings / read.recipe.servings : null),
+    caramel: versionInput(version, groundOf(read, table)).lines.find(({ treated }) => treated?.caramel)?.treated?.caramel ?? null,
+    tables: kitchen.cues,
+    constants,
+  });
   const byId = new Map(method.steps.map((step) => [step.id, step] as const));
-  const told = words.flatMap((said): (MethodStepView & { readonly of: MethodStep })[] => {
-    const step = byId.get(said.step);
-    const text = textOf(said).trim();
+  const told = words.flatMap((each): (MethodStepView & { readonly of: MethodStep })[] => {
+    const step = byId.get(each.step);
+    const text = said.get(each.step) ?? "";
     if (!step || text === "") return [];
     const { id, minutes, attention, cue, part } = step;
     return [
@@ -81,20 +121,23 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
         attention,
         cue,
         part: part === null ? null : (partNames.get(part) ?? null),
-        hazards: hazards.filter((each) => each.step === id && each.grade !== "sometimes").map(({ grade, what, mend }) => ({ grade, what, mend })),
+        hazards: hazards.filter((hazard) => hazard.step === id && hazard.grade !== "sometimes").map(({ grade, what, mend }) => ({ grade, what, mend })),
+        cues: cues.get(id) ?? [],
+        atOnce: atOnce({ ...step, text }),
       },
     ];
   });
   const isBefore = ({ of }: (typeof told)[number]) => of.origin.kind === "prepares" && of.attention === "unattended" && of.minutes.usual >= NIGHT;
   const cooked = told.filter((each) => !isBefore(each));
-  let at = 0;
-  const strip = cooked.map(({ id, attention, minutes }): TimePiece => ({ id, attention, start: at, end: (at += minutes.usual) }));
   const used = new Set(method.steps.flatMap(({ operations }) => operations));
   const plain = ({ of: _, ...step }: (typeof told)[number]): MethodStepView => step;
   return {
     label: laid ? laid.state.label : null,
     verdict: tableVerdict(standing, judged, table, partedWords(partedPortions(read, standing, problem.rules), whoseRules(table))),
-    unread: read.unresolved.length,
+    thread: { asked: read.unresolved.length, lines: read.lines.length, steps: recipe.steps.length },
+    bench: stored(withBatch(state, ground), read, table),
+    isStale: (laid?.since.length ?? 0) > 0,
+    ways: toldWays(taken, kitchen),
     servings: table.servings,
     grams: evaluated.figures.yield.value,
     ready: version.rows.flatMap(({ food, grams }) =>
@@ -103,7 +146,23 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
     tools: Object.entries(kitchen.handling.tools).flatMap(([operation, tool]) => ([...used].some((each) => each === operation) ? [tool] : [])),
     before: told.filter(isBefore).map(plain),
     steps: cooked.map(plain),
-    strip,
+    strip: timePieces(cooked.map(({ of, text }) => ({ ...of, text }))),
     times: times.now,
   };
+}
+
+/** What is left of a pot after each step of the recipe that drives something off; `scale` is of the recipe as handed down, null of a version. */
+function levelsOf(
+  { steps, ledger }: ReadRecipe,
+  method: readonly MethodStep[],
+  scale: number | null,
+): ReadonlyMap<StepId, { readonly share: number; readonly grams: number | null }> {
+  return new Map(
+    ledger.entries.flatMap(({ step: at, driven, after }) => {
+      const id = at === null ? undefined : steps[at]?.step.id;
+      if (id === undefined || driven <= 0 || after.mass <= 0) return [];
+      const set = method.find((step) => step.id === id)?.cooking?.left ?? null;
+      return [[id, { share: after.mass / (after.mass + driven), grams: set ?? (scale === null ? null : scale * after.mass) }] as const];
+    }),
+  );
 }

@@ -97,7 +97,7 @@ export interface RecipeQuestion {
 
 /** All that the Recipe station shows and that has to be computed; it can be cloned. */
 export interface RecipeView {
-  readonly thread: { readonly asked: number; readonly lines: number };
+  readonly thread: { readonly asked: number; readonly lines: number; readonly steps: number };
   readonly anchors: Anchors;
   /** The kind of sweet that the lines tell of. */
   readonly archetype: string;
@@ -128,7 +128,7 @@ export function recipeView({ recipe, table }: RecipeQuestion, kitchen: Kitchen):
   const { ledger, structure, readings } = read;
   const evaluated = evaluateRecipe(read, { ...table, servings: recipe.servings }, kitchen);
   return {
-    thread: { asked: read.unresolved.length, lines: read.lines.length },
+    thread: { asked: read.unresolved.length, lines: read.lines.length, steps: recipe.steps.length },
     anchors: { bodyAnchors: constants.bodyAnchors },
     archetype: read.archetypeGuess.archetype,
     archetypeWhy: read.archetypeGuess.why,

@@ -86,7 +86,7 @@ export interface TableQuestion {
 
 /** All that the Table station shows and that has to be computed; it can be cloned. */
 export interface TableView {
-  readonly thread: { readonly asked: number; readonly lines: number };
+  readonly thread: { readonly asked: number; readonly lines: number; readonly steps: number };
   /** Of the lines that are read, as the recipe makes it: by them a batch can be measured. */
   readonly foods: readonly { readonly line: LineId; readonly name: string; readonly grams: number }[];
   /** Every rule, and those of them that are offered. */
@@ -122,7 +122,7 @@ export function tableView({ recipe, table, others }: TableQuestion, kitchen: Kit
   const figures = evaluatePoint(problem, constants);
   const sweetness = figures[table.serve === "hot" ? "sweetness.hot" : "sweetness.chilled"].value;
   return {
-    thread: { asked: read.unresolved.length, lines: read.lines.length },
+    thread: { asked: read.unresolved.length, lines: read.lines.length, steps: recipe.steps.length },
     foods: read.readings.flatMap((each) => (each.kind === "read" ? [{ line: each.line.id, name: each.food.name, grams: each.grams.value }] : [])),
     rules: [...rules.values()].map(ruleWords),
     offered: diets.map(({ id }) => id),

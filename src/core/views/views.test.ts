@@ -48,9 +48,9 @@ describe("what is computed for a page", () => {
     expect(table({ sources: USUAL_SOURCES, recipe, table: vegan })).toEqual(ask("recipe", { recipe, table: vegan }));
     expect(table({})).toEqual(ask("recipe", { recipe, table: vegan }));
     const named = { ...recipe, lines: [{ id: "l1", text: "100 g grandmother's grain", choice: {} }] };
-    expect(table({ recipe: named }).thread).toEqual({ asked: 1, lines: 0 });
+    expect(table({ recipe: named }).thread).toEqual({ asked: 1, lines: 0, steps: 5 });
     const pantry = { ...USUAL_SOURCES.pantry, names: [{ words: "grandmother's grain", foodId: food("semolina").id, at: "2026-11-29" }] };
-    expect(table({ sources: { ...USUAL_SOURCES, pantry } }).thread).toEqual({ asked: 0, lines: 1 });
+    expect(table({ sources: { ...USUAL_SOURCES, pantry } }).thread).toEqual({ asked: 0, lines: 1, steps: 5 });
     expect(answer({ kind: "foods", names: ["words", "table"], fresh: { words: "grandm", table: null } })).toMatchObject([{ id: "semolina" }]);
     expect(table({ table: vegan }).lines[0]?.food?.id).toBe("semolina");
   });

@@ -6,6 +6,8 @@ export interface StationSource {
   /** Lines of the recipe that are read, and those that are asked about. */
   readonly lines: number;
   readonly asked: number;
+  /** Steps of the recipe. */
+  readonly steps: number;
   readonly table: DiningTable;
   /** What is known of what lies on the bench, in few words; null where nothing does. */
   readonly bench: string | null;
@@ -36,5 +38,11 @@ export const STATIONS = [
     settled: (of) => wishes(of) > 0,
   },
   { id: "swap", name: "Swap", state: ({ bench }) => bench ?? "to come", settled: ({ bench }) => bench !== null },
+  {
+    id: "method",
+    name: "Method",
+    state: ({ steps }) => (steps === 0 ? "no steps" : `${steps} ${steps === 1 ? "step" : "steps"}`),
+    settled: ({ bench, steps }) => bench !== null && steps > 0,
+  },
 ] as const satisfies readonly StationRecord[];
 export type StationId = (typeof STATIONS)[number]["id"];

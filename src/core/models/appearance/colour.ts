@@ -15,6 +15,9 @@ export interface Colour {
   readonly by: string | null;
 }
 
+/** The word for a shade, from white (0) to dark (5). */
+export const shadeWords = (step: number): string => COLOUR_STEPS[Math.round(Math.max(0, Math.min(5, step)))] ?? "dark";
+
 type ColourConstants = Pick<Constants, "colour">;
 
 /** The value a table gives for a food: by its id, else its plant, else its family. */
@@ -59,10 +62,9 @@ export function colourOf(lines: readonly BalancedLine[], finishedMass: number, c
   }
   const step = 5 * (1 - Math.exp(-depth));
   const [strongest] = [...dyes].sort(([, a], [, b]) => b.density - a.density);
-  const nameOf = (at: number) => COLOUR_STEPS[Math.round(at)] ?? "dark";
   const [low, high] = [Math.max(0, step - 1), Math.min(5, step + 1)];
-  const range = { step, low, high, range: [nameOf(low), nameOf(high)] as const };
+  const range = { step, low, high, range: [shadeWords(low), shadeWords(high)] as const };
   if (strongest && strongest[1].density > constants.colour.value.dyed && strongest[1].density > depth)
     return { ...range, words: strongest[0], by: strongest[1].by };
-  return { ...range, words: nameOf(step), by };
+  return { ...range, words: shadeWords(step), by };
 }

@@ -13,6 +13,7 @@ import type { WayPicks } from "../../../core/ways";
 import { BeamsPanel } from "../../panels/beams-panel";
 import { useFoodPickerSoon } from "../../panels/food-picker";
 import { StepsPanel } from "../../panels/steps-panel";
+import { WaysPanel } from "../../panels/ways-panel";
 import { WorkingProvider } from "../../panels/working";
 import { PageColumns } from "../../parts/page-columns";
 import { send, why as whyOf } from "../../parts/send";
@@ -27,7 +28,7 @@ import { PageHead } from "../../shell/shell";
 import { StationThread } from "../../shell/thread";
 import { useDocument } from "../../shell/use-document";
 import { useView } from "../../shell/use-view";
-import { chosen, setEvaporation, setOwnSteps, setWay } from "./bench-state";
+import { chosen, setEvaporation, setOwnSteps, setWay } from "../../panels/bench-state";
 import { BenchNotices } from "./bench-notices";
 import { ChangedSince } from "./changed-since";
 import { EatersRow } from "./eaters-row";
@@ -42,7 +43,7 @@ import { useAsked } from "./use-asked";
 import { useEarlierStates } from "./use-earlier-states";
 import { STARTING, useProposals, useRevisions } from "./use-proposals";
 import { WishesPanel } from "./wishes-panel";
-import { WaysPanel } from "./ways-panel";
+
 import { YieldLine } from "./yield-line";
 
 interface BenchStationProps {

@@ -13,7 +13,7 @@ import { Chevron, WhyMark } from "../../parts/marks";
 import { Sheet } from "../../parts/sheet";
 import type { SheetPanelProps } from "../../parts/sheet-panel";
 import { useNarrow } from "../../parts/use-narrow";
-import { addFood, leaveOut, putBack, setFood, setGrams } from "./bench-state";
+import { addFood, leaveOut, putBack, setFood, setGrams } from "../../panels/bench-state";
 import { Substitutes } from "./substitutes";
 
 const COLUMNS =

@@ -1,15 +1,15 @@
 "use client";
 
 import { useEffect, useState } from "react";
-import type { Recipe } from "../../../core/recipe";
-import type { DiningTable } from "../../../core/table";
-import { capital } from "../../../core/units";
-import type { ToldFork, ToldWay } from "../../../core/views";
-import { AS_WRITTEN, type WayPicks } from "../../../core/ways";
-import { Pick } from "../../parts/pick";
-import { why as whyOf } from "../../parts/send";
-import { useCompute } from "../../shell/computer";
-import { Go } from "../../shell/go";
+import type { Recipe } from "../../core/recipe";
+import type { DiningTable } from "../../core/table";
+import { capital } from "../../core/units";
+import type { ToldFork, ToldWay } from "../../core/views";
+import { AS_WRITTEN, type WayPicks } from "../../core/ways";
+import { Pick } from "../parts/pick";
+import { why as whyOf } from "../parts/send";
+import { useCompute } from "../shell/computer";
+import { Go } from "../shell/go";
 
 interface WaysPanelProps {
   readonly recipe: Recipe;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { asHandedDown, stored, type StoredBench } from "../../../core/adaptation";
-import { food, halwa, tableOf } from "../../../../tests/support/kitchen";
+import { asHandedDown, stored, type StoredBench } from "../../core/adaptation";
+import { food, halwa, tableOf } from "../../../tests/support/kitchen";
 import { addFood, leaveOut, putBack, setEvaporation, setFood, setGrams } from "./bench-state";
 
 const table = tableOf({ rules: ["vegan"] });

@@ -1,7 +1,7 @@
-import type { StoredBench, StoredRow } from "../../../core/adaptation";
-import type { OwnSteps } from "../../../core/method";
-import { newRowId } from "../../../core/substitution";
-import type { FoundFood, NamedFood } from "../../../core/views";
+import type { StoredBench, StoredRow } from "../../core/adaptation";
+import type { OwnSteps } from "../../core/method";
+import { newRowId } from "../../core/substitution";
+import type { FoundFood, NamedFood } from "../../core/views";
 
 // What can be done on the bench, as changes of the bench as it is stored; rows by their ids.
 
