@@ -25,6 +25,7 @@ const below = {
   cautions: ["numeric", "units", "food", "household", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "adaptation"],
   hazards: ["numeric", "units", "food", "household", "recipe", "substitution", "method"],
   rescue: ["units", "food", "process", "recipe", "models", "table", "evaluate", "substitution", "method"],
+  leftovers: ["numeric", "units", "food", "making", "pantry", "recipe", "evaluate", "substitution", "rescue"],
   cues: ["units", "food", "recipe", "models", "evaluate", "method", "hazards"],
   ways: ["food", "recipe", "evaluate", "method"],
   adaptation: ["numeric", "units", "food", "household", "process", "recipe", "models", "table", "evaluate", "substitution", "method", "hazards"],
@@ -46,10 +47,11 @@ const below = {
     "ways",
     "rescue",
     "cues",
+    "leftovers",
     "adaptation",
     "cautions",
   ],
-  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],

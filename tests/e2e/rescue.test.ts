@@ -5,19 +5,50 @@ import { PHONE, startSession } from "../support/session";
 const session = startSession();
 const { goto, link } = session;
 
-describe("the method to cook by", () => {
-  it("is reached from Swap, tells what to get ready, the hours before and the steps with their times; on a phone too", async () => {
+describe("the Method station", () => {
+  it("follows Swap in the thread: what to get ready, the hours before, times, hands, cues one can see; on a phone too", async () => {
     await goto("/recipes/demo-2/swap");
     await session.page.getByRole("button", { name: /^Start by hand/ }).waitFor();
-    await link(/^To cook by/).click();
+    await session.page
+      .getByRole("navigation", { name: "Stations" })
+      .getByRole("link", { name: /^Method/ })
+      .click();
     await session.page.waitForURL(/demo-2\/method/);
     await session.page.getByRole("heading", { name: "To get ready" }).waitFor();
     expect(await session.page.getByRole("list", { name: "When hands are needed" }).getByRole("listitem").count()).toBeGreaterThan(2);
+    const cues = session.page.getByRole("list", { name: /^When .* is right$/ });
+    expect(await cues.count()).toBeGreaterThan(3);
+    const states = await cues.first().getByRole("listitem").allInnerTexts();
+    expect(states.map((text) => text.split("\n")[0]?.trim())).toEqual(["Not yet", "Now", "Too far"]);
+    expect(new Set(states.map((text) => text.split("\n").slice(1).join(" ").trim())).size).toBe(3);
     expect(await axe(session.page)).toEqual([]);
     const phone = await session.open(PHONE);
     await phone.goto(`${session.app.address}/recipes/demo-1/method`);
     await phone.getByRole("heading", { name: "The steps" }).waitFor();
     expect(await overflow(phone)).toBeLessThanOrEqual(0);
+    // Beside the stove only what is looked for, until the rest is asked for.
+    expect(await phone.getByText("Not yet").first().isVisible()).toBe(false);
+    const more = phone.getByRole("button", { name: /^To the (?:ear|nose|hand)/ }).first();
+    await more.click();
+    await phone.getByText("Not yet").first().waitFor();
+    expect(await overflow(phone)).toBeLessThanOrEqual(0);
+    expect(await axe(phone)).toEqual([]);
+  });
+
+  it("makes this batch in another way, which Swap then lies in; undone in one go", async () => {
+    await goto("/recipes/demo-9/method");
+    await session.page.getByText("Ways of making it").click();
+    const followed = session.page.locator("summary", { hasText: "Ways of making it" });
+    await session.page.getByLabel("Lid").selectOption("on");
+    await followed.getByText("lid on").waitFor();
+    await session.button("Undo").click();
+    await followed.getByText("all as written").waitFor();
+    await session.button("Redo").click();
+    await followed.getByText("lid on").waitFor();
+    await session.quiet();
+    await goto("/recipes/demo-9/swap");
+    await session.page.getByText(/^Ways of making it/).waitFor();
+    expect(await session.page.getByText("all as written").count()).toBe(0);
   });
 });
 

@@ -53,6 +53,7 @@ export function cuesOf(ground: CueGround): ReadonlyMap<StepId, readonly Cue[]> {
   const told = new Set<string>();
   const ends = pots.map((pot) => endOf(pot, ground));
   const last = pots.findLastIndex(({ step }, at) => step.part === null && (isWet(step) || ends[at]?.kind === "body"));
+  const coldest = pots.findLastIndex(({ step }) => step.part === null && step.operations.includes("chill"));
   const found = new Map<StepId, readonly Cue[]>();
   for (const [at, pot] of pots.entries()) {
     const cues: Cue[] = [];
@@ -69,6 +70,7 @@ export function cuesOf(ground: CueGround): ReadonlyMap<StepId, readonly Cue[]> {
       take(rowCue(row, pot, ground));
     }
     if (end === null && isWet(pot.step) && isLiquid(pot)) take(levelCue(pot, ground));
+    if (at === coldest && cues.length === 0) take(chilledCue(ground));
     const whole = at === last && !cues.some(({ id }) => TELLS_THE_WHOLE.includes(id)) ? wholeCue(ground) : null;
     if (whole) cues.splice(Math.min(cues.length, MOST - 1), 1, whole);
     if (cues.length > 0) found.set(pot.step.id, cues);
@@ -202,18 +204,44 @@ function wholeCue(ground: CueGround): Cue | null {
   return before === now ? null : cue;
 }
 
+/** What is spooned cold: still as it was hot, cold through, and past that. */
+function chilledCue({ archetype, figures, tables, constants }: CueGround): Cue | null {
+  if (!SPOONED.includes(archetype) || !bodyHolds(figures)) return null;
+  const [hot, cold] = [figures["body.hot"].value, figures["body.chilled"].value];
+  return {
+    id: "chilled",
+    of: "what chills",
+    told: [
+      {
+        sense: "sight",
+        words: [`${lookOf(hot, tables)}, as it did in the pan`, lookOf(cold, tables), "water stands round it: it was cut or stirred, or is days old"],
+      },
+      { sense: "touch", words: ["warm below the rim", "cold through to the middle", "hard at the rim"] },
+    ],
+    draw: [
+      { instrument: "spoon", body: hot },
+      { instrument: "spoon", body: cold },
+      { instrument: "plate", set: 1.3 },
+    ],
+    shade: null,
+    by: `body ${steps1(cold)} of 10 when it is cold (${bodyWords(cold, constants)}), computed for this version`,
+  };
+}
+const SPOONED: readonly Archetype[] = ["pudding", "set pudding", "cultured", "sauce"];
+const nearestTo = (body: number, { bodies }: CueTables) => [...bodies].sort((a, b) => Math.abs(a.body - body) - Math.abs(b.body - body))[0];
+const lookOf = (body: number, tables: CueTables): string => nearestTo(body, tables)?.sight ?? "";
+
 /** Thin, right, too thick: what the body that is meant looks like in the hot pan. */
 function bodyCue(body: number, { tables, figures, isEatenCold, constants }: CueGround, said: string | null = null): Cue {
   const steps: Three<number> = [Math.max(0, body - BEFORE), body, Math.min(10, body + PAST)];
-  const lookOf = (step: number) => [...tables.bodies].sort((a, b) => Math.abs(a.body - step) - Math.abs(b.body - step))[0];
   const chilled = figures["body.chilled"].value;
   const sets = isEatenCold && chilled - body > 0.7 ? `; cold it will be ${steps1(chilled)} (${bodyWords(chilled, constants)})` : "";
   return {
     id: "body",
     of: "the pot",
     told: [
-      { sense: "sight", words: three(steps, (step) => lookOf(step)?.sight ?? "") },
-      { sense: "sound", words: three(steps, (step) => lookOf(step)?.sound ?? "") },
+      { sense: "sight", words: three(steps, (step) => lookOf(step, tables)) },
+      { sense: "sound", words: three(steps, (step) => nearestTo(step, tables)?.sound ?? "") },
     ],
     draw: three(steps, (step) => (step >= LEAVES_THE_SIDES - 0.6 ? panOfMass(step) : { instrument: "spoon", body: step })),
     shade: null,

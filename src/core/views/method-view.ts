@@ -3,6 +3,7 @@ import { cuesOf, type Cue } from "../cues";
 import { isEatenFrozen } from "../evaluate";
 import { potsOf } from "../hazards";
 import { evaluateVersion, type Kitchen } from "../kitchen";
+import { derivedBatches, type DerivedBatch } from "../leftovers";
 import {
   atOnce,
   handlingKindOf,
@@ -17,7 +18,7 @@ import {
 } from "../method";
 import { kitchenMeasure, type ReadRecipe, type StepId } from "../recipe";
 import { partedPortions, partedWords, standingOf, tableVerdict, versionInput, type TableVerdict } from "../substitution";
-import { whoseRules } from "../table";
+import { whoseRules, type DiningTable } from "../table";
 import { groundOfBench, laidBench, withBatch, type BenchQuestion } from "./bench-ground";
 import { toldWays, type ToldWay } from "./told-ways";
 
@@ -57,6 +58,17 @@ export interface MethodView {
   /** Of the steps, not of what is done before. */
   readonly strip: readonly TimePiece[];
   readonly times: MethodTimes;
+  /** What can be made of what it leaves over. */
+  readonly leftovers: readonly ToldLeftover[];
+}
+
+/** Something small of its own, from what is left over. */
+export interface ToldLeftover extends Pick<DerivedBatch, "kind" | "title" | "from" | "words" | "by"> {
+  readonly adds: readonly { readonly name: string; readonly grams: number; readonly low: number; readonly high: number; readonly measure: string }[];
+  /** What it comes to: g, sweetness as served, g as sugar in 100 g, and free sugars of all of it, g. */
+  readonly grams: number;
+  readonly sweetness: number;
+  readonly freeSugars: number;
 }
 
 /** From so many minutes of waiting on, something that is got ready is begun the night before. */
@@ -84,17 +96,15 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
   const judged = withOwnWords(problem, read, version, own, kitchen.reading.find);
   const standing = standingOf(judged, version, evaluated.figures);
   const said = new Map(words.map((each) => [each.step, textOf(each).trim()] as const));
+  const input = versionInput(version, groundOf(read, table));
   const find = mentionsOfLines(namedLines(read));
   const rowOf = new Map(version.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
-  const named = new Map(
-    read.steps.map(({ step }) => [
-      step.id,
-      find(step.text).flatMap(({ key }) => {
-        const { food = null, grams = 0 } = rowOf.get(key) ?? {};
-        return food ? [{ food, grams, kind: handlingKindOf(food) }] : [];
-      }),
-    ]),
-  );
+  const inPot = (row: (typeof version.rows)[number] | undefined) => (row?.food ? [{ food: row.food, grams: row.grams, kind: handlingKindOf(row.food) }] : []);
+  const byRow = new Map(version.rows.map((row) => [row.id, row] as const));
+  const named = new Map([
+    ...read.steps.map(({ step }) => [step.id, find(step.text).flatMap(({ key }) => inPot(rowOf.get(key)))] as const),
+    ...method.steps.flatMap(({ id, origin }) => (origin.kind === "prepares" ? [[id, inPot(byRow.get(origin.line))] as const] : [])),
+  ]);
   const cues = cuesOf({
     named,
     pots: potsOf(method, ({ id }) => said.get(id) ?? "", version),
@@ -102,7 +112,7 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
     figures: evaluated.figures,
     isEatenCold: table.serve === "chilled" || isEatenFrozen(evaluated.figures),
     levels: levelsOf(read, method.steps, laid === null ? table.servings / read.recipe.servings : null),
-    caramel: versionInput(version, groundOf(read, table)).lines.find(({ treated }) => treated?.caramel)?.treated?.caramel ?? null,
+    caramel: input.lines.find(({ treated }) => treated?.caramel)?.treated?.caramel ?? null,
     tables: kitchen.cues,
     constants,
   });
@@ -148,6 +158,36 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
     steps: cooked.map(plain),
     strip: timePieces(cooked.map(({ of, text }) => ({ ...of, text }))),
     times: times.now,
+    // What is left of a sweet that breaks this table is not for it either.
+    leftovers: standing.breaches.some(({ limit }) => limit === null)
+      ? []
+      : derivedBatches({
+          read,
+          version,
+          input,
+          figures: evaluated.figures,
+          scale: table.servings / read.recipe.servings,
+          problem,
+          foods: kitchen.reference.foods,
+          tables: kitchen.pantryTables,
+          isPressedAtHome: (food) => kitchen.handling.foods.get(food)?.prepare?.operations.includes("press") === true,
+          menders: kitchen.menders,
+        }).map((batch) => toldLeftover(batch, table.serve, read)),
+  };
+}
+
+/** What is made of leftovers, in figures: sweetness as it is served, free sugars of all of it. */
+function toldLeftover({ kind, title, from, adds, words, figures, by }: DerivedBatch, serve: DiningTable["serve"], { measures }: ReadRecipe): ToldLeftover {
+  return {
+    kind,
+    title,
+    from,
+    words,
+    by,
+    adds: adds.map(({ food, grams, low, high }) => ({ name: food.name, grams, low, high, measure: kitchenMeasure(food, grams, measures)?.text ?? "" })),
+    grams: figures.yield.value,
+    sweetness: figures[serve === "hot" ? "sweetness.hot" : "sweetness.chilled"].value,
+    freeSugars: (figures["serving.freeSugarsUk"].value * figures.yield.value) / Math.max(1e-9, figures.servingMass.value),
   };
 }
 

@@ -24,6 +24,7 @@ import { StationThread } from "../../shell/thread";
 import { useDocument } from "../../shell/use-document";
 import { useView } from "../../shell/use-view";
 import { HandsStrip } from "./hands-strip";
+import { Leftovers } from "./leftovers";
 import { MethodSteps } from "./method-steps";
 import { ToGetReady } from "./to-get-ready";
 
@@ -76,7 +77,7 @@ export function MethodStation({ id, recipe: givenRecipe, table: givenTable, benc
       >
         <StationThread recipeId={id} here="method" of={{ ...view.thread, table, bench: onBench }} />
       </PageHead>
-      <PageColumns>
+      <PageColumns className="print:flex print:flex-col print:gap-3 print:min-h-0">
         <div className="p-4 md:p-5 min-w-0 print:p-0">
           {why && (
             <p role="alert" className="mb-3 bg-rose-wash text-rose px-3 py-2">
@@ -129,6 +130,7 @@ export function MethodStation({ id, recipe: givenRecipe, table: givenTable, benc
                 />
                 <MethodSteps steps={steps} strip={strip} from={1} />
               </section>
+              <Leftovers leftovers={view.leftovers} />
             </>
           )}
         </div>

@@ -28,12 +28,12 @@ export function MethodSteps({ steps, strip, from }: MethodStepsProps) {
         return (
           <li
             key={id}
-            className="border-b border-line py-3 print:py-1.5 grid grid-cols-[36px_minmax(0,1fr)] print:grid-cols-[24px_minmax(0,1fr)] break-inside-avoid"
+            className="border-b border-line py-3 print:py-0.5 grid grid-cols-[36px_minmax(0,1fr)] print:grid-cols-[24px_minmax(0,1fr)] break-inside-avoid"
           >
             <span className="t-figure text-[18px] text-ink2">{from === null ? "" : from + i}</span>
             <div className="min-w-0">
               {part && <p className="t-small text-ink2">{part}</p>}
-              <p className="text-[18px] leading-[26px] max-w-[64ch] t-frac print:text-[17px] print:leading-[22px] print:max-w-none">{text}</p>
+              <p className="text-[18px] leading-[26px] max-w-[64ch] t-frac print:text-[16px] print:leading-[21px] print:max-w-none">{text}</p>
               <p className="t-ledger text-ink2 mt-1 print:mt-0">
                 {minutes.usual > 0 && `${spanText(minutes.usual)}${minutes.longest > minutes.usual ? `, at most ${spanText(minutes.longest)}` : ""}, `}
                 {ATTENTION[attention]}

@@ -7,9 +7,9 @@ export function ToGetReady({ id, view: { ready, tools } }: { readonly id: string
   return (
     <aside className="lg:crease-l p-4 md:p-5 lg:row-span-2 print:p-0 print:order-first" aria-label="To get ready">
       <h2 className="t-h2">To get ready</h2>
-      <ul className="border-t border-ink mt-1 print:columns-2 print:gap-6">
+      <ul className="border-t border-ink mt-1 print:columns-3 print:gap-5">
         {ready.map(({ name, grams: amount, measure }, i) => (
-          <li key={`${name} ${i}`} className="border-b border-line flex justify-between gap-3 py-1 print:py-0.5 break-inside-avoid">
+          <li key={`${name} ${i}`} className="border-b border-line flex justify-between gap-3 py-1 print:py-0 print:text-[14px] break-inside-avoid">
             <span>{name}</span>
             <span className="whitespace-nowrap">
               <span className="t-frac text-ink2">{measure}</span> <span className="t-figure">{gramsBeside(amount, measure)}</span>

@@ -1,0 +1,1 @@
+export { derivedBatches, type DerivedBatch } from "./leftovers";
