@@ -61,10 +61,6 @@ const kept = await shot("version", "/recipes/demo-2/swap", {
     await page.waitForURL(/versions\/.+/);
   },
 });
-await shot("mass", "/recipes/demo-10/recipe", {
-  height: 900,
-  then: (page) => page.getByRole("heading", { name: "Mass, step by step" }).evaluate((heading) => heading.scrollIntoView({ block: "end" })),
-});
 const again = await shot("compare", "/recipes/demo-2/swap", {
   then: async (page) => {
     const first = new URL(kept).pathname.split("/").at(-1) ?? "";
@@ -106,6 +102,7 @@ removeFolder(folder);
 const atWork = newFolder();
 app = await startApp(atWork, { environment: { THREPSIS_SEED: "demo at work" } });
 await shot("kitchen", "/");
+await shot("method", "/recipes/demo-6/method", { height: 1300 });
 await shot("suits", "/recipes/suits?table=demo-10", {
   then: (page) => page.waitForFunction(() => document.querySelector("progress") === null, null, { timeout: 60_000 }).then(() => undefined),
 });

@@ -33,6 +33,19 @@ describe("a method to cook by", () => {
     expect(view.verdict.breaches.join(" ")).toMatch(/is dairy/);
     expect(view.thread.asked).toBe(1);
   });
+  it("counts pieces and moulds by how much is made", () => {
+    const dishes = (text: string, servings: number) => methodView({ recipe: read(text).recipe, table: tableOf({ servings }), bench: null }, kitchen).dishes;
+    const custard = "Milk custard\nServes 4\n\n500 ml milk\n3 eggs\n60 g sugar\n\n1. Beat all of it and bake in cups for 40 minutes at 160 °C.";
+    const [four, eight] = [dishes(custard, 4), dishes(custard, 8)];
+    expect(four).toMatchObject({ count: 4 });
+    expect(eight?.count).toBe(8);
+    expect(eight?.ml).toBeCloseTo(four?.ml ?? 0, 0);
+    const ladoo =
+      "Gram ladoo\nMakes 20 ladoos\n\n250 g besan\n120 g ghee\n120 g sugar\n\n1. Roast the besan in the ghee for 20 minutes.\n2. Work in the sugar and shape 20 balls.";
+    const { servings } = read(ladoo).recipe;
+    expect(dishes(ladoo, servings / 2)).toMatchObject({ count: 10, ml: null });
+    expect(dishes("Rice pudding\nServes 4\n\n1 litre milk\n80 g rice\n\n1. Boil the rice in the milk for 40 minutes.", 4)).toBeNull();
+  });
   it("tells what begins the night before apart, and tools with what does it instead", () => {
     const of = read("Rice pudding\nServes 4\n\n1 litre milk\n80 g rice\n90 g sugar\n\n1. Boil the rice in the milk for 40 minutes.\n2. Add the sugar.");
     const table = tableOf({ servings: 4, rules: ["vegan"] });

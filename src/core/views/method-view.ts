@@ -16,7 +16,7 @@ import {
   type TimePiece,
   type Tool,
 } from "../method";
-import { kitchenMeasure, type ReadRecipe, type StepId } from "../recipe";
+import { kitchenMeasure, yieldText, type ReadRecipe, type StepId } from "../recipe";
 import { partedPortions, partedWords, standingOf, tableVerdict, versionInput, type TableVerdict } from "../substitution";
 import { whoseRules, type DiningTable } from "../table";
 import { groundOfBench, laidBench, withBatch, type BenchQuestion } from "./bench-ground";
@@ -52,6 +52,8 @@ export interface MethodView {
   readonly grams: number;
   readonly ready: readonly { readonly name: string; readonly grams: number; readonly measure: string }[];
   readonly tools: readonly Tool[];
+  /** Into what it goes in the end, by count, g and (where it sets in something) ml of each; null of what is spooned. */
+  readonly dishes: { readonly count: number; readonly grams: number; readonly ml: number | null; readonly what: string } | null;
   /** What begins hours before: the night before, where it is served the next day. */
   readonly before: readonly MethodStepView[];
   readonly steps: readonly MethodStepView[];
@@ -154,6 +156,7 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
       food && grams > 0 ? [{ name: food.name, grams, measure: kitchenMeasure(food, grams, read.measures)?.text ?? "" }] : [],
     ),
     tools: Object.entries(kitchen.handling.tools).flatMap(([operation, tool]) => ([...used].some((each) => each === operation) ? [tool] : [])),
+    dishes: dishesOf(read, table, evaluated.figures.yield.value),
     before: told.filter(isBefore).map(plain),
     steps: cooked.map(plain),
     strip: timePieces(cooked.map(({ of, text }) => ({ ...of, text }))),
@@ -174,6 +177,20 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
           menders: kitchen.menders,
         }).map((batch) => toldLeftover(batch, table.serve, read)),
   };
+}
+
+/** g per ml of what sets in a mould (rule of thumb). */
+const SET_DENSITY = 1.08;
+/** Pieces as the recipe counts them, so that each weighs what it did; cups or moulds of what sets, one a serving. */
+function dishesOf({ recipe, archetype }: ReadRecipe, { servings }: DiningTable, grams: number): MethodView["dishes"] {
+  const { makes } = recipe;
+  if (makes?.kind === "pieces") {
+    const count = Math.max(1, Math.round((makes.count * servings) / recipe.servings));
+    return { count, grams: grams / count, ml: null, what: yieldText({ servings: count, makes: { ...makes, count } }) };
+  }
+  if (archetype !== "set pudding" && archetype !== "frozen") return null;
+  const count = Math.max(1, Math.round(servings));
+  return { count, grams: grams / count, ml: grams / count / SET_DENSITY, what: count === 1 ? "1 mould or cup" : `${count} moulds or cups` };
 }
 
 /** What is made of leftovers, in figures: sweetness as it is served, free sugars of all of it. */

@@ -1,9 +1,9 @@
-import { gramsBeside } from "../../../core/units";
+import { formatGrams, gramsBeside } from "../../../core/units";
 import type { MethodView } from "../../../core/views";
 import { Go } from "../../shell/go";
 
 /** Foods with their amounts, and tools with what does it where there is none. */
-export function ToGetReady({ id, view: { ready, tools } }: { readonly id: string; readonly view: Pick<MethodView, "ready" | "tools"> }) {
+export function ToGetReady({ id, view: { ready, tools, dishes } }: { readonly id: string; readonly view: Pick<MethodView, "ready" | "tools" | "dishes"> }) {
   return (
     <aside className="lg:crease-l p-4 md:p-5 lg:row-span-2 print:p-0 print:order-first" aria-label="To get ready">
       <h2 className="t-h2">To get ready</h2>
@@ -17,6 +17,15 @@ export function ToGetReady({ id, view: { ready, tools } }: { readonly id: string
           </li>
         ))}
       </ul>
+      {dishes && (
+        <p className="t-ledger mt-3 print:mt-1">
+          {dishes.what}, {dishes.ml === null ? "each" : `each of ${formatGrams(Math.ceil(dishes.ml / 10) * 10)} ml or more, for`} about{" "}
+          {formatGrams(dishes.grams)} g
+          {dishes.ml === null
+            ? "."
+            : `; or one dish of ${formatGrams(Math.ceil((dishes.count * dishes.ml) / 50) * 50)} ml. Of silicone they turn out cold; of metal, dip them into warm water for a moment.`}
+        </p>
+      )}
       {tools.length > 0 && (
         <>
           <h2 className="t-h2 mt-5 print:hidden">Tools</h2>
