@@ -45,7 +45,7 @@ const recipeOf = (i: number): Recipe => {
 
 /** Reading and the mass ledger, alone. */
 export async function reading(rows: Rows, timed: Timed, spread: (values: readonly number[]) => string): Promise<void> {
-  const text = `Fifteen lines\nServes 6\n${FOODS.map((food, n) => `${n % 2 ? "½ cup" : `${20 + n} g`} ${food}`).join("\n")}\nMethod\n${DEMO_RECIPES[4]?.text.split("Method\n")[1] ?? ""}`;
+  const text = `Long pudding\nServes 6\n${FOODS.map((food, n) => `${n % 2 ? "½ cup" : `${20 + n} g`} ${food}`).join("\n")}\nMethod\n${DEMO_RECIPES[4]?.text.split("Method\n")[1] ?? ""}`;
   const times: number[] = [];
   for (let i = 0; i < 300; i++)
     times.push(
