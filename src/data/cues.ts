@@ -56,6 +56,15 @@ const ROWS: readonly CueRow[] = [
   },
   // Dry heat.
   {
+    id: "dough in fat", operations: ["fry"], kinds: ["milk solids", "powdered milk", "cooked grain", "flour", "roasted flour", "grits", "starch", "vegetable", "tofu"], shaped: true, of: "what is fried",
+    told: {
+      sight: ["pale, lies at the bottom", "gold to brown all round, floats and turns by itself", "dark skin, raw in the middle"],
+      test: ["a crumb of it stays down: the fat is too cold", "a crumb rises slowly in small bubbles", "a crumb browns at once: the fat is too hot"],
+      sound: ["almost silent", "a steady soft sizzle", "it spits"],
+    },
+    draw: [pieces("round", { core: 0.6 }), pieces("round", { swell: 0.8 }), pieces("round", { swell: 0.8, core: 0.5 })], shade: [0.6, 2.8, 4.6],
+  },
+  {
     id: "fox nuts", operations: ["roast", "fry"], foods: ["fox-nut", "Euryale ferox"], of: "the fox nuts",
     told: {
       sight: ["white, soft to look at", "cream, with a first fleck of gold", "brown in patches"],
@@ -168,15 +177,6 @@ const ROWS: readonly CueRow[] = [
       bite: ["crunches", "soft, with a little bite", "a paste"],
     },
     draw: [pan("lumps", { bubbles: 0.6 }), pan("lumps", { away: 0.25, trail: 0.7, fat: 0.3 }), pan("crumbs", { away: 0.3, fat: 0.6 })],
-  },
-  {
-    id: "dough in fat", operations: ["fry"], kinds: ["milk solids", "powdered milk", "cooked grain"], of: "what is fried",
-    told: {
-      sight: ["pale, lies at the bottom", "gold to brown all round, floats and turns by itself", "dark skin, raw in the middle"],
-      test: ["a crumb of it stays down: the fat is too cold", "a crumb rises slowly in small bubbles", "a crumb browns at once: the fat is too hot"],
-      sound: ["almost silent", "a steady soft sizzle", "it spits"],
-    },
-    draw: [pieces("round", { core: 0.6 }), pieces("round", { swell: 0.8 }), pieces("round", { swell: 0.8, core: 0.5 })], shade: [0.6, 2.8, 4.6],
   },
   // Sugar and water.
   {
@@ -409,7 +409,7 @@ const ROWS: readonly CueRow[] = [
     draw: plates(0.4, 1, 1.3),
   },
   {
-    id: "shaped", operations: ["shape"], of: "a ball",
+    id: "shaped", operations: ["shape"], words: /\b(?:balls?|shap|roll|rounds?|ladd?oos?|ladus?|patt|logs?|squeez|press|form)/i, of: "a ball",
     told: {
       test: ["squeezed hard, it falls apart: a little warm fat or liquid", "squeezed once, it holds and takes the print of the fingers", "it sags, or fat runs out: chill it, or more dry meal"],
       touch: ["dry, sandy", "just warm, moist; the palm stays almost clean", "sticks to the palm"],
@@ -481,14 +481,14 @@ const ROWS: readonly CueRow[] = [
 
 /** What a body looks like in the pan and on the spoon, thin to stiff. */
 const BODIES: CueTables["bodies"] = [
-  { body: 0, sight: "runs off the spoon like milk", sound: "quick, light bubbles" },
-  { body: 1.5, sight: "coats the spoon; a finger drawn through leaves a line", sound: "small bubbles, all over" },
-  { body: 3, sight: "falls off the spoon in a slow, unbroken stream", sound: "bubbles burst softly" },
-  { body: 4.5, sight: "falls in spoonfuls; the trail of the spoon closes slowly", sound: "slow bubbles plop" },
-  { body: 6, sight: "mounds on the spoon; the bottom of the pan shows for a moment", sound: "heavy bubbles spit: a long spoon" },
-  { body: 7.2, sight: "leaves the sides and follows the spoon as one mass", sound: "a hiss behind the spoon, few bubbles" },
-  { body: 8.2, sight: "turns over in one piece, shining; slices once it is cold", sound: "sizzles where it touches the pan" },
-  { body: 9.5, sight: "stiff; a cooled pinch rolls to a ball that keeps its edges", sound: "almost none" },
+  { body: 0, cold: "runs off the spoon", sight: "runs off the spoon like milk", sound: "quick, light bubbles" },
+  { body: 1.5, cold: "runs off the spoon in a film", sight: "coats the spoon; a finger drawn through leaves a line", sound: "small bubbles, all over" },
+  { body: 3, cold: "pours; the surface closes behind the spoon", sight: "falls off the spoon in a slow, unbroken stream", sound: "bubbles burst softly" },
+  { body: 4.5, cold: "spoonable; the track of the spoon closes slowly", sight: "falls in spoonfuls; the trail of the spoon closes slowly", sound: "slow bubbles plop" },
+  { body: 6, cold: "mounds; the track of the spoon stays", sight: "mounds on the spoon; the bottom of the pan shows for a moment", sound: "heavy bubbles spit: a long spoon" },
+  { body: 7.2, cold: "stands on the spoon, edges stay where they are cut", sight: "leaves the sides and follows the spoon as one mass", sound: "a hiss behind the spoon, few bubbles" },
+  { body: 8.2, cold: "slices with a clean edge", sight: "turns over in one piece, shining; slices once it is cold", sound: "sizzles where it touches the pan" },
+  { body: 9.5, cold: "firm; it keeps its edges and rolls", sight: "stiff; a cooled pinch rolls to a ball that keeps its edges", sound: "almost none" },
 ];
 
 /** Stages of boiled sugar, each by a drop that has cooled. */

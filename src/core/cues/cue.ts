@@ -54,6 +54,8 @@ export interface CueRow {
   readonly foods?: readonly string[];
   /** Whether nothing but such foods may be in the pot. */
   readonly alone?: true;
+  /** Whether it is told only of what was kneaded or shaped before. */
+  readonly shaped?: true;
   /** Words that the step has to have. */
   readonly words?: RegExp;
   /** What is looked at: "the flour". */
@@ -70,6 +72,8 @@ export interface CueRow {
 export interface BodyLook {
   readonly body: number;
   readonly sight: string;
+  /** The same on a spoon, cold. */
+  readonly cold: string;
   readonly sound: string;
 }
 

@@ -53,6 +53,7 @@ describe("when a step is done", () => {
     ],
     ["pearls", "100 g sago\n800 ml milk", "Simmer the sago in the milk for 20 minutes.", ["pearls"]],
     ["a syrup by its stage", "200 g jaggery\n60 ml water", "Boil the jaggery with the water to one thread, 5 minutes.", ["syrup"]],
+    ["a syrup by its drop", "200 g jaggery\n1 tsp ghee", "Melt the jaggery with the ghee and cook until a drop in cold water snaps.", ["syrup"]],
     ["caramel", "150 g sugar", "Melt the sugar to a dark caramel.", ["caramel"]],
     ["egg in milk", "500 ml milk\n3 egg yolks", "Simmer the milk with the yolks for 8 minutes, stirring.", ["custard"]],
     ["what sets", "500 ml coconut milk\n4 g agar", "Simmer the agar in the coconut milk for 2 minutes.", ["gel melts"]],
@@ -71,6 +72,21 @@ describe("when a step is done", () => {
     );
     expect(first).toContain("grain");
     expect(second).toEqual(["body"]);
+  });
+
+  it("fries what was shaped as dough, and looks at what is cold as it is cold", () => {
+    expect(
+      cuesOf(
+        "200 g khoa\n60 g flour",
+        "Knead the khoa and the flour to a dough and shape 12 balls.",
+        "Fry the balls on a low flame for 8 minutes until brown.",
+      )[1],
+    ).toEqual(["dough in fat"]);
+    const chilled = viewOf(
+      "Phirni\nServes 4\n\n1 litre milk\n60 g rice flour\n80 g sugar\n\n1. Simmer all of it for 20 minutes, stirring.\n2. Chill for 3 hours.",
+    ).steps[1]?.cues[0];
+    expect(chilled?.id).toBe("chilled");
+    expect(chilled?.told[0]?.words[1]).not.toMatch(/pan/);
   });
 
   it("shows caramel as far as the recipe takes it", () => {

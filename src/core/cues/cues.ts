@@ -15,6 +15,8 @@ export interface CueGround {
   /** Foods that a step names, by step: what is fried and lifted out again goes into no pot there. */
   readonly named: ReadonlyMap<StepId, readonly InPot[]>;
   readonly archetype: Archetype;
+  /** All that goes in, g. */
+  readonly mass: number;
   /** Of the version as it is meant to be in the end. */
   readonly figures: Pick<Figures, "water" | "body.hot" | "body.chilled">;
   /** Whether it is eaten cold, so that it sets further than it looks. */
@@ -51,6 +53,7 @@ export function cuesOf(ground: CueGround): ReadonlyMap<StepId, readonly Cue[]> {
   const { tables } = ground;
   const pots = asGround(ground.pots.map((pot) => ({ ...pot, coming: withNamed(pot, ground.named) })));
   const told = new Set<string>();
+  const shaped = new Set<string | null>();
   const ends = pots.map((pot) => endOf(pot, ground));
   const last = pots.findLastIndex(({ step }, at) => step.part === null && (isWet(step) || ends[at]?.kind === "body"));
   const coldest = pots.findLastIndex(({ step }) => step.part === null && step.operations.includes("chill"));
@@ -62,16 +65,19 @@ export function cuesOf(ground: CueGround): ReadonlyMap<StepId, readonly Cue[]> {
     };
     const end = ends[at] ?? null;
     take(end ? endCue(end, pot, ground) : DRIES.test(pot.step.cue ?? "") ? rowCue(tables.dry, pot, ground) : null);
-    for (const row of rowsFor(pot, tables)) {
-      // Once a food is cooked, the next step does not tell again when it will be.
-      const key = `${pot.step.part ?? ""} ${row.id}`;
-      if (told.has(key) && !pot.coming.some((item) => isSuch(row, item))) continue;
-      told.add(key);
+    // Once a food is cooked, the next step does not tell again when it will be.
+    const keyOf = (row: CueRow) => `${pot.step.part ?? ""} ${row.id}`;
+    const isNew = (row: CueRow) => !told.has(keyOf(row)) || pot.coming.some((item) => isSuch(row, item));
+    const open = tables.rows.filter((row) => isNew(row) && (row.shaped !== true || shaped.has(pot.step.part)));
+    for (const row of rowsFor(pot, open)) {
+      told.add(keyOf(row));
       take(rowCue(row, pot, ground));
     }
+    if (pot.step.operations.includes("shape") || DOUGH.test(pot.text)) shaped.add(pot.step.part);
     if (end === null && isWet(pot.step) && isLiquid(pot)) take(levelCue(pot, ground));
     if (at === coldest && cues.length === 0) take(chilledCue(ground));
-    const whole = at === last && !cues.some(({ id }) => TELLS_THE_WHOLE.includes(id)) ? wholeCue(ground) : null;
+    const isWhole = massIn([...pot.before, ...pot.coming]) >= NEARLY_ALL * ground.mass && !isBoiledSugar(pot);
+    const whole = at === last && isWhole && !cues.some(({ id }) => TELLS_THE_WHOLE.includes(id)) ? wholeCue(ground) : null;
     if (whole) cues.splice(Math.min(cues.length, MOST - 1), 1, whole);
     if (cues.length > 0) found.set(pot.step.id, cues);
   }
@@ -108,16 +114,23 @@ function asGround(pots: readonly PotAt[]): readonly PotAt[] {
   });
 }
 
+const DOUGH = /\b(?:dough|batter|knead)/i;
+/** What is not in the pot yet changes what it looks like by less than this share of all. */
+const NEARLY_ALL = 0.8;
+const massIn = (items: readonly Pick<InPot, "grams">[]): number => items.reduce((sum, { grams }) => sum + grams, 0);
+
 const isWet = ({ heat, operations }: PotAt["step"]): boolean => heat !== null || operations.some((each) => each === "simmer" || each === "reduce");
 
 /** Words of a step by which it is done when no free liquid is left, beyond those that its masses are solved from. */
 const DRIES = /\b(?:gone|absorbed|soaked up|dried up|hardly any|no (?:free )?(?:liquid|milk|water|juice)|clean (?:path|trail))\b/i;
 const LIQUIDS: readonly (HandlingKind | null)[] = ["water", "milk", "plant milk", "cream", "syrup"];
+/** Whether nothing but sugar and fat is in a pot: it goes by its stage. */
+const isBoiledSugar = ({ before, coming }: PotAt): boolean =>
+  [...before, ...coming].every(({ kind }) => kind === "sugar" || kind === "syrup" || kind === "fat" || kind === "water");
 /** Whether most of what is in a pot is liquid: then its level tells how far it has come down. */
 function isLiquid({ before, coming }: PotAt): boolean {
-  const sum = (items: readonly InPot[]) => items.reduce((all, { grams }) => all + grams, 0);
   const all = [...before, ...coming];
-  return sum(all.filter(({ kind }) => LIQUIDS.includes(kind))) > 0.5 * sum(all);
+  return massIn(all.filter(({ kind }) => LIQUIDS.includes(kind))) > 0.5 * massIn(all);
 }
 
 /** What the words of a step say that its cooking goes on to. */
@@ -149,7 +162,7 @@ const isSuch = ({ kinds, foods }: CueRow, { food, kind }: InPot): boolean =>
   (kinds !== undefined && kind !== null && kinds.includes(kind)) || (foods !== undefined && isOf(foods, food));
 
 /** The rows that hold for a step, by its operations in their order: the first that fits what comes in, else what is in the pot. */
-function rowsFor({ step, text, before, coming }: PotAt, { rows }: CueTables): readonly CueRow[] {
+function rowsFor({ step, text, before, coming }: PotAt, rows: readonly CueRow[]): readonly CueRow[] {
   const all = [...before, ...coming];
   const fits = (row: CueRow, here: readonly InPot[]): boolean => {
     if (row.words && !row.words.test(text)) return false;
@@ -214,7 +227,11 @@ function chilledCue({ archetype, figures, tables, constants }: CueGround): Cue |
     told: [
       {
         sense: "sight",
-        words: [`${lookOf(hot, tables)}, as it did in the pan`, lookOf(cold, tables), "water stands round it: it was cut or stirred, or is days old"],
+        words: [
+          `as loose as in the pan: ${nearestTo(hot, tables)?.cold ?? ""}`,
+          nearestTo(cold, tables)?.cold ?? "",
+          "water stands round it: it was cut or stirred, or is days old",
+        ],
       },
       { sense: "touch", words: ["warm below the rim", "cold through to the middle", "hard at the rim"] },
     ],

@@ -3,7 +3,7 @@ import { sumOf, SUGAR_INDICES, type Food, type ServingTemperature } from "../foo
 import { make, type MilkMaking } from "../making";
 import { foodFromMaking, type PantryTables } from "../pantry";
 import type { BalancedLine, LineId, ReadRecipe } from "../recipe";
-import { dose, rescue, type Addition, type Mender } from "../rescue";
+import { ALL_IN, dose, rescue, type Addition, type Mender } from "../rescue";
 import { mayEnter, type AdaptationProblem, type Version } from "../substitution";
 import { capital, formatGrams, lowerFirst, weighable } from "../units";
 
@@ -60,7 +60,7 @@ export const derivedBatches = (ground: LeftoverGround): readonly DerivedBatch[] 
 /** A mix that is eaten loose, bound: the least of what binds it. */
 function balls({ input, figures, problem, foods, menders }: LeftoverGround): readonly DerivedBatch[] {
   if (problem.archetype !== "loose mix") return [];
-  const found = rescue({ meant: input, state: { grams: null, shares: null, drivenShare: 1 }, fault: "crumbles", problem, foods, menders });
+  const found = rescue({ meant: input, state: { ...ALL_IN, grams: null, celsius: null }, fault: "crumbles", problem, foods, menders });
   const way = found.kind === "ways out" ? found.ways.find(({ kind, adds }) => kind === "mend" && adds.length > 0) : undefined;
   if (!way) return [];
   return [

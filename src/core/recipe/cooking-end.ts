@@ -69,6 +69,11 @@ const CUES: readonly (readonly [RegExp, step: number, sd: number])[] = [
 ];
 /** Words for the stages of boiled sugar, by the names of the table that says how far each is. */
 const STAGES: readonly (readonly [RegExp, stage: string])[] = [
+  [/\bdrop [a-z ]{0,40}\bwater,? (?:it )?(?:snaps?|cracks?|shatters|(?:turns?|is|goes|becomes) brittle)\b/i, "hard crack"],
+  [
+    /\bdrop [a-z ]{0,40}\bwater,? (?:it )?(?:makes?|forms?|gathers? (?:in)?to|turns? (?:in)?to|gives?|rolls (?:in)?to|becomes) (?:an? )?(?:soft |pliable )?ball\b/i,
+    "soft ball",
+  ],
   [/\b(?:two|2)[- ](?:string|thread)s?\b/i, "two threads"],
   [/\b(?:one|1|single|an?)[- ](?:string|thread)\b|\b(?:string|thread)y? consistency\b|\bforms? (?:a )?(?:string|thread)s?\b/i, "one thread"],
   [/\bsoft[- ]ball\b/i, "soft ball"],

@@ -9,8 +9,10 @@ export interface PotState {
   readonly shares: readonly number[] | null;
   /** Of all that was to boil away, the share that has by then; used where the pot was not weighed. */
   readonly drivenShare: number;
+  /** How warm it is, °C; null where nobody says. */
+  readonly celsius: number | null;
 }
-export const ALL_IN: Omit<PotState, "grams"> = { shares: null, drivenShare: 1 };
+export const ALL_IN: Omit<PotState, "grams" | "celsius"> = { shares: null, drivenShare: 1 };
 
 /** The pot as the models take it, or why it cannot be. */
 export type Pot = { readonly kind: "pot"; readonly input: EvaluationInput; readonly grams: number } | { readonly kind: "cannot be"; readonly why: string };
@@ -19,7 +21,7 @@ export type Pot = { readonly kind: "pot"; readonly input: EvaluationInput; reado
 const SCALE = 0.02;
 
 /** What is in a pot now: all that went in, less what has boiled away, which is what it was meant to be or what its weight tells. */
-export function potNow(meant: EvaluationInput, { grams, shares, drivenShare }: PotState): Pot {
+export function potNow(meant: EvaluationInput, { grams, shares, drivenShare }: Omit<PotState, "celsius">): Pot {
   const lines = meant.lines.flatMap((line, at) => {
     const share = shares === null ? 1 : (shares[at] ?? 0);
     return share > 0 ? [{ ...line, grams: share * line.grams, sd: share * line.sd }] : [];

@@ -5,6 +5,9 @@ import { kitchenOf } from "../../data";
 import { evaluateRecipe, openTable, USUAL_SOURCES } from "../kitchen";
 import { waterIn } from "./pot";
 import { dose } from "./solve";
+import { asHandedDown } from "../adaptation";
+import { rescueOf } from "../views";
+import { warming } from "./warmth";
 import { ALL_IN, FAULTS, rescue, type Fault, type Rescue } from ".";
 import { evaluatePoint, type EvaluationInput } from "../evaluate";
 import { freeSugars } from "../../../tests/support/kitchen";
@@ -33,7 +36,7 @@ function mended(sweet: Sweet, fault: Fault, { rules = [], weighs, grams = null, 
   const problem = openTable(of, table, kitchen);
   return rescue({
     meant: change(input),
-    state: { ...ALL_IN, grams: weighs === undefined ? grams : weighs * figures.yield.value, ...(shares ? { shares, drivenShare: 0.8 } : {}) },
+    state: { ...ALL_IN, celsius: null, grams: weighs === undefined ? grams : weighs * figures.yield.value, ...(shares ? { shares, drivenShare: 0.8 } : {}) },
     fault,
     problem,
     foods,
@@ -41,6 +44,35 @@ function mended(sweet: Sweet, fault: Fault, { rules = [], weighs, grams = null, 
   });
 }
 const ways = (answer: Rescue) => (answer.kind === "ways out" ? answer.ways : []);
+
+describe("the warmth of a pot", () => {
+  const at = (celsius: number | null, serve: "hot" | "chilled") => {
+    const of = read("Phirni\nServes 4\n\n1 litre milk\n60 g rice flour\n80 g sugar\n\n1. Simmer all of it for 20 minutes, stirring.");
+    const told = rescueOf(
+      asHandedDown(of, tableOf({ servings: 4, serve })).version,
+      of,
+      tableOf({ servings: 4, serve }),
+      { fault: "too thin", grams: 980, upTo: null, celsius },
+      kitchen,
+    );
+    if (told.kind !== "ways out") throw new Error(told.why);
+    return told;
+  };
+  it("tells what cooling or warming does to what is judged, where it is judged otherwise than it is eaten", () => {
+    expect(at(90, "chilled").warmth).toMatch(/hot still/);
+    expect(at(8, "hot").warmth).toMatch(/It is cold/);
+    expect([at(90, "hot").warmth, at(8, "chilled").warmth, at(null, "chilled").warmth]).toEqual([null, null, null]);
+  });
+  it("takes longer from cold, the more of it the longer, and only where it has to be hot", () => {
+    const boiled = (celsius: number | null) => at(celsius, "hot").ways.find(({ boilOff }) => boilOff !== null)?.minutes ?? 0;
+    expect(boiled(8)).toBeGreaterThan(boiled(90));
+    expect(boiled(90)).toBe(boiled(null));
+    expect(warming(2000, 10, constants)).toBeGreaterThan(1.8 * warming(1000, 10, constants));
+    expect(warming(1000, 90, constants)).toBe(0);
+    // A kilogram from 20 °C to a simmer, at 0.8 kW in the pot: 3.6 · 75 / 0.8 = 338 s.
+    expect(warming(1000, 20, constants)).toBe(6);
+  });
+});
 
 describe("a pot that went wrong", () => {
   it.each(Object.keys(SWEETS) as Sweet[])(

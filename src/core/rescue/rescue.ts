@@ -10,6 +10,7 @@ import { deedsFor, turnedInto } from "./deeds";
 import { notOfThis, targetOf, type Fault, type Target } from "./faults";
 import { potNow, waterIn, withMore, type PotState } from "./pot";
 import { dose } from "./solve";
+import { isHeated, warming, warmthWords } from "./warmth";
 import type { Addition, Gone, Mender, WayOut } from "./way";
 
 /** What has to be mended: what was meant, what is in the pot, at which table. */
@@ -31,6 +32,8 @@ export type Rescue =
       readonly target: Target | null;
       /** What the figures do not bear out. */
       readonly question: string | null;
+      /** What its warmth does to what is judged. */
+      readonly warmth: string | null;
       readonly ways: readonly WayOut[];
       readonly gone: readonly Gone[];
     }
@@ -66,7 +69,7 @@ export function rescue(question: RescueQuestion): Rescue {
     : [];
   const deeds = deedsFor({ fault, input, grams, water, menders: fit.map(({ mender, food }) => ({ ...mender, food })), problem });
   const ways = [...withoutTwins(mends), ...deeds]
-    .map((way) => ({ ...way, over: overLimits(way, problem) }))
+    .map((way) => ({ ...way, over: overLimits(way, problem), minutes: way.minutes + (isHeated(way) ? warming(grams, state.celsius, constants) : 0) }))
     .sort((a, b) => RANK[a.kind] - RANK[b.kind] || Math.sign(a.over.length) - Math.sign(b.over.length) || a.change - b.change)
     .slice(0, MOST_WAYS);
   return {
@@ -75,6 +78,7 @@ export function rescue(question: RescueQuestion): Rescue {
     meant: wanted,
     target,
     question: target?.question ?? null,
+    warmth: warmthWords(target, figures, state.celsius, problem.serve),
     ways: ways.some(({ kind }) => kind === "mend" || kind === "deed") ? ways : [...ways, ...turnedInto(fault, input, figures, problem)],
     gone,
   };

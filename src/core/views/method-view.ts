@@ -111,6 +111,7 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
     named,
     pots: potsOf(method, ({ id }) => said.get(id) ?? "", version),
     archetype: read.archetype,
+    mass: input.lines.reduce((sum, { apart, grams }) => sum + (apart ? 0 : grams), 0),
     figures: evaluated.figures,
     isEatenCold: table.serve === "chilled" || isEatenFrozen(evaluated.figures),
     levels: levelsOf(read, method.steps, laid === null ? table.servings / read.recipe.servings : null),

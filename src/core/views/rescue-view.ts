@@ -15,6 +15,8 @@ interface PotFault {
   readonly grams: number | null;
   /** The step of the recipe (by place, from 1) up to which it was cooked; null where all of it is in. */
   readonly upTo: number | null;
+  /** How warm it is, °C; null where nobody says. */
+  readonly celsius: number | null;
 }
 
 /** A pot of what lies on a recipe's bench that went wrong. */
@@ -54,6 +56,8 @@ export type RescueView =
       /** What the figure of the fault is and has to come to; null where no figure tells it. */
       readonly target: string | null;
       readonly question: string | null;
+      /** What its warmth does to what is judged. */
+      readonly warmth: string | null;
       /** What in the pot this table leaves out: no mend makes it fit. */
       readonly breaks: readonly string[];
       /** What has not gone in yet, g: what was meant is with it. */
@@ -79,14 +83,14 @@ const TOLD: readonly PropertyId[] = [
 ];
 
 /** What mends what lies on the bench. */
-export function rescueView({ fault, grams, upTo, ...at }: PotQuestion, kitchen: Kitchen): RescueView {
+export function rescueView({ fault, grams, upTo, celsius, ...at }: PotQuestion, kitchen: Kitchen): RescueView {
   const ground = groundOfBench(at, kitchen);
   const version = (laidBench(at.bench, ground, at.table, kitchen)?.state ?? ground.handedDown).version;
-  return rescueOf(version, ground.read, at.table, { fault, grams, upTo }, kitchen);
+  return rescueOf(version, ground.read, at.table, { fault, grams, upTo, celsius }, kitchen);
 }
 
 /** How much of each row has gone in by a step of the recipe (by place, from 1), and of what was to boil away how much has. */
-function potAfter(version: Version, read: ReadRecipe, table: DiningTable, upTo: number, kitchen: Kitchen): Omit<PotState, "grams"> {
+function potAfter(version: Version, read: ReadRecipe, table: DiningTable, upTo: number, kitchen: Kitchen): Omit<PotState, "grams" | "celsius"> {
   const made = { handling: kitchen.handling, constants: kitchen.reference.constants, equipment: kitchen.household.equipment };
   const { steps } = methodFor(read, version, table, made).method;
   const cooked = new Set(read.steps.slice(0, upTo).map(({ step }) => step.id));
@@ -102,7 +106,7 @@ function potAfter(version: Version, read: ReadRecipe, table: DiningTable, upTo: 
 const heldRows = ({ rows }: Version) => rows.filter((row) => row.food !== null && row.grams > 0);
 
 /** What mends a version of a recipe at its table. */
-export function rescueOf(version: Version, read: ReadRecipe, table: DiningTable, { fault, grams, upTo }: PotFault, kitchen: Kitchen): RescueView {
+export function rescueOf(version: Version, read: ReadRecipe, table: DiningTable, { fault, grams, upTo, celsius }: PotFault, kitchen: Kitchen): RescueView {
   const { constants, foods } = kitchen.reference;
   const problem = openTable(read, table, kitchen);
   const by = upTo === null ? ALL_IN : potAfter(version, read, table, upTo, kitchen);
@@ -111,7 +115,7 @@ export function rescueOf(version: Version, read: ReadRecipe, table: DiningTable,
   const waits = new Set(held.flatMap(({ line, share }) => (line !== null && share === 0 ? [line] : [])));
   const answer = rescue({
     meant: versionInput(version, groundOf(read, table)),
-    state: { grams, ...by },
+    state: { grams, celsius, ...by },
     fault,
     problem,
     foods,
@@ -134,6 +138,7 @@ export function rescueOf(version: Version, read: ReadRecipe, table: DiningTable,
     grams: pot.grams,
     target: answer.target && targetWords(answer.target),
     question: answer.question,
+    warmth: answer.warmth,
     breaks: [
       ...new Set(
         standingOf(problem, version).breaches.flatMap(({ limit, line, short, reason }) =>

@@ -14,7 +14,7 @@ export function rescueAnswer(body: unknown): object {
   const table = tableOf(request, read);
   const faults = typeof request.fault === "string" ? [request.fault] : request.fault;
   const [fault] = [...faults].sort((a, b) => FAULTS.indexOf(a) - FAULTS.indexOf(b));
-  const { grams = null, upToStep } = request.pot ?? {};
+  const { grams = null, upToStep, celsius = null } = request.pot ?? {};
   if (upToStep !== undefined && upToStep > read.steps.length)
     throw new Refusal(422, "The pot is past the recipe's last step.", [{ pointer: "/pot/upToStep", detail: `The recipe has ${read.steps.length} steps.` }]);
   if (fault === undefined || faults.length > 1)
@@ -22,7 +22,7 @@ export function rescueAnswer(body: unknown): object {
       kind: "question",
       reason: `Two faults at once are mended one after the other, as each moves the other: begin with “${fault ?? ""}”, weigh the pot again, and ask about the next.`,
     };
-  const told = rescueOf(asHandedDown(read, table).version, read, table, { fault, grams, upTo: upToStep ?? null }, USUAL_KITCHEN);
+  const told = rescueOf(asHandedDown(read, table).version, read, table, { fault, grams, upTo: upToStep ?? null, celsius }, USUAL_KITCHEN);
   if (told.kind === "question") return { kind: "question", reason: told.why };
   return {
     kind: "ways out",
@@ -30,6 +30,7 @@ export function rescueAnswer(body: unknown): object {
     pot_g: told.grams,
     target: told.target,
     question: told.question,
+    warmth: told.warmth,
     breaks: told.breaks,
     stillToGoIn: told.still.map(({ name, grams: left }) => ({ name, grams: left })),
     unread: read.unresolved.map((line) => sentAt(line, parsed)),

@@ -57,6 +57,7 @@ const RESCUE_REQUEST = only({
   pot: Type.Optional(
     only({
       grams: Type.Optional(amount(0, 1_000_000)),
+      celsius: Type.Optional(Type.Number({ minimum: -30, maximum: 200, description: "How warm it is; judged as it will be eaten." })),
       upToStep: Type.Optional(
         Type.Integer({ minimum: 1, maximum: 1000, description: "The step, from 1, up to which it was cooked; all of it is in where this is absent." }),
       ),
@@ -200,6 +201,7 @@ const rescueResponseSchema = {
       pot_g: number,
       target: { type: ["string", "null"] },
       question: { type: ["string", "null"] },
+      warmth: { type: ["string", "null"] },
       breaks: listOf(text),
       stillToGoIn: listOf(object({ name: text, grams: number })),
       unread: listOf({ type: ["integer", "null"] }),

@@ -10,12 +10,14 @@ interface PotFieldsProps {
   readonly upTo: number | null;
   readonly onGrams: (grams: number | null) => void;
   readonly onUpTo: (step: number | null) => void;
+  readonly celsius: number | null;
+  readonly onCelsius: (celsius: number | null) => void;
 }
 
 const LONGEST = 60;
 
 /** What is in the pot: its weight, where somebody weighs it, and how far the recipe was cooked. */
-export function PotFields({ recipe, grams, upTo, onGrams, onUpTo }: PotFieldsProps) {
+export function PotFields({ recipe, grams, upTo, celsius, onGrams, onUpTo, onCelsius }: PotFieldsProps) {
   const id = useId();
   const [draft, setDraft] = useState(grams === null ? "" : String(grams));
   const read = draft.trim() === "" ? null : readTyped(draft, 1);
@@ -66,6 +68,29 @@ export function PotFields({ recipe, grams, upTo, onGrams, onUpTo }: PotFieldsPro
           </select>
         </label>
       )}
+      <label className="block">
+        <span className="t-h2 text-[15px] block">How warm it is</span>
+        <select
+          className="border border-edge bg-sheet px-2 min-h-11 w-full"
+          value={celsius ?? ""}
+          onChange={(event) => onCelsius(event.target.value === "" ? null : Number(event.target.value))}
+        >
+          <option value="">not said</option>
+          {WARMTH.map(([degrees, words]) => (
+            <option key={degrees} value={degrees}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
     </div>
   );
 }
+
+/** °C, in the words of who stands at the pot. */
+const WARMTH: readonly (readonly [celsius: number, words: string])[] = [
+  [90, "hot, from the fire"],
+  [40, "lukewarm"],
+  [20, "as cold as the room"],
+  [8, "cold from the fridge"],
+];

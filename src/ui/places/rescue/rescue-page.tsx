@@ -53,8 +53,12 @@ export function RescuePage({ id, recipe, table, bench, of, start }: RescuePagePr
   const [fault, setFault] = useState(start.fault);
   const [grams, setGrams] = useState(start.grams);
   const [upTo, setUpTo] = useState<number | null>(null);
+  const [celsius, setCelsius] = useState<number | null>(null);
   const compute = useCompute();
-  const question = useMemo(() => (fault === null ? null : { recipe, table, bench, fault, grams, upTo }), [recipe, table, bench, fault, grams, upTo]);
+  const question = useMemo(
+    () => (fault === null ? null : { recipe, table, bench, fault, grams, upTo, celsius }),
+    [recipe, table, bench, fault, grams, upTo, celsius],
+  );
   const [told, setTold] = useState<{ readonly of: typeof question; readonly view: RescueView | null; readonly why: string | null } | null>(null);
   useEffect(() => {
     if (!question) return;
@@ -94,7 +98,7 @@ export function RescuePage({ id, recipe, table, bench, of, start }: RescuePagePr
               ))}
             </div>
           </fieldset>
-          <PotFields recipe={recipe} grams={grams} upTo={upTo} onGrams={setGrams} onUpTo={setUpTo} />
+          <PotFields recipe={recipe} grams={grams} upTo={upTo} celsius={celsius} onGrams={setGrams} onUpTo={setUpTo} onCelsius={setCelsius} />
         </aside>
         <section className="p-4 md:p-5 min-w-0" aria-label="Ways out" aria-live="polite" aria-busy={question !== null && told?.of !== question}>
           {fault === null ? (

@@ -43,6 +43,12 @@ export function WaysOut({ view, fault, isWeighed }: { readonly view: RescueView;
           in the pot is not in these figures, nor whether it fits the table.
         </p>
       )}
+      {view.warmth && (
+        <p className="flex gap-2 bg-saffron-wash px-3 py-2 mt-2 max-w-[70ch] t-ledger">
+          <WhyMark kind="ask" />
+          {view.warmth}
+        </p>
+      )}
       {view.question && (
         <p className="flex gap-2 bg-saffron-wash px-3 py-2 mt-2 max-w-[70ch] t-ledger">
           <WhyMark kind="ask" />
