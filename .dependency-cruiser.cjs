@@ -27,6 +27,7 @@ const below = {
   rescue: ["units", "food", "process", "recipe", "models", "table", "evaluate", "substitution", "method"],
   leftovers: ["numeric", "units", "food", "making", "pantry", "recipe", "evaluate", "substitution", "rescue"],
   cues: ["units", "food", "recipe", "models", "evaluate", "method", "hazards"],
+  cook: ["numeric", "units", "food", "recipe", "cues"],
   ways: ["food", "recipe", "evaluate", "method"],
   adaptation: ["numeric", "units", "food", "household", "process", "recipe", "models", "table", "evaluate", "substitution", "method", "hazards"],
   kitchen: [
@@ -51,7 +52,7 @@ const below = {
     "adaptation",
     "cautions",
   ],
-  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],

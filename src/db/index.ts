@@ -19,3 +19,4 @@ export * from "./kitchen";
 export * from "./uses";
 export * from "./search-index";
 export * from "./proposals";
+export * from "./batches";

@@ -16,6 +16,8 @@ export const TABLES = [
   ["recipe_revision", "recipe_id, revision"],
   ["bench_state", "recipe_id, revision"],
   ["setting", "key"],
+  ["batch", "id"],
+  ["cook_event", "batch_id, place"],
 ] as const;
 export type TableName = (typeof TABLES)[number][0];
 

@@ -30,3 +30,4 @@ export { methodView, type MethodStepView, type MethodView } from "./method-view"
 export { rescueOf, type RescueView, type ToldWayOut } from "./rescue-view";
 export { splitIn, splitsOf, type Splits } from "./splits";
 export type { SplitPortion, SplitView } from "./split-view";
+export { cookPlan } from "./cook-plan";

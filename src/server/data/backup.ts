@@ -1,12 +1,14 @@
 import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import type { ValidateFunction } from "ajv";
+import { COOK_LIMITS } from "../../core/cook";
 import * as db from "../../db";
 import { dataFolder, getDatabase } from "./database";
 import { ajv, schemaErrors } from "../http/ajv";
 import { MOST_REVISION } from "../http/checked";
 import { Refusal } from "../http/problems";
 import { HOUSEHOLD_KEY } from "../kitchen/sources";
+import { COOK_EVENT, COOK_PLAN } from "../http/schemas/cook";
 import { ANY_BENCH, TABLE, VERSION_LIMITS } from "../http/schemas/documents";
 import { EATER_LISTS, RULE_LISTS, validateHousehold } from "../http/schemas/household";
 import { PANTRY_LISTS } from "../http/schemas/pantry";
@@ -210,6 +212,21 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
       person_id: person,
     }),
   ),
+  batch: ajv.compile(
+    row({
+      id: text,
+      recipe_id: orNull(text),
+      version_id: orNull(text),
+      title: text,
+      label: orNull({ type: "string", maxLength: 200 }),
+      plan: COOK_PLAN,
+      begun_at: time,
+      ended_at: timeOrNull,
+      got: orNull({ type: "number", exclusiveMinimum: 0, maximum: COOK_LIMITS.grams }),
+      deleted_at: timeOrNull,
+    }),
+  ),
+  cook_event: ajv.compile(row({ batch_id: text, place: { type: "integer", minimum: 1, maximum: COOK_LIMITS.events }, id: text, event: COOK_EVENT })),
   bench_state: ajv.compile(row({ recipe_id: text, revision: counted, bench: ANY_BENCH, replaced_at: time, person_id: person })),
   recipe_revision: ajv.compile(row({ recipe_id: text, revision: counted, document: STORED_RECIPE, replaced_at: time, person_id: person })),
   setting: ajv.compile({

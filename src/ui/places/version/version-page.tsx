@@ -16,6 +16,7 @@ import { USUAL_HOUSEHOLD } from "../../../core/household";
 import { BeamsPanel } from "../../panels/beams-panel";
 import { VerdictStamp } from "../../panels/standing-line";
 import { StepsPanel } from "../../panels/steps-panel";
+import { CookIt } from "../../panels/cook-it";
 import { buttonClass } from "../../parts/button";
 import { WhyMark } from "../../parts/marks";
 import { FigureButton, WorkingProvider } from "../../panels/working";
@@ -71,6 +72,7 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
                 It went wrong
               </Go>
               <WorkOnFrom id={id} className={buttonClass("plain")} />
+              <CookIt recipeId={recipeId} words="Cook it" version={async () => id} />
             </>
           )}
         </span>

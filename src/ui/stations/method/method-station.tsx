@@ -8,15 +8,17 @@ import { formatGrams, servingsText } from "../../../core/units";
 import type { MethodView } from "../../../core/views";
 import type { WayPicks } from "../../../core/ways";
 import { setWay } from "../../panels/bench-state";
+import { CookIt } from "../../panels/cook-it";
 import { WaysPanel } from "../../panels/ways-panel";
 import { buttonClass } from "../../parts/button";
 import { WhyMark } from "../../parts/marks";
 import { PageColumns } from "../../parts/page-columns";
+import { send } from "../../parts/send";
 import { spanText } from "../../parts/span-text";
 import { UndoButtons } from "../../parts/undo-buttons";
 import { useUndoKeys } from "../../parts/use-history";
 import { useSame } from "../../parts/use-same";
-import { latest, type Revised } from "../../shell/documents";
+import { latest, noteSave, type Revised } from "../../shell/documents";
 import { Go } from "../../shell/go";
 import { SaveNotice } from "../../shell/save-notice";
 import { PageHead } from "../../shell/shell";
@@ -66,6 +68,13 @@ export function MethodStation({ id, recipe: givenRecipe, table: givenTable, benc
   }, [isBehind, of, present, view, set]);
   useUndoKeys({ undo, redo });
   const ways = useSame((present ?? view.bench).ways ?? NO_WAYS);
+  // On the stove is only what is kept: what lies on the bench goes on changing.
+  const keep = async (): Promise<string | null> => {
+    if (view.label === null) return null;
+    const answer = await send("POST", "/api/versions", { recipeId: id, bench: view.bench, ...(view.verdict.kind === "not for" ? { notFor: true } : {}) });
+    noteSave();
+    return (answer as { readonly id: string }).id;
+  };
   const { label, servings, grams, before, steps, strip, times } = view;
   const waiting = before.reduce((sum, { minutes }) => sum + minutes.usual, 0);
   const saved = times.all - waiting - Math.max(0, ...strip.map(({ end }) => end));
@@ -111,6 +120,7 @@ export function MethodStation({ id, recipe: givenRecipe, table: givenTable, benc
                     <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>
                       Print
                     </button>
+                    <CookIt recipeId={id} words={label === null ? "Cook it" : "Keep it and cook"} version={keep} />
                   </span>
                 </div>
                 <p className="t-ledger text-ink2">

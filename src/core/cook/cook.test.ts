@@ -1,0 +1,201 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import {
+  alarmWords,
+  lastToTakeBack,
+  missedBetween,
+  problemOf,
+  secondsLeft,
+  sessionOf,
+  storyOf,
+  transition,
+  COOK_LIMITS,
+  type CookEvent,
+  type CookHappening,
+  type CookPlan,
+} from ".";
+
+const MINUTE = 60_000;
+const step = (id: string, text: string, cue: string | null = null): CookPlan["steps"][number] => ({
+  id,
+  text,
+  part: null,
+  minutes: { shortest: 5, usual: 10, longest: 15 },
+  attention: "hands on",
+  cue,
+  cues: [],
+  hazards: [],
+  atOnce: null,
+  isBefore: false,
+});
+const PLAN: CookPlan = {
+  title: "Semolina halwa",
+  label: null,
+  servings: 6,
+  grams: 900,
+  serve: "hot",
+  notFor: [],
+  unread: 0,
+  steps: [step("s1", "Roast the semolina.", "it smells of nuts"), step("s2", "Pour in the water."), step("s3", "Stir in the sugar.")],
+  ready: [{ id: "l1", name: "Semolina", grams: 200, measure: "1 cup" }],
+  tools: [],
+};
+let count = 0;
+const event = (happening: CookHappening, at = 0): CookEvent => ({ ...happening, id: `e${count++}`, at });
+const START = () => event({ kind: "started" });
+const run = (...events: readonly CookEvent[]) => events.reduce((session, each) => transition(session, each)[0], sessionOf(PLAN, []));
+/** All of a session but its events. */
+const stateOf = ({ events: _, ...state }: ReturnType<typeof run>) => state;
+
+const happening: fc.Arbitrary<CookHappening> = fc.oneof(
+  fc.constant({ kind: "started" } as const),
+  fc.record({ kind: fc.constantFrom("done", "skipped", "went to"), step: fc.constantFrom("s1", "s2", "s3", "a1", "nowhere") }) as fc.Arbitrary<CookHappening>,
+  fc.record({
+    kind: fc.constant("step added" as const),
+    step: fc.constantFrom("a1", "a2"),
+    text: fc.constant("Rest."),
+    after: fc.constantFrom(null, "s1", "nowhere"),
+  }),
+  fc.record({
+    kind: fc.constant("timer started" as const),
+    timer: fc.constantFrom("t1", "t2"),
+    step: fc.constantFrom(null, "s1"),
+    label: fc.constant("Roast"),
+    seconds: fc.integer({ min: 1, max: 4000 }),
+  }),
+  fc.record({ kind: fc.constant("timer longer" as const), timer: fc.constantFrom("t1", "t2"), seconds: fc.constant(60) }),
+  fc.record({ kind: fc.constant("timer stopped" as const), timer: fc.constantFrom("t1", "t2") }),
+  fc.record({
+    kind: fc.constant("put in" as const),
+    food: fc.constant("l1"),
+    name: fc.constant("sugar"),
+    grams: fc.integer({ min: 1, max: 90 }),
+    word: fc.constant(""),
+  }),
+  fc.record({ kind: fc.constant("weighed" as const), grams: fc.integer({ min: 600, max: 2000 }), pan: fc.constant(500) }),
+  fc.record({ kind: fc.constant("ended" as const), grams: fc.constantFrom(null, 870) }),
+  fc.constant({ kind: "taken up again" } as const),
+);
+const happenings = fc.array(fc.tuple(happening, fc.integer({ min: 0, max: 50 })), { maxLength: 40 });
+const asEvents = (list: readonly (readonly [CookHappening, number])[]) => {
+  let at = 0;
+  return list.map(([each, minutes]) => event(each, (at += minutes * MINUTE)));
+};
+
+describe("a batch on the stove", () => {
+  it("is what its events say, however it came to them: one by one, all at once, or some of them twice", () =>
+    fc.assert(
+      fc.property(happenings, (list) => {
+        const events = asEvents(list);
+        const one = run(...events);
+        expect(stateOf(sessionOf(PLAN, events))).toEqual(stateOf(one));
+        expect(run(...events.flatMap((each) => [each, each]))).toEqual(one);
+        // There is at most one step on, and it is that which is told.
+        const on = one.steps.filter(({ state }) => state === "now").map(({ id }) => id);
+        expect(on).toEqual(one.now === null ? [] : [one.now]);
+      }),
+      { numRuns: 300, seed: 21 },
+    ));
+
+  it("takes back the last event as if it had not been, with words for it, and again until nothing is left", () =>
+    fc.assert(
+      fc.property(happenings, (list) => {
+        const events = [START(), ...asEvents(list)];
+        let session = run(...events);
+        for (let left = events.length; left > 0; left--) {
+          const last = lastToTakeBack(session);
+          if (!last) break;
+          expect(last.words).toMatch(/^Take back: \S/);
+          const kept = session.events.filter(({ id, kind }) => id !== last.event && kind !== "taken back");
+          const gone = new Set(session.events.flatMap((each) => (each.kind === "taken back" ? [each.event] : [])));
+          session = transition(session, event({ kind: "taken back", event: last.event }))[0];
+          expect(stateOf(session)).toEqual(
+            stateOf(
+              sessionOf(
+                PLAN,
+                kept.filter(({ id }) => !gone.has(id)),
+              ),
+            ),
+          );
+        }
+      }),
+      { numRuns: 100, seed: 22 },
+    ));
+
+  it("goes from step to step, keeps how long each took, and does once what two devices do at once", () => {
+    const done = () => event({ kind: "done", step: "s1" }, 14 * MINUTE);
+    const session = run(START(), done(), done());
+    expect(session.now).toBe("s2");
+    expect(session.steps.map(({ state }) => state)).toEqual(["done", "now", "to come"]);
+    expect(session.steps[0]?.took).toBe(14);
+    const back = transition(session, event({ kind: "went to", step: "s1" }, 15 * MINUTE))[0];
+    expect(back.steps.map(({ state }) => state)).toEqual(["now", "to come", "to come"]);
+    // Done again, both goes count.
+    expect(transition(back, event({ kind: "done", step: "s1" }, 18 * MINUTE))[0].steps[0]?.took).toBe(17);
+  });
+
+  it("decides what has to be done outside: rings, stops ringing, says the next step", () => {
+    const begun = run(START());
+    const timer = event({ kind: "timer started", timer: "t", step: "s1", label: "Roast", seconds: 600 }, MINUTE);
+    const [on, ring] = transition(begun, timer);
+    expect(ring).toEqual([{ kind: "ring at", timer: "t", at: 11 * MINUTE, words: "Roast: the time is up. Look: it smells of nuts." }]);
+    const [longer, later] = transition(on, event({ kind: "timer longer", timer: "t", seconds: 60 }, 2 * MINUTE));
+    expect(later).toMatchObject([{ kind: "ring at", at: 12 * MINUTE }]);
+    // A step that is done takes its timer with it.
+    expect(transition(longer, event({ kind: "done", step: "s1" }, 3 * MINUTE))[1]).toEqual([
+      { kind: "do not ring", timer: "t" },
+      { kind: "say", words: "Pour in the water." },
+    ]);
+    expect(alarmWords({ label: "Tea", step: null }, on)).toBe("Tea: the time is up.");
+  });
+
+  it("tells the time by the clock: after an hour asleep, after hours of ticks, and with the clock set back", () => {
+    const session = run(START(), event({ kind: "timer started", timer: "t", step: null, label: "Soak", seconds: 1800 }, 0));
+    const [timer] = session.timers;
+    if (!timer) throw new Error("no timer");
+    expect(secondsLeft(timer, 10 * MINUTE)).toBe(1200);
+    expect(secondsLeft(timer, 60 * MINUTE)).toBe(-1800);
+    expect(secondsLeft(timer, -60 * MINUTE)).toBe(1800);
+    expect(missedBetween(session, 5 * MINUTE, 65 * MINUTE).map(({ label }) => label)).toEqual(["Soak"]);
+    expect(missedBetween(session, 31 * MINUTE, 65 * MINUTE)).toEqual([]);
+    for (let second = 0; second <= 8 * 3600; second += 7) expect(secondsLeft(timer, second * 1000)).toBeCloseTo(1800 - second, 9);
+  });
+
+  it.each([
+    [event({ kind: "timer started", timer: "x", step: null, label: "x", seconds: 0 }), /at least a second/],
+    [event({ kind: "timer started", timer: "x", step: null, label: "x", seconds: 30 * 3600 }), /a day at most/],
+    [event({ kind: "weighed", grams: 400, pan: 520 }), /not more than the pan/],
+    [event({ kind: "weighed", grams: 900_000, pan: 0 }), /grams\?/],
+    [event({ kind: "put in", food: "l1", name: "sugar", grams: 0, word: "" }), /Nothing went in/],
+    [event({ kind: "done", step: "nowhere" }), /no such step/],
+    [event({ kind: "step added", step: "a", text: "  ", after: null }), /what to do/],
+    [event({ kind: "taken back", event: "nowhere" }), /not there/],
+    [event({ kind: "ended", grams: 0 }), /leave it empty/],
+  ])("refuses in plain words what cannot be: %#", (bad, words) => {
+    const session = run(START());
+    expect(problemOf(bad, session)).toMatch(words);
+    expect(problemOf(bad, sessionOf(PLAN, []))).not.toBeNull();
+    expect(problemOf(bad, run(START(), event({ kind: "ended", grams: null })))).not.toBeNull();
+  });
+
+  it("opens a session of many events, and holds no more than it says", () => {
+    const many = Array.from({ length: 2000 }, (_, i) => event({ kind: "note", text: `note ${i}`, step: null }, i));
+    const session = sessionOf(PLAN, [START(), ...many]);
+    expect(session.notes.length).toBe(2000);
+    const full = { ...session, events: Array.from({ length: COOK_LIMITS.events }, () => START()) };
+    expect(problemOf(event({ kind: "note", text: "one more", step: null }), full)).toMatch(/as many events/);
+  });
+
+  it("is told as a story, without what was taken back", () => {
+    const sugar = event({ kind: "put in", food: "l3", name: "sugar", grams: 10, word: "still flat" }, 20 * MINUTE);
+    const events = [START(), event({ kind: "done", step: "s1" }, 14 * MINUTE), sugar, event({ kind: "weighed", grams: 1400, pan: 500 }, 21 * MINUTE)];
+    const told = (more: readonly CookEvent[]) => storyOf(sessionOf(PLAN, [...events, ...more])).map(({ words }) => words);
+    expect(told([])).toEqual([
+      "Semolina halwa, as handed down, was begun.",
+      "Done: Roast the semolina. It took 14 min.",
+      "10 g sugar went in: still flat.",
+      "The pot held 900 g.",
+    ]);
+    expect(told([event({ kind: "taken back", event: sugar.id })]).join(" ")).not.toMatch(/sugar/);
+  });
+});

@@ -1,0 +1,54 @@
+import { capital, formatGrams } from "../units";
+import type { CookSession } from "./session";
+
+/** One sentence of what happened at the stove. */
+export interface StorySentence {
+  readonly at: number;
+  readonly words: string;
+}
+
+/** The events of a batch as sentences; what was taken back did not happen. */
+export function storyOf(session: CookSession): readonly StorySentence[] {
+  const { events, plan, steps } = session;
+  const back = new Set(events.flatMap((event) => (event.kind === "taken back" ? [event.event] : [])));
+  const textOf = (step: string) => steps.find(({ id }) => id === step)?.text ?? "a step";
+  const tookOf = (step: string) => {
+    const took = steps.find(({ id }) => id === step)?.took ?? null;
+    return took === null || took < 1 ? "" : ` It took ${Math.round(took)} min.`;
+  };
+  return events.flatMap((event): StorySentence[] => {
+    if (back.has(event.id)) return [];
+    const say = (words: string): StorySentence[] => [{ at: event.at, words }];
+    switch (event.kind) {
+      case "started":
+        return say(`${plan.title}${plan.label === null ? ", as handed down" : `, “${plan.label}”`}, was begun.`);
+      case "done":
+        return say(`Done: ${textOf(event.step)}${tookOf(event.step)}`);
+      case "skipped":
+        return say(`Left out: ${textOf(event.step)}`);
+      case "went to":
+        return say(`Gone to: ${textOf(event.step)}`);
+      case "step added":
+        return say(`Added: ${event.text}`);
+      case "note":
+        return say(capital(event.text));
+      case "put in":
+        return say(`${formatGrams(event.grams)} g ${event.name} went in${event.word === "" ? "" : `: ${event.word}`}.`);
+      case "weighed":
+        return say(`The pot held ${formatGrams(event.grams - event.pan)} g.`);
+      case "ended":
+        return say(
+          event.grams === null ? "It was done; it was not weighed." : `It was done: ${formatGrams(event.grams)} g, ${formatGrams(plan.grams)} g by plan.`,
+        );
+      case "taken up again":
+        return say("It was taken up again.");
+      case "timer started":
+        return say(`A timer: ${event.label}.`);
+      case "ready":
+      case "timer longer":
+      case "timer stopped":
+      case "taken back":
+        return [];
+    }
+  });
+}

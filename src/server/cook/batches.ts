@@ -1,0 +1,88 @@
+import { randomUUID } from "node:crypto";
+import { problemOf, sessionOf, transition, type CookEvent, type CookPlan } from "../../core/cook";
+import { cookPlan, methodView } from "../../core/views";
+import * as db from "../../db";
+import { getDatabase } from "../data/database";
+import { Refusal } from "../http/problems";
+import { validatePlan } from "../http/schemas/cook";
+import { getKitchen } from "../kitchen/kitchen";
+import { getAdaptation, requireRecipe } from "../recipes/recipes";
+import { benchOfVersion } from "../versions/versions";
+import { told } from "./listeners";
+
+/** An event with its place among those of its batch. */
+export interface PlacedEvent {
+  readonly place: number;
+  readonly event: CookEvent;
+}
+
+/** Begins a batch of a kept version, or of the recipe as handed down; its id. What lies on the bench is kept first. */
+export async function startBatch(recipeId: string, versionId: string | null): Promise<string> {
+  const [{ recipe }, kitchen] = await Promise.all([requireRecipe(recipeId), getKitchen()]);
+  const kept = versionId === null ? null : await benchOfVersion(versionId);
+  if (kept && kept.recipeId !== recipeId)
+    throw new Refusal(422, "The version is of another recipe.", [
+      { pointer: "/versionId", detail: "Name a version of this recipe, or null for it as handed down." },
+    ]);
+  const table = kept?.table ?? (await getAdaptation(recipeId, recipe)).table.document;
+  const view = methodView({ recipe, table, bench: kept?.bench ?? null }, kitchen);
+  const plan = cookPlan(recipe, table, view);
+  if (plan.steps.length === 0) throw new Refusal(422, "It has no steps to cook by. Add them at the Recipe station first.", []);
+  const id = randomUUID();
+  await db.insertBatch(await getDatabase(), { id, recipeId, versionId, title: plan.title, label: plan.label, plan, begunAt: new Date().toISOString() });
+  return id;
+}
+
+/** A batch with all its events; 404 where there is none, 409 where what is stored of it cannot be read. */
+export async function getBatch(id: string): Promise<{ readonly batch: db.StoredBatch; readonly events: readonly PlacedEvent[] }> {
+  const connection = await getDatabase();
+  const batch = await db.findBatch(connection, id);
+  if (!batch) throw new Refusal(404, "There is no such batch. It may have been deleted.");
+  if (!validatePlan(batch.plan)) throw new Refusal(409, "What is stored of this batch cannot be read. Its recipe and versions are not touched by it.");
+  return { batch, events: await db.eventsAfter(connection, id, 0) };
+}
+
+export const listBatches = async (limit = 200): Promise<readonly db.BatchSummary[]> => db.listBatches(await getDatabase(), limit);
+
+/** Events of a batch behind a place. */
+export const eventsAfter = async (id: string, place: number): Promise<readonly PlacedEvent[]> => db.eventsAfter(await getDatabase(), id, place);
+
+/**
+ * Adds events to a batch, all or none, each once however often it is sent, one writer after the other; what was added, with its
+ * places. 422 where one cannot be, in words for who stands at the stove: those before it are not added either.
+ */
+export async function addEvents(id: string, events: readonly CookEvent[]): Promise<readonly PlacedEvent[]> {
+  const { batch } = await getBatch(id);
+  const added = await (
+    await getDatabase()
+  ).transaction(async (connection) => {
+    const last = await db.lockBatch(connection, id);
+    const before = await db.eventsAfter(connection, id, 0);
+    const { placed, session } = judged(batch.plan, before, events, last);
+    for (const { place, event } of placed) await db.insertEvent(connection, id, place, event);
+    if (placed.length > 0)
+      await db.settleBatch(connection, id, session.endedAt === null ? null : new Date(session.endedAt).toISOString(), session.got === 0 ? null : session.got);
+    return placed;
+  });
+  if (added.length > 0) told(id);
+  return added;
+}
+
+/** The events that are new, each held against the session as it is by then. */
+function judged(plan: CookPlan, before: readonly PlacedEvent[], events: readonly CookEvent[], last: number) {
+  const known = new Set(before.map(({ event }) => event.id));
+  let session = sessionOf(
+    plan,
+    before.map(({ event }) => event),
+  );
+  const placed: PlacedEvent[] = [];
+  for (const [i, event] of events.entries()) {
+    if (known.has(event.id)) continue;
+    known.add(event.id);
+    const why = problemOf(event, session);
+    if (why !== null) throw new Refusal(422, why, [{ pointer: `/events/${i}`, detail: why }]);
+    session = transition(session, event)[0];
+    placed.push({ place: last + placed.length + 1, event });
+  }
+  return { placed, session };
+}

@@ -1,0 +1,102 @@
+import Type from "typebox";
+import { COOK_LIMITS, type CookEvent, type CookPlan } from "../../../core/cook";
+import { SERVING_TEMPERATURES } from "../../../core/food";
+import { ATTENTIONS, RECIPE_LIMITS } from "../../../core/recipe";
+import { amount, atLeastOne, compiled, list, oneOf, only, orNull, schemaOf, some, text } from "./shapes";
+
+const id = text(80, 1);
+const words = text(COOK_LIMITS.text);
+const said = text(COOK_LIMITS.text, 1);
+const name = text(COOK_LIMITS.name, 1);
+const grams = amount(0, 1_000_000);
+const of = <const Kind extends string>(kind: Kind) => Type.Literal(kind);
+
+// By the clock of where it happened, ms; far below what a date holds.
+const made = { id, at: Type.Integer({ minimum: 0, maximum: 10_000_000_000_000 }) };
+/** One event, as it comes in; what it says is judged by the core, against the session. */
+export const COOK_EVENT = Type.Union([
+  only({ ...made, kind: of("started") }),
+  only({ ...made, kind: of("ready"), food: id, isReady: Type.Boolean() }),
+  only({ ...made, kind: of("done"), step: id }),
+  only({ ...made, kind: of("skipped"), step: id }),
+  only({ ...made, kind: of("went to"), step: id }),
+  only({ ...made, kind: of("step added"), step: id, text: said, after: orNull(id) }),
+  only({ ...made, kind: of("note"), text: said, step: orNull(id) }),
+  only({ ...made, kind: of("timer started"), timer: id, step: orNull(id), label: name, seconds: amount(0, 10_000_000) }),
+  only({ ...made, kind: of("timer longer"), timer: id, seconds: amount(0, 10_000_000) }),
+  only({ ...made, kind: of("timer stopped"), timer: id }),
+  only({ ...made, kind: of("put in"), food: id, name, grams, word: text(COOK_LIMITS.name) }),
+  only({ ...made, kind: of("weighed"), grams, pan: grams }),
+  only({ ...made, kind: of("ended"), grams: orNull(grams) }),
+  only({ ...made, kind: of("taken up again") }),
+  only({ ...made, kind: of("taken back"), event: id }),
+]);
+export const validateCookEvent = schemaOf<CookEvent>()(COOK_EVENT);
+
+/** Events of one batch, in the order in which they happened. */
+export const validateCookEvents = compiled(only({ events: atLeastOne(COOK_EVENT, 200) }));
+
+/** What is to be cooked: a kept version, or the recipe as it was handed down. */
+export const validateStart = compiled(only({ recipeId: text(60, 1), versionId: orNull(text(60, 1)) }));
+
+const share = amount(-1, 2);
+const optional = Type.Optional(share);
+const DRAWING = Type.Union([
+  only({
+    instrument: of("pan"),
+    contents: oneOf(["liquid", "grains", "mass", "crumbs", "lumps"]),
+    bubbles: optional,
+    trail: optional,
+    away: optional,
+    fat: optional,
+  }),
+  only({ instrument: of("pot"), level: share, from: optional, foam: optional, steam: optional }),
+  only({ instrument: of("spoon"), body: amount(0, 10) }),
+  only({ instrument: of("ball"), holds: share, fat: optional }),
+  only({ instrument: of("thread"), threads: amount(0, 5), reach: share }),
+  only({ instrument: of("glass"), drop: oneOf(["cloud", "soft ball", "hard ball", "thread"]) }),
+  only({ instrument: of("plate"), set: share }),
+  only({ instrument: of("pieces"), shape: oneOf(["grain", "nut", "round", "puff", "shred"]), core: optional, swell: optional, burst: optional }),
+  only({ instrument: of("skewer"), clings: share, cracks: optional }),
+  only({ instrument: of("cloth"), drips: share }),
+]);
+const step = amount(0, 5);
+const three = <S extends Parameters<typeof Type.Tuple>[0][number]>(each: S) => Type.Tuple([each, each, each], { minItems: 3, maxItems: 3 });
+const CUE = only({
+  id: text(80, 1),
+  of: text(80),
+  told: list(only({ sense: oneOf(["sight", "sound", "smell", "touch", "bite", "test"]), words: three(words) }), 6),
+  draw: three(DRAWING),
+  shade: orNull(only({ steps: three(step), words: three(text(40)) })),
+  by: orNull(text(300)),
+});
+const minutes = amount(0, 1_000_000);
+const text5 = text(5 * RECIPE_LIMITS.stepCharacters);
+/** What is cooked, as it was when it began. */
+export const COOK_PLAN = only({
+  title: text(200, 1),
+  label: orNull(text(100)),
+  servings: some(1000),
+  grams,
+  serve: oneOf(SERVING_TEMPERATURES),
+  notFor: list(text(200), 100),
+  unread: Type.Integer({ minimum: 0, maximum: 10_000 }),
+  steps: list(
+    only({
+      id,
+      text: text5,
+      part: orNull(text(200)),
+      minutes: only({ shortest: minutes, usual: minutes, longest: minutes }),
+      attention: oneOf(ATTENTIONS),
+      cue: orNull(text5),
+      cues: list(CUE, 4),
+      hazards: list(only({ what: words, mend: words }), 60),
+      atOnce: orNull(text(200)),
+      isBefore: Type.Boolean(),
+    }),
+    4 * RECIPE_LIMITS.steps,
+  ),
+  ready: list(only({ id, name: text(200), grams, measure: text(100) }), 2 * RECIPE_LIMITS.lines),
+  tools: list(text(200), 40),
+});
+export const validatePlan = schemaOf<CookPlan>()(COOK_PLAN);

@@ -1,0 +1,48 @@
+import { formatGrams } from "../../../core/units";
+import { Go } from "../../shell/go";
+import { PageHead } from "../../shell/shell";
+
+export interface BatchRow {
+  readonly id: string;
+  readonly title: string;
+  readonly label: string | null;
+  readonly begun: string;
+  readonly isOn: boolean;
+  /** g; null where it was not weighed. */
+  readonly got: number | null;
+}
+
+/** What is on the stove first, then what was cooked, the latest first. */
+export const BatchesPage = ({ batches }: { readonly batches: readonly BatchRow[] }) => {
+  const on = batches.filter(({ isOn }) => isOn).length;
+  return (
+    <>
+      <PageHead title="Batches" line={`${on === 0 ? "Nothing on the stove" : `${on} on the stove`}, ${batches.length - on} cooked`} />
+      <main id="main" className="p-4 md:p-5">
+        {batches.length === 0 ? (
+          <p className="max-w-[60ch]">Nothing was cooked yet. A batch begins at the Method station of a recipe, or from a kept version.</p>
+        ) : (
+          <BatchList batches={batches} />
+        )}
+      </main>
+    </>
+  );
+};
+
+export const BatchList = ({ batches }: { readonly batches: readonly BatchRow[] }) => (
+  <ul className="border-t border-ink">
+    {batches.map(({ id, title, label, begun, isOn, got }) => (
+      <li key={id} className="border-b border-line">
+        <Go href={`/batches/${id}`} className="flex flex-wrap gap-x-6 items-baseline py-2.5 min-h-11 hover:bg-pressed">
+          <span className="flex-1 basis-60 min-w-0">
+            <span className="font-[550]">{title}</span> <span className="text-ink2">{label === null ? "as handed down" : label}</span>
+          </span>
+          <span className="t-ledger text-ink2">{begun}</span>
+          <span className={`t-ledger w-36 ${isOn ? "text-saffron font-[550]" : ""}`}>
+            {isOn ? "on the stove" : got === null ? "not weighed" : `${formatGrams(got)} g`}
+          </span>
+        </Go>
+      </li>
+    ))}
+  </ul>
+);

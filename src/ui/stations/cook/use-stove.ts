@@ -1,0 +1,111 @@
+"use client";
+
+import { useCallback, useEffect, useRef, useState } from "react";
+import { missedBetween, secondsLeft, type CookSession, type CookTimer } from "../../../core/cook";
+
+const TICK_MS = 500;
+/** A gap between two ticks that is longer than this was a sleep. */
+const ASLEEP_MS = 20_000;
+
+/** The time, often enough for a timer; and the timers that ran out while the page slept, until they are read. */
+export function useClock(session: CookSession): { readonly now: number; readonly missed: readonly CookTimer[]; readonly onRead: () => void } {
+  const [now, setNow] = useState(() => session.startedAt ?? 0);
+  const [missed, setMissed] = useState<readonly CookTimer[]>([]);
+  const last = useRef<number | null>(null);
+  const latest = useRef(session);
+  useEffect(() => void (latest.current = session), [session]);
+  useEffect(() => {
+    const tick = () => {
+      const time = Date.now();
+      if (last.current !== null && time - last.current > ASLEEP_MS) setMissed(missedBetween(latest.current, last.current, time));
+      last.current = time;
+      setNow(time);
+    };
+    tick();
+    const timer = setInterval(tick, TICK_MS);
+    document.addEventListener("visibilitychange", tick);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener("visibilitychange", tick);
+    };
+  }, []);
+  return { now, missed, onRead: () => setMissed([]) };
+}
+
+/** Two short tones, made here. */
+function beep(audio: AudioContext): void {
+  for (const [at, hertz] of [
+    [0, 880],
+    [0.25, 660],
+  ] as const) {
+    const tone = audio.createOscillator();
+    const gain = audio.createGain();
+    tone.frequency.value = hertz;
+    gain.gain.setValueAtTime(0.25, audio.currentTime + at);
+    gain.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + at + 0.22);
+    tone.connect(gain).connect(audio.destination);
+    tone.start(audio.currentTime + at);
+    tone.stop(audio.currentTime + at + 0.24);
+  }
+}
+
+const RING_EVERY_MS = 2500;
+/** Rings, shakes and writes into the title for as long as a timer has run out; the first press of a page lets it sound. */
+export function useAlarm(session: CookSession, now: number): { readonly allowSound: () => void } {
+  const audio = useRef<AudioContext | null>(null);
+  const allowSound = useCallback(() => {
+    audio.current ??= new AudioContext();
+    void audio.current.resume();
+  }, []);
+  const rings = session.timers.some((timer) => secondsLeft(timer, now) <= 0);
+  const label = session.timers.find((timer) => secondsLeft(timer, now) <= 0)?.label ?? "";
+  useEffect(() => {
+    if (!rings) return;
+    const title = document.title;
+    const ring = () => {
+      document.title = `Time: ${label}`;
+      if (audio.current?.state === "running") beep(audio.current);
+      // Some browsers have none, and refuse it before anything was pressed.
+      if ("vibrate" in navigator && navigator.userActivation.hasBeenActive) navigator.vibrate([200, 100, 200]);
+    };
+    ring();
+    const timer = setInterval(ring, RING_EVERY_MS);
+    return () => {
+      clearInterval(timer);
+      document.title = title;
+    };
+  }, [rings, label]);
+  return { allowSound };
+}
+
+export type Awake = "kept on" | "may go dark" | "off";
+/** Keeps the screen on while it is wanted, where the browser can; says which it is. */
+export function useAwake(isWanted: boolean): Awake {
+  const [isKept, setKept] = useState<boolean | null>(null);
+  useEffect(() => {
+    if (!isWanted) return;
+    let lock: WakeLockSentinel | null = null;
+    let isLeft = false;
+    const ask = async () => {
+      if (document.visibilityState !== "visible") return;
+      try {
+        if (!("wakeLock" in navigator)) throw new Error("none");
+        const got = await navigator.wakeLock.request("screen");
+        if (isLeft) return void got.release();
+        lock = got;
+        setKept(true);
+      } catch {
+        setKept(false);
+      }
+    };
+    void ask();
+    const again = () => void ask();
+    document.addEventListener("visibilitychange", again);
+    return () => {
+      isLeft = true;
+      document.removeEventListener("visibilitychange", again);
+      void lock?.release();
+    };
+  }, [isWanted]);
+  return !isWanted ? "off" : isKept === null ? "off" : isKept ? "kept on" : "may go dark";
+}
