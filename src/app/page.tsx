@@ -1,16 +1,21 @@
+import { listBatches } from "@/server/cook/batches";
 import { getOnTheGo } from "@/server/recipes/on-the-go";
 import { wishWords } from "@/server/versions/versions";
 import { KitchenPage } from "@/ui/places/kitchen/kitchen-page";
-import { dateWords, dayWords } from "./words";
+import { batchRow, dateWords, dayWords } from "./words";
+
+/** Of them, so many are shown in the Kitchen. */
+const BATCHES = 3;
 
 export default async function Page() {
   const now = new Date();
-  const [{ going, kept, ...totals }, wishNames] = await Promise.all([getOnTheGo(), wishWords()]);
+  const [{ going, kept, ...totals }, wishNames, batches] = await Promise.all([getOnTheGo(), wishWords(), listBatches(BATCHES)]);
   return (
     <KitchenPage
       {...totals}
       today={dayWords(now)}
       at={now.getTime()}
+      batches={batches.map(batchRow)}
       going={going.map(({ id, title, kind, asked, table, bench, versionCount, touchedAt }) => ({
         id,
         title,

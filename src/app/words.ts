@@ -1,3 +1,4 @@
+import type { BatchRow } from "@/ui/panels/batch-list";
 import type { VersionRowData } from "@/ui/panels/version-list";
 
 const FORMAT = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", hour: "2-digit", minute: "2-digit" });
@@ -31,3 +32,20 @@ export const versionRow = ({
   readonly label: string;
   readonly keptAt: string;
 }): VersionRowData => ({ id, title, label, kept: dateWords(keptAt) });
+
+/** A batch as lists show it. */
+export const batchRow = ({
+  id,
+  title,
+  label,
+  begunAt,
+  endedAt,
+  got,
+}: {
+  readonly id: string;
+  readonly title: string;
+  readonly label: string | null;
+  readonly begunAt: string;
+  readonly endedAt: string | null;
+  readonly got: number | null;
+}): BatchRow => ({ id, title, label, got, begun: dateWords(begunAt), isOn: endedAt === null });

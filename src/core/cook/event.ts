@@ -19,7 +19,6 @@ export type CookHappening =
   | { readonly kind: "ended"; readonly grams: number | null }
   | { readonly kind: "taken up again" }
   | { readonly kind: "taken back"; readonly event: string };
-export type CookKind = CookHappening["kind"];
 
 /** One event of a batch. */
 export type CookEvent = CookHappening & {

@@ -1,5 +1,5 @@
-export { COOK_LIMITS, type CookEvent, type CookHappening, type CookKind } from "./event";
-export type { CookPlan, PlannedFood, PlannedStep } from "./plan";
+export { COOK_LIMITS, type CookEvent, type CookHappening } from "./event";
+export type { CookPlan } from "./plan";
 export {
   alarmWords,
   lastToTakeBack,
@@ -10,7 +10,6 @@ export {
   transition,
   type CookAction,
   type CookSession,
-  type CookStep,
   type CookTimer,
 } from "./session";
 export { storyOf } from "./story";

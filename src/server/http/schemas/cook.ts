@@ -31,10 +31,8 @@ export const COOK_EVENT = Type.Union([
   only({ ...made, kind: of("taken up again") }),
   only({ ...made, kind: of("taken back"), event: id }),
 ]);
-export const validateCookEvent = schemaOf<CookEvent>()(COOK_EVENT);
-
 /** Events of one batch, in the order in which they happened. */
-export const validateCookEvents = compiled(only({ events: atLeastOne(COOK_EVENT, 200) }));
+export const validateCookEvents = schemaOf<{ readonly events: readonly CookEvent[] }>()(only({ events: atLeastOne(COOK_EVENT, 200) }));
 
 /** What is to be cooked: a kept version, or the recipe as it was handed down. */
 export const validateStart = compiled(only({ recipeId: text(60, 1), versionId: orNull(text(60, 1)) }));

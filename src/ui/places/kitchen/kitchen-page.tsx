@@ -11,6 +11,7 @@ import { PageHead } from "../../shell/shell";
 import { useFresh } from "../../shell/use-fresh";
 import { nextStep, STATIONS_TO_KEEP, type Progress } from "../../shell/next-step";
 import { Vessel } from "./vessel";
+import { BatchList, type BatchRow } from "../../panels/batch-list";
 import { WayOfWork } from "../../panels/way-of-work";
 import { PageColumns } from "../../parts/page-columns";
 
@@ -40,12 +41,14 @@ interface KitchenPageProps {
   readonly kept: readonly ShelfData[];
   readonly keptTotal: number;
   readonly recipeTotal: number;
+  /** What is on the stove, and what was cooked last. */
+  readonly batches: readonly BatchRow[];
 }
 
 const FEW = 3;
 
 /** The Kitchen: what is next, what is on the go, what was kept last. */
-export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, recipeTotal }: KitchenPageProps) {
+export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, recipeTotal, batches }: KitchenPageProps) {
   useFresh(at);
   const {
     present: { setUp },
@@ -67,6 +70,15 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
       </PageHead>
       <PageColumns>
         <div className="p-4 md:p-5 min-w-0">
+          {batches.length > 0 && (
+            <section aria-label="On the stove" className="mb-6">
+              <h2 className="t-h2">{batches.some(({ isOn }) => isOn) ? "On the stove" : "Cooked last"}</h2>
+              <BatchList batches={batches} />
+              <Go href="/batches" className="underline t-ledger inline-flex items-center min-h-11 md:min-h-8">
+                All batches
+              </Go>
+            </section>
+          )}
           {recipeTotal === 0 && !setUp && (
             <section aria-label="First steps" className="bg-saffron-wash px-4 py-3 mb-6 flex flex-wrap gap-x-5 gap-y-2 items-center max-w-[62ch]">
               <span className="t-ledger flex-1 min-w-60">

@@ -167,42 +167,48 @@ export function CookStation({ id, recipeId, plan, events }: CookStationProps) {
           {isOn && <WriteDown session={session} act={act} />}
           <Story session={session} />
         </aside>
+        {isOn && (
+          <div
+            className="no-print fixed z-20 inset-x-0 bottom-[50px] md:bottom-0 md:left-[76px] lg:left-[88px] h-[72px] md:h-[88px] bg-ground border-t border-ink flex"
+            role="group"
+            aria-label="What to do now"
+          >
+            <button
+              type="button"
+              disabled={!back}
+              aria-label={back?.words ?? "Take back"}
+              className="px-2 md:px-3 min-w-16 max-w-64 border-r border-line t-ledger hover:bg-pressed disabled:text-edge"
+              onClick={() => back && act({ kind: "taken back", event: back.event })}
+            >
+              <span className="max-md:hidden">{back?.words ?? "Take back"}</span>
+              <span className="md:hidden">Take back</span>
+            </button>
+            {recipeId && (
+              <Go
+                className="px-2 md:px-3 min-w-16 border-r border-line grid place-items-center text-rose hover:bg-pressed"
+                href={`/recipes/${recipeId}/rescue`}
+              >
+                Wrong?
+              </Go>
+            )}
+            <button type="button" disabled={!step} className="px-2 md:px-3 min-w-16 border-r border-line hover:bg-pressed disabled:text-edge" onClick={timeIt}>
+              Timer
+              {step?.planned && step.planned.minutes.usual > 0 && <span className="max-md:hidden">, {spanText(step.planned.minutes.usual)}</span>}
+            </button>
+            <button
+              type="button"
+              disabled={!step}
+              className="px-3 min-w-20 border-r border-line hover:bg-pressed disabled:text-edge max-md:hidden"
+              onClick={() => step && act({ kind: "skipped", step: step.id })}
+            >
+              Leave out
+            </button>
+            <button type="button" disabled={!step} className="flex-1 min-w-28 bg-ink text-sheet text-[22px] font-[590] disabled:bg-edge" onClick={next}>
+              {left.length === 0 ? "Last step done" : "Next"}
+            </button>
+          </div>
+        )}
       </main>
-      {isOn && (
-        <div
-          className="no-print fixed z-20 inset-x-0 bottom-[50px] md:bottom-0 md:left-[76px] lg:left-[88px] h-[72px] md:h-[88px] bg-ground border-t border-ink flex"
-          role="group"
-          aria-label="What to do now"
-        >
-          <button
-            type="button"
-            disabled={!back}
-            className="px-3 min-w-20 border-r border-line t-ledger hover:bg-pressed disabled:text-edge line-clamp-3"
-            onClick={() => back && act({ kind: "taken back", event: back.event })}
-          >
-            {back?.words ?? "Take back"}
-          </button>
-          {recipeId && (
-            <Go className="px-3 min-w-20 border-r border-line grid place-items-center text-rose hover:bg-pressed" href={`/recipes/${recipeId}/rescue`}>
-              Wrong?
-            </Go>
-          )}
-          <button type="button" disabled={!step} className="px-3 min-w-20 border-r border-line hover:bg-pressed disabled:text-edge" onClick={timeIt}>
-            Timer{step?.planned && step.planned.minutes.usual > 0 ? `, ${spanText(step.planned.minutes.usual)}` : ""}
-          </button>
-          <button
-            type="button"
-            disabled={!step}
-            className="px-3 min-w-20 border-r border-line hover:bg-pressed disabled:text-edge max-md:hidden"
-            onClick={() => step && act({ kind: "skipped", step: step.id })}
-          >
-            Leave out
-          </button>
-          <button type="button" disabled={!step} className="flex-1 bg-ink text-sheet text-[22px] font-[590] disabled:bg-edge" onClick={next}>
-            {left.length === 0 ? "Last step done" : "Next"}
-          </button>
-        </div>
-      )}
     </>
   );
 }

@@ -1,0 +1,134 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { newFolder, removeFolder, send, startApp, type RunningApp } from "../support/app";
+
+interface Placed {
+  readonly place: number;
+  readonly event: { readonly id: string; readonly kind: string };
+}
+
+const folder = newFolder();
+let app: RunningApp;
+beforeAll(async () => void (app = await startApp(folder)));
+afterAll(async () => {
+  await app.stop();
+  removeFolder(folder);
+});
+
+let count = 0;
+const event = (happening: object) => ({ id: `e${count++}`, at: 1_790_000_000_000 + count * 1000, ...happening });
+const begin = async () => {
+  const { status, json } = await send(app.address, "POST", "/api/batches", { recipeId: "demo-1", versionId: null });
+  expect(status).toBe(201);
+  return (json as { readonly id: string }).id;
+};
+const add = async (batch: string, ...events: readonly object[]) => {
+  const { status, json } = await send(app.address, "POST", `/api/batches/${batch}/events`, { events });
+  return { status, added: (json as { readonly added?: readonly Placed[] }).added ?? [], title: (json as { readonly title?: string }).title ?? "" };
+};
+/** What a live stream gives from a place on, until so many events have come. */
+async function live(batch: string, after: number, most: number): Promise<readonly { readonly place: number; readonly id: string }[]> {
+  const control = new AbortController();
+  const response = await fetch(`${app.address}/api/batches/${batch}/live?after=${after}`, { signal: control.signal });
+  expect(response.headers.get("content-type")).toMatch(/event-stream/);
+  const reader = response.body?.getReader();
+  const decoder = new TextDecoder();
+  let text = "";
+  const found = () =>
+    [...text.matchAll(/^id: (\d+)\ndata: (.+)$/gm)].map(([, place, data]) => ({
+      place: Number(place),
+      id: (JSON.parse(data ?? "{}") as { readonly id: string }).id,
+    }));
+  while (reader && found().length < most) {
+    const { done, value } = await reader.read();
+    if (done) break;
+    text += decoder.decode(value);
+  }
+  control.abort();
+  return found();
+}
+
+describe("a batch", () => {
+  it("keeps every event once, in one order, however often and from wherever it is sent", async () => {
+    const batch = await begin();
+    const start = event({ kind: "started" });
+    expect((await add(batch, start)).added.map(({ place }) => place)).toEqual([1]);
+    expect((await add(batch, start)).added).toEqual([]);
+    const notes = Array.from({ length: 12 }, (_, i) => event({ kind: "note", text: `note ${i}`, step: null }));
+    // From several devices at once, some of it twice.
+    const answers = await Promise.all([...notes, ...notes.slice(0, 6)].map((note) => add(batch, note)));
+    expect(answers.every(({ status }) => status === 200)).toBe(true);
+    const places = answers.flatMap(({ added }) => added.map(({ place }) => place)).sort((a, b) => a - b);
+    expect(places).toEqual(Array.from({ length: 12 }, (_, i) => i + 2));
+  });
+
+  it("tells who listens at once, and who was away all that came since", async () => {
+    const batch = await begin();
+    await add(batch, event({ kind: "started" }));
+    const listening = live(batch, 1, 2);
+    const [one, two] = [event({ kind: "note", text: "one", step: null }), event({ kind: "note", text: "two", step: null })];
+    await add(batch, one);
+    await add(batch, two);
+    expect(await listening).toEqual([
+      { place: 2, id: one.id },
+      { place: 3, id: two.id },
+    ]);
+    expect(await live(batch, 2, 1)).toEqual([{ place: 3, id: two.id }]);
+  });
+
+  it("is there whole after the server was killed in the middle", async () => {
+    const batch = await begin();
+    await add(batch, event({ kind: "started" }));
+    const sent: string[] = [];
+    const writing = (async () => {
+      for (let i = 0; i < 400; i++) {
+        const note = event({ kind: "note", text: `note ${i}`, step: null });
+        const answer = await add(batch, note).catch(() => null);
+        if (answer?.status !== 200) return;
+        sent.push(note.id);
+      }
+    })();
+    await expect.poll(() => sent.length, { timeout: 30_000 }).toBeGreaterThan(20);
+    await app.stop("SIGKILL");
+    await writing;
+    app = await startApp(folder);
+    const there = await live(batch, 1, sent.length);
+    expect(new Set(there.map(({ id }) => id)).size).toBe(there.length);
+    expect(there.map(({ place }) => place)).toEqual(there.map((_, i) => i + 2));
+    for (const id of sent) expect(there.map((each) => each.id)).toContain(id);
+  });
+
+  it("refuses in plain words what cannot be, and then adds nothing of what was sent with it", async () => {
+    const batch = await begin();
+    await add(batch, event({ kind: "started" }));
+    const cases: readonly (readonly [object, RegExp])[] = [
+      [event({ kind: "timer started", timer: "t", step: null, label: "Rest", seconds: 0 }), /at least a second/],
+      [event({ kind: "timer started", timer: "t", step: null, label: "Rest", seconds: 30 * 3600 }), /a day at most/],
+      [event({ kind: "weighed", grams: 300, pan: 800 }), /not more than the pan/],
+      [event({ kind: "done", step: "nowhere" }), /no such step/],
+      [event({ kind: "note", text: "", step: null }), /does not fit/],
+      [event({ kind: "exploded" }), /does not fit/],
+    ];
+    for (const [bad, words] of cases) {
+      const { status, title } = await add(batch, event({ kind: "note", text: "with it", step: null }), bad);
+      expect(status).toBe(422);
+      expect(title).toMatch(words);
+    }
+    expect((await add(batch, event({ kind: "note", text: "after", step: null }))).added.map(({ place }) => place)).toEqual([2]);
+    expect((await add("nowhere", event({ kind: "started" }))).status).toBe(404);
+    expect((await send(app.address, "GET", "/api/batches/nowhere/live")).status).toBe(404);
+    expect((await send(app.address, "POST", "/api/batches", { recipeId: "nowhere", versionId: null })).status).toBe(404);
+    expect((await send(app.address, "POST", "/api/batches", { recipeId: "demo-1", versionId: "nowhere" })).status).toBe(404);
+  });
+
+  it("goes with the backup, and comes back with it", async () => {
+    const batch = await begin();
+    await add(batch, event({ kind: "started" }), event({ kind: "note", text: "kept", step: null }));
+    const backup = await (await fetch(`${app.address}/api/backup`)).text();
+    expect(backup).toContain('"kept"');
+    await add(batch, event({ kind: "note", text: "later", step: null }));
+    const restored = await fetch(`${app.address}/api/backup`, { method: "PUT", headers: { "content-type": "application/jsonl" }, body: backup });
+    expect(restored.status).toBeLessThan(300);
+    expect((await live(batch, 0, 2)).length).toBe(2);
+    expect((await add(batch, event({ kind: "note", text: "on", step: null }))).added.map(({ place }) => place)).toEqual([3]);
+  });
+});
