@@ -3,6 +3,7 @@ import { problemOf, sessionOf, transition, type CookEvent, type CookPlan } from 
 import { cookPlan, methodView } from "../../core/views";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
+import { schemaErrors } from "../http/ajv";
 import { Refusal } from "../http/problems";
 import { validatePlan } from "../http/schemas/cook";
 import { getKitchen } from "../kitchen/kitchen";
@@ -28,19 +29,25 @@ export async function startBatch(recipeId: string, versionId: string | null): Pr
   const view = methodView({ recipe, table, bench: kept?.bench ?? null }, kitchen);
   const plan = cookPlan(recipe, table, view);
   if (plan.steps.length === 0) throw new Refusal(422, "It has no steps to cook by. Add them at the Recipe station first.", []);
+  if (!validatePlan(plan)) throw new Refusal(422, "It is too long to be taken to the stove.", schemaErrors(validatePlan, plan));
   const id = randomUUID();
   await db.insertBatch(await getDatabase(), { id, recipeId, versionId, title: plan.title, label: plan.label, plan, begunAt: new Date().toISOString() });
   return id;
 }
 
-/** A batch with all its events; 404 where there is none, 409 where what is stored of it cannot be read. */
-export async function getBatch(id: string): Promise<{ readonly batch: db.StoredBatch; readonly events: readonly PlacedEvent[] }> {
-  const connection = await getDatabase();
-  const batch = await db.findBatch(connection, id);
+/** A batch; 404 where there is none, 409 where what is stored of it cannot be read. */
+export async function requireBatch(id: string): Promise<db.StoredBatch> {
+  const batch = await db.findBatch(await getDatabase(), id);
   if (!batch) throw new Refusal(404, "There is no such batch. It may have been deleted.");
   if (!validatePlan(batch.plan)) throw new Refusal(409, "What is stored of this batch cannot be read. Its recipe and versions are not touched by it.");
-  return { batch, events: await db.eventsAfter(connection, id, 0) };
+  return batch;
 }
+
+/** A batch with all its events. */
+export const getBatch = async (id: string): Promise<{ readonly batch: db.StoredBatch; readonly events: readonly PlacedEvent[] }> => ({
+  batch: await requireBatch(id),
+  events: await eventsAfter(id, 0),
+});
 
 export const listBatches = async (limit = 200): Promise<readonly db.BatchSummary[]> => db.listBatches(await getDatabase(), limit);
 
@@ -52,13 +59,13 @@ export const eventsAfter = async (id: string, place: number): Promise<readonly P
  * places. 422 where one cannot be, in words for who stands at the stove: those before it are not added either.
  */
 export async function addEvents(id: string, events: readonly CookEvent[]): Promise<readonly PlacedEvent[]> {
-  const { batch } = await getBatch(id);
+  const { plan } = await requireBatch(id);
   const added = await (
     await getDatabase()
   ).transaction(async (connection) => {
     const last = await db.lockBatch(connection, id);
     const before = await db.eventsAfter(connection, id, 0);
-    const { placed, session } = judged(batch.plan, before, events, last);
+    const { placed, session } = judged(plan, before, events, last);
     for (const { place, event } of placed) await db.insertEvent(connection, id, place, event);
     if (placed.length > 0)
       await db.settleBatch(connection, id, session.endedAt === null ? null : new Date(session.endedAt).toISOString(), session.got === 0 ? null : session.got);

@@ -1,4 +1,4 @@
-import { eventsAfter, getBatch } from "./batches";
+import { eventsAfter, requireBatch } from "./batches";
 import { listen } from "./listeners";
 
 /** Another process may have written, where the data are on a server: looked for so often, ms. */
@@ -11,7 +11,7 @@ const BREATHE_EVERY = 15_000;
  * was away goes on behind the last it saw. Throws where there is no such batch.
  */
 export async function liveEvents(request: Request, batch: string, place: number): Promise<Response> {
-  await getBatch(batch);
+  await requireBatch(batch);
   const encoder = new TextEncoder();
   let seen = place;
   let close = (): void => undefined;

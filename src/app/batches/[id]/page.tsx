@@ -20,5 +20,5 @@ export const generateMetadata = async ({ params }: Props) => ({ title: `${(await
 
 export default async function Page({ params }: Props) {
   const { batch, events } = await load((await params).id);
-  return <CookStation key={batch.id} id={batch.id} recipeId={batch.recipeId} plan={batch.plan} events={events} />;
+  return <CookStation key={batch.id} id={batch.id} recipeId={batch.recipeId} versionId={batch.versionId} plan={batch.plan} events={events} />;
 }

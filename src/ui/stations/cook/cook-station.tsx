@@ -19,6 +19,8 @@ import { useAlarm, useAwake, useClock } from "./use-stove";
 interface CookStationProps {
   readonly id: string;
   readonly recipeId: string | null;
+  /** Null for the recipe as handed down. */
+  readonly versionId: string | null;
   readonly plan: CookPlan;
   readonly events: readonly PlacedEvent[];
 }
@@ -26,7 +28,7 @@ interface CookStationProps {
 const attention = { "hands on": "hands on", "now and then": "stir now and then", unattended: "goes by itself" } as const;
 
 /** Beside the stove: one step at a time in large type, its cues, timers by the clock, and what happened, kept as it happens. */
-export function CookStation({ id, recipeId, plan, events }: CookStationProps) {
+export function CookStation({ id, recipeId, versionId, plan, events }: CookStationProps) {
   const [said, setSaid] = useState("");
   const onActions = useCallback((actions: readonly CookAction[]) => {
     const words = actions.flatMap((action) => (action.kind === "say" ? [action.words] : []));
@@ -48,6 +50,7 @@ export function CookStation({ id, recipeId, plan, events }: CookStationProps) {
   const step = session.steps[at];
   const left = session.steps.filter(({ state }) => state === "to come");
   const back = lastToTakeBack(session);
+  const weighed = session.weighings.at(-1)?.grams;
   const next = useCallback(() => {
     if (!isOn) return false;
     if (step) act({ kind: "done", step: step.id });
@@ -186,7 +189,7 @@ export function CookStation({ id, recipeId, plan, events }: CookStationProps) {
             {recipeId && (
               <Go
                 className="px-2 md:px-3 min-w-16 border-r border-line grid place-items-center text-rose hover:bg-pressed"
-                href={`/recipes/${recipeId}/rescue`}
+                href={`/recipes/${recipeId}/rescue?${versionId === null ? "handed-down=yes" : `version=${versionId}`}${weighed === undefined ? "" : `&grams=${Math.round(weighed)}`}`}
               >
                 Wrong?
               </Go>

@@ -30,6 +30,8 @@ export default async function Page({ params, searchParams }: Props) {
       </p>
     );
   if (kept && kept.recipeId !== id) notFound();
+  // From a batch of the recipe as handed down: what lies on Swap is another sweet.
+  const laid = one(search["handed-down"]) === null ? bench.document : null;
   const fault = FAULTS.find((each) => each === one(search.fault)) ?? null;
   const grams = Number(one(search.grams) ?? NaN);
   return (
@@ -38,14 +40,8 @@ export default async function Page({ params, searchParams }: Props) {
       id={id}
       recipe={recipe.document}
       table={kept?.table ?? table.document}
-      bench={kept?.bench ?? bench.document}
-      of={
-        kept
-          ? { kind: "version", id: version ?? "", label: kept.bench.label }
-          : bench.document
-            ? { kind: "bench", label: bench.document.label }
-            : { kind: "recipe" }
-      }
+      bench={kept?.bench ?? laid}
+      of={kept ? { kind: "version", id: version ?? "", label: kept.bench.label } : laid ? { kind: "bench", label: laid.label } : { kind: "recipe" }}
       start={{ fault, grams: Number.isFinite(grams) && grams > 0 ? grams : null }}
     />
   );
