@@ -25,7 +25,7 @@ const below = {
   cautions: ["numeric", "units", "food", "household", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "adaptation"],
   hazards: ["numeric", "units", "food", "household", "recipe", "substitution", "method"],
   rescue: ["units", "food", "process", "recipe", "models", "table", "evaluate", "substitution", "method"],
-  leftovers: ["numeric", "units", "food", "making", "pantry", "recipe", "evaluate", "substitution", "rescue"],
+  leftovers: ["units", "food", "making", "pantry", "recipe", "evaluate", "substitution", "method", "rescue"],
   cues: ["units", "food", "recipe", "models", "evaluate", "method", "hazards"],
   cook: ["numeric", "units", "food", "recipe", "cues"],
   ways: ["food", "recipe", "evaluate", "method"],

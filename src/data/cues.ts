@@ -1,3 +1,4 @@
+import { MAKING } from "./making";
 import type { CueDrawing, CueRow, CueTables, Three } from "../core/cues";
 
 type Pan = Extract<CueDrawing, { readonly instrument: "pan" }>;
@@ -373,7 +374,7 @@ const ROWS: readonly CueRow[] = [
     draw: cloths(1, 0.25, 0.7),
   },
   {
-    id: "ground fine", operations: ["grind"], words: /\b(?:smooth|paste|powder|silky|flour|blend|pur[eé]e|grind|ground)/i, of: "what is ground",
+    id: "ground fine", operations: ["grind"], words: /\b(?:smooth|silky|blend[a-z]*|pur[eé]e[sd]?|grind|grinds)\b|\b(?:in)?to an? (?:[a-z]{1,12} ){0,2}(?:powder|paste|flour|meal)\b|\bground (?:fine|finely|to|into)\b/i, of: "what is ground",
     told: {
       sight: ["pieces to be seen", "even, no speck left", "fat runs out, it clumps: nuts were ground for too long"],
       touch: ["grains between two fingers", "smooth between two fingers", "warm and greasy"],
@@ -491,18 +492,23 @@ const BODIES: CueTables["bodies"] = [
   { body: 9.5, cold: "firm; it keeps its edges and rolls", sight: "stiff; a cooled pinch rolls to a ball that keeps its edges", sound: "almost none" },
 ];
 
-/** Stages of boiled sugar, each by a drop that has cooled. */
-const SYRUPS: CueTables["syrups"] = [
-  { stage: "thin syrup", test: "a cooled drop runs like water", draw: { instrument: "thread", threads: 0, reach: 0 } },
-  { stage: "pouring syrup", test: "a cooled drop is sticky between the fingers and draws no thread", draw: { instrument: "thread", threads: 0, reach: 0.25 } },
-  { stage: "one thread", test: "a cooled drop draws one thread between thumb and finger, which breaks at 1 cm", draw: { instrument: "thread", threads: 1, reach: 0.6 } },
-  { stage: "two threads", test: "a cooled drop draws two threads, which hold as the fingers part", draw: { instrument: "thread", threads: 2, reach: 1 } },
-  { stage: "soft ball", test: "a drop in cold water gathers to a ball that flattens in the fingers", draw: { instrument: "glass", drop: "soft ball" } },
-  { stage: "firm ball", test: "a drop in cold water gathers to a ball that holds its shape", draw: { instrument: "glass", drop: "hard ball" } },
-  { stage: "hard ball", test: "a drop in cold water clinks against the glass", draw: { instrument: "glass", drop: "hard ball" } },
-  { stage: "soft crack", test: "threads in cold water bend, then snap", draw: { instrument: "glass", drop: "thread" } },
-  { stage: "hard crack", test: "threads in cold water snap at once", draw: { instrument: "glass", drop: "thread" } },
-];
+/** How the drop of each stage is drawn. */
+const DROPS: Readonly<Record<string, CueDrawing>> = {
+  "thin syrup": { instrument: "thread", threads: 0, reach: 0 },
+  "pouring syrup": { instrument: "thread", threads: 0, reach: 0.25 },
+  "one thread": { instrument: "thread", threads: 1, reach: 0.6 },
+  "two threads": { instrument: "thread", threads: 2, reach: 1 },
+  "soft ball": { instrument: "glass", drop: "soft ball" },
+  "firm ball": { instrument: "glass", drop: "hard ball" },
+  "hard ball": { instrument: "glass", drop: "hard ball" },
+  "soft crack": { instrument: "glass", drop: "thread" },
+  "hard crack": { instrument: "glass", drop: "thread" },
+};
+/** Stages of boiled sugar, as they are told where syrups are made, each by a drop that has cooled. */
+const SYRUPS: CueTables["syrups"] = MAKING.syrupStages.flatMap(({ name, cue }) => {
+  const draw = DROPS[name];
+  return draw ? [{ stage: name, test: /\bwater\b/.test(cue) ? cue : `a cooled drop: ${cue}`, draw }] : [];
+});
 
 /** When no free liquid is left. */
 const DRY: CueTables["dry"] = {

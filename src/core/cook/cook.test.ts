@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import {
   alarmWords,
+  isCookEvent,
   lastToTakeBack,
   missedBetween,
   problemOf,
@@ -184,6 +185,12 @@ describe("a batch on the stove", () => {
     expect(session.notes.length).toBe(2000);
     const full = { ...session, events: Array.from({ length: COOK_LIMITS.events }, () => START()) };
     expect(problemOf(event({ kind: "note", text: "one more", step: null }), full)).toMatch(/as many events/);
+  });
+
+  it("knows an event that was kept elsewhere from what is none", () => {
+    expect(isCookEvent(START())).toBe(true);
+    for (const none of [null, 3, "x", {}, { id: "a", at: 1, kind: "exploded" }, { id: "a", kind: "note" }, { id: 1, at: 1, kind: "note" }])
+      expect(isCookEvent(none)).toBe(false);
   });
 
   it("is told as a story, without what was taken back", () => {

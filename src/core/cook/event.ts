@@ -28,6 +28,34 @@ export type CookEvent = CookHappening & {
   readonly at: number;
 };
 
+/** Their kinds; the compiler names one that is missing. */
+const KINDS: Readonly<Record<CookHappening["kind"], true>> = {
+  started: true,
+  ready: true,
+  done: true,
+  skipped: true,
+  "went to": true,
+  "step added": true,
+  note: true,
+  "timer started": true,
+  "timer longer": true,
+  "timer stopped": true,
+  "put in": true,
+  weighed: true,
+  ended: true,
+  "taken up again": true,
+  "taken back": true,
+};
+/** What can still be told of a batch that is done. */
+export const AFTER_THE_END: readonly CookEvent["kind"][] = ["note", "taken up again", "taken back"];
+
+/** Whether something that was kept elsewhere is an event of a kind that is known; what it says is judged where it is taken in. */
+export const isCookEvent = (value: unknown): value is CookEvent => {
+  if (typeof value !== "object" || value === null) return false;
+  const { id, at, kind } = value as Readonly<Record<string, unknown>>;
+  return typeof id === "string" && typeof at === "number" && typeof kind === "string" && Object.hasOwn(KINDS, kind);
+};
+
 /** What an event may hold. */
 export const COOK_LIMITS = {
   /** Characters of a note, an added step, a name. */

@@ -1,5 +1,4 @@
-import { formatGrams } from "../units";
-import { COOK_LIMITS, type CookEvent } from "./event";
+import { AFTER_THE_END, type CookEvent } from "./event";
 import type { CookPlan, PlannedStep } from "./plan";
 
 export type StepState = "to come" | "now" | "done" | "skipped";
@@ -134,8 +133,6 @@ export const secondsLeft = (timer: CookTimer, now: number): number => Math.min(t
 export const missedBetween = ({ timers }: CookSession, from: number, to: number): readonly CookTimer[] =>
   timers.filter((timer) => endsAt(timer) > from && endsAt(timer) <= to).sort((a, b) => endsAt(a) - endsAt(b));
 
-/** What can still be told of a batch that is done. */
-const AFTER_THE_END: readonly CookEvent["kind"][] = ["note", "taken up again", "taken back"];
 const waiting = (step: CookStep): CookStep => (step.state === "now" ? { ...step, state: "to come" } : step);
 
 function applied(session: CookSession, event: CookEvent): CookSession {
@@ -224,92 +221,4 @@ function finished(session: CookSession, { kind, step, at }: Extract<CookEvent, {
   const from = steps.findIndex(({ id }) => id === step);
   const next = steps.slice(from + 1).find(({ state }) => state === "to come");
   return next ? begun({ ...after, now: null }, next.id, at) : { ...after, now: null };
-}
-
-/** The last event that can be taken back, and what taking it back does, in words; null where there is none. */
-export function lastToTakeBack({ events, steps }: CookSession): { readonly event: string; readonly words: string } | null {
-  const back = new Set(events.flatMap((event) => (event.kind === "taken back" ? [event.event] : [])));
-  const last = events.findLast((event) => event.kind !== "taken back" && event.kind !== "started" && !back.has(event.id));
-  if (!last) return null;
-  const textOf = (step: string) => steps.find(({ id }) => id === step)?.text.slice(0, 40) ?? "a step";
-  return { event: last.id, words: `Take back: ${wordsOf(last, textOf)}` };
-}
-
-function wordsOf(event: CookEvent, textOf: (step: string) => string): string {
-  switch (event.kind) {
-    case "done":
-      return `done, “${textOf(event.step)}”`;
-    case "skipped":
-      return `skipped, “${textOf(event.step)}”`;
-    case "went to":
-      return `gone to “${textOf(event.step)}”`;
-    case "put in":
-      return `${formatGrams(event.grams)} g ${event.name}`;
-    case "weighed":
-      return `weighed ${formatGrams(event.grams - event.pan)} g`;
-    case "note":
-      return "a note";
-    case "step added":
-      return `a step, “${event.text.slice(0, 40)}”`;
-    case "timer started":
-      return `a timer, ${event.label}`;
-    case "timer longer":
-      return "more time";
-    case "timer stopped":
-      return "a timer stopped";
-    case "ready":
-      return event.isReady ? "got ready" : "not ready";
-    case "ended":
-      return "the end";
-    case "taken up again":
-      return "taken up again";
-    case "started":
-    case "taken back":
-      return event.kind;
-  }
-}
-
-/** Why an event cannot be; null where it can. In words for who stands at the stove. */
-export function problemOf(event: CookEvent, session: CookSession): string | null {
-  const { timer, grams, events, timers, steps } = COOK_LIMITS;
-  if (session.events.length >= events) return "This batch holds as many events as one can. End it, and begin another.";
-  if (session.startedAt === null && event.kind !== "started" && event.kind !== "ready" && event.kind !== "note")
-    return "Nothing is cooking yet: start it first.";
-  if (session.endedAt !== null && !AFTER_THE_END.includes(event.kind)) return "This batch is done. Take it up again first.";
-  switch (event.kind) {
-    case "timer started":
-    case "timer longer":
-      if (event.seconds < timer.least) return "A timer of nothing rings at once: give it at least a second.";
-      if (event.seconds > timer.most) return "A timer runs for a day at most. For what takes longer, note when it is due.";
-      return event.kind === "timer started" && session.timers.length >= timers
-        ? `More than ${timers} timers at once are not told apart: stop one first.`
-        : null;
-    case "weighed":
-      if (event.grams > grams) return `No kitchen scale weighs ${formatGrams(event.grams)} g. Was it grams?`;
-      if (event.grams <= event.pan) return `That is not more than the pan alone (${formatGrams(event.pan)} g). Was the pan on the scale?`;
-      return null;
-    case "put in":
-      return event.grams <= 0
-        ? "Nothing went in: give it an amount."
-        : event.grams > grams
-          ? `${formatGrams(event.grams)} g is more than any pot here holds.`
-          : null;
-    case "ended":
-      return event.grams !== null && event.grams <= 0 ? "It weighs something: leave it empty where it was not weighed." : null;
-    case "done":
-    case "skipped":
-    case "went to":
-      return session.steps.some(({ id }) => id === event.step) ? null : "This batch has no such step.";
-    case "step added":
-      if (event.text.trim() === "") return "A step says what to do.";
-      return session.steps.length >= session.plan.steps.length + steps ? `More than ${steps} steps of its own is another recipe.` : null;
-    case "taken back":
-      return session.events.some(({ id }) => id === event.event) ? null : "What is to be taken back is not there.";
-    case "started":
-    case "ready":
-    case "note":
-    case "timer stopped":
-    case "taken up again":
-      return null;
-  }
 }

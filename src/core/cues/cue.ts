@@ -4,6 +4,8 @@ import type { Operation } from "../recipe";
 /** How far something has come: it has to go on, it is done, it has gone too far; one of each, in this order. */
 export type Three<T> = readonly [notYet: T, now: T, tooFar: T];
 
+export const three = <From, To>([before, now, past]: Three<From>, make: (from: From) => To): Three<To> => [make(before), make(now), make(past)];
+
 export const SENSES = ["sight", "sound", "smell", "touch", "bite", "test"] as const;
 /** What it is told by; "test" is a piece or drop that is tried apart, "bite" only what has cooled. */
 export type Sense = (typeof SENSES)[number];

@@ -4,6 +4,7 @@ import { KINDS, textOfCase } from "../../../tests/support/cases";
 import { read, tableOf } from "../../../tests/support/kitchen";
 import { WRITTEN_RECIPES } from "../../../tests/golden/written-recipes";
 import { kitchenOf } from "../../data";
+import { asHandedDown, stored } from "../adaptation";
 import { USUAL_SOURCES } from "../kitchen";
 import { methodView, type MethodView } from "../views";
 import type { CueDrawing } from ".";
@@ -72,6 +73,46 @@ describe("when a step is done", () => {
     );
     expect(first).toContain("grain");
     expect(second).toEqual(["body"]);
+  });
+
+  it("takes nothing for ground that is only chopped beside something that is bought so", () => {
+    const [chopped = [], fried = []] = cuesOf(
+      "100 g almonds\n1 tsp ground cardamom\n20 g ghee\n50 g millet",
+      "Wash the millet, chop the almonds and mix in the ground cardamom.",
+      "Fry the almonds in the ghee for 4 minutes.",
+    );
+    expect(chopped).not.toContain("ground fine");
+    expect(fried).toContain("nuts");
+  });
+
+  it("tells how far a pot comes down, in grams as well, and of a version only what is known of it", () => {
+    const rabri = "Rabri\nServes 6\n\n2 litres milk\n80 g sugar\n\n1. Simmer the milk for 70 minutes until one third is left.\n2. Add the sugar.";
+    const words = viewOf(rabri).steps[0]?.cues.find(({ id }) => id === "level")?.told[0]?.words[1];
+    expect(words).toMatch(/^stands at 3\d % of where it began: about \d+ g is in it, without the pan$/);
+    const of = read(rabri);
+    const table = tableOf({ servings: 6, rules: ["vegan"] });
+    const { version } = asHandedDown(of, table);
+    const oat = kitchen.reference.foods.get("oat-drink");
+    if (!oat) throw new Error("no oat drink");
+    const rows = version.rows.map((row) => (row.food?.id === "cow-milk" ? { ...row, food: oat, grams: 900, change: "replaced" as const, why: "vegan" } : row));
+    const bench = stored({ label: "With oat drink", version: { rows, evaporation: 300 }, byHand: true }, of, table);
+    const level = methodView({ recipe: of.recipe, table, bench }, kitchen)
+      .steps.flatMap(({ cues }) => cues)
+      .find(({ id }) => id === "level");
+    expect(level?.told[0]?.words[1]).not.toMatch(/%/);
+    expect(level?.told[0]?.words[1]).toMatch(/^about \d+ g is in it/);
+  });
+
+  it("looks at what is got ready from the beginning: the night's soaking too", () => {
+    const of = read("Rice pudding\nServes 4\n\n1 litre milk\n80 g rice\n90 g sugar\n\n1. Boil the rice in the milk for 40 minutes.\n2. Add the sugar.");
+    const table = tableOf({ servings: 4, rules: ["vegan"] });
+    const { version } = asHandedDown(of, table);
+    const almond = kitchen.reference.foods.get("almond-milk-home");
+    if (!almond) throw new Error("no almond milk");
+    const rows = version.rows.map((row) => (row.food?.id === "cow-milk" ? { ...row, food: almond, change: "replaced" as const, why: "vegan" } : row));
+    const bench = stored({ label: "With almond milk", version: { ...version, rows }, byHand: true }, of, table);
+    const ids = methodView({ recipe: of.recipe, table, bench }, kitchen).before.flatMap(({ cues }) => cues.map(({ id }) => id));
+    expect(ids).toContain("nuts soak");
   });
 
   it("fries what was shaped as dough, and looks at what is cold as it is cold", () => {

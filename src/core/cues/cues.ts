@@ -1,45 +1,17 @@
-import { bodyHolds, type Figures } from "../evaluate";
-import type { Constants, Food } from "../food";
+import type { Food } from "../food";
 import type { InPot, PotAt } from "../hazards";
 import type { HandlingKind } from "../method";
 import { shadeWords } from "../models/appearance";
-import { bodyWords } from "../models/texture";
-import { OPERATIONS, readStep, type Archetype, type Operation, type StepId, type StepReading } from "../recipe";
-import { formatGrams } from "../units";
-import { SENSES, type Cue, type CueDrawing, type CueRow, type CueTables, type Three } from "./cue";
-
-/** What cues are told of. */
-export interface CueGround {
-  /** The steps of a version, each with its pot and its words as they hold now. */
-  readonly pots: readonly PotAt[];
-  /** Foods that a step names, by step: what is fried and lifted out again goes into no pot there. */
-  readonly named: ReadonlyMap<StepId, readonly InPot[]>;
-  readonly archetype: Archetype;
-  /** All that goes in, g. */
-  readonly mass: number;
-  /** Of the version as it is meant to be in the end. */
-  readonly figures: Pick<Figures, "water" | "body.hot" | "body.chilled">;
-  /** Whether it is eaten cold, so that it sets further than it looks. */
-  readonly isEatenCold: boolean;
-  /** By the recipe's steps, what is left of what was in the pot: as a share, and in g where that is known of this version. */
-  readonly levels: ReadonlyMap<StepId, { readonly share: number; readonly grams: number | null }>;
-  /** How far sugar is browned, where some is: "light", "amber", "dark". */
-  readonly caramel: "light" | "amber" | "dark" | null;
-  readonly tables: CueTables;
-  readonly constants: Pick<Constants, "bodyAnchors" | "process">;
-}
+import { OPERATIONS, readStep, type Operation, type StepId, type StepReading } from "../recipe";
+import { bodyCue, chilledCue, levelCue, syrupCue, wholeCue } from "./computed";
+import { SENSES, three, type Cue, type CueRow, type Three } from "./cue";
+import type { CueGround } from "./ground";
 
 type CookingEnd = NonNullable<StepReading["end"]>["end"];
 
-/** More cues than this at one step are not read. */
+/** More cues than this at one step are not read; what gets something ready is several steps in one. */
 const MOST = 2;
-/** So far from what is meant, "not yet" and "too far" are told, steps of body. */
-const BEFORE = 2;
-const PAST = 1.6;
-/** Kinds of sweets that are stirred in a pot until their body is right; of a ladoo or a loose mix that is not so. */
-const STIRRED: readonly Archetype[] = ["pudding", "flour halwa", "pulse halwa", "vegetable halwa", "set pudding", "barfi", "frozen", "sauce"];
-/** What a barfi looks like when it leaves the fire: its slab slices only when it is cold. */
-const LEAVES_THE_SIDES = 7.2;
+const MOST_READYING = 3;
 /** Where one of these is told, the whole needs no cue of its own. */
 const TELLS_THE_WHOLE: readonly string[] = ["body", "custard", "syrup", "caramel", "liquid gone"];
 const CARAMEL: Readonly<Record<NonNullable<CueGround["caramel"]>, Three<number>>> = { light: [1, 2.1, 3.2], amber: [2, 3, 4.2], dark: [3, 4.1, 5] };
@@ -61,7 +33,8 @@ export function cuesOf(ground: CueGround): ReadonlyMap<StepId, readonly Cue[]> {
   for (const [at, pot] of pots.entries()) {
     const cues: Cue[] = [];
     const take = (cue: Cue | null) => {
-      if (cue && cues.length < MOST && !cues.some(({ id }) => id === cue.id)) cues.push(cue);
+      const most = pot.step.origin.kind === "prepares" ? MOST_READYING : MOST;
+      if (cue && cues.length < most && !cues.some(({ id }) => id === cue.id)) cues.push(cue);
     };
     const end = ends[at] ?? null;
     take(end ? endCue(end, pot, ground) : DRIES.test(pot.step.cue ?? "") ? rowCue(tables.dry, pot, ground) : null);
@@ -90,7 +63,9 @@ const withNamed = ({ step, before, coming }: PotAt, named: CueGround["named"]): 
   return [...coming, ...(named.get(step.id) ?? []).filter(({ food }) => !there.has(food.id))];
 };
 
-const GROUND_FINE = /\b(?:grind|ground|blend|pur[eé]+|powder|paste|mill)/i;
+/** Ground fine: by the verb, or by what it comes to; "ground cardamom" is bought so. */
+const GROUND_FINE =
+  /\b(?:grind|grinds|grinding|blend|blends|blended|blending|pur[eé]e[sd]?|mill|milled)\b|\bground (?:fine|finely|to|into|smooth)\b|\b(?:in)?to an? (?:[a-z]{1,12} ){0,2}(?:powder|paste|pur[eé]e|flour|meal)\b/i;
 /** What grinding makes of a food, where it is looked at again. */
 const GROUND_TO: Readonly<Partial<Record<HandlingKind, HandlingKind>>> = {
   pulse: "flour",
@@ -203,117 +178,3 @@ function shaded(steps: Three<number>): Cue["shade"] {
   const [before, now, past] = three(steps, shadeWords);
   return { steps, words: [before === now ? `paler ${now}` : before, now, past === now ? `deeper ${now}` : past] };
 }
-const steps1 = (body: number): string => body.toFixed(1);
-const three = <From, To>([before, now, past]: Three<From>, make: (from: From) => To): Three<To> => [make(before), make(now), make(past)];
-
-/** How the sweet itself looks when it leaves the fire. */
-function wholeCue(ground: CueGround): Cue | null {
-  const { archetype, figures } = ground;
-  if (archetype === "barfi") return bodyCue(LEAVES_THE_SIDES, ground, "a slab slices from what leaves the sides: a rule of practice");
-  if (!STIRRED.includes(archetype) || !bodyHolds(figures)) return null;
-  const cue = bodyCue(figures["body.hot"].value, ground);
-  const [before, now] = cue.told[0]?.words ?? [];
-  // What is as thin as milk in the end tells nothing by it.
-  return before === now ? null : cue;
-}
-
-/** What is spooned cold: still as it was hot, cold through, and past that. */
-function chilledCue({ archetype, figures, tables, constants }: CueGround): Cue | null {
-  if (!SPOONED.includes(archetype) || !bodyHolds(figures)) return null;
-  const [hot, cold] = [figures["body.hot"].value, figures["body.chilled"].value];
-  return {
-    id: "chilled",
-    of: "what chills",
-    told: [
-      {
-        sense: "sight",
-        words: [
-          `as loose as in the pan: ${nearestTo(hot, tables)?.cold ?? ""}`,
-          nearestTo(cold, tables)?.cold ?? "",
-          "water stands round it: it was cut or stirred, or is days old",
-        ],
-      },
-      { sense: "touch", words: ["warm below the rim", "cold through to the middle", "hard at the rim"] },
-    ],
-    draw: [
-      { instrument: "spoon", body: hot },
-      { instrument: "spoon", body: cold },
-      { instrument: "plate", set: 1.3 },
-    ],
-    shade: null,
-    by: `body ${steps1(cold)} of 10 when it is cold (${bodyWords(cold, constants)}), computed for this version`,
-  };
-}
-const SPOONED: readonly Archetype[] = ["pudding", "set pudding", "cultured", "sauce"];
-const nearestTo = (body: number, { bodies }: CueTables) => [...bodies].sort((a, b) => Math.abs(a.body - body) - Math.abs(b.body - body))[0];
-const lookOf = (body: number, tables: CueTables): string => nearestTo(body, tables)?.sight ?? "";
-
-/** Thin, right, too thick: what the body that is meant looks like in the hot pan. */
-function bodyCue(body: number, { tables, figures, isEatenCold, constants }: CueGround, said: string | null = null): Cue {
-  const steps: Three<number> = [Math.max(0, body - BEFORE), body, Math.min(10, body + PAST)];
-  const chilled = figures["body.chilled"].value;
-  const sets = isEatenCold && chilled - body > 0.7 ? `; cold it will be ${steps1(chilled)} (${bodyWords(chilled, constants)})` : "";
-  return {
-    id: "body",
-    of: "the pot",
-    told: [
-      { sense: "sight", words: three(steps, (step) => lookOf(step, tables)) },
-      { sense: "sound", words: three(steps, (step) => nearestTo(step, tables)?.sound ?? "") },
-    ],
-    draw: three(steps, (step) => (step >= LEAVES_THE_SIDES - 0.6 ? panOfMass(step) : { instrument: "spoon", body: step })),
-    shade: null,
-    by: said ?? `body ${steps1(body)} of 10 while it is hot, computed for this version${sets}`,
-  };
-}
-const panOfMass = (body: number): CueDrawing => ({
-  instrument: "pan",
-  contents: body > 9 ? "crumbs" : "mass",
-  trail: 1,
-  away: Math.min(0.45, 0.12 * (body - 5)),
-  fat: Math.max(0, Math.min(1, (body - 7) / 2.5)),
-});
-
-/** The stage before, the stage, and the one after, each by its drop. */
-function syrupCue(stage: string, { syrups }: CueTables): Cue | null {
-  const at = syrups.findIndex((each) => each.stage === stage);
-  const [before, now, past] = [syrups[at - 1], syrups[at], syrups[at + 1] ?? syrups[at]];
-  if (!before || !now || !past) return null;
-  return {
-    id: "syrup",
-    of: "the syrup",
-    told: [{ sense: "test", words: [before.test, now.test, past === now ? "it colours: caramel" : past.test] }],
-    draw: [before.draw, now.draw, past.draw],
-    shade: null,
-    by: null,
-  };
-}
-
-/** How far it has come down in the pot. */
-function levelCue({ step }: PotAt, { levels }: CueGround): Cue | null {
-  const level = step.origin.kind === "recipe" ? levels.get(step.origin.step) : undefined;
-  if (!level || level.share > LEAST_DOWN) return null;
-  const { share, grams } = level;
-  const weighs = grams === null ? "" : `: about ${formatGrams(grams)} g without the pan`;
-  return {
-    id: "level",
-    of: "the level in the pot",
-    told: [
-      {
-        sense: "sight",
-        words: ["stands where it began", `stands at ${Math.round(100 * share)} % of where it began${weighs}`, "lower; what sticks to the wall browns"],
-      },
-      { sense: "sound", words: ["light, quick bubbles", "slower bubbles, a deeper sound", "plops and spits"] },
-    ],
-    draw: [
-      { instrument: "pot", level: FULL, from: FULL },
-      { instrument: "pot", level: FULL * share, from: FULL },
-      { instrument: "pot", level: FULL * share * 0.6, from: FULL },
-    ],
-    shade: null,
-    by: "what is driven off, by the masses of this version",
-  };
-}
-/** How full the pot is drawn at first. */
-const FULL = 0.72;
-/** What comes down by less is not seen in a pot. */
-const LEAST_DOWN = 0.88;

@@ -62,6 +62,15 @@ describe("what is made of what is left over", () => {
     expect(leftoversOf(PANJIRI, { rules: ["vegan"] })).toEqual([]);
   });
 
+  it("makes nothing of raw soya, nothing of what is not read, and says what it brings", () => {
+    const soya =
+      "Soya kheer\nServes 4\n\n150 g soybeans\n900 ml water\n60 g rice\n80 g jaggery\n\n1. Soak the soybeans overnight, blend with the water and press through a cloth.\n2. Boil the rice in the soy milk for 30 minutes.\n3. Stir in the jaggery.";
+    expect(leftoversOf(soya).map(({ kind }) => kind)).not.toContain("pulp");
+    expect(leftoversOf(ALMOND_KHEER.replace("80 g jaggery", "80 g jaggery\n1 cup dragon scales"))).toEqual([]);
+    expect(leftoversOf(ALMOND_KHEER).find(({ kind }) => kind === "pulp")?.brings).toEqual(["milk"]);
+    expect(leftoversOf(ALMOND_KHEER, { rules: ["vegan"] }).find(({ kind }) => kind === "pulp")?.brings).toEqual(["coconut"]);
+  });
+
   it("counts the pulp of a milk that a version has to be pressed for, and not the milk as at hand", () => {
     const of = read("Rice pudding\nServes 6\n\n1.2 litre milk\n100 g rice\n110 g sugar\n\n1. Simmer the rice in the milk for 40 minutes.\n2. Add the sugar.");
     const table = tableOf({ servings: 6, rules: ["vegan"] });

@@ -1,9 +1,10 @@
 import { evaluatePoint, valueOf, type EvaluationInput, type Figures, type PropertyId } from "../evaluate";
 import { sumOf, SUGAR_INDICES, type Food, type ServingTemperature } from "../food";
 import { make, type MilkMaking } from "../making";
+import { shortName } from "../method";
 import { foodFromMaking, type PantryTables } from "../pantry";
 import type { BalancedLine, LineId, ReadRecipe } from "../recipe";
-import { ALL_IN, dose, rescue, type Addition, type Mender } from "../rescue";
+import { ALL_IN, dose, partOf, rescue, withMore, type Addition, type Mender } from "../rescue";
 import { mayEnter, type AdaptationProblem, type Version } from "../substitution";
 import { capital, formatGrams, lowerFirst, weighable } from "../units";
 
@@ -32,6 +33,8 @@ export interface DerivedBatch {
   readonly from: { readonly name: string; readonly grams: number };
   readonly adds: readonly Addition[];
   readonly words: string;
+  /** Allergens that go in with it and are not in the sweet. */
+  readonly brings: readonly string[];
   /** What it comes to. */
   readonly figures: Figures;
   /** What its amounts were found by. */
@@ -54,11 +57,17 @@ const SMALL_SERVING = 60;
  * What a sweet leaves over, each made into something small of its own: a loose mix pressed to balls, pulp to a halwa, what clings
  * to the pan and a syrup that is left to a drink. Amounts are solved with the models, for this table.
  */
-export const derivedBatches = (ground: LeftoverGround): readonly DerivedBatch[] =>
-  [...balls(ground), ...pulps(ground), ...clings(ground), ...syrups(ground)].filter(({ from, adds }) => from.grams > 0 && adds.every(({ grams }) => grams > 0));
+export function derivedBatches(ground: LeftoverGround): readonly DerivedBatch[] {
+  const there = new Set(ground.input.lines.flatMap(({ food }) => food.allergens));
+  return [...balls(ground), ...pulps(ground), ...clings(ground), ...syrups(ground)]
+    .filter(({ from, adds }) => from.grams > 0 && adds.every(({ grams }) => grams > 0))
+    .map((batch) => ({ ...batch, brings: [...new Set(batch.adds.flatMap(({ food }) => food.allergens))].filter((allergen) => !there.has(allergen)) }));
+}
+/** Before it is told what it brings. */
+type Found = Omit<DerivedBatch, "brings">;
 
 /** A mix that is eaten loose, bound: the least of what binds it. */
-function balls({ input, figures, problem, foods, menders }: LeftoverGround): readonly DerivedBatch[] {
+function balls({ input, figures, problem, foods, menders }: LeftoverGround): readonly Found[] {
   if (problem.archetype !== "loose mix") return [];
   const found = rescue({ meant: input, state: { ...ALL_IN, grams: null, celsius: null }, fault: "crumbles", problem, foods, menders });
   const way = found.kind === "ways out" ? found.ways.find(({ kind, adds }) => kind === "mend" && adds.length > 0) : undefined;
@@ -90,20 +99,20 @@ const pourable =
   ({ foods, isPressedAtHome }: LeftoverGround) =>
   ({ role, food }: BalancedLine): boolean =>
     role === "liquid" && food.family !== "water" && foods.has(food.id) && !isPressedAtHome(food.id);
-const nameOf = ({ name }: Food): string => lowerFirst(name.split(",")[0] ?? name);
 
 const sweetnessAt = (serve: ServingTemperature): PropertyId => (serve === "hot" ? "sweetness.hot" : "sweetness.chilled");
 
 /** Pulp of what was pressed for it: a halwa as sweet as the sweet itself, stirred until it mounds. */
-function pulps(ground: LeftoverGround): readonly DerivedBatch[] {
-  const { figures, problem, foods } = ground;
+function pulps(ground: LeftoverGround): readonly Found[] {
+  const { figures, problem, foods, tables } = ground;
   const { constants } = problem.reference;
   const fat = ownOr(({ food }) => food.family === "fat", ["ghee", "coconut-oil", "sunflower-oil"], ground);
   const sweetener = ownOr(isSugary, ["jaggery", "sugar", "date-syrup"], ground);
   const liquid = ownOr(pourable(ground), ["water"], ground) ?? foods.get("water");
   if (!fat || !sweetener || !liquid) return [];
-  return pressed(ground).flatMap(({ pulp, grams }): DerivedBatch[] => {
-    if (grams < LEAST_PULP || !mayEnter(pulp, problem)) return [];
+  return pressed(ground).flatMap(({ pulp, grams }): Found[] => {
+    // Raw pulses upset the stomach, and frying does not boil them.
+    if (grams < LEAST_PULP || pulp.family === "pulse" || !mayEnter(pulp, problem)) return [];
     const made = (sweet: number, wet: number): EvaluationInput => {
       const lines = [
         lineOf(pulp, grams, "body"),
@@ -133,15 +142,15 @@ function pulps(ground: LeftoverGround): readonly DerivedBatch[] {
     const amounts = { sweet: weighable(sweet), fat: weighable(FAT * grams), wet: wet > 0 ? weighable(wet) : wet };
     const told = evaluatePoint(made(amounts.sweet, amounts.wet), constants);
     if (Math.abs(told["sweetness.hot"].value - wanted) > Math.max(1, 0.15 * wanted)) return [];
-    const name = nameOf(pulp);
-    const pours = amounts.wet > 0 ? `, pour in ${formatGrams(amounts.wet)} g ${nameOf(liquid)}` : "";
+    const name = shortName(pulp);
+    const pours = amounts.wet > 0 ? `, pour in ${formatGrams(amounts.wet)} g ${shortName(liquid)}` : "";
     return [
       {
         kind: "pulp",
         title: `Halwa of the ${name}`,
         from: { name, grams },
         adds: [exactly(fat, amounts.fat), exactly(sweetener, amounts.sweet), ...(amounts.wet > 0 ? [exactly(liquid, amounts.wet)] : [])],
-        words: `Fry the pulp in ${formatGrams(amounts.fat)} g ${nameOf(fat)} over a low flame until it smells of nuts and is loose, 8 minutes${pours}, stir in ${formatGrams(amounts.sweet)} g ${nameOf(sweetener)} and stir until it mounds on the spoon.`,
+        words: `Fry the pulp in ${formatGrams(amounts.fat)} g ${shortName(fat)} over a low flame until it smells toasted and is loose, 8 minutes${pours}, stir in ${formatGrams(amounts.sweet)} g ${shortName(sweetener)} and stir until it mounds on the spoon. The wet pulp keeps ${lowerFirst(tables.making.pulpKeeps)}`,
         figures: told,
         by: "as sweet as the sweet itself, hot, and of a body that mounds; the fat is a rule of thumb",
       },
@@ -213,17 +222,17 @@ function pressed({ read, version, scale, foods, tables, isPressedAtHome }: Lefto
 const CLINGS: readonly EvaluationInput["archetype"][] = ["pudding", "flour halwa", "pulse halwa", "vegetable halwa", "sauce", "frozen"];
 
 /** What clings to the pan, warmed with some of the sweet's own liquid to a drink. */
-function clings(ground: LeftoverGround): readonly DerivedBatch[] {
+function clings(ground: LeftoverGround): readonly Found[] {
   const { input, figures, problem, foods } = ground;
   const { constants } = problem.reference;
   const grams = constants.process.value.left.transfer * figures.yield.value;
   if (grams < LEAST_LEFT || !CLINGS.includes(problem.archetype)) return [];
   const liquid = ownOr(pourable(ground), ["water"], ground) ?? foods.get("water");
-  return liquid ? drink(scaled(input, grams / figures.yield.value), { name: "what clings to the pan", grams }, liquid, "pan", ground) : [];
+  return liquid ? drink(partOf(withoutBeside(input), grams / figures.yield.value), { name: "what clings to the pan", grams }, liquid, "pan", ground) : [];
 }
 
 /** What is left of a syrup that is served beside, let down to a drink; told of 100 g of it. */
-function syrups({ read, ...ground }: LeftoverGround): readonly DerivedBatch[] {
+function syrups({ read, ...ground }: LeftoverGround): readonly Found[] {
   const { input, foods } = ground;
   const water = foods.get("water");
   const beside = input.lines.filter(({ apart }) => apart);
@@ -240,16 +249,16 @@ function syrups({ read, ...ground }: LeftoverGround): readonly DerivedBatch[] {
 const SYRUP = 0.3;
 
 /** Let down with a liquid until it tastes lightly sweet. */
-function drink(input: EvaluationInput, from: DerivedBatch["from"], liquid: Food, kind: "pan" | "syrup", { problem }: LeftoverGround): readonly DerivedBatch[] {
+function drink(input: EvaluationInput, from: DerivedBatch["from"], liquid: Food, kind: "pan" | "syrup", { problem }: LeftoverGround): readonly Found[] {
   const { constants } = problem.reference;
   const at = sweetnessAt(problem.serve);
-  const withMore = (grams: number): EvaluationInput => ({ ...input, lines: [...input.lines, lineOf(liquid, grams)] });
+  const withLiquid = (grams: number): EvaluationInput => withMore(input, [lineOf(liquid, grams)]);
   const wanted = kind === "pan" ? LIGHTLY_SWEET : COLD_DRINK;
-  const found = dose((grams) => valueOf(withMore(grams), at, constants), wanted, 1, MOST_DRINK * from.grams);
+  const found = dose((grams) => valueOf(withLiquid(grams), at, constants), wanted, 1, MOST_DRINK * from.grams);
   if (!found) return [];
   const grams = weighable(found.amount);
   if (from.grams + grams < LEAST_CUP) return [];
-  const name = nameOf(liquid);
+  const name = shortName(liquid);
   return [
     {
       kind,
@@ -260,7 +269,7 @@ function drink(input: EvaluationInput, from: DerivedBatch["from"], liquid: Food,
         kind === "pan"
           ? `Pour ${formatGrams(grams)} g ${name} into the emptied pan, warm it while you scrape with a wooden spoon, and drink it warm or chilled.`
           : `Stir every 100 g of it into ${formatGrams(grams)} g cold ${name}; a squeeze of lemon, where this table takes it.`,
-      figures: evaluatePoint(withMore(grams), constants),
+      figures: evaluatePoint(withLiquid(grams), constants),
       by: `sweetness of such a drink: ${wanted} g as sugar in 100 g, a rule of thumb`,
     },
   ];
@@ -269,10 +278,5 @@ const MOST_DRINK = 14;
 /** Less than this is a sip, g. */
 const LEAST_CUP = 50;
 
-const scaled = (input: EvaluationInput, by: number): EvaluationInput => ({
-  ...input,
-  lines: input.lines.filter(({ apart }) => !apart).map((line) => ({ ...line, grams: by * line.grams, sd: by * line.sd })),
-  apart: 0,
-  evaporation: { value: by * input.evaporation.value, sd: by * input.evaporation.sd },
-  servings: 1,
-});
+/** What is in the pot itself. */
+const withoutBeside = (input: EvaluationInput): EvaluationInput => ({ ...input, lines: input.lines.filter(({ apart }) => !apart), apart: 0 });

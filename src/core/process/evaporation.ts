@@ -18,6 +18,14 @@ const REACHES: Readonly<Record<Burner["kind"], number>> = { gas: 0.5, induction:
 export const burnerCap = ({ kind, power }: Pick<Burner, "kind" | "power">): number => GRAMS_PER_KILOWATT * power * REACHES[kind];
 
 /**
+ * The power that reaches a pot, by the most water that its burner drives off (g per minute).
+ * @unit kW
+ * @range 0 or more
+ * @source latent heat of water
+ */
+export const powerOf = (cap: number): number => cap / GRAMS_PER_KILOWATT;
+
+/**
  * Water driven off an open pan, g per minute: flux × area, at most what the burner can (`cap`), × (1 − (solids/0.75)³), with solids the share of the pot that
  * is dissolved or suspended, fat aside (0 to 0.65; beyond that the rate is not known and 0 is returned).
  * Diameter in cm. Rule of thumb fitted on kitchen weighings.

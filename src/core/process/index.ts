@@ -1,6 +1,6 @@
 export { BODY_SUMS, bodyIndexOf, bodyPerGram, bodyWithSlopes, NO_BODY, type BodyConstants, type BodyIndex, type BodySums } from "./body";
 export { boilingPoint, boilingPointsAt, percentAtBoiling, type BoilingPoints } from "./boiling";
-export { burnerCap, evaporationRate, kitchenConstants, type Heat } from "./evaporation";
+export { burnerCap, evaporationRate, kitchenConstants, powerOf, type Heat } from "./evaporation";
 export { pressOut } from "./extraction";
 export { gelatinisedShare } from "./gelatinisation";
 export { bodyOfIndex, indexOfBody, thickeningPerGram, type Cooled } from "./thickening";

@@ -4,7 +4,7 @@ import { minutesToDone } from "../method";
 import { formatGrams, weighable } from "../units";
 import type { AdaptationProblem } from "../substitution";
 import { STICKS, type Fault } from "./faults";
-import { waterIn, withMore } from "./pot";
+import { partOf, waterIn, withMore } from "./pot";
 import type { Mender, WayOut } from "./way";
 
 interface DeedQuestion {
@@ -134,13 +134,7 @@ function asIs({ input, problem }: DeedQuestion): WayOut["after"] {
   return { input, figures: evaluatePoint(input, problem.reference.constants) };
 }
 function evaluatedScaled({ input, problem }: DeedQuestion, by: number): WayOut["after"] {
-  const part = {
-    ...input,
-    lines: input.lines.map((line) => ({ ...line, grams: by * line.grams })),
-    evaporation: { ...input.evaporation, value: by * input.evaporation.value },
-    apart: by * input.apart,
-    servings: by * input.servings,
-  };
+  const part = partOf(input, by);
   return { input: part, figures: evaluatePoint(part, problem.reference.constants) };
 }
 const deed = (question: DeedQuestion, words: string, minutes: number, after = asIs(question)): WayOut => ({

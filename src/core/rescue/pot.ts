@@ -51,6 +51,15 @@ export function potNow(meant: EvaluationInput, { grams, shares, drivenShare }: O
   return { kind: "pot", input: { ...meant, lines, evaporation: { value: driven, sd: SCALE * grams } }, grams: put - driven };
 }
 
+/** So much of a pot, as a share. */
+export const partOf = (input: EvaluationInput, share: number): EvaluationInput => ({
+  ...input,
+  lines: input.lines.map((line) => ({ ...line, grams: share * line.grams, sd: share * line.sd })),
+  evaporation: { value: share * input.evaporation.value, sd: share * input.evaporation.sd },
+  apart: share * input.apart,
+  servings: share * input.servings,
+});
+
 /** The same pot with something put in, or more water driven off. */
 export const withMore = (input: EvaluationInput, added: EvaluationInput["lines"], boiledOff = 0): EvaluationInput => ({
   ...input,

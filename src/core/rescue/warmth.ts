@@ -1,5 +1,6 @@
 import type { Figures } from "../evaluate";
 import type { Constants, ServingTemperature } from "../food";
+import { powerOf } from "../process";
 import type { Target } from "./faults";
 import type { WayOut } from "./way";
 
@@ -9,8 +10,7 @@ const COLD = 25;
 const SIMMERS = 95;
 /** kJ that a kilogram of a sweet takes up for each degree: most of it is water (rule of thumb). */
 const HEAT_CAPACITY = 3.6;
-/** g of water that a kilowatt drives off a minute, by the latent heat; a small flame where the household names no burner, kW in the pot. */
-const GRAMS_PER_KILOWATT = 26.6;
+/** A small flame, where the household names no burner, kW in the pot (rule of thumb). */
 const SMALL_FLAME = 0.8;
 /** A difference in body that is seen. */
 const SEEN = 0.7;
@@ -26,7 +26,7 @@ export const isHeated = ({ boilOff, adds }: WayOut): boolean => boilOff !== null
  */
 export function warming(grams: number, celsius: number | null, { process: { value } }: Pick<Constants, "process">): number {
   if (celsius === null || celsius >= SIMMERS - 10) return 0;
-  const kilowatts = value.cap === null ? SMALL_FLAME : value.cap / GRAMS_PER_KILOWATT;
+  const kilowatts = value.cap === null ? SMALL_FLAME : powerOf(value.cap);
   return Math.round(((grams / 1000) * HEAT_CAPACITY * (SIMMERS - celsius)) / (60 * kilowatts));
 }
 

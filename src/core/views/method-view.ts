@@ -65,7 +65,7 @@ export interface MethodView {
 }
 
 /** Something small of its own, from what is left over. */
-export interface ToldLeftover extends Pick<DerivedBatch, "kind" | "title" | "from" | "words" | "by"> {
+export interface ToldLeftover extends Pick<DerivedBatch, "kind" | "title" | "from" | "words" | "brings" | "by"> {
   readonly adds: readonly { readonly name: string; readonly grams: number; readonly low: number; readonly high: number; readonly measure: string }[];
   /** What it comes to: g, sweetness as served, g as sugar in 100 g, and free sugars of all of it, g. */
   readonly grams: number;
@@ -105,7 +105,9 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
   const byRow = new Map(version.rows.map((row) => [row.id, row] as const));
   const named = new Map([
     ...read.steps.map(({ step }) => [step.id, find(step.text).flatMap(({ key }) => inPot(rowOf.get(key)))] as const),
-    ...method.steps.flatMap(({ id, origin }) => (origin.kind === "prepares" ? [[id, inPot(byRow.get(origin.line))] as const] : [])),
+    ...method.steps.flatMap(({ id, origin }) =>
+      origin.kind === "prepares" ? [[id, [...preparedFrom(said.get(id) ?? "", kitchen), ...inPot(byRow.get(origin.line))]] as const] : [],
+    ),
   ]);
   const cues = cuesOf({
     named,
@@ -162,21 +164,22 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
     steps: cooked.map(plain),
     strip: timePieces(cooked.map(({ of, text }) => ({ ...of, text }))),
     times: times.now,
-    // What is left of a sweet that breaks this table is not for it either.
-    leftovers: standing.breaches.some(({ limit }) => limit === null)
-      ? []
-      : derivedBatches({
-          read,
-          version,
-          input,
-          figures: evaluated.figures,
-          scale: table.servings / read.recipe.servings,
-          problem,
-          foods: kitchen.reference.foods,
-          tables: kitchen.pantryTables,
-          isPressedAtHome: (food) => kitchen.handling.foods.get(food)?.prepare?.operations.includes("press") === true,
-          menders: kitchen.menders,
-        }).map((batch) => toldLeftover(batch, table.serve, read)),
+    // What is left of a sweet that is not known to be for this table is not known to be either.
+    leftovers:
+      read.unresolved.length > 0 || [...standing.breaches.map(({ limit }) => limit), ...standing.questions.map(({ limit }) => limit)].includes(null)
+        ? []
+        : derivedBatches({
+            read,
+            version,
+            input,
+            figures: evaluated.figures,
+            scale: table.servings / read.recipe.servings,
+            problem,
+            foods: kitchen.reference.foods,
+            tables: kitchen.pantryTables,
+            isPressedAtHome: (food) => kitchen.handling.foods.get(food)?.prepare?.operations.includes("press") === true,
+            menders: kitchen.menders,
+          }).map((batch) => toldLeftover(batch, table.serve, read)),
   };
 }
 
@@ -194,13 +197,26 @@ function dishesOf({ recipe, archetype }: ReadRecipe, { servings }: DiningTable, 
   return { count, grams: grams / count, ml: grams / count / SET_DENSITY, what: count === 1 ? "1 mould or cup" : `${count} moulds or cups` };
 }
 
+/** What something is got ready from, as its own words name it: all of it is looked at alike. */
+const preparedFrom = (text: string, { reading }: Kitchen) =>
+  [...new Set(reading.find(text).flatMap(({ food, meant }) => (meant && food.family !== "water" ? [food] : [])))].map((food) => ({
+    food,
+    grams: 1,
+    kind: handlingKindOf(food),
+  }));
+
 /** What is made of leftovers, in figures: sweetness as it is served, free sugars of all of it. */
-function toldLeftover({ kind, title, from, adds, words, figures, by }: DerivedBatch, serve: DiningTable["serve"], { measures }: ReadRecipe): ToldLeftover {
+function toldLeftover(
+  { kind, title, from, adds, words, brings, figures, by }: DerivedBatch,
+  serve: DiningTable["serve"],
+  { measures }: ReadRecipe,
+): ToldLeftover {
   return {
     kind,
     title,
     from,
     words,
+    brings: brings.map((allergen) => allergen.replace("-", " ")),
     by,
     adds: adds.map(({ food, grams, low, high }) => ({ name: food.name, grams, low, high, measure: kitchenMeasure(food, grams, measures)?.text ?? "" })),
     grams: figures.yield.value,
@@ -209,18 +225,19 @@ function toldLeftover({ kind, title, from, adds, words, figures, by }: DerivedBa
   };
 }
 
-/** What is left of a pot after each step of the recipe that drives something off; `scale` is of the recipe as handed down, null of a version. */
-function levelsOf(
-  { steps, ledger }: ReadRecipe,
-  method: readonly MethodStep[],
-  scale: number | null,
-): ReadonlyMap<StepId, { readonly share: number; readonly grams: number | null }> {
+/**
+ * What is left of a pot after each step of the recipe that drives something off: the share is of the recipe as handed down, g of
+ * this version where they are known. `scale` is of the recipe as handed down, null of a version.
+ */
+function levelsOf({ steps, ledger }: ReadRecipe, method: readonly MethodStep[], scale: number | null): Parameters<typeof cuesOf>[0]["levels"] {
   return new Map(
     ledger.entries.flatMap(({ step: at, driven, after }) => {
       const id = at === null ? undefined : steps[at]?.step.id;
       if (id === undefined || driven <= 0 || after.mass <= 0) return [];
       const set = method.find((step) => step.id === id)?.cooking?.left ?? null;
-      return [[id, { share: after.mass / (after.mass + driven), grams: set ?? (scale === null ? null : scale * after.mass) }] as const];
+      return [
+        [id, { share: after.mass / (after.mass + driven), grams: set ?? (scale === null ? null : scale * after.mass), isOfRecipe: scale !== null }] as const,
+      ];
     }),
   );
 }

@@ -71,8 +71,10 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
       <PageColumns>
         <div className="p-4 md:p-5 min-w-0">
           {batches.length > 0 && (
-            <section aria-label="On the stove" className="mb-6">
-              <h2 className="t-h2">{batches.some(({ isOn }) => isOn) ? "On the stove" : "Cooked last"}</h2>
+            <section aria-labelledby="batches-head" className="mb-6">
+              <h2 id="batches-head" className="t-h2">
+                {batches.some(({ isOn }) => isOn) ? "On the stove" : "Cooked last"}
+              </h2>
               <BatchList batches={batches} />
               <Go href="/batches" className="underline t-ledger inline-flex items-center min-h-11 md:min-h-8">
                 All batches

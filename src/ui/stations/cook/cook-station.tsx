@@ -98,7 +98,7 @@ export function CookStation({ id, recipeId, versionId, plan, events }: CookStati
       <p className="sr-only" role="status">
         {said}
       </p>
-      <main id="main" className="lg:grid lg:grid-cols-[minmax(0,1fr)_404px] pb-[104px]">
+      <main id="main" className="lg:grid lg:grid-cols-[minmax(0,1fr)_404px] pb-[120px]">
         <div className="p-4 md:p-6 min-w-0">
           {missed.length > 0 && (
             <div role="alert" className="bg-saffron-wash border border-saffron px-3 py-2 mb-4 flex flex-wrap gap-3 items-center justify-between">
@@ -155,10 +155,17 @@ export function CookStation({ id, recipeId, versionId, plan, events }: CookStati
               ))}
             </section>
           ) : (
-            <AllDone session={session} onEnd={(grams) => act({ kind: "ended", grams })} />
+            <AllDone session={session} onGo={(to) => act({ kind: "went to", step: to })} onEnd={(grams) => act({ kind: "ended", grams })} />
           )}
           {isOn && <Timers session={session} now={now} act={act} />}
-          {left.length > 0 && isOn && (
+          {step && isOn && (
+            <p className="md:hidden mt-3">
+              <button type="button" className="underline min-h-11" onClick={() => act({ kind: "skipped", step: step.id })}>
+                Leave this step out
+              </button>
+            </p>
+          )}
+          {left.length > 0 && step && isOn && (
             <p className="mt-4 t-ledger text-ink2">
               Next: <span className="t-frac">{left[0]?.text}</span>
             </p>
@@ -172,7 +179,7 @@ export function CookStation({ id, recipeId, versionId, plan, events }: CookStati
         </aside>
         {isOn && (
           <div
-            className="no-print fixed z-20 inset-x-0 bottom-[50px] md:bottom-0 md:left-[76px] lg:left-[88px] h-[72px] md:h-[88px] bg-ground border-t border-ink flex"
+            className="no-print fixed z-20 inset-x-0 bottom-[50px] md:bottom-0 md:left-[76px] lg:left-[88px] h-14 md:h-[88px] bg-ground border-t border-ink flex"
             role="group"
             aria-label="What to do now"
           >
@@ -207,7 +214,7 @@ export function CookStation({ id, recipeId, versionId, plan, events }: CookStati
               Leave out
             </button>
             <button type="button" disabled={!step} className="flex-1 min-w-28 bg-ink text-sheet text-[22px] font-[590] disabled:bg-edge" onClick={next}>
-              {left.length === 0 ? "Last step done" : "Next"}
+              {step && left.length === 0 ? "Last step done" : "Next"}
             </button>
           </div>
         )}
@@ -243,14 +250,15 @@ const Begin = ({ plan, onBegin }: { readonly plan: CookPlan; readonly onBegin: (
   );
 };
 
-/** All steps are done or left out: what it weighs, and the end. */
-function AllDone({
-  session: { plan },
-  onEnd,
-}: {
-  readonly session: Pick<ReturnType<typeof useBatch>["session"], "plan">;
+interface AllDoneProps {
+  readonly session: ReturnType<typeof useBatch>["session"];
+  readonly onGo: (step: string) => void;
   readonly onEnd: (grams: number | null) => void;
-}) {
+}
+
+/** No step comes next: those that were gone past, what all of it weighs, and the end. */
+function AllDone({ session: { plan, steps }, onGo, onEnd }: AllDoneProps) {
+  const past = steps.filter(({ state }) => state === "to come");
   const [text, setText] = useState("");
   const read = text.trim() === "" ? null : readTyped(text, 1);
   const why = read && "why" in read ? read.why : null;
@@ -261,7 +269,18 @@ function AllDone({
         if (why === null) onEnd(read && "value" in read ? read.value : null);
       }}
     >
-      <p className="text-[30px] font-[600] leading-tight">No step is left.</p>
+      <p className="text-[30px] font-[600] leading-tight">{past.length === 0 ? "No step is left." : "These were gone past:"}</p>
+      {past.length > 0 && (
+        <ul className="mt-2 border-t border-ink">
+          {past.map(({ id, text: words }) => (
+            <li key={id} className="border-b border-line">
+              <button type="button" className="w-full text-left py-2 min-h-11 underline t-frac" onClick={() => onGo(id)}>
+                {words}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
       <label className="block mt-4">
         What all of it weighs, g, without the pan
         <input

@@ -1,7 +1,17 @@
 "use client";
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { problemOf, sessionOf, transition, type CookAction, type CookEvent, type CookHappening, type CookPlan, type CookSession } from "../../../core/cook";
+import {
+  isCookEvent,
+  problemOf,
+  sessionOf,
+  transition,
+  type CookAction,
+  type CookEvent,
+  type CookHappening,
+  type CookPlan,
+  type CookSession,
+} from "../../../core/cook";
 import { Refused, send, why as whyOf } from "../../parts/send";
 
 export interface PlacedEvent {
@@ -16,7 +26,7 @@ const RETRY_MS = 2000;
 function held(id: string): readonly CookEvent[] {
   try {
     const read: unknown = JSON.parse(localStorage.getItem(heldAt(id)) ?? "[]");
-    return Array.isArray(read) ? (read as CookEvent[]) : [];
+    return Array.isArray(read) ? read.filter(isCookEvent) : [];
   } catch {
     return [];
   }

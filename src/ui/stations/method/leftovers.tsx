@@ -7,7 +7,7 @@ export const Leftovers = ({ leftovers }: Pick<MethodView, "leftovers">) =>
     <section aria-label="What is left over" className="mt-6 no-print">
       <h2 className="t-h2">What is left over</h2>
       <ul className="border-t border-ink mt-1 grid xl:grid-cols-2 gap-x-8">
-        {leftovers.map(({ kind, title, from, adds, words, by, grams, sweetness, freeSugars }) => (
+        {leftovers.map(({ kind, title, from, adds, words, brings, by, grams, sweetness, freeSugars }) => (
           <li key={`${kind} ${title}`} className="border-b border-line py-3 min-w-0">
             <h3 className="font-[590]">
               {title}{" "}
@@ -28,6 +28,7 @@ export const Leftovers = ({ leftovers }: Pick<MethodView, "leftovers">) =>
               ))}
             </ul>
             <p className="mt-1 max-w-[64ch]">{words}</p>
+            {brings.length > 0 && <p className="t-ledger text-rose mt-1">Brings {brings.join(", ")}, which the sweet does not hold.</p>}
             <p className="t-small text-ink2 mt-1">
               Comes to about {formatGrams(grams)} g; sweetness {sweetness.toFixed(1)} g as sugar in 100 g, {freeSugars.toFixed(0)} g free sugars in all of it.
               Found by: {by}.
