@@ -162,7 +162,7 @@ const ROWS: readonly CueRow[] = [
     shadeOf: { semolina: [0.5, 1.1, 3], "ragi-flour": [3.2, 3.6, 4.6], "Eleusine coracana": [3.2, 3.6, 4.6], besan: [1.3, 2, 3.8], "Cicer arietinum": [1.3, 2, 3.8], "rice-flour": [0.1, 0.6, 2.6], "rolled-oats": [1, 1.8, 3.5] },
   },
   {
-    id: "grain, roasted", operations: ["roast", "fry"], kinds: ["grain", "puffed"], of: "the grain",
+    id: "grain, roasted", operations: ["roast", "fry"], kinds: ["grain", "puffed", "pearls"], of: "the grain",
     told: {
       sight: ["dull", "a shade deeper, some grains open", "brown"],
       sound: ["silent", "crackles", "falls silent"],
@@ -299,7 +299,7 @@ const ROWS: readonly CueRow[] = [
     draw: [pan("lumps"), pan("liquid"), pan("liquid", { trail: 0.5 })],
   },
   {
-    id: "acid curdles milk", operations: ["simmer", "mix"], kinds: ["acid", "curd"], words: /\b(?:curdles?|curds?|whey|chhena|paneer)\b/i, of: "the curds",
+    id: "acid curdles milk", operations: ["simmer", "mix"], kinds: ["acid", "curd", "milk solids"], words: /\b(?:curdles?|curds?|whey|chhena|paneer)\b/i, of: "the curds",
     told: {
       sight: ["milky between the curds", "curds stand apart in clear, greenish whey", "curds small and hard"],
       touch: ["slimy", "soft, holds together when it is pressed", "squeaks, rubbery"],
@@ -374,7 +374,7 @@ const ROWS: readonly CueRow[] = [
     draw: cloths(1, 0.25, 0.7),
   },
   {
-    id: "ground fine", operations: ["grind"], words: /\b(?:smooth|silky|blend[a-z]*|pur[eé]e[sd]?|grind|grinds)\b|\b(?:in)?to an? (?:[a-z]{1,12} ){0,2}(?:powder|paste|flour|meal)\b|\bground (?:fine|finely|to|into)\b/i, of: "what is ground",
+    id: "ground fine", operations: ["grind"], words: /\b(?:smooth|silky|blend[a-z]*|blitz[a-z]*|process(?:ed)?|pur[eé]e[sd]?|grind|grinds)\b|\b(?:in)?to an? (?:[a-z]{1,12} ){0,2}(?:powder|paste|flour|meal)\b|\bground (?:fine|finely|to|into)\b/i, of: "what is ground",
     told: {
       sight: ["pieces to be seen", "even, no speck left", "fat runs out, it clumps: nuts were ground for too long"],
       touch: ["grains between two fingers", "smooth between two fingers", "warm and greasy"],

@@ -75,6 +75,27 @@ describe("when a step is done", () => {
     expect(second).toEqual(["body"]);
   });
 
+  it("keeps pans apart: a syrup beside the flour, fruit in a second pan", () => {
+    expect(
+      cuesOf(
+        "200 g besan\n100 g ghee\n150 g sugar\n80 ml water",
+        "Fry the besan in the ghee for 18 minutes.",
+        "Boil the sugar and the water to a one-string syrup.",
+      )[1],
+    ).not.toContain("flour or starch");
+    const [, pot = [], fruit = []] = cuesOf(
+      "120 g quinoa\n750 ml oat milk\n2 pears\n50 g maple syrup",
+      "Toast the quinoa for 5 minutes.",
+      "Pour in the oat milk and cook for 20 minutes.",
+      "Soften the pears in a second pan with the maple syrup for 6 minutes.",
+    );
+    expect(pot).toContain("grain");
+    expect(fruit).not.toContain("body");
+    expect(
+      cuesOf("1 litre milk\n2 tbsp lemon juice", "Bring the milk to the boil, add the lemon juice and stir until it curdles; strain through muslin.")[0],
+    ).toContain("acid curdles milk");
+  });
+
   it("takes nothing for ground that is only chopped beside something that is bought so", () => {
     const [chopped = [], fried = []] = cuesOf(
       "100 g almonds\n1 tsp ground cardamom\n20 g ghee\n50 g millet",

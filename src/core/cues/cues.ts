@@ -26,8 +26,9 @@ export function cuesOf(ground: CueGround): ReadonlyMap<StepId, readonly Cue[]> {
   const pots = asGround(ground.pots.map((pot) => ({ ...pot, coming: withNamed(pot, ground.named) })));
   const told = new Set<string>();
   const shaped = new Set<string | null>();
-  const ends = pots.map((pot) => endOf(pot, ground));
-  const last = pots.findLastIndex(({ step }, at) => step.part === null && (isWet(step) || ends[at]?.kind === "body"));
+  const readings = pots.map((pot) => readingOf(pot, ground));
+  const ends = readings.map(({ end }) => end?.end ?? null);
+  const last = pots.findLastIndex(({ step }, at) => step.part === null && readings[at]?.ownPan !== true && (isWet(step) || ends[at]?.kind === "body"));
   const coldest = pots.findLastIndex(({ step }) => step.part === null && step.operations.includes("chill"));
   const found = new Map<StepId, readonly Cue[]>();
   for (const [at, pot] of pots.entries()) {
@@ -65,7 +66,7 @@ const withNamed = ({ step, before, coming }: PotAt, named: CueGround["named"]): 
 
 /** Ground fine: by the verb, or by what it comes to; "ground cardamom" is bought so. */
 const GROUND_FINE =
-  /\b(?:grind|grinds|grinding|blend|blends|blended|blending|pur[eé]e[sd]?|mill|milled)\b|\bground (?:fine|finely|to|into|smooth)\b|\b(?:in)?to an? (?:[a-z]{1,12} ){0,2}(?:powder|paste|pur[eé]e|flour|meal)\b/i;
+  /\b(?:grind|grinds|grinding|blend|blends|blended|blending|blitz|blitzed|pur[eé]e[sd]?|mill|milled)\b|\bground (?:fine|finely|to|into|smooth)\b|\b(?:in)?to an? (?:[a-z]{1,12} ){0,2}(?:powder|paste|pur[eé]e|flour|meal)\b/i;
 /** What grinding makes of a food, where it is looked at again. */
 const GROUND_TO: Readonly<Partial<Record<HandlingKind, HandlingKind>>> = {
   pulse: "flour",
@@ -91,7 +92,7 @@ function asGround(pots: readonly PotAt[]): readonly PotAt[] {
 
 const DOUGH = /\b(?:dough|batter|knead)/i;
 /** What is not in the pot yet changes what it looks like by less than this share of all. */
-const NEARLY_ALL = 0.8;
+const NEARLY_ALL = 0.9;
 const massIn = (items: readonly Pick<InPot, "grams">[]): number => items.reduce((sum, { grams }) => sum + grams, 0);
 
 const isWet = ({ heat, operations }: PotAt["step"]): boolean => heat !== null || operations.some((each) => each === "simmer" || each === "reduce");
@@ -99,6 +100,13 @@ const isWet = ({ heat, operations }: PotAt["step"]): boolean => heat !== null ||
 /** Words of a step by which it is done when no free liquid is left, beyond those that its masses are solved from. */
 const DRIES = /\b(?:gone|absorbed|soaked up|dried up|hardly any|no (?:free )?(?:liquid|milk|water|juice)|clean (?:path|trail))\b/i;
 const LIQUIDS: readonly (HandlingKind | null)[] = ["water", "milk", "plant milk", "cream", "syrup"];
+const isSyrup = (items: readonly InPot[]): boolean => {
+  const kinds = items.map(({ kind }) => kind);
+  return (
+    kinds.every((kind) => kind !== null && OF_SYRUPS.includes(kind)) && kinds.some((kind) => kind === "sugar" || kind === "syrup") && kinds.includes("water")
+  );
+};
+const OF_SYRUPS: readonly HandlingKind[] = ["sugar", "syrup", "water", "acid", "aroma", "seasoning"];
 /** Whether nothing but sugar and fat is in a pot: it goes by its stage. */
 const isBoiledSugar = ({ before, coming }: PotAt): boolean =>
   [...before, ...coming].every(({ kind }) => kind === "sugar" || kind === "syrup" || kind === "fat" || kind === "water");
@@ -108,10 +116,8 @@ function isLiquid({ before, coming }: PotAt): boolean {
   return massIn(all.filter(({ kind }) => LIQUIDS.includes(kind))) > 0.5 * massIn(all);
 }
 
-/** What the words of a step say that its cooking goes on to. */
-function endOf({ step, text }: PotAt, { constants }: CueGround): CookingEnd | null {
-  return readStep({ id: step.id, text, choice: {} }, constants.process.value).end?.end ?? null;
-}
+/** The words of a step, read: what its cooking goes on to, and whether it is done in a pan of its own. */
+const readingOf = ({ step, text }: PotAt, { constants }: CueGround): StepReading => readStep({ id: step.id, text, choice: {} }, constants.process.value);
 
 function endCue(end: CookingEnd, pot: PotAt, ground: CueGround): Cue | null {
   switch (end.kind) {
@@ -138,7 +144,8 @@ const isSuch = ({ kinds, foods }: CueRow, { food, kind }: InPot): boolean =>
 
 /** The rows that hold for a step, by its operations in their order: the first that fits what comes in, else what is in the pot. */
 function rowsFor({ step, text, before, coming }: PotAt, rows: readonly CueRow[]): readonly CueRow[] {
-  const all = [...before, ...coming];
+  // A syrup is boiled in a pan of its own, whatever is in the pot.
+  const all = isSyrup(coming) ? coming : [...before, ...coming];
   const fits = (row: CueRow, here: readonly InPot[]): boolean => {
     if (row.words && !row.words.test(text)) return false;
     if (row.kinds === undefined && row.foods === undefined) return true;

@@ -219,7 +219,7 @@ function pressed({ read, version, scale, foods, tables, isPressedAtHome }: Lefto
 }
 
 /** Sweets of which something clings to the pan, and the share of it that does (rule of thumb). */
-const CLINGS: readonly EvaluationInput["archetype"][] = ["pudding", "flour halwa", "pulse halwa", "vegetable halwa", "sauce", "frozen"];
+const CLINGS: readonly EvaluationInput["archetype"][] = ["pudding", "flour halwa", "pulse halwa", "vegetable halwa", "sauce"];
 
 /** What clings to the pan, warmed with some of the sweet's own liquid to a drink. */
 function clings(ground: LeftoverGround): readonly Found[] {
