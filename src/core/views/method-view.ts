@@ -16,7 +16,7 @@ import {
   type TimePiece,
   type Tool,
 } from "../method";
-import { kitchenMeasure, yieldText, type ReadRecipe, type StepId } from "../recipe";
+import { kitchenMeasure, yieldText, type ReadRecipe } from "../recipe";
 import { partedPortions, partedWords, standingOf, tableVerdict, versionInput, type TableVerdict } from "../substitution";
 import { whoseRules, type DiningTable } from "../table";
 import { groundOfBench, laidBench, withBatch, type BenchQuestion } from "./bench-ground";
