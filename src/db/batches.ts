@@ -1,4 +1,5 @@
 import type { CookEvent, CookPlan } from "../core/cook";
+import type { CookGround } from "../core/views";
 import type { Connection } from "./database";
 import { documentOf, many, maybe, maybeOne, number, one, text, time } from "./rows";
 
@@ -18,6 +19,7 @@ export interface BatchSummary {
 
 export interface StoredBatch extends BatchSummary {
   readonly plan: CookPlan;
+  readonly ground: CookGround;
 }
 
 const SUMMARY = {
@@ -45,18 +47,23 @@ const read = ({ id, recipe_id, version_id, title, label, begun_at, ended_at, got
 
 export async function insertBatch(
   db: Connection,
-  { id, recipeId, versionId, title, label, plan, begunAt }: Omit<StoredBatch, "endedAt" | "got">,
+  { id, recipeId, versionId, title, label, plan, ground, begunAt }: Omit<StoredBatch, "endedAt" | "got">,
 ): Promise<void> {
   await db.query(
-    `INSERT INTO batch (id, recipe_id, version_id, title, label, plan, begun_at)
-     VALUES ($1, (SELECT id FROM recipe WHERE id = $2), (SELECT id FROM version WHERE id = $3), $4, $5, $6::jsonb, $7)`,
-    [id, recipeId, versionId, title, label, JSON.stringify(plan), begunAt],
+    `INSERT INTO batch (id, recipe_id, version_id, title, label, plan, ground, begun_at)
+     VALUES ($1, (SELECT id FROM recipe WHERE id = $2), (SELECT id FROM version WHERE id = $3), $4, $5, $6::jsonb, $7::jsonb, $8)`,
+    [id, recipeId, versionId, title, label, JSON.stringify(plan), JSON.stringify(ground), begunAt],
   );
 }
 
 export async function findBatch(db: Connection, id: string): Promise<StoredBatch | null> {
-  const row = await maybeOne(db, { ...SUMMARY, plan: documentOf<CookPlan>() }, `SELECT ${COLUMNS}, plan FROM batch WHERE id = $1 AND deleted_at IS NULL`, [id]);
-  return row && { ...read(row), plan: row.plan };
+  const row = await maybeOne(
+    db,
+    { ...SUMMARY, plan: documentOf<CookPlan>(), ground: documentOf<CookGround>() },
+    `SELECT ${COLUMNS}, plan, ground FROM batch WHERE id = $1 AND deleted_at IS NULL`,
+    [id],
+  );
+  return row && { ...read(row), plan: row.plan, ground: row.ground };
 }
 
 /** What is on the stove first, then the latest. */

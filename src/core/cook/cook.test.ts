@@ -28,6 +28,11 @@ const step = (id: string, text: string, cue: string | null = null): CookPlan["st
   hazards: [],
   atOnce: null,
   isBefore: false,
+  takes: [],
+  pot: [],
+  heat: null,
+  driven: 0,
+  pressure: null,
 });
 const PLAN: CookPlan = {
   title: "Semolina halwa",
@@ -38,7 +43,7 @@ const PLAN: CookPlan = {
   notFor: [],
   unread: 0,
   steps: [step("s1", "Roast the semolina.", "it smells of nuts"), step("s2", "Pour in the water."), step("s3", "Stir in the sugar.")],
-  ready: [{ id: "l1", name: "Semolina", grams: 200, measure: "1 cup" }],
+  lines: [{ id: "l1", food: "semolina", name: "Semolina", grams: 200, measure: "1 cup", role: "body" }],
   tools: [],
 };
 let count = 0;
@@ -68,7 +73,8 @@ const happening: fc.Arbitrary<CookHappening> = fc.oneof(
   fc.record({ kind: fc.constant("timer stopped" as const), timer: fc.constantFrom("t1", "t2") }),
   fc.record({
     kind: fc.constant("put in" as const),
-    food: fc.constant("l1"),
+    line: fc.constantFrom("l1", null),
+    food: fc.constant("jaggery"),
     name: fc.constant("sugar"),
     grams: fc.integer({ min: 1, max: 90 }),
     word: fc.constant(""),
@@ -167,7 +173,7 @@ describe("a batch on the stove", () => {
     [event({ kind: "timer started", timer: "x", step: null, label: "x", seconds: 30 * 3600 }), /a day at most/],
     [event({ kind: "weighed", grams: 400, pan: 520 }), /not more than the pan/],
     [event({ kind: "weighed", grams: 900_000, pan: 0 }), /grams\?/],
-    [event({ kind: "put in", food: "l1", name: "sugar", grams: 0, word: "" }), /Nothing went in/],
+    [event({ kind: "put in", line: "l1", food: null, name: "sugar", grams: 0, word: "" }), /Nothing went in/],
     [event({ kind: "done", step: "nowhere" }), /no such step/],
     [event({ kind: "step added", step: "a", text: "  ", after: null }), /what to do/],
     [event({ kind: "taken back", event: "nowhere" }), /not there/],
@@ -194,7 +200,7 @@ describe("a batch on the stove", () => {
   });
 
   it("is told as a story, without what was taken back", () => {
-    const sugar = event({ kind: "put in", food: "l3", name: "sugar", grams: 10, word: "still flat" }, 20 * MINUTE);
+    const sugar = event({ kind: "put in", line: null, food: "white-sugar", name: "sugar", grams: 10, word: "still flat" }, 20 * MINUTE);
     const events = [START(), event({ kind: "done", step: "s1" }, 14 * MINUTE), sugar, event({ kind: "weighed", grams: 1400, pan: 500 }, 21 * MINUTE)];
     const told = (more: readonly CookEvent[]) => storyOf(sessionOf(PLAN, [...events, ...more])).map(({ words }) => words);
     expect(told([])).toEqual([

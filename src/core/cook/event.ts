@@ -1,3 +1,19 @@
+import type { Burner } from "../household";
+import type { Heat } from "../process";
+
+/** In what it is cooked and on what: what the pan weighs empty, g, and how wide it is, cm. */
+export interface StoveSetUp {
+  readonly pan: { readonly name: string; readonly diameter: number; readonly grams: number | null } | null;
+  readonly burner: Pick<Burner, "name" | "kind" | "power"> | null;
+  /** Whether who cooks may taste: an offering, a fast or an allergy forbids it. */
+  readonly tasting: boolean;
+}
+
+export const FRUIT_SWEETNESSES = ["bland", "usual", "sweet"] as const;
+/** How sweet a fruit is of itself: by the tongue, or °Brix by a refractometer. */
+export type FruitSweetness =
+  { readonly by: "tongue"; readonly is: (typeof FRUIT_SWEETNESSES)[number] } | { readonly by: "refractometer"; readonly brix: number };
+
 /** What happened at the stove. Events are only ever added: what is taken back is taken back by another. */
 export type CookHappening =
   | { readonly kind: "started" }
@@ -12,10 +28,31 @@ export type CookHappening =
   | { readonly kind: "timer started"; readonly timer: string; readonly step: string | null; readonly label: string; readonly seconds: number }
   | { readonly kind: "timer longer"; readonly timer: string; readonly seconds: number }
   | { readonly kind: "timer stopped"; readonly timer: string }
-  /** Something went in: of a food of the plan, or another. */
-  | { readonly kind: "put in"; readonly food: string; readonly name: string; readonly grams: number; readonly word: string }
+  /** Something went in beyond what the steps put in: more of a line of the plan, or another food (null where the tables do not know it). */
+  | {
+      readonly kind: "put in";
+      readonly line: string | null;
+      readonly food: string | null;
+      readonly name: string;
+      readonly grams: number;
+      readonly word: string;
+    }
+  | { readonly kind: "set up"; readonly setUp: StoveSetUp }
+  /** The flame under the pot. */
+  | { readonly kind: "heat"; readonly heat: Heat }
+  /** So much of a line waits, to go in bit by bit. */
+  | { readonly kind: "held back"; readonly line: string; readonly grams: number }
+  /** No more of a line that was held back goes in. */
+  | { readonly kind: "enough"; readonly line: string }
+  /** Another amount of a line is meant than in the plan. */
+  | { readonly kind: "amount set"; readonly line: string; readonly grams: number }
+  | { readonly kind: "fruit tasted"; readonly line: string; readonly sweetness: FruitSweetness }
+  /** To what the pot is cooked down, g without the pan; null: as it is worked out. */
+  | { readonly kind: "stop at"; readonly grams: number | null }
   /** The pot on the scale, g, with the pan on it weighing `pan` (0 where it was taken off the reading). */
   | { readonly kind: "weighed"; readonly grams: number; readonly pan: number }
+  /** How deep it stands in a round pan, cm, and what that comes to, g, with its spread. */
+  | { readonly kind: "depth"; readonly centimetres: number; readonly diameter: number; readonly grams: number; readonly sd: number }
   | { readonly kind: "ended"; readonly grams: number | null }
   | { readonly kind: "taken up again" }
   | { readonly kind: "taken back"; readonly event: string };
@@ -41,7 +78,15 @@ const KINDS: Readonly<Record<CookHappening["kind"], true>> = {
   "timer longer": true,
   "timer stopped": true,
   "put in": true,
+  "set up": true,
+  heat: true,
+  "held back": true,
+  enough: true,
+  "amount set": true,
+  "fruit tasted": true,
+  "stop at": true,
   weighed: true,
+  depth: true,
   ended: true,
   "taken up again": true,
   "taken back": true,
@@ -65,6 +110,10 @@ export const COOK_LIMITS = {
   timer: { least: 1, most: 24 * 3600 },
   /** g, of anything that is weighed. */
   grams: 50_000,
+  /** cm of a pan across, and of what stands in it. */
+  centimetres: 60,
+  /** °Brix: what is soluble in a fruit, %. */
+  brix: { least: 0.5, most: 85 },
   /** Events of a batch. */
   events: 10_000,
   /** Timers that run at once, steps that are added. */

@@ -1,5 +1,6 @@
 import type { Cue } from "../cues";
-import type { ServingTemperature } from "../food";
+import type { Role, ServingTemperature } from "../food";
+import type { Heat } from "../process";
 import type { Attention, StepMinutes } from "../recipe";
 
 /** A step as it was when cooking began. */
@@ -17,17 +18,34 @@ export interface PlannedStep {
   readonly atOnce: string | null;
   /** Begun hours before the others. */
   readonly isBefore: boolean;
+  /** What goes in at it, and all that is in its pot by then: lines, each with its share. */
+  readonly takes: readonly LineShare[];
+  readonly pot: readonly LineShare[];
+  /** Of wet heat; null where there is none. */
+  readonly heat: Heat | null;
+  /** Water that it drives off by plan, g. */
+  readonly driven: number;
+  /** In a pressure cooker: minutes at pressure, and until it comes up to it; null of others. */
+  readonly pressure: { readonly minutes: number; readonly comingUp: number } | null;
 }
 
-/** Something to get ready. */
-export interface PlannedFood {
+/** So much of a line, above 0 and at most 1. */
+export interface LineShare {
+  readonly line: string;
+  readonly share: number;
+}
+
+/** Something that goes in, and is got ready. */
+export interface PlannedLine {
   readonly id: string;
+  readonly food: string;
   readonly name: string;
   readonly grams: number;
   readonly measure: string;
+  readonly role: Role;
 }
 
-/** What is cooked, as it was when it began: a kept version, or the recipe as handed down. Nothing of it changes on the stove. */
+/** What is cooked, as it was when it began: a kept version, or the recipe as handed down. What changes on the stove, its events tell. */
 export interface CookPlan {
   readonly title: string;
   /** The version's name; null for the recipe as handed down. */
@@ -40,6 +58,9 @@ export interface CookPlan {
   readonly notFor: readonly string[];
   readonly unread: number;
   readonly steps: readonly PlannedStep[];
-  readonly ready: readonly PlannedFood[];
+  readonly lines: readonly PlannedLine[];
   readonly tools: readonly string[];
 }
+
+/** What a line of a plan is called. */
+export const nameOf = ({ lines }: Pick<CookPlan, "lines">, line: string): string => lines.find(({ id }) => id === line)?.name ?? "something";

@@ -2,12 +2,15 @@ import { formatGrams } from "../units";
 import { AFTER_THE_END, COOK_LIMITS, type CookEvent } from "./event";
 import type { CookSession } from "./session";
 
+/** What can be told of a batch that is not begun. */
+const BEFORE_THE_START: readonly CookEvent["kind"][] = ["started", "ready", "note", "set up", "taken back"];
+
 /** Why an event cannot be; null where it can. In words for who stands at the stove. */
 export function problemOf(event: CookEvent, session: CookSession): string | null {
-  const { timer, grams, events, timers, steps } = COOK_LIMITS;
+  const { timer, grams, events, timers, steps, centimetres, brix } = COOK_LIMITS;
+  const lineOf = (id: string) => session.plan.lines.find((line) => line.id === id);
   if (session.events.length >= events) return "This batch holds as many events as one can. End it, and begin another.";
-  if (session.startedAt === null && event.kind !== "started" && event.kind !== "ready" && event.kind !== "note")
-    return "Nothing is cooking yet: start it first.";
+  if (session.startedAt === null && event.kind !== "started" && !BEFORE_THE_START.includes(event.kind)) return "Nothing is cooking yet: start it first.";
   if (session.endedAt !== null && !AFTER_THE_END.includes(event.kind)) return "This batch is done. Take it up again first.";
   switch (event.kind) {
     case "timer started":
@@ -22,11 +25,39 @@ export function problemOf(event: CookEvent, session: CookSession): string | null
       if (event.grams <= event.pan) return `That is not more than the pan alone (${formatGrams(event.pan)} g). Was the pan on the scale?`;
       return null;
     case "put in":
+      if (event.line !== null && !lineOf(event.line)) return NO_LINE;
       return event.grams <= 0
         ? "Nothing went in: give it an amount."
         : event.grams > grams
           ? `${formatGrams(event.grams)} g is more than any pot here holds.`
           : null;
+    case "depth":
+      if (event.centimetres <= 0 || event.diameter <= 0) return "How deep it stands, and how wide the pan is: both in cm, above 0.";
+      return event.centimetres > centimetres || event.diameter > centimetres ? `No pan here is ${centimetres} cm deep or wide. Was it centimetres?` : null;
+    case "held back": {
+      const line = lineOf(event.line);
+      if (!line) return NO_LINE;
+      const all = session.amounts.get(event.line) ?? line.grams;
+      return event.grams <= 0 || event.grams > all + 0.001 ? `Between 1 g and all of it (${formatGrams(all)} g) can wait.` : null;
+    }
+    case "enough":
+      return session.held.has(event.line) ? null : "Nothing of it was held back.";
+    case "amount set":
+      if (!lineOf(event.line)) return NO_LINE;
+      return event.grams > grams ? `${formatGrams(event.grams)} g is more than any pot here holds.` : null;
+    case "fruit tasted": {
+      if (!lineOf(event.line)) return NO_LINE;
+      const { sweetness } = event;
+      return sweetness.by === "refractometer" && (sweetness.brix < brix.least || sweetness.brix > brix.most)
+        ? `A fruit reads between ${brix.least} and ${brix.most} °Brix. Was the glass clean, and set to water?`
+        : null;
+    }
+    case "stop at":
+      return event.grams !== null && (event.grams <= 0 || event.grams > grams) ? "To what it is cooked down: g without the pan, above 0." : null;
+    case "set up":
+      return event.setUp.pan && (event.setUp.pan.diameter <= 0 || event.setUp.pan.diameter > centimetres)
+        ? `A pan is between 1 and ${centimetres} cm across.`
+        : null;
     case "ended":
       return event.grams !== null && event.grams <= 0 ? "It weighs something: leave it empty where it was not weighed." : null;
     case "done":
@@ -38,6 +69,7 @@ export function problemOf(event: CookEvent, session: CookSession): string | null
       return session.steps.length >= session.plan.steps.length + steps ? `More than ${steps} steps of its own is another recipe.` : null;
     case "taken back":
       return session.events.some(({ id }) => id === event.event) ? null : "What is to be taken back is not there.";
+    case "heat":
     case "started":
     case "ready":
     case "note":
@@ -46,3 +78,5 @@ export function problemOf(event: CookEvent, session: CookSession): string | null
       return null;
   }
 }
+
+const NO_LINE = "This batch has no such line.";

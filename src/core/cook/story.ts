@@ -1,4 +1,6 @@
-import { capital, formatGrams } from "../units";
+import { capital, formatGrams, lowerFirst } from "../units";
+import type { FruitSweetness, StoveSetUp } from "./event";
+import { nameOf } from "./plan";
 import type { CookSession } from "./session";
 
 /** One sentence of what happened at the stove. */
@@ -36,6 +38,22 @@ export function storyOf(session: CookSession): readonly StorySentence[] {
         return say(`${formatGrams(event.grams)} g ${event.name} went in${event.word === "" ? "" : `: ${event.word}`}.`);
       case "weighed":
         return say(`The pot held ${formatGrams(event.grams - event.pan)} g.`);
+      case "depth":
+        return say(`It stood ${event.centimetres} cm deep, about ${formatGrams(event.grams)} g.`);
+      case "set up":
+        return say(setUpWords(event.setUp));
+      case "heat":
+        return say(`The flame: ${event.heat}.`);
+      case "held back":
+        return say(`${formatGrams(event.grams)} g ${lowerFirst(nameOf(plan, event.line))} was held back.`);
+      case "enough":
+        return say(`Enough ${lowerFirst(nameOf(plan, event.line))}.`);
+      case "amount set":
+        return say(`${nameOf(plan, event.line)}: ${formatGrams(event.grams)} g is meant.`);
+      case "fruit tasted":
+        return say(`${nameOf(plan, event.line)}: ${fruitWords(event.sweetness)}.`);
+      case "stop at":
+        return say(event.grams === null ? "It is cooked down as worked out." : `It is to be cooked down to ${formatGrams(event.grams)} g.`);
       case "ended":
         return say(
           event.grams === null ? "It was done; it was not weighed." : `It was done: ${formatGrams(event.grams)} g, ${formatGrams(plan.grams)} g by plan.`,
@@ -51,4 +69,14 @@ export function storyOf(session: CookSession): readonly StorySentence[] {
         return [];
     }
   });
+}
+
+/** How sweet a fruit was found, in words. */
+export const fruitWords = (sweetness: FruitSweetness): string =>
+  sweetness.by === "refractometer" ? `${sweetness.brix} °Brix` : sweetness.is === "usual" ? "as sweet as usual" : sweetness.is;
+
+function setUpWords({ pan, burner, tasting }: StoveSetUp): string {
+  const on = [pan && `in ${pan.name}, ${pan.diameter} cm`, burner && `on ${burner.name}`].filter(Boolean).join(", ");
+  const first = on === "" ? "No pan was named" : `It is cooked ${on}`;
+  return `${first}${tasting ? "" : "; nobody tastes it"}.`;
 }

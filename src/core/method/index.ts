@@ -10,3 +10,4 @@ export { timesOf, type MethodTimes } from "./times";
 export { clausesIn, sentencesOf } from "./sentences";
 export { stepsWithout } from "./without";
 export { textOf, wordsOf, type StepWords } from "./words";
+export { potLines, type RowShare } from "./pot-lines";

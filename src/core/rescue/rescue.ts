@@ -15,6 +15,8 @@ import type { Gone, Mender, WayOut } from "./way";
 /** What has to be mended: what was meant, what is in the pot, at which table. */
 export interface RescueQuestion {
   readonly meant: EvaluationInput;
+  /** What it was meant to come to, where other amounts went in since; as `meant` comes to where absent. */
+  readonly wanted?: EvaluationInput;
   readonly state: PotState;
   readonly fault: Fault;
   /** Whose rules hold, and what the tables know of the kind. */
@@ -51,7 +53,7 @@ export function rescue(question: RescueQuestion): Rescue {
   if (now.kind === "cannot be") return { kind: "question", why: now.why };
   const { input, grams } = now;
   const figures = evaluatePoint(input, constants);
-  const wanted = evaluatePoint(meant, constants);
+  const wanted = evaluatePoint(question.wanted ?? meant, constants);
   const never = notOfThis(fault, input, { figures, isThickened: bodyHolds(figures), hasCaramel: problem.lines.some(({ inCaramel }) => inCaramel) });
   if (never) return { kind: "question", why: never };
   const target = targetOf(fault, figures, wanted, { serve: problem.serve, setsCold: isSet(problem.archetype) }, constants);

@@ -3,11 +3,13 @@ import type { Recipe } from "../recipe";
 import type { DiningTable } from "../table";
 import type { MethodStepView, MethodView } from "./method-view";
 
-/** A method as it is taken to the stove: nothing of it changes there. */
+/** A method as it is taken to the stove. */
 export function cookPlan({ title }: Pick<Recipe, "title">, { serve }: Pick<DiningTable, "serve">, view: MethodView): CookPlan {
+  const known = new Set(view.ready.map(({ id }) => id));
+  const shares = (of: MethodStepView["pot"]) => of.filter(({ line }) => known.has(line)).map(({ line, share }) => ({ line, share }));
   const planned =
     (isBefore: boolean) =>
-    ({ id, text, part, minutes, attention, cue, cues, hazards, atOnce }: MethodStepView): CookPlan["steps"][number] => ({
+    ({ id, text, part, minutes, attention, cue, cues, hazards, atOnce, takes, pot, heat, driven, pressure }: MethodStepView): CookPlan["steps"][number] => ({
       id,
       text,
       part,
@@ -18,6 +20,11 @@ export function cookPlan({ title }: Pick<Recipe, "title">, { serve }: Pick<Dinin
       hazards: hazards.map(({ what, mend }) => ({ what, mend })),
       atOnce,
       isBefore,
+      takes: shares(takes),
+      pot: shares(pot),
+      heat,
+      driven,
+      pressure,
     });
   return {
     title,
@@ -28,7 +35,7 @@ export function cookPlan({ title }: Pick<Recipe, "title">, { serve }: Pick<Dinin
     notFor: view.verdict.kind === "not for" ? view.verdict.notFor : [],
     unread: view.thread.asked,
     steps: [...view.before.map(planned(true)), ...view.steps.map(planned(false))],
-    ready: view.ready.map(({ name, grams, measure }, i) => ({ id: `food-${i + 1}`, name, grams, measure })),
+    lines: view.ready.map(({ id, food, name, grams, measure, role }) => ({ id, food, name, grams, measure, role })),
     tools: view.tools.map(({ name }) => name),
   };
 }

@@ -9,21 +9,24 @@ import {
   handlingKindOf,
   mentionsOfLines,
   namedLines,
+  potLines,
   textOf,
   timePieces,
   type MethodStep,
   type MethodTimes,
+  type RowShare,
   type TimePiece,
   type Tool,
 } from "../method";
-import { kitchenMeasure, yieldText, type ReadRecipe } from "../recipe";
-import { partedPortions, partedWords, standingOf, tableVerdict, versionInput, type TableVerdict } from "../substitution";
+import type { Role } from "../food";
+import { kitchenMeasure, yieldText, type LineId, type ReadRecipe, type StepId } from "../recipe";
+import { partedPortions, partedWords, standingOf, tableVerdict, versionInput, type TableVerdict, type Version } from "../substitution";
 import { whoseRules, type DiningTable } from "../table";
 import { groundOfBench, laidBench, withBatch, type BenchQuestion } from "./bench-ground";
 import { toldWays, type ToldWay } from "./told-ways";
 
 /** One step to cook by. */
-export interface MethodStepView extends Pick<MethodStep, "id" | "minutes" | "attention" | "cue"> {
+export interface MethodStepView extends Pick<MethodStep, "id" | "minutes" | "attention" | "cue" | "heat"> {
   readonly text: string;
   /** The part that it makes, by name; null for the sweet itself. */
   readonly part: string | null;
@@ -32,6 +35,13 @@ export interface MethodStepView extends Pick<MethodStep, "id" | "minutes" | "att
   readonly cues: readonly Cue[];
   /** What has to be done with both hands at once. */
   readonly atOnce: string | null;
+  /** What goes in at it, and all that is in its pot by then. */
+  readonly takes: readonly RowShare[];
+  readonly pot: readonly RowShare[];
+  /** Water that it drives off, g. */
+  readonly driven: number;
+  /** In a pressure cooker: minutes at pressure, and until it comes up to it, a rule of thumb by what is in it; null of others. */
+  readonly pressure: { readonly minutes: number; readonly comingUp: number } | null;
 }
 
 /** A version's method to cook by: what to get ready, what is done long before, the steps with their times. */
@@ -50,7 +60,14 @@ export interface MethodView {
   readonly servings: number;
   /** Finished, g. */
   readonly grams: number;
-  readonly ready: readonly { readonly name: string; readonly grams: number; readonly measure: string }[];
+  readonly ready: readonly {
+    readonly id: LineId;
+    readonly food: string;
+    readonly name: string;
+    readonly grams: number;
+    readonly measure: string;
+    readonly role: Role;
+  }[];
   readonly tools: readonly Tool[];
   /** Into what it goes in the end, by count, g and (where it sets in something) ml of each; null of what is spooned. */
   readonly dishes: { readonly count: number; readonly grams: number; readonly ml: number | null; readonly what: string } | null;
@@ -122,6 +139,8 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
     constants,
   });
   const byId = new Map(method.steps.map((step) => [step.id, step] as const));
+  const lines = potLines(method);
+  const drivenAt = drivenBySteps(read, version);
   const told = words.flatMap((each): (MethodStepView & { readonly of: MethodStep })[] => {
     const step = byId.get(each.step);
     const text = said.get(each.step) ?? "";
@@ -139,6 +158,11 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
         hazards: hazards.filter((hazard) => hazard.step === id && hazard.grade !== "sometimes").map(({ grade, what, mend }) => ({ grade, what, mend })),
         cues: cues.get(id) ?? [],
         atOnce: atOnce({ ...step, text }),
+        heat: step.heat,
+        takes: lines.get(id)?.takes ?? [],
+        pot: lines.get(id)?.pot ?? [],
+        driven: drivenAt.get(id) ?? 0,
+        pressure: step.operations.includes("pressure") ? underPressure(step, lines.get(id)?.pot ?? [], version) : null,
       },
     ];
   });
@@ -155,8 +179,8 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
     ways: toldWays(taken, kitchen),
     servings: table.servings,
     grams: evaluated.figures.yield.value,
-    ready: version.rows.flatMap(({ food, grams }) =>
-      food && grams > 0 ? [{ name: food.name, grams, measure: kitchenMeasure(food, grams, read.measures)?.text ?? "" }] : [],
+    ready: version.rows.flatMap(({ id, food, grams, role }) =>
+      food && grams > 0 ? [{ id, food: food.id, role, name: food.name, grams, measure: kitchenMeasure(food, grams, read.measures)?.text ?? "" }] : [],
     ),
     tools: Object.entries(kitchen.handling.tools).flatMap(([operation, tool]) => ([...used].some((each) => each === operation) ? [tool] : [])),
     dishes: dishesOf(read, table, evaluated.figures.yield.value),
@@ -181,6 +205,24 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
             menders: kitchen.menders,
           }).map((batch) => toldLeftover(batch, table.serve, read)),
   };
+}
+
+/** What each of the recipe's steps drives off in a version, g: as the recipe does, in proportion. */
+export function drivenBySteps({ steps, ledger }: ReadRecipe, version: Version): ReadonlyMap<StepId, number> {
+  const all = ledger.entries.reduce((sum, { driven }) => sum + driven, 0);
+  const scale = Math.abs(all) > 1 ? version.evaporation / all : 0;
+  return new Map(
+    ledger.entries.flatMap(({ step: at, driven }) => {
+      const id = at === null ? undefined : steps[at]?.step.id;
+      return id === undefined ? [] : [[id, driven * scale] as const];
+    }),
+  );
+}
+
+/** Minutes until a pressure cooker is at pressure: 5 for little, 12 for 2.5 kg and more (rule of thumb). */
+function underPressure({ minutes }: MethodStep, pot: readonly RowShare[], version: Version): MethodStepView["pressure"] {
+  const grams = pot.reduce((sum, { line, share }) => sum + share * (version.rows.find(({ id }) => id === line)?.grams ?? 0), 0);
+  return { minutes: minutes.usual, comingUp: Math.round(5 + 7 * Math.min(1, grams / 2500)) };
 }
 
 /** g per ml of what sets in a mould (rule of thumb). */

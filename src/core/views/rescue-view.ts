@@ -6,6 +6,8 @@ import { kitchenMeasure, type LineId, type ReadRecipe } from "../recipe";
 import { standingOf, versionInput, type Version } from "../substitution";
 import type { DiningTable } from "../table";
 import { lowerFirst } from "../units";
+import type { StoveQuestion } from "./stove-view";
+import { stoveVersion } from "./stove-version";
 import { groundOfBench, laidBench, type BenchQuestion } from "./bench-ground";
 
 /** What went wrong, and with how much. */
@@ -107,14 +109,48 @@ const heldRows = ({ rows }: Version) => rows.filter((row) => row.food !== null &
 
 /** What mends a version of a recipe at its table. */
 export function rescueOf(version: Version, read: ReadRecipe, table: DiningTable, { fault, grams, upTo, celsius }: PotFault, kitchen: Kitchen): RescueView {
+  const by = upTo === null ? ALL_IN : potAfter(version, read, table, upTo, kitchen);
+  return mendsOf({ version, wanted: version, by }, read, table, { fault, grams, celsius }, kitchen);
+}
+
+/** A pot on the stove that went wrong. */
+export interface StoveFault extends StoveQuestion, Pick<PotFault, "fault" | "celsius"> {}
+
+/** What mends a batch on the stove, as its events say what is in it and what it weighs. */
+export function stoveRescueView({ stove, fault, celsius, ...at }: StoveFault, kitchen: Kitchen): RescueView {
+  const ground = groundOfBench(at, kitchen);
+  const plan = (laidBench(at.bench, ground, at.table, kitchen)?.state ?? ground.handedDown).version;
+  const { version, shares, unknown } = stoveVersion(plan, stove, kitchen.reference.foods);
+  if (unknown.length > 0)
+    return {
+      kind: "question",
+      why: `Nobody knows what ${unknown.join(", ")} holds: nothing can be worked out of a pot with it. Take it back, or say which food it is.`,
+    };
+  const drivenShare = plan.evaporation > 0 ? Math.min(1, Math.max(0, 1 - stove.drivenLater / plan.evaporation)) : 1;
+  return mendsOf({ version, wanted: plan, by: { shares, drivenShare } }, ground.read, at.table, { fault, grams: stove.weighed, celsius }, kitchen);
+}
+
+interface Pots {
+  readonly version: Version;
+  /** What it was meant to be. */
+  readonly wanted: Version;
+  readonly by: Omit<PotState, "grams" | "celsius">;
+}
+function mendsOf(
+  { version, wanted, by }: Pots,
+  read: ReadRecipe,
+  table: DiningTable,
+  { fault, grams, celsius }: Omit<PotFault, "upTo">,
+  kitchen: Kitchen,
+): RescueView {
   const { constants, foods } = kitchen.reference;
   const problem = openTable(read, table, kitchen);
-  const by = upTo === null ? ALL_IN : potAfter(version, read, table, upTo, kitchen);
   const held = heldRows(version).map((row, at) => ({ ...row, share: by.shares?.[at] ?? 1 }));
   // What has not gone in breaks nothing yet.
   const waits = new Set(held.flatMap(({ line, share }) => (line !== null && share === 0 ? [line] : [])));
   const answer = rescue({
     meant: versionInput(version, groundOf(read, table)),
+    wanted: versionInput(wanted, groundOf(read, table)),
     state: { grams, celsius, ...by },
     fault,
     problem,

@@ -9,7 +9,8 @@ import { exchangeGrams, substitutesView } from "./substitutes-view";
 import { baseProblem, splitBase } from "./split-base";
 import { splitPlan, splitProblem, splitView } from "./split-view";
 import { methodView } from "./method-view";
-import { rescueView } from "./rescue-view";
+import { rescueView, stoveRescueView } from "./rescue-view";
+import { stoveView } from "./stove-view";
 import { suitEnding, suitProblem, suitView } from "./suiting-view";
 import { tradeOffView } from "./trade-off-view";
 import { tableView } from "./table-view";
@@ -35,6 +36,8 @@ export const VIEWS = {
   split: splitView,
   method: methodView,
   rescue: rescueView,
+  stove: stoveView,
+  "stove rescue": stoveRescueView,
   suit: suitView,
   "suit problem": suitProblem,
   "suit ending": suitEnding,

@@ -9,6 +9,8 @@ CREATE TABLE batch (
   -- The version's name; null for the recipe as handed down.
   label text,
   plan jsonb NOT NULL,
+  -- The recipe, the table and what lay on the bench when it began: by them its figures are computed.
+  ground jsonb NOT NULL,
   begun_at timestamptz NOT NULL,
   -- Null while it is on the stove.
   ended_at timestamptz,

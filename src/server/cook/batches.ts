@@ -5,7 +5,7 @@ import * as db from "../../db";
 import { getDatabase } from "../data/database";
 import { schemaErrors } from "../http/ajv";
 import { Refusal } from "../http/problems";
-import { validatePlan } from "../http/schemas/cook";
+import { validateGround, validatePlan } from "../http/schemas/cook";
 import { getKitchen } from "../kitchen/kitchen";
 import { getAdaptation, requireRecipe } from "../recipes/recipes";
 import { benchOfVersion } from "../versions/versions";
@@ -26,12 +26,14 @@ export async function startBatch(recipeId: string, versionId: string | null): Pr
       { pointer: "/versionId", detail: "Name a version of this recipe, or null for it as handed down." },
     ]);
   const table = kept?.table ?? (await getAdaptation(recipeId, recipe)).table.document;
-  const view = methodView({ recipe, table, bench: kept?.bench ?? null }, kitchen);
+  const ground = { recipe: kept?.recipe ?? recipe, table, bench: kept?.bench ?? null };
+  const view = methodView(ground, kitchen);
   const plan = cookPlan(recipe, table, view);
   if (plan.steps.length === 0) throw new Refusal(422, "It has no steps to cook by. Add them at the Recipe station first.", []);
   if (!validatePlan(plan)) throw new Refusal(422, "It is too long to be taken to the stove.", schemaErrors(validatePlan, plan));
+  if (!validateGround(ground)) throw new Refusal(422, "It cannot be taken to the stove as it is.", schemaErrors(validateGround, ground));
   const id = randomUUID();
-  await db.insertBatch(await getDatabase(), { id, recipeId, versionId, title: plan.title, label: plan.label, plan, begunAt: new Date().toISOString() });
+  await db.insertBatch(await getDatabase(), { id, recipeId, versionId, title: plan.title, label: plan.label, plan, ground, begunAt: new Date().toISOString() });
   return id;
 }
 
@@ -39,7 +41,8 @@ export async function startBatch(recipeId: string, versionId: string | null): Pr
 export async function requireBatch(id: string): Promise<db.StoredBatch> {
   const batch = await db.findBatch(await getDatabase(), id);
   if (!batch) throw new Refusal(404, "There is no such batch. It may have been deleted.");
-  if (!validatePlan(batch.plan)) throw new Refusal(409, "What is stored of this batch cannot be read. Its recipe and versions are not touched by it.");
+  if (!validatePlan(batch.plan) || !validateGround(batch.ground))
+    throw new Refusal(409, "What is stored of this batch cannot be read. Its recipe and versions are not touched by it.");
   return batch;
 }
 

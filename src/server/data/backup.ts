@@ -8,7 +8,7 @@ import { ajv, schemaErrors } from "../http/ajv";
 import { MOST_REVISION } from "../http/checked";
 import { Refusal } from "../http/problems";
 import { HOUSEHOLD_KEY } from "../kitchen/sources";
-import { COOK_EVENT, COOK_PLAN } from "../http/schemas/cook";
+import { COOK_EVENT, COOK_GROUND, COOK_PLAN } from "../http/schemas/cook";
 import { ANY_BENCH, TABLE, VERSION_LIMITS } from "../http/schemas/documents";
 import { EATER_LISTS, RULE_LISTS, validateHousehold } from "../http/schemas/household";
 import { PANTRY_LISTS } from "../http/schemas/pantry";
@@ -220,6 +220,7 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
       title: text,
       label: orNull({ type: "string", maxLength: 200 }),
       plan: COOK_PLAN,
+      ground: COOK_GROUND,
       begun_at: time,
       ended_at: timeOrNull,
       got: orNull({ type: "number", exclusiveMinimum: 0, maximum: COOK_LIMITS.grams }),

@@ -1,7 +1,10 @@
 import { notFound } from "next/navigation";
 import { cache } from "react";
+import { sessionOf, stoveState } from "@/core/cook";
+import { stoveView } from "@/core/views";
 import { getBatch } from "@/server/cook/batches";
 import { Refusal } from "@/server/http/problems";
+import { getKitchen } from "@/server/kitchen/kitchen";
 import { CookStation } from "@/ui/stations/cook/cook-station";
 
 interface Props {
@@ -19,6 +22,12 @@ const load = cache(async (id: string) =>
 export const generateMetadata = async ({ params }: Props) => ({ title: `${(await load((await params).id)).batch.title}, cook` });
 
 export default async function Page({ params }: Props) {
-  const { batch, events } = await load((await params).id);
-  return <CookStation key={batch.id} id={batch.id} recipeId={batch.recipeId} versionId={batch.versionId} plan={batch.plan} events={events} />;
+  const [{ batch, events }, kitchen] = await Promise.all([params.then(({ id }) => load(id)), getKitchen()]);
+  const { id, recipeId, plan, ground } = batch;
+  const session = sessionOf(
+    plan,
+    events.map(({ event }) => event),
+  );
+  const view = stoveView({ ...ground, stove: stoveState(session) }, kitchen);
+  return <CookStation key={id} id={id} recipeId={recipeId} plan={plan} ground={ground} events={events} view={view} />;
 }

@@ -1,7 +1,11 @@
 import Type from "typebox";
-import { COOK_LIMITS, type CookEvent, type CookPlan } from "../../../core/cook";
-import { SERVING_TEMPERATURES } from "../../../core/food";
-import { ATTENTIONS, RECIPE_LIMITS } from "../../../core/recipe";
+import { COOK_LIMITS, FRUIT_SWEETNESSES, type CookEvent, type CookPlan } from "../../../core/cook";
+import { ROLES, SERVING_TEMPERATURES } from "../../../core/food";
+import { BURNER_KINDS } from "../../../core/household";
+import { ATTENTIONS, HEATS, RECIPE_LIMITS } from "../../../core/recipe";
+import type { CookGround } from "../../../core/views";
+import { BENCH, TABLE } from "./documents";
+import { STORED_RECIPE } from "./recipe";
 import { amount, atLeastOne, compiled, list, oneOf, only, orNull, schemaOf, some, text } from "./shapes";
 
 const id = text(80, 1);
@@ -13,6 +17,12 @@ const of = <const Kind extends string>(kind: Kind) => Type.Literal(kind);
 
 // By the clock of where it happened, ms; far below what a date holds.
 const made = { id, at: Type.Integer({ minimum: 0, maximum: 10_000_000_000_000 }) };
+const centimetres = amount(0, 100_000);
+const SET_UP = only({
+  pan: Type.Union([Type.Null(), only({ name, diameter: centimetres, grams: orNull(grams) })]),
+  burner: Type.Union([Type.Null(), only({ name, kind: oneOf(BURNER_KINDS), power: amount(0, 20) })]),
+  tasting: Type.Boolean(),
+});
 /** One event, as it comes in; what it says is judged by the core, against the session. */
 export const COOK_EVENT = Type.Union([
   only({ ...made, kind: of("started") }),
@@ -25,8 +35,21 @@ export const COOK_EVENT = Type.Union([
   only({ ...made, kind: of("timer started"), timer: id, step: orNull(id), label: name, seconds: amount(0, 10_000_000) }),
   only({ ...made, kind: of("timer longer"), timer: id, seconds: amount(0, 10_000_000) }),
   only({ ...made, kind: of("timer stopped"), timer: id }),
-  only({ ...made, kind: of("put in"), food: id, name, grams, word: text(COOK_LIMITS.name) }),
+  only({ ...made, kind: of("put in"), line: orNull(id), food: orNull(text(100, 1)), name, grams, word: text(COOK_LIMITS.name) }),
+  only({ ...made, kind: of("set up"), setUp: SET_UP }),
+  only({ ...made, kind: of("heat"), heat: oneOf(HEATS) }),
+  only({ ...made, kind: of("held back"), line: id, grams }),
+  only({ ...made, kind: of("enough"), line: id }),
+  only({ ...made, kind: of("amount set"), line: id, grams }),
+  only({
+    ...made,
+    kind: of("fruit tasted"),
+    line: id,
+    sweetness: Type.Union([only({ by: of("tongue"), is: oneOf(FRUIT_SWEETNESSES) }), only({ by: of("refractometer"), brix: amount(-100, 1000) })]),
+  }),
+  only({ ...made, kind: of("stop at"), grams: orNull(grams) }),
   only({ ...made, kind: of("weighed"), grams, pan: grams }),
+  only({ ...made, kind: of("depth"), centimetres, diameter: centimetres, grams, sd: grams }),
   only({ ...made, kind: of("ended"), grams: orNull(grams) }),
   only({ ...made, kind: of("taken up again") }),
   only({ ...made, kind: of("taken back"), event: id }),
@@ -69,6 +92,7 @@ const CUE = only({
   by: orNull(text(300)),
 });
 const minutes = amount(0, 1_000_000);
+const shares = list(only({ line: id, share: amount(0, 1) }), 2 * RECIPE_LIMITS.lines);
 const text5 = text(5 * RECIPE_LIMITS.stepCharacters);
 /** What is cooked, as it was when it began. */
 export const COOK_PLAN = only({
@@ -91,10 +115,18 @@ export const COOK_PLAN = only({
       hazards: list(only({ what: words, mend: words }), 60),
       atOnce: orNull(text(200)),
       isBefore: Type.Boolean(),
+      takes: shares,
+      pot: shares,
+      heat: orNull(oneOf(HEATS)),
+      driven: amount(-1_000_000, 1_000_000),
+      pressure: Type.Union([Type.Null(), only({ minutes, comingUp: minutes })]),
     }),
     4 * RECIPE_LIMITS.steps,
   ),
-  ready: list(only({ id, name: text(200), grams, measure: text(100) }), 2 * RECIPE_LIMITS.lines),
+  lines: list(only({ id, food: text(100), name: text(200), grams, measure: text(100), role: oneOf(ROLES) }), 2 * RECIPE_LIMITS.lines),
   tools: list(text(200), 40),
 });
 export const validatePlan = schemaOf<CookPlan>()(COOK_PLAN);
+/** From what it was begun: the recipe, the table and what lay on the bench then. */
+export const COOK_GROUND = only({ recipe: STORED_RECIPE, table: TABLE, bench: Type.Union([Type.Null(), BENCH]) });
+export const validateGround = schemaOf<CookGround>()(COOK_GROUND);

@@ -57,7 +57,7 @@ const ownSteps = only({
   texts: list(only({ step: stepId, text: text(RECIPE_LIMITS.stepCharacters, 1) }), 2 * RECIPE_LIMITS.steps),
   order: orNull(list(stepId, 4 * RECIPE_LIMITS.steps)),
 });
-const BENCH = only({
+export const BENCH = only({
   schema: Type.Literal(3),
   ...benchPart2,
   steps: Type.Optional(ownSteps),

@@ -7,6 +7,7 @@ import { FAULTS, type Fault } from "../../../core/rescue";
 import type { DiningTable } from "../../../core/table";
 import { servingsText } from "../../../core/units";
 import type { RescueView } from "../../../core/views";
+import { FAULT_WORDS, WaysOut } from "../../panels/ways-out";
 import { Choice } from "../../parts/choice";
 import { WhyMark } from "../../parts/marks";
 import { PageColumns } from "../../parts/page-columns";
@@ -15,25 +16,6 @@ import { useCompute } from "../../shell/computer";
 import { Go } from "../../shell/go";
 import { PageHead } from "../../shell/shell";
 import { PotFields } from "./pot-fields";
-import { WaysOut } from "./ways-out";
-
-/** What went wrong, in the words of who stands at the pot. */
-const FAULT_WORDS: Readonly<Record<Fault, string>> = {
-  "too thin": "it is too thin",
-  "too thick": "it is too thick",
-  lumpy: "it has lumps",
-  split: "it curdled or split",
-  "not sweet enough": "it is not sweet enough",
-  "too sweet": "it is too sweet",
-  crumbles: "it crumbles, or will not hold",
-  greasy: "it is greasy, or sticks",
-  "too soft to slice": "it is too soft to slice",
-  gritty: "it is gritty",
-  scorched: "it caught at the bottom",
-  "bitter caramel": "the caramel is bitter",
-  "raw taste": "it tastes raw",
-  bland: "it tastes of nothing",
-};
 
 interface RescuePageProps {
   readonly id: string;

@@ -2,9 +2,12 @@
 
 import { useState } from "react";
 import { storyOf, type CookHappening, type CookSession } from "../../../core/cook";
+import type { DiningTable } from "../../../core/table";
 import { formatGrams, gramsBeside } from "../../../core/units";
+import { FoodPicker } from "../../panels/food-picker";
 import { readTyped } from "../../parts/amount-field";
 import { buttonClass } from "../../parts/button";
+import { Measure } from "./cook-down";
 
 interface BesideProps {
   readonly session: CookSession;
@@ -18,10 +21,10 @@ export function Ready({ session: { plan, ready }, act }: BesideProps) {
   return (
     <section aria-label="To get ready">
       <h2 className="t-h2">
-        To get ready <span className="t-ledger text-ink2">{ready.size === plan.ready.length ? "all there" : `${ready.size} of ${plan.ready.length}`}</span>
+        To get ready <span className="t-ledger text-ink2">{ready.size === plan.lines.length ? "all there" : `${ready.size} of ${plan.lines.length}`}</span>
       </h2>
       <ul className="border-t border-ink mt-1">
-        {plan.ready.map(({ id, name, grams, measure }) => (
+        {plan.lines.map(({ id, name, grams, measure }) => (
           <li key={id} className="border-b border-line">
             <label className="flex items-center gap-3 min-h-11 cursor-pointer">
               <input type="checkbox" className="size-6" checked={ready.has(id)} onChange={() => act({ kind: "ready", food: id, isReady: !ready.has(id) })} />
@@ -74,105 +77,32 @@ export function AllSteps({ session: { steps }, act }: BesideProps) {
 
 const field = "border border-edge bg-sheet px-2 min-h-11 text-[16px]";
 
-/** What goes in beside the plan, the pot on the scale, a note, a step of one's own. */
-export function WriteDown({ session, act }: BesideProps) {
-  const [food, setFood] = useState("");
-  const [grams, setGrams] = useState("");
-  const [word, setWord] = useState("");
-  const [weight, setWeight] = useState("");
-  const [pan, setPan] = useState<string | null>(null);
+/** What goes in beside the plan, the pot on the scale where it is not cooked down, a note, a step of one's own. */
+export function WriteDown({ session, table, isCookedDown, act }: BesideProps & { readonly table: DiningTable; readonly isCookedDown: boolean }) {
   const [note, setNote] = useState("");
   const [asStep, setAsStep] = useState(false);
   const [why, setWhy] = useState<string | null>(null);
   const { plan, now } = session;
-  const panText = pan ?? (session.pan > 0 ? String(session.pan) : "");
-  const amount = (text: string, least: number): number | null => {
-    const read = readTyped(text, least);
-    setWhy("why" in read ? read.why : null);
-    return "value" in read ? read.value : null;
-  };
   return (
     <section aria-label="Write down" className="mt-6">
       <h2 className="t-h2">Write down</h2>
-      <form
-        className="border-t border-ink mt-1 pt-2 grid grid-cols-[1fr_84px_auto] gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const value = amount(grams, 0.01);
-          const of = plan.ready.find(({ id }) => id === food) ?? plan.ready[0];
-          if (value === null || !of) return;
-          if (act({ kind: "put in", food: of.id, name: of.name, grams: value, word: word.trim() })) {
-            setGrams("");
-            setWord("");
-          }
-        }}
-      >
-        <label className="sr-only" htmlFor="put-in-food">
-          What went in
-        </label>
-        <select id="put-in-food" className={`${field} min-w-0`} value={food} onChange={(event) => setFood(event.target.value)}>
-          {plan.ready.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-        <input
-          aria-label="How much of it went in, g"
-          inputMode="decimal"
-          placeholder="g"
-          className={field}
-          value={grams}
-          onChange={(event) => setGrams(event.target.value)}
-        />
-        <button type="submit" className={buttonClass("plain")}>
-          Went in
-        </button>
-        <input
-          aria-label="How it is now"
-          placeholder="how it is now: still thin, right"
-          maxLength={120}
-          className={`${field} col-span-3`}
-          value={word}
-          onChange={(event) => setWord(event.target.value)}
-        />
-      </form>
-      <form
-        className="mt-3 grid grid-cols-[1fr_1fr_auto] gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const value = amount(weight, 0.01);
-          const bare = panText.trim() === "" ? 0 : amount(panText, 0);
-          if (value !== null && bare !== null && act({ kind: "weighed", grams: value, pan: bare })) setWeight("");
-        }}
-      >
-        <input
-          id="weigh"
-          aria-label="The pot on the scale, g"
-          inputMode="decimal"
-          placeholder="pot on the scale, g"
-          className={`${field} min-w-0`}
-          value={weight}
-          onChange={(event) => setWeight(event.target.value)}
-        />
-        <input
-          aria-label="The pan alone, g"
-          inputMode="decimal"
-          placeholder="pan alone, g"
-          className={`${field} min-w-0`}
-          value={panText}
-          onChange={(event) => setPan(event.target.value)}
-        />
-        <button type="submit" className={buttonClass("plain")}>
-          Weighed
-        </button>
-      </form>
+      <div className="border-t border-ink mt-1">
+        {!isCookedDown && <Measure session={session} density={null} act={act} />}
+        {session.weighings.length > 0 && (
+          <p className="t-ledger mt-2">
+            The pot held {formatGrams(Math.round(session.weighings.at(-1)?.grams ?? 0))} g; it is meant to come to {formatGrams(Math.round(plan.grams))} g in
+            the end.
+          </p>
+        )}
+        <PutIn session={session} table={table} act={act} />
+      </div>
       <form
         className="mt-3"
         onSubmit={(event) => {
           event.preventDefault();
           const text = note.trim();
           if (text === "") return setWhy("Write something first.");
+          setWhy(null);
           const isTaken = asStep
             ? act({ kind: "step added", step: `own-${crypto.randomUUID().slice(0, 8)}`, text, after: now })
             : act({ kind: "note", text, step: now });
@@ -203,12 +133,85 @@ export function WriteDown({ session, act }: BesideProps) {
           {why}
         </p>
       )}
-      {session.weighings.length > 0 && (
-        <p className="t-ledger mt-2">
-          The pot held {formatGrams(session.weighings.at(-1)?.grams ?? 0)} g; it is meant to come to {formatGrams(plan.grams)} g in the end.
-        </p>
-      )}
     </section>
+  );
+}
+
+const OTHER = "another";
+
+/** Something that goes in beyond the plan: more of a line, or another food, by its name in the tables. */
+function PutIn({ session: { plan }, table, act }: BesideProps & { readonly table: DiningTable }) {
+  const [line, setLine] = useState(plan.lines[0]?.id ?? OTHER);
+  const [other, setOther] = useState<{ readonly id: string; readonly name: string } | null>(null);
+  const [grams, setGrams] = useState("");
+  const [word, setWord] = useState("");
+  const [why, setWhy] = useState<string | null>(null);
+  return (
+    <details className="mt-2">
+      <summary className="cursor-pointer min-h-11 flex items-center underline t-ledger">More of something went in, or something else</summary>
+      <form
+        className="grid grid-cols-[1fr_84px_auto] gap-2 items-end"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const read = readTyped(grams, 0.01);
+          const planned = plan.lines.find(({ id }) => id === line);
+          const of = planned ? { line: planned.id, food: planned.food, name: planned.name } : other && { line: null, food: other.id, name: other.name };
+          if (!of) return setWhy("Say which food it was: pick it from the tables.");
+          if ("why" in read) return setWhy(read.why);
+          setWhy(null);
+          if (act({ kind: "put in", ...of, grams: read.value, word: word.trim() })) {
+            setGrams("");
+            setWord("");
+          }
+        }}
+      >
+        <label className="t-small text-ink2 min-w-0">
+          What went in
+          <select className={`${field} block w-full`} value={line} onChange={(event) => setLine(event.target.value)}>
+            {plan.lines.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+            <option value={OTHER}>something else …</option>
+          </select>
+        </label>
+        <label className="t-small text-ink2">
+          beyond the plan, g
+          <input inputMode="decimal" className={`${field} block w-full`} value={grams} onChange={(event) => setGrams(event.target.value)} />
+        </label>
+        <button type="submit" className={buttonClass("plain")}>
+          Went in
+        </button>
+        {line === OTHER && (
+          <div className="col-span-3">
+            {other ? (
+              <p className="t-ledger">
+                {other.name}{" "}
+                <button type="button" className={buttonClass("quiet", "min-h-11")} onClick={() => setOther(null)}>
+                  another
+                </button>
+              </p>
+            ) : (
+              <FoodPicker label="Which food went in" table={table} onPick={setOther} />
+            )}
+          </div>
+        )}
+        <input
+          aria-label="How it is now"
+          placeholder="how it is now: still thin, right"
+          maxLength={120}
+          className={`${field} col-span-3`}
+          value={word}
+          onChange={(event) => setWord(event.target.value)}
+        />
+        {why && (
+          <p role="alert" className="col-span-3 t-ledger text-rose">
+            {why}
+          </p>
+        )}
+      </form>
+    </details>
   );
 }
 

@@ -109,3 +109,41 @@ export function useAwake(isWanted: boolean): Awake {
   }, [isWanted]);
   return !isWanted ? "off" : isKept === null ? "off" : isKept ? "kept on" : "may go dark";
 }
+
+const ALOUD = "threpsis.cook.aloud";
+/** Reads steps aloud on wish, with a voice of this machine: none that would send words away. */
+export function useVoice(): { readonly isThere: boolean; readonly isOn: boolean; readonly onToggle: () => void; readonly say: (words: string) => void } {
+  const [voice, setVoice] = useState<SpeechSynthesisVoice | null>(null);
+  const [isOn, setOn] = useState(false);
+  useEffect(() => {
+    if (!("speechSynthesis" in window)) return;
+    const find = () => {
+      const own = window.speechSynthesis.getVoices().filter(({ localService }) => localService);
+      setVoice(own.find(({ lang }) => lang.startsWith("en")) ?? own[0] ?? null);
+    };
+    find();
+    queueMicrotask(() => setOn(localStorage.getItem(ALOUD) === "yes"));
+    window.speechSynthesis.addEventListener("voiceschanged", find);
+    return () => {
+      window.speechSynthesis.removeEventListener("voiceschanged", find);
+      window.speechSynthesis.cancel();
+    };
+  }, []);
+  const onToggle = useCallback(() => {
+    setOn((before) => {
+      localStorage.setItem(ALOUD, before ? "no" : "yes");
+      return !before;
+    });
+  }, []);
+  const say = useCallback(
+    (words: string) => {
+      if (!isOn || !voice) return;
+      const spoken = new SpeechSynthesisUtterance(words);
+      spoken.voice = voice;
+      window.speechSynthesis.cancel();
+      window.speechSynthesis.speak(spoken);
+    },
+    [isOn, voice],
+  );
+  return { isThere: voice !== null, isOn, onToggle, say };
+}

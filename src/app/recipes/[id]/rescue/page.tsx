@@ -30,8 +30,7 @@ export default async function Page({ params, searchParams }: Props) {
       </p>
     );
   if (kept && kept.recipeId !== id) notFound();
-  // From a batch of the recipe as handed down: what lies on Swap is another sweet.
-  const laid = one(search["handed-down"]) === null ? bench.document : null;
+  const laid = bench.document;
   const fault = FAULTS.find((each) => each === one(search.fault)) ?? null;
   const grams = Number(one(search.grams) ?? NaN);
   return (

@@ -1,15 +1,43 @@
 "use client";
 
-import { formatGrams, formatNumber, gramsBeside, lowerFirst } from "../../../core/units";
-import type { RescueView, ToldWayOut } from "../../../core/views";
-import { inHouseUnit, type FigureManner } from "../../parts/figure-words";
-import { WhyMark } from "../../parts/marks";
-import { useHousehold } from "../../shell/household";
+import type { Fault } from "../../core/rescue";
+import { formatGrams, formatNumber, gramsBeside, lowerFirst } from "../../core/units";
+import type { RescueView, ToldWayOut } from "../../core/views";
+import { buttonClass } from "../parts/button";
+import { inHouseUnit, type FigureManner } from "../parts/figure-words";
+import { WhyMark } from "../parts/marks";
+import { useHousehold } from "../shell/household";
 
 type Answer = Extract<RescueView, { kind: "ways out" }>;
 
+/** What went wrong, in the words of who stands at the pot. */
+export const FAULT_WORDS: Readonly<Record<Fault, string>> = {
+  "too thin": "it is too thin",
+  "too thick": "it is too thick",
+  lumpy: "it has lumps",
+  split: "it curdled or split",
+  "not sweet enough": "it is not sweet enough",
+  "too sweet": "it is too sweet",
+  crumbles: "it crumbles, or will not hold",
+  greasy: "it is greasy, or sticks",
+  "too soft to slice": "it is too soft to slice",
+  gritty: "it is gritty",
+  scorched: "it caught at the bottom",
+  "bitter caramel": "the caramel is bitter",
+  "raw taste": "it tastes raw",
+  bland: "it tastes of nothing",
+};
+
+interface WaysOutProps {
+  readonly view: RescueView;
+  readonly fault: string;
+  readonly isWeighed: boolean;
+  /** At the stove: what is done about it is written down. */
+  readonly onTake?: (way: ToldWayOut) => void;
+}
+
 /** The ways out of a fault, the least change first; or what is asked before there are any. */
-export function WaysOut({ view, fault, isWeighed }: { readonly view: RescueView; readonly fault: string; readonly isWeighed: boolean }) {
+export function WaysOut({ view, fault, isWeighed, onTake }: WaysOutProps) {
   if (view.kind === "question")
     return (
       <p className="flex gap-2 bg-saffron-wash px-3 py-2 max-w-[70ch]">
@@ -57,7 +85,7 @@ export function WaysOut({ view, fault, isWeighed }: { readonly view: RescueView;
       )}
       <ol className="mt-3 grid gap-3">
         {view.ways.map((way) => (
-          <Way key={way.words} way={way} />
+          <Way key={way.words} way={way} {...(onTake && { onTake })} />
         ))}
       </ol>
       <Gone gone={view.gone} />
@@ -80,7 +108,7 @@ const KIND: Readonly<Record<ToldWayOut["kind"], string | null>> = {
   "throw away": "Throw it away",
 };
 
-function Way({ way }: { readonly way: ToldWayOut }) {
+function Way({ way, onTake }: { readonly way: ToldWayOut } & Pick<WaysOutProps, "onTake">) {
   const { energy } = useHousehold().units;
   const noticed = way.shifts.filter(({ isNoticed }) => isNoticed);
   const kind = KIND[way.kind];
@@ -133,6 +161,11 @@ function Way({ way }: { readonly way: ToldWayOut }) {
           <WhyMark kind="ask" />
           Brings {way.allergens.join(", ")}, which the pot did not hold.
         </p>
+      )}
+      {onTake && (way.kind === "mend" || way.kind === "deed") && (
+        <button type="button" className={buttonClass("plain", "mt-2")} onClick={() => onTake(way)}>
+          This is what I do
+        </button>
       )}
     </li>
   );

@@ -1,0 +1,66 @@
+import type { CookSession, CookStep } from "./session";
+
+/** A timer that runs by the clock: what is left of it is told from the time, not by counting. */
+export interface CookTimer {
+  readonly id: string;
+  readonly step: string | null;
+  readonly label: string;
+  readonly startedAt: number;
+  readonly seconds: number;
+}
+
+/**
+ * When a timer rings.
+ * @unit ms, by the clock
+ * @range after it was started
+ * @source the clock
+ */
+export const endsAt = ({ startedAt, seconds }: CookTimer): number => startedAt + 1000 * seconds;
+
+/** What an alarm says to do: what its step looks for. */
+export function alarmWords({ label, step }: Pick<CookTimer, "label" | "step">, { steps }: Pick<CookSession, "steps">): string {
+  const planned = steps.find(({ id }) => id === step)?.planned;
+  if (planned?.pressure && label.endsWith(COMING_UP)) return `${label}: it should be at pressure by now. Turn the flame down, and start the time at pressure.`;
+  if (planned?.pressure && label.endsWith(AT_PRESSURE)) return `${label}: the time is up. Take it off the flame, and let the pressure fall.`;
+  if (planned?.pressure && label.endsWith(RELEASING)) return `${label}: open it only when the valve has dropped; never by force.`;
+  const cue = planned?.cue ?? planned?.cues[0]?.told[0]?.words[1];
+  return cue ? `${label}: the time is up. Look: ${cue}.` : `${label}: the time is up.`;
+}
+
+/**
+ * What is left of a timer.
+ * @unit seconds
+ * @range below 0 once it has run out; never more than it was set to, whatever the clock was set to
+ * @source the clock
+ */
+export const secondsLeft = (timer: CookTimer, now: number): number => Math.min(timer.seconds, (endsAt(timer) - now) / 1000);
+
+/** The timers that ran out between two moments, while nobody was there to hear: what was missed, first of all. */
+export const missedBetween = ({ timers }: CookSession, from: number, to: number): readonly CookTimer[] =>
+  timers.filter((timer) => endsAt(timer) > from && endsAt(timer) <= to).sort((a, b) => endsAt(a) - endsAt(b));
+
+const COMING_UP = "coming up to pressure";
+const AT_PRESSURE = "at pressure";
+const RELEASING = "pressure falls";
+/** Minutes in which the pressure of a cooker falls by itself: a rule of thumb. */
+const RELEASE = 10;
+
+/**
+ * The timer that a step needs next: under pressure it comes up, is held, and falls, each by a timer of its own; all else has one.
+ * `place` is the step's, from 1.
+ */
+export function nextTimer(session: Pick<CookSession, "events">, step: CookStep, place: number): { readonly label: string; readonly seconds: number } {
+  const { planned } = step;
+  const label = `Step ${place}`;
+  if (!planned?.pressure) return { label, seconds: Math.max(1, Math.round(60 * (planned?.minutes.usual || 5))) };
+  const back = new Set(session.events.flatMap((event) => (event.kind === "taken back" ? [event.event] : [])));
+  const begun = session.events.filter((event) => event.kind === "timer started" && event.step === step.id && !back.has(event.id)).length;
+  const { comingUp, minutes } = planned.pressure;
+  const phases = [
+    [COMING_UP, comingUp],
+    [AT_PRESSURE, minutes],
+    [RELEASING, RELEASE],
+  ] as const;
+  const [words, usual] = phases[begun % phases.length] ?? phases[0];
+  return { label: `${label}, ${words}`, seconds: Math.max(1, Math.round(60 * usual)) };
+}
