@@ -74,6 +74,12 @@ export function applied(session: CookSession, event: CookEvent): CookSession {
     }
     case "depth":
       return { ...session, weighings: [...session.weighings, { at: event.at, grams: event.grams, sd: event.sd, by: "stick" }] };
+    case "temperature":
+      return { ...session, temperature: { at: event.at, celsius: event.celsius } };
+    case "set aside":
+      return { ...session, setAside: [...session.setAside, { event: event.id, name: event.name, grams: event.grams }] };
+    case "turned out":
+      return { ...session, turnedOut: new Map([...session.turnedOut, [event.when, { body: event.body, off: event.off }]]) };
     case "ended":
       return { ...session, endedAt: event.at, got: event.grams, timers: [], now: null, steps: session.steps.map(waiting) };
     case "taken up again":

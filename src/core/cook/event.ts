@@ -53,6 +53,12 @@ export type CookHappening =
   | { readonly kind: "weighed"; readonly grams: number; readonly pan: number }
   /** How deep it stands in a round pan, cm, and what that comes to, g, with its spread. */
   | { readonly kind: "depth"; readonly centimetres: number; readonly diameter: number; readonly grams: number; readonly sd: number }
+  /** How warm it is, °C: by a probe, or as somebody says. */
+  | { readonly kind: "temperature"; readonly celsius: number }
+  /** A portion for somebody, g; null where it was not weighed. */
+  | { readonly kind: "set aside"; readonly name: string; readonly grams: number | null }
+  /** How it turned out, hot or chilled: its body by the house's words, 0 to 10, and what was off. */
+  | { readonly kind: "turned out"; readonly when: "hot" | "chilled"; readonly body: number | null; readonly off: string }
   | { readonly kind: "ended"; readonly grams: number | null }
   | { readonly kind: "taken up again" }
   | { readonly kind: "taken back"; readonly event: string };
@@ -87,12 +93,15 @@ const KINDS: Readonly<Record<CookHappening["kind"], true>> = {
   "stop at": true,
   weighed: true,
   depth: true,
+  temperature: true,
+  "set aside": true,
+  "turned out": true,
   ended: true,
   "taken up again": true,
   "taken back": true,
 };
 /** What can still be told of a batch that is done. */
-export const AFTER_THE_END: readonly CookEvent["kind"][] = ["note", "taken up again", "taken back"];
+export const AFTER_THE_END: readonly CookEvent["kind"][] = ["note", "temperature", "set aside", "turned out", "taken up again", "taken back"];
 
 /** Whether something that was kept elsewhere is an event of a kind that is known; what it says is judged where it is taken in. */
 export const isCookEvent = (value: unknown): value is CookEvent => {
@@ -110,6 +119,8 @@ export const COOK_LIMITS = {
   timer: { least: 1, most: 24 * 3600 },
   /** g, of anything that is weighed. */
   grams: 50_000,
+  /** °C of what is cooked at home. */
+  celsius: { least: -30, most: 220 },
   /** cm of a pan across, and of what stands in it. */
   centimetres: 60,
   /** °Brix: what is soluble in a fruit, %. */

@@ -5,6 +5,7 @@ export type { CookAction, CookSession } from "./session";
 export { sessionOf, transition } from "./transition";
 export { heatNow, stoveLines, stoveState, type StoveLine, type StoveState } from "./stove";
 export { alarmWords, missedBetween, nextTimer, secondsLeft, type CookTimer } from "./timers";
+export { oddWeight } from "./odd-weight";
 export { problemOf } from "./problems";
 export { lastToTakeBack } from "./take-back";
 export { storyOf } from "./story";

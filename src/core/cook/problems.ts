@@ -7,7 +7,7 @@ const BEFORE_THE_START: readonly CookEvent["kind"][] = ["started", "ready", "not
 
 /** Why an event cannot be; null where it can. In words for who stands at the stove. */
 export function problemOf(event: CookEvent, session: CookSession): string | null {
-  const { timer, grams, events, timers, steps, centimetres, brix } = COOK_LIMITS;
+  const { timer, grams, events, timers, steps, centimetres, brix, celsius } = COOK_LIMITS;
   const lineOf = (id: string) => session.plan.lines.find((line) => line.id === id);
   if (session.events.length >= events) return "This batch holds as many events as one can. End it, and begin another.";
   if (session.startedAt === null && event.kind !== "started" && !BEFORE_THE_START.includes(event.kind)) return "Nothing is cooking yet: start it first.";
@@ -69,6 +69,18 @@ export function problemOf(event: CookEvent, session: CookSession): string | null
       return session.steps.length >= session.plan.steps.length + steps ? `More than ${steps} steps of its own is another recipe.` : null;
     case "taken back":
       return session.events.some(({ id }) => id === event.event) ? null : "What is to be taken back is not there.";
+    case "temperature":
+      return event.celsius < celsius.least || event.celsius > celsius.most
+        ? `Between ${celsius.least} and ${celsius.most} °C. Was the probe in it, and set to °C?`
+        : null;
+    case "set aside":
+      return event.name.trim() === ""
+        ? "Say for whom it is."
+        : event.grams !== null && (event.grams <= 0 || event.grams > grams)
+          ? "A portion weighs something: leave it empty where it was not weighed."
+          : null;
+    case "turned out":
+      return event.body === null && event.off.trim() === "" ? "Say how thick it is, or what was off." : null;
     case "heat":
     case "started":
     case "ready":

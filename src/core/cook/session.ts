@@ -53,6 +53,11 @@ export interface CookSession {
   readonly stopAt: number | null;
   /** What the pot weighed without the pan, g, in the order in which it was weighed, each with its spread. */
   readonly weighings: readonly PotWeight[];
+  /** How warm it was last, °C, and when; null where nobody said. */
+  readonly temperature: { readonly at: number; readonly celsius: number } | null;
+  readonly setAside: readonly { readonly event: string; readonly name: string; readonly grams: number | null }[];
+  /** How it turned out, said last of each. */
+  readonly turnedOut: ReadonlyMap<"hot" | "chilled", { readonly body: number | null; readonly off: string }>;
   /** When something last went in, or the flame or step last changed, ms: weights before it tell nothing of how fast it boils away now. */
   readonly changedAt: number;
   /** What the pan weighed last, g; 0 where nobody said. */
@@ -85,6 +90,9 @@ export const newSession = (plan: CookPlan): CookSession => ({
   fruits: new Map(),
   stopAt: null,
   weighings: [],
+  temperature: null,
+  setAside: [],
+  turnedOut: new Map(),
   changedAt: 0,
   pan: 0,
   notes: [],

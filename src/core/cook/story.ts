@@ -1,5 +1,5 @@
 import { capital, formatGrams, lowerFirst } from "../units";
-import type { FruitSweetness, StoveSetUp } from "./event";
+import type { CookEvent, FruitSweetness, StoveSetUp } from "./event";
 import { nameOf } from "./plan";
 import type { CookSession } from "./session";
 
@@ -7,6 +7,8 @@ import type { CookSession } from "./session";
 export interface StorySentence {
   readonly at: number;
   readonly words: string;
+  /** Which event it tells. */
+  readonly event: CookEvent;
 }
 
 /** The events of a batch as sentences; what was taken back did not happen. */
@@ -20,7 +22,7 @@ export function storyOf(session: CookSession): readonly StorySentence[] {
   };
   return events.flatMap((event): StorySentence[] => {
     if (back.has(event.id)) return [];
-    const say = (words: string): StorySentence[] => [{ at: event.at, words }];
+    const say = (words: string): StorySentence[] => [{ at: event.at, words, event }];
     switch (event.kind) {
       case "started":
         return say(`${plan.title}${plan.label === null ? ", as handed down" : `, “${plan.label}”`}, was begun.`);
@@ -54,6 +56,14 @@ export function storyOf(session: CookSession): readonly StorySentence[] {
         return say(`${nameOf(plan, event.line)}: ${fruitWords(event.sweetness)}.`);
       case "stop at":
         return say(event.grams === null ? "It is cooked down as worked out." : `It is to be cooked down to ${formatGrams(event.grams)} g.`);
+      case "temperature":
+        return say(`It was at ${Math.round(event.celsius)} °C.`);
+      case "set aside":
+        return say(`Set aside for ${event.name}${event.grams === null ? "" : `: ${formatGrams(event.grams)} g`}.`);
+      case "turned out":
+        return say(
+          `${capital(event.when)}: ${[event.body === null ? null : `body ${event.body.toFixed(1)} of 10`, event.off.trim() || null].filter((each) => each !== null).join("; ")}.`,
+        );
       case "ended":
         return say(
           event.grams === null ? "It was done; it was not weighed." : `It was done: ${formatGrams(event.grams)} g, ${formatGrams(plan.grams)} g by plan.`,

@@ -69,7 +69,8 @@ export interface StoveState {
   readonly weighed: number | null;
 }
 
-/** Less than this is not cooked down, g. */
+/** Less than this share of the pot, or than some spoonfuls (g), is not cooked down: no scale tells it from where it was. */
+const LITTLE_SHARE = 0.06;
 const LITTLE = 15;
 
 /** The flame that is on: as it was set by hand, or as the step has it. */
@@ -86,21 +87,23 @@ export function stoveState(session: CookSession): StoveState {
   const byId = new Map(lines.map((line) => [line.id, line] as const));
   const shares: readonly LineShare[] = here?.planned?.pot ?? [];
   const elsewhere = (part: string | null) => part !== (here?.planned?.part ?? null);
+  const pot = shares.flatMap(({ line, share }) => {
+    const found = byId.get(line);
+    if (!found || found.inNow <= 0) return [];
+    const put = putIn.reduce((sum, each) => sum + (each.line === line ? each.grams : 0), 0);
+    return [{ line, grams: Math.min(found.inNow, share * Math.max(0, found.inNow - put) + put) }];
+  });
+  const little = Math.max(LITTLE, LITTLE_SHARE * pot.reduce((sum, { grams }) => sum + grams, 0));
   return {
     lines: lines.map(({ id, all, inNow }) => ({ id, all, inNow })),
     others: putIn.flatMap(({ line, food, name, grams }) => (line === null ? [{ food, name, grams }] : [])),
     fruits: [...fruits].map(([line, sweetness]) => ({ line, sweetness })),
     step: here?.id ?? null,
-    pot: shares.flatMap(({ line, share }) => {
-      const found = byId.get(line);
-      if (!found || found.inNow <= 0) return [];
-      const put = putIn.reduce((sum, each) => sum + (each.line === line ? each.grams : 0), 0);
-      return [{ line, grams: Math.min(found.inNow, share * Math.max(0, found.inNow - put) + put) }];
-    }),
+    pot,
     drivenLater: plan.steps.reduce((sum, { driven, part }, i) => sum + (i > reached || elsewhere(part) ? driven : 0), 0),
     drivenHere: here?.planned?.driven ?? 0,
     // A step of one's own is cooked down where it is said to what.
-    isCookedDown: on === null ? at >= 0 && stopAt !== null : on.heat !== null && on.driven >= LITTLE,
+    isCookedDown: on === null ? at >= 0 && stopAt !== null : on.heat !== null && on.driven >= little,
     heat: heatNow(session),
     diameter: setUp?.pan?.diameter ?? null,
     burner: setUp?.burner ? { kind: setUp.burner.kind, power: setUp.burner.power } : null,

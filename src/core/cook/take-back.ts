@@ -40,6 +40,12 @@ function wordsOf(event: CookEvent, textOf: (step: string) => string, name: (line
       return `how sweet the ${name(event.line)} is`;
     case "stop at":
       return "to what it is cooked down";
+    case "temperature":
+      return `${Math.round(event.celsius)} °C`;
+    case "set aside":
+      return `set aside for ${event.name}`;
+    case "turned out":
+      return `how it turned out ${event.when}`;
     case "note":
       return "a note";
     case "step added":

@@ -7,8 +7,11 @@ export interface Reading {
   readonly digits: number;
   /** The display stands still. */
   readonly stable: boolean;
-  /** In the device's own quantity (g), whatever unit is shown. */
+  /** More lies on it, or it is hotter, than it can tell. */
+  readonly isOver: boolean;
+  /** In the device's own quantity, whatever unit is shown; half its 80 % interval. */
   readonly measured: number;
+  readonly spread: number;
 }
 
 /** Something that can be pressed on a device. */
@@ -33,6 +36,6 @@ export interface Device {
   /** The unit of what it measures. */
   readonly unit: string;
   /** What is set by hand where it is simulated: in words, with the most there is. */
-  readonly surroundings: { readonly label: string; readonly most: number };
+  readonly surroundings: { readonly label: string; readonly least: number; readonly most: number };
   readonly simulate: (seed: number) => Simulation;
 }

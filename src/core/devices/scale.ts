@@ -14,6 +14,9 @@ const SETTLING_PER_SECOND = 6;
 const STABLE_WITHIN_G = 0.8;
 const STABLE_FOR = 4;
 const MOST_G = 5000;
+const HEAVIEST_G = 20_000;
+/** Half its 80 % interval, g. */
+const SPREAD_G = 1;
 
 interface ScaleState {
   /** What lies on it, g. */
@@ -31,7 +34,7 @@ interface ScaleState {
 export const SCALE: Device = {
   name: "Simulated kitchen scale",
   unit: "g",
-  surroundings: { label: "On it lies", most: MOST_G },
+  surroundings: { label: "On it lies", least: 0, most: HEAVIEST_G },
   simulate: (seed) => simulation({ load: 0, cell: 0, drift: 0, zero: 0, unit: "g", recent: [], seed: seed | 0 }),
 };
 
@@ -42,7 +45,7 @@ const simulation = (state: ScaleState): Simulation => ({
     { label: state.unit === "g" ? "Show ounces" : "Show grams", press: () => simulation({ ...state, unit: state.unit === "g" ? "oz" : "g" }) },
   ],
   after: (seconds) => simulation(later(state, seconds)),
-  around: (grams) => simulation({ ...state, load: Math.min(MOST_G, Math.max(0, grams)) }),
+  around: (grams) => simulation({ ...state, load: Math.min(HEAVIEST_G, Math.max(0, grams)) }),
 });
 
 /** The cell settles on its load, drifts and trembles. */
@@ -56,7 +59,8 @@ function later(state: ScaleState, seconds: number): ScaleState {
 }
 
 function readingOf({ recent, zero, unit }: ScaleState): Reading {
-  const grams = mean(recent.slice(-2)) - zero;
+  const isOver = mean(recent.slice(-2)) > MOST_G;
+  const grams = Math.min(MOST_G, mean(recent.slice(-2))) - zero;
   const step = STEP[unit];
   const shown = Math.round((unit === "g" ? grams : grams / GRAMS_PER_OUNCE) / step) * step;
   const value = Math.abs(shown) < step / 2 ? 0 : Number(shown.toFixed(2));
@@ -65,7 +69,9 @@ function readingOf({ recent, zero, unit }: ScaleState): Reading {
     unit,
     digits: DIGITS[unit],
     measured: unit === "g" ? value : value * GRAMS_PER_OUNCE,
-    stable: recent.length >= STABLE_FOR && Math.max(...recent) - Math.min(...recent) < STABLE_WITHIN_G,
+    spread: SPREAD_G,
+    isOver,
+    stable: !isOver && recent.length >= STABLE_FOR && Math.max(...recent) - Math.min(...recent) < STABLE_WITHIN_G,
   };
 }
 

@@ -33,7 +33,8 @@ type Kind = (typeof KINDS)[number];
 const RUNS = /^[=+\-@＝＋－＠\t\r\n]/;
 const NEUTRALISED = /^'(?=[=+\-@＝＋－＠\t\r\n'])/;
 const NO_READING = ["", "", "", ""] as const;
-const neutral = (cell: string) => (RUNS.test(cell) || cell.startsWith("'") ? `'${cell}` : cell);
+/** A cell that a spreadsheet does not run. */
+export const neutral = (cell: string) => (RUNS.test(cell) || cell.startsWith("'") ? `'${cell}` : cell);
 const natural = (cell: string) => cell.replace(NEUTRALISED, "");
 
 /** Recipes as one table: a row for each line and step; food and grams as they were read, and which of them by hand. Notes are private and stay. */

@@ -31,4 +31,6 @@ export { rescueOf, stoveRescueView, type RescueView, type ToldWayOut } from "./r
 export { splitIn, splitsOf, type Splits } from "./splits";
 export type { SplitPortion, SplitView } from "./split-view";
 export { cookPlan } from "./cook-plan";
-export { stoveView, type CookGround, type StoveView, type ToldBlock } from "./stove-view";
+export type { ToldBlock } from "./stove-blocks";
+export { stoveView, type CookGround, type StoveView } from "./stove-view";
+export type { ToldCooling } from "./stove-cooling";

@@ -2,6 +2,7 @@ import { writeCsv, writeJsonLd, writeOwnFile } from "../../core/exchange";
 import { openRecipe } from "../../core/kitchen";
 import { withAllLines } from "../../core/recipe";
 import { checked } from "../http/checked";
+import { download } from "../http/download";
 import { readText } from "../http/body";
 import { getKitchen } from "../kitchen/kitchen";
 import { Refusal } from "../http/problems";
@@ -46,16 +47,5 @@ export async function exportRecipe(id: string, format: string): Promise<Response
     format === "csv"
       ? writeCsv([{ recipe, readings: openRecipe(recipe, await getKitchen()).readings }])
       : `${JSON.stringify(format === "jsonld" ? writeJsonLd(recipe) : writeOwnFile([recipe]), null, 2)}\n`;
-  const name =
-    recipe.title
-      .replace(/[^\p{L}\p{N}]+/gu, "-")
-      .replace(/^-|-$/g, "")
-      .slice(0, 80) || "recipe";
-  return new Response(body, {
-    headers: {
-      "content-type": `${type}; charset=utf-8`,
-      "content-disposition": `attachment; filename="recipe.${ending}"; filename*=UTF-8''${encodeURIComponent(name)}.${ending}`,
-      "cache-control": "no-store",
-    },
-  });
+  return download(body, recipe.title, "recipe", { type, ending });
 }

@@ -19,7 +19,7 @@ export default function DevicePanel({ id, onTake }: { readonly id: DeviceId; rea
         <output aria-label={`The ${kind} shows`} className="t-figure text-[30px] leading-tight">
           {reading.value.toFixed(reading.digits)} {reading.unit}
         </output>
-        <span className="t-small text-ink2">{reading.stable ? "stands still" : "settling"}</span>
+        <span className="t-small text-ink2">{reading.isOver ? "more than it can tell" : reading.stable ? "stands still" : "settling"}</span>
       </p>
       <p className="flex flex-wrap gap-2 mt-2">
         {controls.map(({ label }, i) => (
@@ -35,7 +35,9 @@ export default function DevicePanel({ id, onTake }: { readonly id: DeviceId; rea
         {surroundings.label}
         <AmountField
           label={`${surroundings.label}, ${unit}`}
+          unit={unit}
           value={around}
+          least={surroundings.least}
           most={surroundings.most}
           onChange={(value) => {
             setAround(value);

@@ -29,5 +29,7 @@ export default async function Page({ params }: Props) {
     events.map(({ event }) => event),
   );
   const view = stoveView({ ...ground, stove: stoveState(session) }, kitchen);
-  return <CookStation key={id} id={id} recipeId={recipeId} plan={plan} ground={ground} events={events} view={view} />;
+  const names = (ground.table.seats ?? []).map(({ name }) => name);
+  const bodies = kitchen.reference.constants.bodyAnchors.map(([body, words]) => [body, words] as const);
+  return <CookStation names={names} bodies={bodies} key={id} id={id} recipeId={recipeId} plan={plan} ground={ground} events={events} view={view} />;
 }

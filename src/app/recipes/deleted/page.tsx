@@ -6,12 +6,11 @@ import { dateWords } from "../../words";
 
 export const metadata: Metadata = { title: "Deleted lately" };
 
+const KINDS = { recipe: "recipes", version: "versions", batch: "batches" } as const;
+
 export default async function Page() {
   const items = await deletedItems();
   return (
-    <DeletedPage
-      days={DAYS_DELETED}
-      items={items.map(({ kind, id, title, deletedAt }) => ({ kind: kind === "recipe" ? "recipes" : "versions", id, title, deleted: dateWords(deletedAt) }))}
-    />
+    <DeletedPage days={DAYS_DELETED} items={items.map(({ kind, id, title, deletedAt }) => ({ kind: KINDS[kind], id, title, deleted: dateWords(deletedAt) }))} />
   );
 }

@@ -11,6 +11,8 @@ export interface DeletedRowData {
   readonly deleted: string;
 }
 
+const KIND_WORDS: Readonly<Record<Deletable, string>> = { recipes: "recipe", versions: "kept version", batches: "batch" };
+
 /** What was deleted and can still be put back. */
 export function DeletedPage({ items, days }: { readonly items: readonly DeletedRowData[]; readonly days: number }) {
   const { putBack } = useDelete();
@@ -32,7 +34,7 @@ export function DeletedPage({ items, days }: { readonly items: readonly DeletedR
                 <span className="flex-1 min-w-0">
                   <span className="block t-new">{item.title}</span>
                   <span className="block t-small text-ink2">
-                    {item.kind === "recipes" ? "recipe" : "kept version"}, deleted {item.deleted}
+                    {KIND_WORDS[item.kind]}, deleted {item.deleted}
                   </span>
                 </span>
                 <button

@@ -1,7 +1,7 @@
 "use client";
 
 import { lazy, Suspense, useMemo, useState } from "react";
-import { forecast, gramsByStick, heatNow, type CookHappening, type CookSession } from "../../../core/cook";
+import { forecast, gramsByStick, heatNow, oddWeight, type CookHappening, type CookSession } from "../../../core/cook";
 import { HEATS } from "../../../core/recipe";
 import { formatGrams } from "../../../core/units";
 import type { StoveView } from "../../../core/views";
@@ -83,8 +83,8 @@ export function CookDownPanel({
       </div>
       {of.words && (
         <p className="mt-1.5">
-          {of.isSet ? "By your own weight: " : "Stop while it still looks thin: "}
-          {of.words}.
+          {of.isSet && "By your own weight. "}
+          {of.words}
         </p>
       )}
       <p className="t-ledger text-ink2">
@@ -131,6 +131,8 @@ export function Measure({ session, density, act }: { readonly session: CookSessi
   const [depth, setDepth] = useState("");
   const [across, setAcross] = useState<string | null>(null);
   const [why, setWhy] = useState<string | null>(null);
+  // An odd weight is asked about once.
+  const [asked, setAsked] = useState<string | null>(null);
   const panText = pan ?? (session.pan > 0 ? String(session.pan) : "");
   const acrossText = across ?? (session.setUp?.pan ? String(session.setUp.pan.diameter) : "");
   const read = (text: string, least: number): number | null => {
@@ -147,6 +149,11 @@ export function Measure({ session, density, act }: { readonly session: CookSessi
           const grams = read(weight, 1);
           const alone = grams === null ? null : panText.trim() === "" ? 0 : read(panText, 0);
           if (grams === null || alone === null) return;
+          const odd = oddWeight(session, grams - alone, Date.now());
+          if (odd !== null && asked !== weight) {
+            setWhy(`${odd} If it is right, press once more.`);
+            return setAsked(weight);
+          }
           if (act({ kind: "weighed", grams, pan: alone })) setWeight("");
         }}
       >

@@ -14,12 +14,15 @@ import { useKeys, useKeysOn } from "../../shell/keys";
 import { PageHead } from "../../shell/shell";
 import { useView } from "../../shell/use-view";
 import { AsItStands } from "./as-it-stands";
+import { BatchFiles } from "./batch-files";
 import { Begin } from "./begin";
+import { Devices } from "./devices";
 import { AllSteps, Ready, Story, WriteDown } from "./beside";
 import { CookDownPanel } from "./cook-down";
 import { OwnSweetness } from "./fruit";
 import { HeldBack } from "./held-back";
-import { AllDone, Ended } from "./the-end";
+import { Ended } from "./ended";
+import { AllDone } from "./the-end";
 import { TheStep } from "./the-step";
 import { Timers } from "./timers";
 import { useBatch, type PlacedEvent } from "./use-batch";
@@ -35,10 +38,13 @@ interface CookStationProps {
   readonly events: readonly PlacedEvent[];
   /** What is computed of it as its events were when the page was made. */
   readonly view: StoveView;
+  /** Who sits at its table, by name; the house's words for body. */
+  readonly names: readonly string[];
+  readonly bodies: readonly (readonly [body: number, words: string])[];
 }
 
 /** Beside the stove: one step at a time in large type, its cues, what waits, what boils away, timers by the clock; and what happened, kept as it happens. */
-export function CookStation({ id, recipeId, plan, ground, events, view: given }: CookStationProps) {
+export function CookStation({ id, recipeId, plan, ground, events, view: given, names, bodies }: CookStationProps) {
   const [said, setSaid] = useState("");
   const voice = useVoice();
   const { say } = voice;
@@ -155,7 +161,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given }:
           {session.startedAt === null ? (
             <Begin plan={plan} onBegin={begin} />
           ) : session.endedAt !== null ? (
-            <Ended session={session} onAgain={() => act({ kind: "taken up again" })} />
+            <Ended session={session} view={view} now={now} names={names} bodies={bodies} act={act} />
           ) : step ? (
             <TheStep session={session} now={now} />
           ) : (
@@ -178,12 +184,14 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given }:
         <aside className="lg:crease-l p-4 md:p-5" aria-label="Beside the step">
           {isOn && <HeldBack session={session} lines={lines} view={view} act={act} />}
           {isOn && view.cookDown && stove.isCookedDown && <CookDownPanel session={session} of={view.cookDown} now={now} act={act} />}
+          {isOn && <Devices session={session} holds={view.holds} act={act} />}
           {isOn && <OwnSweetness session={session} view={view} act={act} />}
           {session.startedAt !== null && <AsItStands view={view} isBehind={isBehind} why={whyNot} waits={waits.join(", ")} />}
           <Ready session={session} act={act} />
           {session.startedAt !== null && <AllSteps session={session} act={act} />}
           {isOn && <WriteDown session={session} table={ground.table} isCookedDown={stove.isCookedDown} act={act} />}
           <Story session={session} />
+          <BatchFiles id={id} title={plan.title} />
         </aside>
         {isOn && (
           <WhatNow

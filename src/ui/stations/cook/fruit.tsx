@@ -1,11 +1,13 @@
 "use client";
 
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { FRUIT_SWEETNESSES, type CookHappening, type CookSession } from "../../../core/cook";
 import { formatGrams, lowerFirst } from "../../../core/units";
 import type { StoveView } from "../../../core/views";
 import { readTyped } from "../../parts/amount-field";
 import { buttonClass } from "../../parts/button";
+
+const DevicePanel = lazy(() => import("../../devices/device-panel"));
 
 interface FruitProps {
   readonly session: CookSession;
@@ -35,6 +37,7 @@ function Fruit({
 }: { readonly fruit: StoveView["fruits"][number] } & Pick<FruitProps, "session" | "act">) {
   const [brix, setBrix] = useState("");
   const [why, setWhy] = useState<string | null>(null);
+  const [hasGlass, setGlass] = useState(false);
   const tasted = session.fruits.get(line);
   const isTasted = session.setUp?.tasting !== false;
   return (
@@ -78,6 +81,14 @@ function Fruit({
             Read
           </button>
         </form>
+        <button type="button" className={buttonClass("quiet", "min-h-11")} aria-expanded={hasGlass} onClick={() => setGlass(!hasGlass)}>
+          By the refractometer
+        </button>
+        {hasGlass && (
+          <Suspense fallback={<p className="t-small">Coming.</p>}>
+            <DevicePanel id="refractometer" onTake={(read) => act({ kind: "fruit tasted", line, sweetness: { by: "refractometer", brix: read } })} />
+          </Suspense>
+        )}
       </div>
       {why && (
         <p role="alert" className="t-ledger text-rose">

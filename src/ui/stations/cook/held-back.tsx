@@ -34,8 +34,11 @@ export function HeldBack({ session, lines, view, act }: HeldProps) {
   const taken = new Set(on?.takes.map(({ line }) => line) ?? []);
   const isTasted = session.setUp?.tasting !== false;
   const held = lines.filter(({ isHeld }) => isHeld);
+  const isBound = view.figures.some(({ id }) => id === "binding");
   const can = lines.filter(({ id, isHeld, grams, role }) => {
     const block = view.blocks[id];
+    // The fat that something is roasted in is wanted from the start.
+    if (role === "richness" && !isBound && on?.heat == null) return false;
     return taken.has(id) && !isHeld && !session.held.has(id) && block !== undefined && block.grams < 0.7 * grams && (isTasted || !BY_TASTE.includes(role));
   });
   return (

@@ -5,7 +5,6 @@ import type { CookHappening, CookSession } from "../../../core/cook";
 import { formatGrams } from "../../../core/units";
 import { readTyped } from "../../parts/amount-field";
 import { buttonClass } from "../../parts/button";
-import { spanText } from "../../parts/span-text";
 
 interface AllDoneProps {
   readonly session: CookSession;
@@ -69,21 +68,5 @@ export function AllDone({ session: { plan, steps, setUp, notes }, onGo, act }: A
   );
 }
 
-/** What came of it. */
-export const Ended = ({ session: { plan, got, steps }, onAgain }: { readonly session: CookSession; readonly onAgain: () => void }) => {
-  const took = steps.reduce((sum, step) => sum + (step.took ?? 0), 0);
-  return (
-    <section aria-label="Done">
-      <p className="text-[30px] font-[600] leading-tight">Done.</p>
-      <p className="mt-2 text-[20px] max-w-[52ch]">
-        {got === null ? "It was not weighed." : `${formatGrams(got)} g, ${formatGrams(plan.grams)} g by plan.`}
-        {took >= 1 ? ` The steps took ${spanText(Math.round(took))}.` : ""}
-      </p>
-      <button type="button" className={buttonClass("plain", "mt-4")} onClick={onAgain}>
-        Take it up again
-      </button>
-    </section>
-  );
-};
 /** What nobody tasted is offered first. */
 const FIRST_PORTION = "The first portion was set aside.";

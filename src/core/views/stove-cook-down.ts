@@ -1,0 +1,116 @@
+import { TABLE_RATE_SD, type StoveState } from "../cook";
+import type { EvaluationInput, Figures } from "../evaluate";
+import { INDEX, SUGAR_INDICES, sumOf, type ServingTemperature } from "../food";
+import { bodyWords } from "../models/texture";
+import type { Figure } from "../numeric";
+import { burnerCap, evaporationRate } from "../process";
+import type { Version } from "../substitution";
+import { fraction } from "../units";
+import { drivenBy, type Aim, type Constants } from "./stove-aim";
+
+/** To what the pot is cooked down, so that the sweet comes out as it was meant. */
+export interface CookDown {
+  /** g in the pot, without the pan; with less and more the difference is just not noticed. */
+  readonly stop: Figure;
+  /** Set by hand, not worked out. */
+  readonly isSet: boolean;
+  /** What was in it when the step began, g, as far as the masses tell. */
+  readonly start: number;
+  readonly solids: number;
+  /** g a minute, of water alone, by a rule of practice; its logarithm's spread. */
+  readonly prior: { readonly rate: number; readonly sd: number };
+  /** How thick it is then, and when it is served; empty of what is bound. */
+  readonly words: string;
+  /** g per ml, for what is told by a stick. */
+  readonly density: number;
+}
+
+/** g per ml: rules of thumb. */
+const DENSITY = { solids: 1.55, fat: 0.92, water: 0.97 } as const;
+
+interface PotGround {
+  readonly version: Version;
+  readonly grams: number;
+  readonly input: EvaluationInput;
+  readonly figures: Figures;
+  readonly isBound: boolean;
+  readonly aim: Aim;
+  /** Driven off by plan, all in all, g. */
+  readonly planned: number;
+  readonly serve: ServingTemperature;
+}
+
+/** To what the pot at hand is cooked down, and how fast that goes. */
+export function cookDownOf(stove: StoveState, { version, grams, input, figures, isBound, aim, planned, serve }: PotGround, constants: Constants): CookDown {
+  const { drivenLater, drivenHere, heat, diameter, burner, stopAt } = stove;
+  const stopOf = (driven: number) => Math.max(1, grams - (driven - drivenLater));
+  const { value: driven } = input.evaporation;
+  const value = stopAt ?? stopOf(driven);
+  const near = isBound
+    ? []
+    : [-1, 1].map((sign) => stopOf(drivenBy(input, { ...aim, wanted: figures[aim.body].value + (sign * aim.noticed) / 2 }, driven, constants)));
+  const { sugar, starch, other, fat } = heldIn(stove, version);
+  const solids = sugar + starch + other;
+  // What was driven off before; what was soaked or cooked under a lid took up water.
+  const start = grams - (planned - drivenLater - drivenHere);
+  const cap = burner ? burnerCap(burner) : constants.process.value.cap;
+  return {
+    stop: { value, low: Math.min(value, ...near), high: Math.max(value, ...near) },
+    isSet: stopAt !== null,
+    start,
+    solids,
+    prior: {
+      rate: evaporationRate(heat ?? "simmer", diameter ?? constants.process.value.pan, fraction(0), constants.evaporationFlux.value, cap),
+      sd: TABLE_RATE_SD,
+    },
+    words: isBound ? "" : bodyTold(figures, serve, constants),
+    density: start / (solids / DENSITY.solids + fat / DENSITY.fat + Math.max(1, start - solids - fat) / DENSITY.water),
+  };
+}
+
+/** What is in a pot by what it is, before anything boiled away, g. */
+export interface PotHolds {
+  readonly water: number;
+  readonly sugar: number;
+  readonly starch: number;
+  readonly fat: number;
+  readonly other: number;
+}
+
+/** What is in the pot of a batch on the stove. */
+export function heldIn({ pot, others }: StoveState, { rows }: Version): PotHolds {
+  const added = rows.filter(({ line, change }) => line === null && change === "added");
+  const gramsOf = (row: Version["rows"][number]) =>
+    pot.find(({ line }) => line === row.id)?.grams ?? (others.length > 0 && added.includes(row) ? row.grams : 0);
+  return rows.reduce<PotHolds>(
+    (sum, row) => {
+      const { per100g = [] } = row.food ?? {};
+      const grams = gramsOf(row);
+      const of = (per100: number) => (grams * per100) / 100;
+      const [water, sugar, starch, fat] = [
+        of(per100g[INDEX.water] ?? 0),
+        of(sumOf(per100g, SUGAR_INDICES)),
+        of(per100g[INDEX.starch] ?? 0),
+        of(per100g[INDEX.fat] ?? 0),
+      ];
+      return {
+        water: sum.water + water,
+        sugar: sum.sugar + sugar,
+        starch: sum.starch + starch,
+        fat: sum.fat + fat,
+        other: sum.other + Math.max(0, grams - water - sugar - starch - fat),
+      };
+    },
+    { water: 0, sugar: 0, starch: 0, fat: 0, other: 0 },
+  );
+}
+
+/** What it comes to at the table, and that it looks thinner until then. */
+function bodyTold(figures: Figures, serve: ServingTemperature, constants: Constants): string {
+  const [hot, cold] = [figures["body.hot"].value, figures["body.chilled"].value];
+  const told = (body: number) => `body ${body.toFixed(1)} of 10 (${bodyWords(body, constants)})`;
+  if (serve !== "chilled") return `It comes to ${told(hot)}.`;
+  return cold - hot > constants.noticeable.value.body / 2
+    ? `Stop while it still looks thin: ${told(hot)} in the pot, ${told(cold)} cold.`
+    : `Cold it comes to ${told(cold)}.`;
+}

@@ -1,0 +1,193 @@
+"use client";
+
+import { useState } from "react";
+import type { CookHappening, CookSession } from "../../../core/cook";
+import { formatGrams } from "../../../core/units";
+import type { StoveView } from "../../../core/views";
+import { readTyped } from "../../parts/amount-field";
+import { buttonClass } from "../../parts/button";
+import { spanText } from "../../parts/span-text";
+import { Cooling } from "./cooling";
+
+interface EndedProps {
+  readonly session: CookSession;
+  readonly view: StoveView;
+  readonly now: number;
+  /** Who sits at its table, by name. */
+  readonly names: readonly string[];
+  /** The house's words for body, thin to thick, with where they stand from 0 to 10. */
+  readonly bodies: readonly (readonly [body: number, words: string])[];
+  readonly act: (happening: CookHappening) => boolean;
+}
+
+const field = "border border-edge bg-sheet px-2 min-h-11 text-[16px] min-w-0";
+
+/** What came of it: what it weighs, for whom portions are set aside, how it cools, how it turned out. */
+export function Ended({ session, view, now, names, bodies, act }: EndedProps) {
+  const { plan, got, steps, endedAt } = session;
+  const took = steps.reduce((sum, step) => sum + (step.took ?? 0), 0);
+  const off = got === null ? null : Math.round((100 * (got - plan.grams)) / plan.grams);
+  return (
+    <section aria-label="Done">
+      <p className="text-[30px] font-[600] leading-tight">Done.</p>
+      <p className="mt-2 text-[20px] max-w-[52ch]">
+        {got === null
+          ? "It was not weighed."
+          : `${formatGrams(got)} g, ${formatGrams(Math.round(plan.grams))} g by plan${off === null || Math.abs(off) < 2 ? "" : `: ${Math.abs(off)} % ${off < 0 ? "less" : "more"}`}.`}
+        {took >= 1 ? ` The steps took ${spanText(Math.round(took))}.` : ""}
+      </p>
+      <Cooling cooling={view.cooling} endedAt={endedAt ?? now} now={now} temperature={session.temperature} act={act} />
+      <div className="grid md:grid-cols-2 gap-x-8">
+        <SetAside session={session} names={names} act={act} />
+        <TurnedOut session={session} bodies={bodies} act={act} />
+      </div>
+      <button type="button" className={buttonClass("plain", "mt-6")} onClick={() => act({ kind: "taken up again" })}>
+        Take it up again
+      </button>
+    </section>
+  );
+}
+
+/** Portions, each for somebody. */
+function SetAside({ session: { setAside, plan, got }, names, act }: Pick<EndedProps, "session" | "names" | "act">) {
+  const [name, setName] = useState("");
+  const [grams, setGrams] = useState("");
+  const [why, setWhy] = useState<string | null>(null);
+  const all = got ?? plan.grams;
+  const gone = setAside.reduce((sum, each) => sum + (each.grams ?? 0), 0);
+  return (
+    <section aria-label="Portions" className="mt-6">
+      <h2 className="t-h2">Portions set aside</h2>
+      <p className="t-ledger text-ink2">
+        {formatGrams(Math.round(all / Math.max(1, plan.servings)))} g is a serving
+        {gone > 0 ? `; ${formatGrams(Math.round(Math.max(0, all - gone)))} g is left` : ""}.
+      </p>
+      {setAside.length > 0 && (
+        <ul className="border-t border-ink mt-1">
+          {setAside.map((each) => (
+            <li key={each.event} className="border-b border-line flex justify-between gap-3 py-1 t-ledger">
+              <span>{each.name}</span>
+              <span className="t-figure">{each.grams === null ? "not weighed" : `${formatGrams(each.grams)} g`}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <form
+        className="flex gap-2 mt-2 flex-wrap"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const read = grams.trim() === "" ? { value: null } : readTyped(grams, 0.1);
+          if (name.trim() === "") return setWhy("Say for whom it is.");
+          if ("why" in read) return setWhy(read.why);
+          setWhy(null);
+          if (act({ kind: "set aside", name: name.trim(), grams: read.value })) {
+            setName("");
+            setGrams("");
+          }
+        }}
+      >
+        <input
+          aria-label="For whom"
+          placeholder="for whom"
+          list="set-aside-names"
+          maxLength={120}
+          className={`${field} flex-1`}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <datalist id="set-aside-names">
+          {names.map((each) => (
+            <option key={each} value={each} />
+          ))}
+        </datalist>
+        <input
+          aria-label="How much, g"
+          placeholder="g"
+          inputMode="decimal"
+          className={`${field} w-20 t-figure`}
+          value={grams}
+          onChange={(event) => setGrams(event.target.value)}
+        />
+        <button type="submit" className={buttonClass("plain")}>
+          Set aside
+        </button>
+      </form>
+      {why && (
+        <p role="alert" className="t-ledger text-rose">
+          {why}
+        </p>
+      )}
+    </section>
+  );
+}
+
+const WHEN = [
+  ["hot", "Hot, from the fire"],
+  ["chilled", "Cold through"],
+] as const;
+
+/** How it turned out, in the house's words: what the next batch is worked out by. */
+function TurnedOut({ session: { turnedOut }, bodies, act }: Pick<EndedProps, "session" | "bodies" | "act">) {
+  const [off, setOff] = useState("");
+  const [when, setWhen] = useState<"hot" | "chilled">("hot");
+  return (
+    <section aria-label="How it turned out" className="mt-6">
+      <h2 className="t-h2">How it turned out</h2>
+      <div className="border-t border-ink mt-1">
+        {WHEN.map(([each, words]) => {
+          const said = turnedOut.get(each);
+          return (
+            <label key={each} className="flex items-center justify-between gap-3 border-b border-line min-h-12 t-ledger">
+              {words}
+              <select
+                className={`${field} max-w-60`}
+                value={said?.body ?? ""}
+                onChange={(event) => {
+                  const body = event.target.value === "" ? null : Number(event.target.value);
+                  if (body !== null) act({ kind: "turned out", when: each, body, off: said?.off ?? "" });
+                }}
+              >
+                <option value="">not said</option>
+                {bodies.map(([body, name]) => (
+                  <option key={body} value={body}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          );
+        })}
+      </div>
+      <form
+        className="flex gap-2 mt-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (off.trim() !== "" && act({ kind: "turned out", when, body: turnedOut.get(when)?.body ?? null, off: off.trim() })) setOff("");
+        }}
+      >
+        <select aria-label="When" className={field} value={when} onChange={(event) => setWhen(event.target.value === "hot" ? "hot" : "chilled")}>
+          <option value="hot">hot</option>
+          <option value="chilled">chilled</option>
+        </select>
+        <input
+          aria-label="What was off"
+          placeholder="what was off: a little grainy"
+          maxLength={1000}
+          className={`${field} flex-1`}
+          value={off}
+          onChange={(event) => setOff(event.target.value)}
+        />
+        <button type="submit" className={buttonClass("plain")}>
+          Write down
+        </button>
+      </form>
+      {[...turnedOut].map(([each, { off: words }]) =>
+        words === "" ? null : (
+          <p key={each} className="t-ledger mt-1 first-letter:uppercase">
+            {each}: {words}
+          </p>
+        ),
+      )}
+    </section>
+  );
+}
