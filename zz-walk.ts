@@ -1,28 +1,61 @@
 import { openBrowser, overflow, axe } from "./tests/support/browser";
 const browser = await openBrowser();
-const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+const page = await context.newPage();
 const base = "http://127.0.0.1:3199";
 page.on("pageerror", (e) => console.log("ERR", e.message));
-page.on("console", (m) => m.type() === "error" && console.log("CON", m.text().slice(0, 200)));
-await page.goto(base + "/recipes/demo-1/method");
+page.on("console", (m) => m.type() === "error" && console.log("CON", m.text().slice(0, 300)));
+const text = `Almond and pear kheer\nServes 5\n\n1 litre almond milk\n2 pears, chopped\n60 g fine semolina\n90 g jaggery\n2 tbsp ghee\n1/2 tsp cardamom powder\na pinch of salt\n\n1. Heat the ghee and roast the semolina for 6 minutes until it smells of nuts.\n2. Pour in the almond milk and simmer for 25 minutes, stirring, until it coats a spoon.\n3. Add the pears and cook for 8 minutes until soft.\n4. Take off the heat and stir in the jaggery, the salt and the cardamom.\n5. Chill for 3 hours.`;
+const kept = await page.request.post(base + "/api/recipes", { data: { text }, headers: { origin: base } }).catch((e) => e);
+console.log(kept.status?.(), (await kept.text?.())?.slice(0, 200));
+const id = JSON.parse(await kept.text()).id;
+await page.goto(base + `/recipes/${id}/method`);
+await page.waitForTimeout(1500);
 await page.getByRole("button", { name: /^Cook it$|^Keep it and cook$/ }).click();
 await page.waitForURL(/batches/);
-await page.screenshot({ path: "/tmp/a1.png" });
+console.log(page.url());
 await page.getByRole("button", { name: "Begin" }).click();
 await page.getByText(/^Step 1 of/).first().waitFor();
-await page.waitForTimeout(800);
-for (let i = 0; i < 9; i++) {
-  const t = await page.getByRole("region", { name: "The step" }).innerText().catch(() => "end");
-  console.log(i, t.split("\n").slice(0, 8).join(" | ").slice(0, 300));
-  for (const name of ["Hold back", "Cook down"]) {
-    const r = page.getByRole("region", { name });
-    if (await r.count()) console.log("   ", name, (await r.innerText()).replace(/\n/g, " | ").slice(0, 500));
-  }
-  const n = page.getByRole("button", { name: /^(Next|Last step done)$/ });
-  if (t === "end" || !(await n.isEnabled())) break;
-  if (await page.getByRole("region", { name: "Cook down" }).count()) await page.screenshot({ path: `/tmp/a2-${i}.png`, fullPage: false });
-  await n.click();
-  await page.waitForTimeout(500);
-}
-console.log(page.url());
+await page.waitForTimeout(700);
+const next = page.getByRole("button", { name: /^(Next|Last step done)$/ });
+const shot = async (n: string) => { await page.waitForTimeout(500); await page.screenshot({ path: `/tmp/b-${n}.png` }); };
+await next.click();
+await shot("simmer");
+// weigh
+await page.getByLabel("The pot on the scale, g").fill("2150");
+await page.getByRole("button", { name: "Weighed", exact: true }).click();
+await shot("weighed");
+await page.getByLabel("The pot on the scale, g").fill("5000");
+await page.getByRole("button", { name: "Weighed", exact: true }).click();
+await shot("odd");
+await page.getByRole("button", { name: "Wrong?" }).click();
+await page.getByRole("button", { name: "it is too thin" }).click();
+await page.waitForTimeout(1500);
+await shot("wrong");
+await page.keyboard.press("Escape");
+await next.click();
+await page.waitForTimeout(500);
+await next.click(); // jaggery step
+await page.waitForTimeout(500);
+await page.getByRole("button", { name: /^Hold \d+ g$/ }).first().click();
+await page.waitForTimeout(700);
+await page.getByRole("button", { name: /^Add \d+ g/ }).click();
+await shot("held");
+await page.screenshot({ path: `/tmp/b-held-full.png`, fullPage: true });
+console.log("axe", await axe(page));
+await page.setViewportSize({ width: 390, height: 844 });
+await shot("held-390");
+console.log("over", await overflow(page), await axe(page));
+await page.setViewportSize({ width: 1280, height: 800 });
+await page.getByRole("button", { name: /^Enough/ }).click();
+await next.click(); await page.waitForTimeout(300); await next.click();
+await page.getByLabel(/^What all of it weighs/).fill("-3");
+await page.getByRole("button", { name: "It is done" }).click();
+await shot("end");
+await page.getByLabel(/^What all of it weighs/).fill("1010");
+await page.getByRole("button", { name: "It is done" }).click();
+await page.waitForTimeout(600);
+await page.screenshot({ path: `/tmp/b-done.png`, fullPage: true });
+console.log("axe", await axe(page));
+for (const f of ["json", "csv"]) { const r = await page.request.get(page.url().replace("/batches", "/api/batches") + "/export?format=" + f); console.log(f, r.status(), (await r.text()).slice(0, 300)); }
 await browser.close();

@@ -6,8 +6,10 @@ import {
   lastToTakeBack,
   missedBetween,
   problemOf,
+  nextTimer,
   secondsLeft,
   sessionOf,
+  stirring,
   storyOf,
   transition,
   COOK_LIMITS,
@@ -79,6 +81,19 @@ const happening: fc.Arbitrary<CookHappening> = fc.oneof(
     grams: fc.integer({ min: 1, max: 90 }),
     word: fc.constant(""),
   }),
+  fc.constantFrom<CookHappening>(
+    { kind: "set up", setUp: { pan: { name: "wide", diameter: 26, grams: 1180 }, burner: null, tasting: false } },
+    { kind: "heat", heat: "brisk" },
+    { kind: "held back", line: "l1", grams: 60 },
+    { kind: "enough", line: "l1" },
+    { kind: "amount set", line: "l1", grams: 150 },
+    { kind: "fruit tasted", line: "l1", sweetness: { by: "refractometer", brix: 14 } },
+    { kind: "stop at", grams: 700 },
+    { kind: "depth", centimetres: 3, diameter: 24, grams: 1400, sd: 130 },
+    { kind: "temperature", celsius: 80 },
+    { kind: "set aside", name: "the first", grams: 40 },
+    { kind: "turned out", when: "chilled", body: 4.5, off: "" },
+  ),
   fc.record({ kind: fc.constant("weighed" as const), grams: fc.integer({ min: 600, max: 2000 }), pan: fc.constant(500) }),
   fc.record({ kind: fc.constant("ended" as const), grams: fc.constantFrom(null, 870) }),
   fc.constant({ kind: "taken up again" } as const),
@@ -156,6 +171,34 @@ describe("a batch on the stove", () => {
     expect(alarmWords({ label: "Tea", step: null }, on)).toBe("Tea: the time is up.");
   });
 
+  it("takes a step under pressure by three timers, one after the other, and says to stir what catches more often", () => {
+    const under = { ...step("p", "Pressure cook the rice."), pressure: { minutes: 12, comingUp: 7 } };
+    const pot = {
+      ...step("k", "Simmer."),
+      attention: "now and then" as const,
+      heat: "simmer" as const,
+      pot: [{ line: "l1", share: 1 }],
+    };
+    const plan: CookPlan = { ...PLAN, steps: [under, pot] };
+    let session = transition(sessionOf(plan, []), START())[0];
+    const told: string[] = [];
+    for (let i = 0; i < 3; i++) {
+      const [now] = session.steps;
+      if (!now) throw new Error("no step");
+      const next = nextTimer(session, now, 1);
+      told.push(`${next.label} ${next.seconds / 60}`);
+      expect(alarmWords({ label: next.label, step: "p" }, session)).not.toMatch(/the time is up\.$/);
+      session = transition(session, event({ kind: "timer started", timer: `t${i}`, step: "p", ...next }, MINUTE))[0];
+    }
+    expect(told).toEqual(["Step 1, coming up to pressure 7", "Step 1, at pressure 12", "Step 1, pressure falls 10"]);
+    session = transition(session, event({ kind: "done", step: "p" }, 30 * MINUTE))[0];
+    const simmer = session.steps[1];
+    if (!simmer) throw new Error("no step");
+    expect(stirring(simmer, plan, 30 * MINUTE + 1000)).toEqual({ every: 2, isDue: false });
+    expect(stirring(simmer, plan, 32 * MINUTE + 1000)).toMatchObject({ isDue: true });
+    expect(stirring(simmer, { lines: [] }, 32 * MINUTE + 1000)).toEqual({ every: 4, isDue: false });
+  });
+
   it("tells the time by the clock: after an hour asleep, after hours of ticks, and with the clock set back", () => {
     const session = run(START(), event({ kind: "timer started", timer: "t", step: null, label: "Soak", seconds: 1800 }, 0));
     const [timer] = session.timers;
@@ -178,11 +221,27 @@ describe("a batch on the stove", () => {
     [event({ kind: "step added", step: "a", text: "  ", after: null }), /what to do/],
     [event({ kind: "taken back", event: "nowhere" }), /not there/],
     [event({ kind: "ended", grams: 0 }), /leave it empty/],
+    [event({ kind: "held back", line: "l1", grams: 900 }), /all of it \(200 g\)/],
+    [event({ kind: "held back", line: "nowhere", grams: 9 }), /no such line/],
+    [event({ kind: "enough", line: "l1" }), /was held back/],
+    [event({ kind: "put in", line: "nowhere", food: null, name: "sugar", grams: 9, word: "" }), /no such line/],
+    [event({ kind: "fruit tasted", line: "l1", sweetness: { by: "refractometer", brix: 180 } }), /Brix/],
+    [event({ kind: "depth", centimetres: 300, diameter: 24, grams: 1, sd: 1 }), /centimetres\?/],
+    [event({ kind: "stop at", grams: 0 }), /above 0/],
   ])("refuses in plain words what cannot be: %#", (bad, words) => {
     const session = run(START());
     expect(problemOf(bad, session)).toMatch(words);
     expect(problemOf(bad, sessionOf(PLAN, []))).not.toBeNull();
     expect(problemOf(bad, run(START(), event({ kind: "ended", grams: null })))).not.toBeNull();
+  });
+  it.each([
+    [event({ kind: "temperature", celsius: 900 }), /°C\?/],
+    [event({ kind: "set aside", name: " ", grams: null }), /for whom/],
+    [event({ kind: "set aside", name: "the first", grams: 0 }), /weighs something/],
+    [event({ kind: "turned out", when: "hot", body: null, off: "" }), /how thick/],
+  ])("refuses what cannot be told of it, during and after: %#", (bad, words) => {
+    expect(problemOf(bad, run(START()))).toMatch(words);
+    expect(problemOf(bad, run(START(), event({ kind: "ended", grams: null })))).toMatch(words);
   });
 
   it("opens a session of many events, and holds no more than it says", () => {

@@ -65,6 +65,8 @@ export interface StoveState {
   readonly diameter: number | null;
   readonly burner: { readonly kind: "gas" | "induction" | "electric"; readonly power: number } | null;
   readonly stopAt: number | null;
+  /** What came of it, g; null where it is not done, or was not weighed. */
+  readonly got: number | null;
   /** The pot as it was weighed since something last changed, g without the pan; null where it was not. */
   readonly weighed: number | null;
 }
@@ -108,6 +110,7 @@ export function stoveState(session: CookSession): StoveState {
     diameter: setUp?.pan?.diameter ?? null,
     burner: setUp?.burner ? { kind: setUp.burner.kind, power: setUp.burner.power } : null,
     stopAt,
+    got: session.got,
     weighed: weighings.findLast((weight) => weight.at >= changedAt)?.grams ?? null,
   };
 }

@@ -1,3 +1,5 @@
+import type { Role } from "../food";
+import type { CookPlan } from "./plan";
 import type { CookSession, CookStep } from "./session";
 
 /** A timer that runs by the clock: what is left of it is told from the time, not by counting. */
@@ -63,4 +65,27 @@ export function nextTimer(session: Pick<CookSession, "events">, step: CookStep, 
   ] as const;
   const [words, usual] = phases[begun % phases.length] ?? phases[0];
   return { label: `${label}, ${words}`, seconds: Math.max(1, Math.round(60 * usual)) };
+}
+
+/** What settles and catches at the bottom. */
+const CATCHES: readonly Role[] = ["body", "thickener", "binder", "setting"];
+/** Minutes between stirs of what catches, and of what does not: rules of practice. */
+const STIR = { catches: 2, loose: 4 } as const;
+/** So long a prompt stands, seconds. */
+const PROMPT = 20;
+
+/**
+ * When a step on the fire that is stirred now and then has to be stirred: every so many minutes from its beginning, by the clock.
+ * Null of a step that is stirred all the time, or not at all.
+ */
+export function stirring(
+  { planned, began, state }: CookStep,
+  plan: Pick<CookPlan, "lines">,
+  now: number,
+): { readonly every: number; readonly isDue: boolean } | null {
+  if (!planned || state !== "now" || began === null || planned.attention !== "now and then" || planned.heat === null) return null;
+  const inPot = new Set(planned.pot.map(({ line }) => line));
+  const every = plan.lines.some(({ id, role }) => inPot.has(id) && CATCHES.includes(role)) ? STIR.catches : STIR.loose;
+  const since = (now - began) / 1000;
+  return { every, isDue: since >= 60 * every && since % (60 * every) < PROMPT };
 }

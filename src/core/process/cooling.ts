@@ -1,5 +1,5 @@
 /** Where something cools. */
-export const COOLING_PLACES = ["in the pan", "in the pan, in cold water", "spread in a tray", "in the fridge"] as const;
+export const COOLING_PLACES = ["in the room", "in cold water, stirred", "in the fridge"] as const;
 export type CoolingPlace = (typeof COOLING_PLACES)[number];
 
 interface Surroundings {
@@ -11,14 +11,13 @@ interface Surroundings {
   readonly isStirred: boolean;
 }
 const SURROUNDINGS: Readonly<Record<CoolingPlace, Surroundings>> = {
-  "in the pan": { celsius: null, surface: 11, isStirred: false },
-  "in the pan, in cold water": { celsius: 12, surface: 200, isStirred: true },
-  "spread in a tray": { celsius: null, surface: 13, isStirred: false },
+  "in the room": { celsius: null, surface: 11, isStirred: false },
+  "in cold water, stirred": { celsius: 12, surface: 200, isStirred: true },
   "in the fridge": { celsius: 4, surface: 9, isStirred: false },
 };
 /** Conductivity of a pudding, W/m·K, and how deep it is spread in a tray, cm. */
 const CONDUCTIVITY = 0.5;
-const TRAY_DEPTH = 3;
+export const TRAY_DEPTH = 2;
 /** g per ml. */
 const DENSITY = 1.08;
 
@@ -30,6 +29,8 @@ export interface CoolingQuestion {
   /** Water in 100 g. */
   readonly water: number;
   readonly place: CoolingPlace;
+  /** Spread in a tray, wherever that stands. */
+  readonly isSpread: boolean;
   /** °C */
   readonly from: number;
   readonly to: number;
@@ -50,6 +51,7 @@ export function coolingMinutes({
   diameter,
   water,
   place,
+  isSpread,
   from,
   to,
   room,
@@ -58,14 +60,13 @@ export function coolingMinutes({
   const around = celsius ?? room;
   if (from <= to) return { value: 0, low: 0, high: 0 };
   if (to - around < 0.5) return null;
-  const isTray = place === "spread in a tray";
   const volume = grams / DENSITY;
-  const across = isTray ? Math.sqrt((4 * volume) / (Math.PI * TRAY_DEPTH)) : diameter;
+  const across = isSpread ? Math.sqrt((4 * volume) / (Math.PI * TRAY_DEPTH)) : diameter;
   const base = (Math.PI * across * across) / 40_000;
   const depth = volume / (base * 10_000) / 100;
   const sides = (Math.PI * across * depth) / 100;
   // Air takes heat from above and the sides, and half of it from below; water from the sides and below.
-  const area = place === "in the pan, in cold water" ? base + sides : 1.5 * base + sides;
+  const area = place === "in cold water, stirred" ? base + sides : 1.5 * base + sides;
   // Half its thickness stands between its middle and what cools it.
   const through = isStirred ? 0 : depth / 2 / (3 * CONDUCTIVITY);
   const whole = 1 / (1 / surface + through);

@@ -1,6 +1,6 @@
 export { BODY_SUMS, bodyIndexOf, bodyPerGram, bodyWithSlopes, NO_BODY, type BodyConstants, type BodyIndex, type BodySums } from "./body";
 export { boilingPoint, boilingPointsAt, percentAtBoiling, type BoilingPoints } from "./boiling";
-export { COOLING_PLACES, coolingMinutes, type CoolingPlace } from "./cooling";
+export { coolingMinutes, TRAY_DEPTH, type CoolingPlace } from "./cooling";
 export { burnerCap, evaporationRate, kitchenConstants, powerOf, type Heat } from "./evaporation";
 export { pressOut } from "./extraction";
 export { gelatinisedShare } from "./gelatinisation";

@@ -27,7 +27,7 @@ export { viewOf, type ViewAnswer, type ViewKind, type ViewQuestion } from "./vie
 export { suitView, tableFor, type SuitLine, type SuitRow, type ToldSuited } from "./suiting-view";
 export type { TradeOffView } from "./trade-off-view";
 export { methodView, type MethodStepView, type MethodView } from "./method-view";
-export { rescueOf, stoveRescueView, type RescueView, type ToldWayOut } from "./rescue-view";
+export { rescueOf, type RescueView, type ToldWayOut } from "./rescue-view";
 export { splitIn, splitsOf, type Splits } from "./splits";
 export type { SplitPortion, SplitView } from "./split-view";
 export { cookPlan } from "./cook-plan";

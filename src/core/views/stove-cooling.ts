@@ -1,14 +1,13 @@
 import type { StoveState } from "../cook";
 import type { Figures } from "../evaluate";
-import { COOLING_PLACES, coolingMinutes, type CoolingPlace } from "../process";
-import type { Version } from "../substitution";
+import { coolingMinutes, TRAY_DEPTH, type CoolingPlace } from "../process";
 import type { Constants } from "./stove-aim";
 
 type Minutes = NonNullable<ReturnType<typeof coolingMinutes>>;
 
 /** How long a batch takes to cool in one place: to 21 °C, and from there to 5 °C in the fridge, minutes. */
 export interface ToldCooling {
-  readonly place: CoolingPlace;
+  readonly place: string;
   readonly to21: Minutes;
   readonly to5: Minutes;
   /** Whether it is surely quick enough, perhaps, or surely not: 21 °C within 2 hours, 5 °C within 4 more. */
@@ -22,20 +21,29 @@ const [WARM, COLD] = [21, 5];
 const [FIRST, SECOND] = [120, 240];
 /** What is drier does not spoil in hours, water in 100 g. */
 const WET = 40;
-const BEFORE_THE_FRIDGE: readonly CoolingPlace[] = COOLING_PLACES.filter((place) => place !== "in the fridge");
+/** g per ml, of a pudding. */
+const DENSITY = 1.08;
+const WAYS: readonly { readonly words: string; readonly place: CoolingPlace; readonly isSpread: boolean }[] = [
+  { words: "in the pan", place: "in the room", isSpread: false },
+  { words: "in the pan, stirred in cold water", place: "in cold water, stirred", isSpread: false },
+  { words: `spread ${TRAY_DEPTH} cm deep in a tray`, place: "in the room", isSpread: true },
+];
 
-/** By where it stands until it goes into the fridge. In a room of 20 °C, 22 °C is as good as 21: the rest is left to the fridge. */
-export function coolingOf({ diameter }: Pick<StoveState, "diameter">, figures: Figures, rows: Version["rows"], constants: Constants): readonly ToldCooling[] {
+/** By where it stands until it goes into the fridge. In a room of 20 °C the last few degrees are left to the fridge. */
+export function coolingOf({ diameter }: Pick<StoveState, "diameter">, figures: Figures, constants: Constants): readonly ToldCooling[] {
   const grams = figures.yield.value;
-  if (grams <= 0 || figures.water.value < WET || rows.length === 0) return [];
-  const of = { grams, diameter: diameter ?? constants.process.value.pan, water: figures.water.value };
-  return BEFORE_THE_FRIDGE.flatMap((place): ToldCooling[] => {
-    const outside = coolingMinutes({ ...of, place, from: HOT, to: WARM + 3, room: ROOM });
-    const rest = coolingMinutes({ ...of, place: "in the fridge", from: WARM + 3, to: WARM, room: ROOM });
-    const to5 = coolingMinutes({ ...of, place: "in the fridge", from: WARM, to: COLD, room: ROOM });
+  const across = diameter ?? constants.process.value.pan;
+  if (grams <= 0 || figures.water.value < WET) return [];
+  const depth = (4 * grams) / DENSITY / (Math.PI * across * across);
+  const of = { grams, diameter: across, water: figures.water.value, room: ROOM };
+  // What stands as shallow in its pan is not spread.
+  return WAYS.filter(({ isSpread }) => !isSpread || depth > 1.4 * TRAY_DEPTH).flatMap(({ words, place, isSpread }): ToldCooling[] => {
+    const outside = coolingMinutes({ ...of, isSpread, place, from: HOT, to: WARM + 3 });
+    const rest = coolingMinutes({ ...of, isSpread, place: "in the fridge", from: WARM + 3, to: WARM });
+    const to5 = coolingMinutes({ ...of, isSpread, place: "in the fridge", from: WARM, to: COLD });
     if (!outside || !rest || !to5) return [];
     const to21 = { value: outside.value + rest.value, low: outside.low + rest.low, high: outside.high + rest.high };
     const isInTime = to21.high <= FIRST && to5.high <= SECOND ? "yes" : to21.low > FIRST || to5.low > SECOND ? "no" : "perhaps";
-    return [{ place, to21, to5, isInTime }];
+    return [{ place: words, to21, to5, isInTime }];
   });
 }

@@ -1,11 +1,12 @@
 import { groundOf, withOwnWords } from "../adaptation";
 import type { StoveState } from "../cook";
-import { bodyHolds, evaluate, evaluatePoint, propertyOf, type Figures, type PropertyId } from "../evaluate";
+import { bodyHolds, evaluate, evaluatePoint, propertyOf, type EvaluationInput, type Figures, type PropertyId } from "../evaluate";
 import type { ServingTemperature } from "../food";
 import type { Kitchen } from "../kitchen";
 import { bodyWords } from "../models/texture";
 import type { Figure } from "../numeric";
 import { kitchenMeasure, type BalancedLine } from "../recipe";
+import { waterIn } from "../rescue";
 import { partedPortions, partedWords, standingOf, tableVerdict, versionInput, type TableVerdict } from "../substitution";
 import { whoseRules } from "../table";
 import { groundOfBench, laidBench, type BenchQuestion } from "./bench-ground";
@@ -53,6 +54,8 @@ export interface StoveView {
   readonly served: string | null;
 }
 
+/** What was weighed is that sure, with what sticks to the pan. */
+const SCALE = 0.01;
 /** What is told of a batch, where it has any. */
 const TOLD: readonly PropertyId[] = ["serving.freeSugarsUk", "serving.energy", "yield"];
 
@@ -72,8 +75,9 @@ export function stoveView({ recipe, table, bench, stove }: StoveQuestion, kitche
   const aim: Aim = { body: bodyAtTable(table.serve), wanted: meant[bodyAtTable(table.serve)].value, noticed: constants.noticeable.value.body };
   const isSame = version.rows.every((row, i) => row.grams === plan.rows[i]?.grams && row.food === plan.rows[i].food);
   const driven = drivenBy(asPlanned, isBound || isSame ? null : aim, plan.evaporation, constants);
-  const off = stove.stopAt !== null && stove.isCookedDown ? pot - stove.stopAt + stove.drivenLater : driven;
-  const input = { ...asPlanned, evaporation: { ...asPlanned.evaporation, value: off } };
+  const off = drivenInFact(stove, asPlanned, pot) ?? driven;
+  const weighedSd = stove.got === null ? asPlanned.evaporation.sd : SCALE * stove.got;
+  const input = { ...asPlanned, evaporation: { value: off, sd: weighedSd } };
   const { figures } = evaluate(input, constants);
   const own = "steps" in state ? state.steps : undefined;
   const judged = withOwnWords(problem, read, version, own, kitchen.reading.find);
@@ -118,9 +122,20 @@ export function stoveView({ recipe, table, bench, stove }: StoveQuestion, kitche
         ? cookDownOf(stove, { version, grams: pot, input, figures, isBound, aim, planned: plan.evaporation, serve: table.serve }, constants)
         : null,
     holds: heldIn(stove, version),
-    cooling: coolingOf(stove, figures, plan.rows, constants),
+    cooling: coolingOf(stove, figures, constants),
     served: servedWords(figures, table.serve, isBound, constants),
   };
+}
+
+/** What was, or is to be, driven off as somebody weighed it or says: what came of it, or to what it is cooked down. Null where nobody did. */
+function drivenInFact({ got, stopAt, isCookedDown, drivenLater }: StoveState, input: EvaluationInput, pot: number): number | null {
+  if (got !== null) {
+    const all = input.lines.reduce((sum, { grams }) => sum + grams, 0);
+    const water = waterIn({ ...input, evaporation: { value: 0, sd: 0 } });
+    // What weighs less than all that is dry of it was not weighed whole.
+    return all - got < 0.98 * water ? all - got : null;
+  }
+  return stopAt !== null && isCookedDown ? pot - stopAt + drivenLater : null;
 }
 
 const potOf = ({ pot, others }: StoveState): number => [...pot, ...others].reduce((sum, { grams }) => sum + grams, 0);

@@ -12,18 +12,23 @@ interface AsItStandsProps {
   readonly why: string | null;
   /** What still waits, in words; empty where nothing does. */
   readonly waits: string;
+  /** What came of it, where it is done: by weight, or nobody weighed it. */
+  readonly end: "weighed" | "not weighed" | null;
 }
 
 const digitsOf = (id: string): number => (id === "yield" || id === "serving.energy" ? 0 : id === "binding" ? 2 : 1);
 
 /** The whole batch in figures: as it stands, beside as it was meant; and what is known of it at its table. */
-export function AsItStands({ view, isBehind, why, waits }: AsItStandsProps) {
+export function AsItStands({ view, isBehind, why, waits, end }: AsItStandsProps) {
   const { energy } = useHousehold().units;
   const { verdict, unknown } = view;
   return (
-    <section aria-label="As it stands" aria-busy={isBehind} className="mb-6">
-      <h2 className="t-h2">As it stands</h2>
-      <p className="t-ledger text-ink2">The whole batch, cooked down as it should be{waits === "" ? "" : `, without ${waits}`}.</p>
+    <section aria-label={end === null ? "As it stands" : "As it came out"} aria-busy={isBehind} className="mb-6">
+      <h2 className="t-h2">{end === null ? "As it stands" : "As it came out"}</h2>
+      <p className="t-ledger text-ink2">
+        {end === "weighed" ? "By what went in and what came of it" : "The whole batch, cooked down as it should be"}
+        {waits === "" ? "" : `, without ${waits}`}.
+      </p>
       {why && (
         <p role="alert" className="t-ledger text-rose">
           {why}
@@ -39,7 +44,7 @@ export function AsItStands({ view, isBehind, why, waits }: AsItStandsProps) {
               meant
             </th>
             <th scope="col" className="font-normal text-right">
-              now
+              {end === null ? "now" : "got"}
             </th>
           </tr>
         </thead>

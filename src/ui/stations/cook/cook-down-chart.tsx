@@ -5,6 +5,7 @@ import { AriaComponent, GridComponent, MarkLineComponent } from "echarts/compone
 import * as echarts from "echarts/core";
 import { useCallback } from "react";
 import type { Forecast, PotWeight } from "../../../core/cook";
+import { formatGrams } from "../../../core/units";
 import { Chart, type ChartOption } from "../../parts/chart";
 
 echarts.use([LineChart, ScatterChart, GridComponent, MarkLineComponent, AriaComponent]);
@@ -37,12 +38,12 @@ function optionOf({ forecast: { curve }, weights, stop, now }: CookDownChartProp
     animation: false,
     aria: { enabled: true },
     textStyle: text,
-    grid: { left: 48, right: 12, top: 12, bottom: 30 },
+    grid: { left: 56, right: 16, top: 12, bottom: 34 },
     xAxis: {
       type: "value",
       min: Math.floor(from),
-      max: "dataMax",
-      axisLabel: { ...text, formatter: (value: number) => (value === 0 ? "now" : `${value} min`), hideOverlap: true },
+      max: Math.ceil(shown.at(-1)?.minutes ?? 1),
+      axisLabel: { ...text, formatter: (value: number) => (value === 0 ? "now" : `${value} min`), hideOverlap: true, margin: 10 },
       splitLine: { show: false },
     },
     yAxis: {
@@ -71,7 +72,13 @@ function optionOf({ forecast: { curve }, weights, stop, now }: CookDownChartProp
         markLine: {
           silent: true,
           symbol: "none",
-          label: { show: true, position: "insideEndBottom", formatter: `stop at ${Math.round(stop)} g`, ...text, color: colour("--color-pistachio") },
+          label: {
+            show: true,
+            position: "insideEndBottom",
+            formatter: `stop at ${formatGrams(Math.round(stop))} g`,
+            ...text,
+            color: colour("--color-pistachio"),
+          },
           lineStyle: { color: colour("--color-pistachio"), type: "solid", width: 2 },
           data: [{ yAxis: Math.round(stop) }],
         },

@@ -64,7 +64,7 @@ export function CookDownPanel({
             : `${formatGrams(Math.round(grams.value - of.stop.value))} g to lose${minutes === null ? "" : `, about ${spanText(Math.max(1, Math.round(minutes.value)))}`}`}
         </p>
       </div>
-      <div className="flex gap-6 border-t border-ink mt-1 pt-1.5">
+      <div className="grid grid-cols-2 gap-4 border-t border-ink mt-1 pt-1.5">
         <p>
           <span className="t-small text-ink2 block">stop at</span>
           <span className="text-[34px] leading-none font-[560] [font-stretch:85%] tabular-nums">{formatGrams(stop)} g</span>
@@ -74,7 +74,7 @@ export function CookDownPanel({
           </span>
         </p>
         <p>
-          <span className="t-small text-ink2 block">{weights.length > 0 ? "in the pot now, by weight" : "in the pot now, by the masses"}</span>
+          <span className="t-small text-ink2 block">{weights.length > 0 ? "now, by weight" : "now, by the masses"}</span>
           <span className="text-[34px] leading-none font-[560] [font-stretch:85%] tabular-nums">{formatGrams(Math.round(grams.value))} g</span>
           <span className="t-small text-ink2 block mt-1">
             {formatGrams(Math.round(grams.low))} to {formatGrams(Math.round(grams.high))} g

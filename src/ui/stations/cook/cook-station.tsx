@@ -59,7 +59,9 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, n
   );
   const { session, waiting, why, act: press } = useBatch(id, plan, events, onActions);
   const { now, missed, onRead } = useClock(session);
-  const { allowSound } = useAlarm(session, now);
+  const on = session.steps.find(({ id: each }) => each === session.now);
+  const { allowSound } = useAlarm(session, now, on !== undefined && stirring(on, plan, now)?.isDue === true);
+  const isOver = session.endedAt !== null;
   const isOn = session.startedAt !== null && session.endedAt === null;
   const awake = useAwake(isOn);
   const [isWrong, setWrong] = useState(false);
@@ -161,7 +163,10 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, n
           {session.startedAt === null ? (
             <Begin plan={plan} onBegin={begin} />
           ) : session.endedAt !== null ? (
-            <Ended session={session} view={view} now={now} names={names} bodies={bodies} act={act} />
+            <>
+              <Ended session={session} view={view} now={now} names={names} bodies={bodies} act={act} />
+              <Story session={session} />
+            </>
           ) : step ? (
             <TheStep session={session} now={now} />
           ) : (
@@ -186,11 +191,19 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, n
           {isOn && view.cookDown && stove.isCookedDown && <CookDownPanel session={session} of={view.cookDown} now={now} act={act} />}
           {isOn && <Devices session={session} holds={view.holds} act={act} />}
           {isOn && <OwnSweetness session={session} view={view} act={act} />}
-          {session.startedAt !== null && <AsItStands view={view} isBehind={isBehind} why={whyNot} waits={waits.join(", ")} />}
-          <Ready session={session} act={act} />
+          {session.startedAt !== null && (
+            <AsItStands
+              view={view}
+              isBehind={isBehind}
+              why={whyNot}
+              waits={waits.join(", ")}
+              end={isOver ? (session.got === null ? "not weighed" : "weighed") : null}
+            />
+          )}
+          {!isOver && <Ready session={session} act={act} />}
           {session.startedAt !== null && <AllSteps session={session} act={act} />}
           {isOn && <WriteDown session={session} table={ground.table} isCookedDown={stove.isCookedDown} act={act} />}
-          <Story session={session} />
+          {!isOver && <Story session={session} />}
           <BatchFiles id={id} title={plan.title} />
         </aside>
         {isOn && (

@@ -95,16 +95,19 @@ function Held({
   const [other, setOther] = useState("");
   const [why, setWhy] = useState<string | null>(null);
   const { id, name, waits, all } = line;
-  const grams = block?.grams ?? Math.max(1, Math.round(waits / 3));
+  const size = block?.grams ?? Math.max(1, Math.round(waits / 3));
+  // What is left over a block goes in with it.
+  const grams = waits > 0 && waits < 1.4 * size ? waits : size;
+  const short = name.split(",")[0] ?? name;
   const word = stillOf(line);
   const isTasted = session.setUp?.tasting !== false;
   const put = (amount: number) => act({ kind: "put in", line: id, food: line.food, name: lowerFirst(name), grams: amount, word });
   const log = session.putIn.filter((each) => each.line === id);
   const beyond = Math.max(0, all - (session.amounts.get(id) ?? line.grams));
   return (
-    <section aria-label={`${name}, held back`} className="mb-5">
+    <section aria-label={`${short}, held back`} className="mb-5">
       <div className="flex flex-wrap items-baseline justify-between gap-x-3">
-        <h2 className="t-h2">{name}, held back</h2>
+        <h2 className="t-h2">{short}, held back</h2>
         <p className="t-ledger text-ink2">
           {waits > 0
             ? `${formatGrams(waits)} of ${formatGrams(all + waits)} g waits`
@@ -113,11 +116,11 @@ function Held({
               : "all of it is in"}
         </p>
       </div>
-      <Blocks all={all} waits={waits} block={grams} />
+      <Blocks all={all} waits={waits} block={size} />
       <p className="t-ledger text-ink2 flex justify-between">
         <span>meant to be in {formatGrams(all)} g</span>
         <span>
-          {formatGrams(grams)} g: {block?.why ?? "a third of what waits"}
+          {formatGrams(size)} g: {block?.why ?? "a third of what waits"}
         </span>
       </p>
       {log.length > 0 && (
@@ -154,7 +157,7 @@ function Held({
         }}
       >
         <input
-          aria-label={`Another amount of ${lowerFirst(name)}, g`}
+          aria-label={`Another amount of ${lowerFirst(short)}, g`}
           inputMode="decimal"
           placeholder="another amount, g"
           className="border border-edge bg-sheet px-2 min-h-11 flex-1 min-w-0 text-[16px]"

@@ -1,8 +1,8 @@
 "use client";
 
-import type { CookSession } from "../../../core/cook";
+import { stirring, type CookSession } from "../../../core/cook";
 import { CueCard } from "../../parts/cue-card";
-import { WhyMark } from "../../parts/marks";
+import { HazardNote } from "../../parts/hazard-note";
 import { spanText } from "../../parts/span-text";
 
 const attention = { "hands on": "hands on", "now and then": "stir now and then", unattended: "goes by itself" } as const;
@@ -13,6 +13,7 @@ export function TheStep({ session, now }: { readonly session: CookSession; reado
   const step = session.steps[at];
   if (!step) return null;
   const { planned, began, text, id } = step;
+  const stir = stirring(step, session.plan, now);
   return (
     <section aria-label="The step" aria-live="off">
       <p className="t-ledger text-ink2 flex flex-wrap gap-x-4">
@@ -32,6 +33,14 @@ export function TheStep({ session, now }: { readonly session: CookSession; reado
       >
         {text}
       </p>
+      {stir && (
+        <p
+          className={`mt-3 text-[20px] px-3 py-2 ${stir.isDue ? "bg-saffron-wash border-l-4 border-saffron-fill font-[590]" : "text-ink2 border-l-4 border-line"}`}
+          role="status"
+        >
+          {stir.isDue ? "Stir now, down to the bottom." : `Stir every ${stir.every} min.`}
+        </p>
+      )}
       {planned?.cue && <p className="mt-3 text-[20px] text-ink2">Until {planned.cue}.</p>}
       {planned?.atOnce && <p className="mt-2 text-[18px]">Both hands at once. {planned.atOnce}</p>}
       {planned?.pressure && (
@@ -43,13 +52,8 @@ export function TheStep({ session, now }: { readonly session: CookSession; reado
       {planned?.cues.map((cue) => (
         <CueCard key={`${id} ${cue.id}`} cue={cue} />
       ))}
-      {planned?.hazards.map(({ what, mend }) => (
-        <p key={what} className="mt-2 flex gap-2 max-w-[70ch]">
-          <WhyMark kind="ask" />
-          <span>
-            {what} {mend}
-          </span>
-        </p>
+      {planned?.hazards.map((hazard) => (
+        <HazardNote key={hazard.what} what={hazard.what} mend={hazard.mend} />
       ))}
     </section>
   );

@@ -32,26 +32,24 @@ export function useClock(session: CookSession): { readonly now: number; readonly
   return { now, missed, onRead: () => setMissed([]) };
 }
 
-/** Two short tones, made here. */
-function beep(audio: AudioContext): void {
-  for (const [at, hertz] of [
-    [0, 880],
-    [0.25, 660],
-  ] as const) {
+/** Short tones one after the other, made here. */
+function beep(audio: AudioContext, hertz: readonly number[]): void {
+  for (const [i, pitch] of hertz.entries()) {
+    const at = audio.currentTime + 0.25 * i;
     const tone = audio.createOscillator();
     const gain = audio.createGain();
-    tone.frequency.value = hertz;
-    gain.gain.setValueAtTime(0.25, audio.currentTime + at);
-    gain.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + at + 0.22);
+    tone.frequency.value = pitch;
+    gain.gain.setValueAtTime(0.25, at);
+    gain.gain.exponentialRampToValueAtTime(0.001, at + 0.22);
     tone.connect(gain).connect(audio.destination);
-    tone.start(audio.currentTime + at);
-    tone.stop(audio.currentTime + at + 0.24);
+    tone.start(at);
+    tone.stop(at + 0.24);
   }
 }
 
 const RING_EVERY_MS = 2500;
 /** Rings, shakes and writes into the title for as long as a timer has run out; the first press of a page lets it sound. */
-export function useAlarm(session: CookSession, now: number): { readonly allowSound: () => void } {
+export function useAlarm(session: CookSession, now: number, isToStir: boolean): { readonly allowSound: () => void } {
   const audio = useRef<AudioContext | null>(null);
   const allowSound = useCallback(() => {
     audio.current ??= new AudioContext();
@@ -64,7 +62,7 @@ export function useAlarm(session: CookSession, now: number): { readonly allowSou
     const title = document.title;
     const ring = () => {
       document.title = `Time: ${label}`;
-      if (audio.current?.state === "running") beep(audio.current);
+      if (audio.current?.state === "running") beep(audio.current, [880, 660]);
       // Some browsers have none, and refuse it before anything was pressed.
       if ("vibrate" in navigator && navigator.userActivation.hasBeenActive) navigator.vibrate([200, 100, 200]);
     };
@@ -75,6 +73,9 @@ export function useAlarm(session: CookSession, now: number): { readonly allowSou
       document.title = title;
     };
   }, [rings, label]);
+  useEffect(() => {
+    if (isToStir && audio.current?.state === "running") beep(audio.current, [523]);
+  }, [isToStir]);
   return { allowSound };
 }
 

@@ -1,6 +1,6 @@
 import type { MethodStepView, MethodView } from "../../../core/views";
 import { CueCard } from "../../parts/cue-card";
-import { WhyMark } from "../../parts/marks";
+import { HazardNote } from "../../parts/hazard-note";
 import { spanText } from "../../parts/span-text";
 
 const ATTENTION: Readonly<Record<MethodStepView["attention"], string>> = {
@@ -48,12 +48,7 @@ export function MethodSteps({ steps, strip, from }: MethodStepsProps) {
               )}
               {atOnce && <p className="t-ledger mt-1">Both hands at once. {atOnce}</p>}
               {hazards.map(({ what, mend }) => (
-                <p key={what} className="t-ledger mt-1 flex gap-2 max-w-[70ch] print:max-w-none print:mt-0">
-                  <WhyMark kind="ask" />
-                  <span>
-                    {what} {mend}
-                  </span>
-                </p>
+                <HazardNote key={what} what={what} mend={mend} className="t-ledger mt-1 print:max-w-none print:mt-0" />
               ))}
               {cues.map((each) => (
                 <CueCard key={each.id} cue={each} />
