@@ -11,6 +11,7 @@ import { library, reading } from "./bench-library";
 import { readings } from "./bench-reading";
 import { besideDraws } from "./bench-draws";
 import { methods } from "./bench-methods";
+import { cooks } from "./bench-cook";
 import { rescues } from "./bench-rescue";
 import { besideSpreadsheet } from "./bench-spreadsheet";
 import { verdicts } from "./bench-verdicts";
@@ -46,7 +47,7 @@ async function computing() {
   const times: number[] = [];
   for (let i = 0; i < 1000; i++) times.push(await timed(() => evaluate(input, REFERENCE.constants)));
   rows.push(["recompute, 12 lines, all properties with intervals", spread(times), "a few ms"]);
-  rows.push(...besideSpreadsheet(), ...besideDraws(), ...methods(), ...(await rescues(timed, spread)));
+  rows.push(...besideSpreadsheet(), ...besideDraws(), ...methods(), ...(await rescues(timed, spread)), ...(await cooks(timed, spread)));
   // A thousand different recipes: the same foods, other amounts.
   const thousand = Array.from({ length: 1000 }, (_, i) => ({
     ...input,

@@ -37,6 +37,9 @@ describe("beside the stove", () => {
     await session.page.getByText(/not more than the pan alone/).waitFor();
     await session.page.getByLabel("The pot on the scale, g").fill("1700");
     await session.button("Weighed").click();
+    // More than has gone in by this step: it is asked about once.
+    await session.page.getByText(/If it is right, press once more/).waitFor();
+    await session.button("Weighed").click();
     await session.page.getByText("The pot held 900 g.", { exact: true }).waitFor();
     await session.page.getByText("Saved", { exact: true }).waitFor();
     await session.page.reload();
@@ -51,6 +54,115 @@ describe("beside the stove", () => {
     await session.page.getByText("Saved", { exact: true }).waitFor();
     await goto("/");
     await session.page.getByRole("region", { name: "Cooked last" }).getByText("870 g").waitFor();
+  });
+
+  it("holds some back, takes more of it by block, cooks down to a weight, and goes on after what went wrong", async () => {
+    const { page, button } = session;
+    await goto("/recipes/demo-1/method");
+    await button(/^Cook it$|^Keep it and cook$/).click();
+    await page.waitForURL(/\/batches\//);
+    await button("Begin").click();
+    const next = page.getByRole("button", { name: /^(?:Next|Last step done)$/ });
+    const figures = page.getByRole("region", { name: "As it stands" });
+    const sweet = figures.getByRole("row", { name: /^Sweetness/ });
+    await figures.waitFor();
+    for (let left = 8; left > 0 && (await page.getByRole("button", { name: /^Hold/ }).count()) === 0; left--) await next.click();
+    // To the step at which a sweetener goes in.
+    const hold = page.getByRole("listitem").filter({ hasText: /sugar/i }).getByRole("button", { name: /^Hold/ });
+    for (let left = 8; left > 0 && (await hold.count()) === 0; left--) {
+      await next.click();
+      await page.waitForTimeout(200);
+    }
+    const before = await sweet.innerText();
+    await hold.click();
+    const held = page.getByRole("region", { name: /, held back$/ });
+    await held.waitFor();
+    await expect.poll(() => sweet.innerText()).not.toBe(before);
+    const without = await sweet.innerText();
+    await held.getByRole("button", { name: /^Add \d+ g/ }).click();
+    await expect.poll(() => sweet.innerText()).not.toBe(without);
+    expect(await axe(page)).toEqual([]);
+    // Another amount, with a mistake first.
+    await held.getByLabel(/^Another amount/).fill("many");
+    await held.getByRole("button", { name: "Add", exact: true }).click();
+    await held.getByText("Only digits, such as 12.5.").waitFor();
+    await held.getByRole("button", { name: /^Enough/ }).click();
+    await held.waitFor({ state: "detached" });
+
+    // What went wrong is mended from the pot; what is done about it becomes a step of its own.
+    await button("Wrong?").click();
+    await button("it is too thick").click();
+    await button("This is what I do").first().waitFor();
+    expect(await axe(page)).toEqual([]);
+    await button("This is what I do").first().click();
+    await page.getByRole("region", { name: "What happened" }).getByText("It is too thick").waitFor();
+    await page
+      .getByRole("region", { name: "What happened" })
+      .getByText(/went in: too thick\.$/)
+      .waitFor();
+    await page.getByText("Saved", { exact: true }).waitFor();
+    const steps = await page.getByRole("region", { name: "All steps" }).getByRole("listitem").count();
+    await page.reload();
+    expect(await page.getByRole("region", { name: "All steps" }).getByRole("listitem").count()).toBe(steps);
+
+    // On a phone, by thumb.
+    await page.setViewportSize({ width: 390, height: 844 });
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+    await page.setViewportSize({ width: 1280, height: 800 });
+    for (let left = 12; left > 0 && (await page.getByLabel(/^What all of it weighs/).count()) === 0; left--) await next.click();
+    await button("It is done").click();
+    await page.getByRole("region", { name: "As it came out" }).waitFor();
+    await page.getByLabel("For whom").fill("the neighbour");
+    await button("Set aside").click();
+    await page.getByRole("region", { name: "Portions" }).getByText("not weighed").waitFor();
+    await page.getByRole("region", { name: "How it turned out" }).getByRole("combobox").first().selectOption("6");
+    await page.getByText("Hot: body 6.0 of 10.", { exact: true }).waitFor();
+    expect(await axe(page)).toEqual([]);
+    // Deleted, and put back at once.
+    await button("Delete it").click();
+    await page.waitForURL(/\/batches$/);
+    await button("Undo").click();
+    await page.getByText(/is back\./).waitFor();
+  });
+
+  it("is told by a cook-down where to stop, forecasts it by its weights, and asks about a weight that is odd", async () => {
+    const { page, button } = session;
+    await goto("/recipes/demo-6/method");
+    await button(/^Cook it$|^Keep it and cook$/).click();
+    await page.waitForURL(/\/batches\//);
+    await page.getByLabel("The pan").selectOption({ index: 0 });
+    await button("Begin").click();
+    const down = page.getByRole("region", { name: "Cook down" });
+    const settled = page.locator('section[aria-label="As it stands"][aria-busy="false"]');
+    await settled.waitFor();
+    for (let left = 8; left > 0 && (await down.count()) === 0; left--) {
+      await page.getByRole("button", { name: "Next", exact: true }).click();
+      await page.waitForTimeout(300);
+      await settled.waitFor();
+    }
+    await down.getByText(/a rule of practice for this pan and flame/).waitFor();
+    const now = Number((await down.innerText()).match(/now, by the masses\s+([\d,]+) g/)?.[1]?.replace(",", ""));
+    await page.getByLabel("The pan alone, g").fill("1000");
+    await page.getByLabel("The pot on the scale, g").fill(String(1000 + now));
+    await down.getByRole("button", { name: "Weighed", exact: true }).click();
+    await down.getByText("now, by weight").waitFor();
+    await page.getByLabel("The pot on the scale, g").fill(String(1400 + 2 * now));
+    await down.getByRole("button", { name: "Weighed", exact: true }).click();
+    await down.getByText(/If it is right, press once more/).waitFor();
+    await down.getByText("Stop at another weight").click();
+    await page.getByLabel("Stop at, g without the pan").fill("0");
+    await button("Stop there").click();
+    await down.getByText("At least 1.").waitFor();
+    await page.getByLabel("Stop at, g without the pan").fill(String(Math.round(now * 0.9)));
+    await button("Stop there").click();
+    await down
+      .getByText(/your own/i)
+      .first()
+      .waitFor();
+    // The simulated scale reads by itself; what is odd is not taken.
+    await page.getByText("Scale and probe").click();
+    await page.getByText("the scale stands still").waitFor();
+    expect(await axe(page)).toEqual([]);
   });
 
   it("sends what was pressed while the server was away, once it is back", async () => {

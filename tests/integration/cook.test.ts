@@ -131,4 +131,24 @@ describe("a batch", () => {
     expect((await live(batch, 0, 2)).length).toBe(2);
     expect((await add(batch, event({ kind: "note", text: "on", step: null }))).added.map(({ place }) => place)).toEqual([3]);
   });
+
+  it("is a file to keep, and is gone and back", async () => {
+    const batch = await begin();
+    await add(batch, event({ kind: "started" }), event({ kind: "note", text: "=1+1", step: null }));
+    const got = async (format: string) => {
+      const response = await fetch(`${app.address}/api/batches/${batch}/export?format=${format}`);
+      return { status: response.status, text: await response.text() };
+    };
+    const json = JSON.parse((await got("json")).text) as { readonly format: string; readonly events: readonly object[] };
+    expect(json).toMatchObject({ format: "threpsis-batch" });
+    expect(json.events.length).toBe(2);
+    // What a spreadsheet would run is text there.
+    expect((await got("csv")).text).toMatch(/note,'=1\+1/);
+    expect((await got("xls")).status).toBe(404);
+    expect((await send(app.address, "DELETE", `/api/batches/${batch}`)).status).toBe(204);
+    expect((await add(batch, event({ kind: "note", text: "later", step: null }))).status).toBe(404);
+    expect((await send(app.address, "DELETE", `/api/batches/${batch}`)).status).toBe(404);
+    expect((await send(app.address, "POST", `/api/batches/${batch}/restore`)).status).toBe(204);
+    expect((await add(batch, event({ kind: "note", text: "later", step: null }))).status).toBe(200);
+  });
 });

@@ -72,7 +72,7 @@ export interface StoveState {
 }
 
 /** Less than this share of the pot, or than some spoonfuls (g), is not cooked down: no scale tells it from where it was. */
-const LITTLE_SHARE = 0.06;
+const LITTLE_SHARE = 0.1;
 const LITTLE = 15;
 
 /** The flame that is on: as it was set by hand, or as the step has it. */

@@ -19,12 +19,14 @@ export interface CookDown {
   readonly solids: number;
   /** g a minute, of water alone, by a rule of practice; its logarithm's spread. */
   readonly prior: { readonly rate: number; readonly sd: number };
-  /** How thick it is then, and when it is served; empty of what is bound. */
+  /** How thick it is then, and when it is served; empty of what is bound, and where more is to boil away later. */
   readonly words: string;
   /** g per ml, for what is told by a stick. */
   readonly density: number;
 }
 
+/** With more still to boil away at later steps, how thick it is here tells nothing of how it will be, g. */
+const SOME = 20;
 /** g per ml: rules of thumb. */
 const DENSITY = { solids: 1.55, fat: 0.92, water: 0.97 } as const;
 
@@ -63,7 +65,7 @@ export function cookDownOf(stove: StoveState, { version, grams, input, figures, 
       rate: evaporationRate(heat ?? "simmer", diameter ?? constants.process.value.pan, fraction(0), constants.evaporationFlux.value, cap),
       sd: TABLE_RATE_SD,
     },
-    words: isBound ? "" : bodyTold(figures, serve, constants),
+    words: isBound || drivenLater >= SOME ? "" : bodyTold(figures, serve, constants),
     density: start / (solids / DENSITY.solids + fat / DENSITY.fat + Math.max(1, start - solids - fat) / DENSITY.water),
   };
 }

@@ -46,6 +46,8 @@ export interface StoveView {
   readonly blocks: Readonly<Record<string, ToldBlock>>;
   readonly fruits: readonly ToldFruit[];
   readonly cookDown: CookDown | null;
+  /** The step that it is of. */
+  readonly step: string | null;
   /** What has gone into the pot at hand, by what it is. */
   readonly holds: PotHolds;
   /** How long it takes to cool, by where it stands; empty where it is not one that has to be cooled fast. */
@@ -121,6 +123,7 @@ export function stoveView({ recipe, table, bench, stove }: StoveQuestion, kitche
       stove.isCookedDown && pot > 0
         ? cookDownOf(stove, { version, grams: pot, input, figures, isBound, aim, planned: plan.evaporation, serve: table.serve }, constants)
         : null,
+    step: stove.step,
     holds: heldIn(stove, version),
     cooling: coolingOf(stove, figures, constants),
     served: servedWords(figures, table.serve, isBound, constants),

@@ -18,7 +18,7 @@ export interface PlacedEvent {
 }
 
 /** Begins a batch of a kept version, or of the recipe as handed down; its id. What lies on the bench is kept first. */
-export async function startBatch(recipeId: string, versionId: string | null): Promise<string> {
+export async function startBatch(recipeId: string, versionId: string | null, at = new Date()): Promise<string> {
   const [{ recipe }, kitchen] = await Promise.all([requireRecipe(recipeId), getKitchen()]);
   const kept = versionId === null ? null : await benchOfVersion(versionId);
   if (kept && kept.recipeId !== recipeId)
@@ -33,7 +33,7 @@ export async function startBatch(recipeId: string, versionId: string | null): Pr
   if (!validatePlan(plan)) throw new Refusal(422, "It is too long to be taken to the stove.", schemaErrors(validatePlan, plan));
   if (!validateGround(ground)) throw new Refusal(422, "It cannot be taken to the stove as it is.", schemaErrors(validateGround, ground));
   const id = randomUUID();
-  await db.insertBatch(await getDatabase(), { id, recipeId, versionId, title: plan.title, label: plan.label, plan, ground, begunAt: new Date().toISOString() });
+  await db.insertBatch(await getDatabase(), { id, recipeId, versionId, title: plan.title, label: plan.label, plan, ground, begunAt: at.toISOString() });
   return id;
 }
 

@@ -13,6 +13,7 @@ import { getAdaptation, requireRecipe, saveBench, saveRecipe, saveTable } from "
 import { saveProposals } from "../recipes/proposals";
 import { keepVersion } from "../versions/versions";
 import { getDatabase, WORK_DUE } from "./database";
+import { layCooked, layUnderWay } from "./demo-batches";
 
 const DAYS_TO_SUPPER = 2;
 const LONGEST_SOLVE_MS = 30_000;
@@ -26,7 +27,7 @@ interface Set {
 
 /**
  * Lays work under way on the demo's counter, as a hand would and by the same use cases: three tables of a supper in two days,
- * two versions kept and one half worked on, a pot that is split, a table that no version fits, a line to answer. Once.
+ * two versions kept, of which one is on the stove and one was cooked, one half worked on, a pot that is split, a table that no version fits, a line to answer. Once.
  */
 export async function layDemoWork(): Promise<void> {
   const database = await getDatabase();
@@ -58,9 +59,12 @@ export async function layDemoWork(): Promise<void> {
   });
   // Kept, for the supper.
   await set({ recipe: "demo-6", eaters: ["grandmother", "cousin"] });
-  await keepFirst("demo-6");
+  const pudding = await keepFirst("demo-6");
   await set({ recipe: "demo-1", eaters: ["grandmother", "cousin", "uncle"] });
-  await keepFirst("demo-1");
+  const halwa = await keepFirst("demo-1");
+  // One is on the stove, the other was cooked yesterday.
+  if (halwa !== null) await layCooked("demo-1", halwa);
+  if (pudding !== null) await layUnderWay("demo-6", pudding);
   // A pot that is split before the cashews.
   await set({ recipe: "demo-9", eaters: ["grandmother", "niece", "child"] });
   await keepPortion("demo-9", "niece");
@@ -103,11 +107,11 @@ async function layBench(id: string, bench: StoredBench): Promise<void> {
   await saveBench(id, { document: bench, revision: (await getAdaptation(id, recipe)).bench.revision });
 }
 
-async function keepFirst(id: string): Promise<void> {
+async function keepFirst(id: string): Promise<string | null> {
   const [first] = await benchesOf(id);
-  if (!first) return;
+  if (!first) return null;
   await layBench(id, first);
-  await keepVersion(id, first);
+  return keepVersion(id, first);
 }
 
 /** Keeps the portion of one eater of a pot that is split, where it can be. */

@@ -14,6 +14,8 @@ export interface PotBench {
 
 interface PotOf {
   readonly holds: PotContents;
+  /** What it weighed last, g, as some has boiled away; null: as it went in. */
+  readonly grams: number | null;
   readonly diameter: number;
   readonly power: number;
   /** The empty pan, g. */
@@ -24,6 +26,7 @@ interface PotOf {
 /** A pot beside the page: what goes into the batch goes into it. It runs by the clock while it is shown. */
 export function usePot({
   holds,
+  grams,
   diameter,
   power,
   pan,
@@ -31,8 +34,10 @@ export function usePot({
 }: PotOf): readonly [bench: PotBench, set: (change: Partial<PotSettings>) => void, lift: (isLifted: boolean) => void] {
   const [bench, setBench] = useState<PotBench>(() => {
     const seed = Date.now() & 0xffff;
+    const all = holds.water + holds.sugar + holds.starch + holds.fat + holds.other;
+    const contents = { ...holds, water: Math.max(1, holds.water - (grams === null ? 0 : all - grams)) };
     return {
-      world: potWorld({ contents: holds, diameter, power, celsius, seed }),
+      world: potWorld({ contents, diameter, power, celsius, seed }),
       scale: DEVICES.scale.simulate(seed),
       probe: DEVICES.probe.simulate(seed + 1),
     };

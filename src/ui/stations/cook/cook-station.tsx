@@ -1,7 +1,17 @@
 "use client";
 
 import { useCallback, useMemo, useState } from "react";
-import { lastToTakeBack, nextTimer, stoveLines, stoveState, type CookAction, type CookHappening, type CookPlan, type StoveSetUp } from "../../../core/cook";
+import {
+  lastToTakeBack,
+  nextTimer,
+  stoveLines,
+  stirring,
+  stoveState,
+  type CookAction,
+  type CookHappening,
+  type CookPlan,
+  type StoveSetUp,
+} from "../../../core/cook";
 import { formatGrams, lowerFirst, servingsText } from "../../../core/units";
 import type { CookGround, StoveView } from "../../../core/views";
 import { buttonClass } from "../../parts/button";
@@ -26,7 +36,7 @@ import { AllDone } from "./the-end";
 import { TheStep } from "./the-step";
 import { Timers } from "./timers";
 import { useBatch, type PlacedEvent } from "./use-batch";
-import { useAlarm, useAwake, useClock, useVoice } from "./use-stove";
+import { useAlarm, useAwake, useClock, useTopOf, useVoice } from "./use-stove";
 import { WentWrong } from "./went-wrong";
 import { WhatNow } from "./what-now";
 
@@ -76,6 +86,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, n
   const stove = useSame(useMemo(() => stoveState(session), [session]));
   const question = useMemo(() => ({ ...ground, stove }), [ground, stove]);
   const { view, isBehind, why: whyNot } = useView("stove", question, given, false);
+  useTopOf(session.now);
   const at = session.steps.findIndex((step) => step.id === session.now);
   const step = session.steps[at];
   const left = session.steps.filter(({ state }) => state === "to come");
@@ -117,7 +128,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, n
           session.endedAt !== null ? ", done" : session.startedAt === null ? ", not begun" : step ? `, step ${at + 1} of ${session.steps.length}` : ""
         }`}
       >
-        <span className="t-small text-ink2 flex flex-wrap gap-x-4 items-center" role="status">
+        <span className="t-small text-ink2 flex flex-wrap gap-x-4 items-center no-print" role="status">
           {isOn && (awake === "kept on" ? "The screen stays on" : awake === "may go dark" ? "The screen may go dark: then no alarm can ring" : "")}
           <span>{waiting === 0 ? "Saved" : `${waiting} not saved yet`}</span>
         </span>
@@ -128,7 +139,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, n
           </label>
         )}
         {recipeId && (
-          <Go href={`/recipes/${recipeId}/method`} className="underline min-h-11 inline-flex items-center">
+          <Go href={`/recipes/${recipeId}/method`} className="underline min-h-11 inline-flex items-center no-print">
             To the method
           </Go>
         )}
@@ -188,8 +199,10 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, n
         </div>
         <aside className="lg:crease-l p-4 md:p-5" aria-label="Beside the step">
           {isOn && <HeldBack session={session} lines={lines} view={view} act={act} />}
-          {isOn && view.cookDown && stove.isCookedDown && <CookDownPanel session={session} of={view.cookDown} now={now} act={act} />}
-          {isOn && <Devices session={session} holds={view.holds} act={act} />}
+          {isOn && view.cookDown && stove.isCookedDown && view.step === stove.step && (
+            <CookDownPanel session={session} of={view.cookDown} now={now} act={act} />
+          )}
+          {isOn && <Devices session={session} view={view} act={act} />}
           {isOn && <OwnSweetness session={session} view={view} act={act} />}
           {session.startedAt !== null && (
             <AsItStands

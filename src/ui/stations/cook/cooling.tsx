@@ -33,7 +33,7 @@ export function Cooling({ cooling, endedAt, now, temperature, act }: CoolingProp
   const isLate = (!isCool && now > first) || (!isCold && now > second);
   const left = Math.round(((isCool ? second : first) - now) / MINUTE);
   return (
-    <section aria-label="Cooling" className="mt-6 max-w-[720px]">
+    <section aria-label="Cooling" className="mt-6 max-w-[720px] no-print">
       <h2 className="t-h2">Cooling</h2>
       {isCold ? (
         <p className="t-ledger">Cold through: keep it at or below 5 °C.</p>

@@ -8,7 +8,7 @@ const PotDevices = lazy(() => import("./pot-devices"));
 
 interface DevicesProps {
   readonly session: CookSession;
-  readonly holds: StoveView["holds"];
+  readonly view: StoveView;
   readonly act: (happening: CookHappening) => boolean;
 }
 

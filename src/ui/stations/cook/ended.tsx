@@ -41,7 +41,7 @@ export function Ended({ session, view, now, names, bodies, act }: EndedProps) {
         <SetAside session={session} names={names} act={act} />
         <TurnedOut session={session} bodies={bodies} act={act} />
       </div>
-      <button type="button" className={buttonClass("plain", "mt-6")} onClick={() => act({ kind: "taken up again" })}>
+      <button type="button" className={buttonClass("plain", "mt-6 no-print")} onClick={() => act({ kind: "taken up again" })}>
         Take it up again
       </button>
     </section>
@@ -73,7 +73,7 @@ function SetAside({ session: { setAside, plan, got }, names, act }: Pick<EndedPr
         </ul>
       )}
       <form
-        className="flex gap-2 mt-2 flex-wrap"
+        className="flex gap-2 mt-2 flex-wrap no-print"
         onSubmit={(event) => {
           event.preventDefault();
           const read = grams.trim() === "" ? { value: null } : readTyped(grams, 0.1);
@@ -159,7 +159,7 @@ function TurnedOut({ session: { turnedOut }, bodies, act }: Pick<EndedProps, "se
         })}
       </div>
       <form
-        className="flex gap-2 mt-2"
+        className="flex gap-2 mt-2 no-print"
         onSubmit={(event) => {
           event.preventDefault();
           if (off.trim() !== "" && act({ kind: "turned out", when, body: turnedOut.get(when)?.body ?? null, off: off.trim() })) setOff("");

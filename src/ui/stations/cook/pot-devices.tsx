@@ -8,7 +8,7 @@ import { usePot } from "../../devices/use-pot";
 
 interface PotDevicesProps {
   readonly session: CookSession;
-  readonly holds: StoveView["holds"];
+  readonly view: StoveView;
   readonly act: (happening: CookHappening) => boolean;
 }
 
@@ -29,10 +29,11 @@ const WARM = 60;
 const EVERY_MS = 60_000;
 
 /** Scale and probe at a pot that is simulated until real ones stand in their place: what they show becomes events, what is odd does not. */
-export default function PotDevices({ session, holds, act }: PotDevicesProps) {
+export default function PotDevices({ session, view, act }: PotDevicesProps) {
   const { setUp, pan } = session;
   const [{ scale, probe }, set, lift] = usePot({
-    holds,
+    holds: view.holds,
+    grams: session.weighings.at(-1)?.grams ?? view.cookDown?.start ?? null,
     diameter: setUp?.pan?.diameter ?? USUAL.diameter,
     power: setUp?.burner?.power ?? USUAL.power,
     pan,

@@ -148,3 +148,12 @@ export function useVoice(): { readonly isThere: boolean; readonly isOn: boolean;
   );
   return { isThere: voice !== null, isOn, onToggle, say };
 }
+
+/** Another step is on: it is seen from its beginning. */
+export function useTopOf(step: string | null): void {
+  const before = useRef(step);
+  useEffect(() => {
+    if (before.current !== step) window.scrollTo({ top: 0 });
+    before.current = step;
+  }, [step]);
+}

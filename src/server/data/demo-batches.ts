@@ -1,0 +1,116 @@
+import { randomUUID } from "node:crypto";
+import { sessionOf, stoveState, transition, type CookEvent, type CookHappening, type CookSession } from "../../core/cook";
+import { stoveView } from "../../core/views";
+import { addEvents, getBatch, startBatch } from "../cook/batches";
+import { getKitchen } from "../kitchen/kitchen";
+import { getHousehold } from "../kitchen/sources";
+
+const MINUTE = 60_000;
+/** The demo's stove drives off a little less than a table of rates says. */
+const SLOWER = 0.88;
+/** What was got of what was planned, and how long steps took of what was usual. */
+const GOT = 0.97;
+const LONGER = 1.12;
+
+/** What happens at a stove, written down as a hand would, one thing after the other. */
+class Hand {
+  readonly events: CookEvent[] = [];
+  constructor(
+    public session: CookSession,
+    public at: number,
+  ) {}
+  do(...happenings: readonly CookHappening[]): void {
+    for (const happening of happenings) {
+      const event: CookEvent = { ...happening, id: randomUUID(), at: Math.round(this.at) };
+      this.events.push(event);
+      this.session = transition(this.session, event)[0];
+      this.at += 3000;
+    }
+  }
+  wait(minutes: number): void {
+    this.at += minutes * MINUTE;
+  }
+}
+
+async function handAt(batch: string, at: number): Promise<{ readonly hand: Hand; readonly view: (session: CookSession) => ReturnType<typeof stoveView> }> {
+  const [{ batch: stored }, kitchen, { document }] = await Promise.all([getBatch(batch), getKitchen(), getHousehold()]);
+  const { pans, burners } = document.equipment ?? { pans: [], burners: [] };
+  const [pan, burner] = [pans[0], burners[0]];
+  const hand = new Hand(sessionOf(stored.plan, []), at);
+  hand.do(
+    {
+      kind: "set up",
+      setUp: {
+        pan: pan ? { name: pan.name, diameter: pan.diameter, grams: pan.mass } : null,
+        burner: burner ? { name: burner.name, kind: burner.kind, power: burner.power } : null,
+        tasting: true,
+      },
+    },
+    ...stored.plan.lines.map(({ id: food }): CookHappening => ({ kind: "ready", food, isReady: true })),
+    { kind: "started" },
+  );
+  return { hand, view: (session) => stoveView({ ...stored.ground, stove: stoveState(session) }, kitchen) };
+}
+
+/** Two weights of the pot that is on, some minutes apart, as it boils down. */
+function weigh(hand: Hand, { start, prior }: NonNullable<ReturnType<typeof stoveView>["cookDown"]>, apart: number): void {
+  const pan = hand.session.pan;
+  hand.wait(1);
+  hand.do({ kind: "weighed", grams: Math.round(start - SLOWER * prior.rate) + pan, pan });
+  hand.wait(apart);
+  hand.do({ kind: "weighed", grams: Math.round(start - SLOWER * prior.rate * (1 + apart)) + pan, pan });
+}
+
+const usualMinutes = ({ steps, now }: CookSession): number => steps.find(({ id }) => id === now)?.planned?.minutes.usual ?? 3;
+
+/** A batch of a kept version that is on the stove: as far as where its pot boils down most, which was weighed twice. */
+export async function layUnderWay(recipe: string, version: string): Promise<void> {
+  const began = Date.now() - 30 * MINUTE;
+  const id = await startBatch(recipe, version, new Date(began));
+  const { hand, view } = await handAt(id, began);
+  const [most] = [...hand.session.plan.steps].sort((a, b) => b.driven - a.driven);
+  for (let left = hand.session.steps.length; left > 1 && hand.session.now !== null; left--) {
+    const { cookDown } = view(hand.session);
+    if (cookDown && hand.session.now === most?.id) {
+      weigh(hand, cookDown, 4);
+      break;
+    }
+    hand.wait(Math.min(8, LONGER * usualMinutes(hand.session)));
+    hand.do({ kind: "done", step: hand.session.now });
+  }
+  // The last of it was a moment ago.
+  const shift = Date.now() - hand.at;
+  await addEvents(
+    id,
+    hand.events.map((event) => ({ ...event, at: Math.round(event.at + shift) })),
+  );
+}
+
+/** A batch of a kept version that was cooked yesterday, with what came of it. */
+export async function layCooked(recipe: string, version: string): Promise<void> {
+  const began = Date.now() - 26 * 60 * MINUTE;
+  const id = await startBatch(recipe, version, new Date(began));
+  const { hand, view } = await handAt(id, began);
+  const { plan } = hand.session;
+  for (let left = plan.steps.length; left > 0 && hand.session.now !== null; left--) {
+    const { blocks, cookDown } = view(hand.session);
+    const on = hand.session.steps.find(({ id: step }) => step === hand.session.now)?.planned;
+    const sweet = plan.lines.find(({ id: line, role }) => role === "sweetener" && on?.takes.some((take) => take.line === line) === true);
+    const block = sweet && blocks[sweet.id];
+    if (sweet && block && block.grams < sweet.grams / 2) {
+      hand.do({ kind: "held back", line: sweet.id, grams: Math.round(sweet.grams / 3) });
+      hand.wait(2);
+      hand.do({ kind: "put in", line: sweet.id, food: sweet.food, name: sweet.name.toLowerCase(), grams: block.grams, word: "not sweet enough yet" });
+      hand.wait(2);
+      hand.do({ kind: "enough", line: sweet.id });
+    }
+    if (cookDown) weigh(hand, cookDown, 5);
+    hand.wait(LONGER * usualMinutes(hand.session));
+    hand.do({ kind: "done", step: hand.session.now });
+  }
+  hand.do({ kind: "note", text: "The front burner runs low: it took longer than it says.", step: null });
+  hand.do({ kind: "ended", grams: Math.round(GOT * plan.grams) });
+  hand.wait(4);
+  hand.do({ kind: "turned out", when: "hot", body: 7.2, off: "" });
+  await addEvents(id, hand.events);
+}
