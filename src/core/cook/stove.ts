@@ -46,7 +46,7 @@ export function stoveLines({ plan, steps, held, amounts, putIn }: CookSession): 
 
 /** What is computed of a pot on the stove: what its events come to. Can be cloned. */
 export interface StoveState {
-  readonly lines: readonly { readonly id: string; readonly all: number; readonly inNow: number }[];
+  readonly lines: readonly { readonly id: string; readonly name: string; readonly all: number; readonly inNow: number }[];
   /** What went in that is no line of the plan; a food that the tables do not know is null. */
   readonly others: readonly { readonly food: string | null; readonly name: string; readonly grams: number }[];
   readonly fruits: readonly { readonly line: string; readonly sweetness: FruitSweetness }[];
@@ -97,7 +97,7 @@ export function stoveState(session: CookSession): StoveState {
   });
   const little = Math.max(LITTLE, LITTLE_SHARE * pot.reduce((sum, { grams }) => sum + grams, 0));
   return {
-    lines: lines.map(({ id, all, inNow }) => ({ id, all, inNow })),
+    lines: lines.map(({ id, name, all, inNow }) => ({ id, name, all, inNow })),
     others: putIn.flatMap(({ line, food, name, grams }) => (line === null ? [{ food, name, grams }] : [])),
     fruits: [...fruits].map(([line, sweetness]) => ({ line, sweetness })),
     step: here?.id ?? null,

@@ -7,7 +7,7 @@ import { standingOf, versionInput, type Version } from "../substitution";
 import type { DiningTable } from "../table";
 import { lowerFirst } from "../units";
 import type { StoveQuestion } from "./stove-view";
-import { stoveVersion } from "./stove-version";
+import { begunAs, stoveVersion } from "./stove-version";
 import { groundOfBench, laidBench, type BenchQuestion } from "./bench-ground";
 
 /** What went wrong, and with how much. */
@@ -119,8 +119,9 @@ export interface StoveFault extends StoveQuestion, Pick<PotFault, "fault" | "cel
 /** What mends a batch on the stove, as its events say what is in it and what it weighs. */
 export function stoveRescueView({ stove, fault, celsius, ...at }: StoveFault, kitchen: Kitchen): RescueView {
   const ground = groundOfBench(at, kitchen);
-  const plan = (laidBench(at.bench, ground, at.table, kitchen)?.state ?? ground.handedDown).version;
-  const { version, shares, unknown } = stoveVersion(plan, stove, kitchen.reference.foods);
+  const begun = begunAs(at.bench, ground, kitchen.reference.foods);
+  const { version: plan } = begun;
+  const { version, shares, unknown } = stoveVersion(begun, stove, kitchen.reference.foods);
   if (unknown.length > 0)
     return {
       kind: "question",

@@ -1,7 +1,29 @@
+import { foodsWith, type StoredBench } from "../adaptation";
 import type { FruitSweetness, StoveState } from "../cook";
 import { INDEX, SUGAR_INDICES, sumOf, type Food } from "../food";
 import type { LineId } from "../recipe";
 import { newRowId, type Version, type VersionRow } from "../substitution";
+import type { Ground } from "./bench-ground";
+
+/**
+ * What a batch was begun as: its rows as they were then, never laid anew, so that what is computed is of what is cooked. Foods that
+ * are gone from the tables since are told by the names that the plan has for them.
+ */
+export function begunAs(
+  bench: StoredBench | null,
+  { read, handedDown }: Ground,
+  foods: ReadonlyMap<string, Food>,
+): { readonly version: Version; readonly gone: readonly LineId[] } {
+  if (bench === null) return { version: handedDown.version, gone: [] };
+  const known = foodsWith(read, foods);
+  const gone: LineId[] = [];
+  const rows = bench.rows.map(({ id, line, foodId, grams, role, change, why }): VersionRow => {
+    const food = foodId === null ? null : (known.get(foodId) ?? null);
+    if (foodId !== null && !food && grams > 0) gone.push(id);
+    return { id, line, food, grams, role, change, why };
+  });
+  return { version: { rows, evaporation: bench.evaporation }, gone };
+}
 
 /** A version as it stands on the stove: its rows in the amounts that are meant now, and what went in besides. */
 export interface StoveVersion {
@@ -12,7 +34,11 @@ export interface StoveVersion {
   readonly unknown: readonly string[];
 }
 
-export function stoveVersion(plan: Version, { lines, others, fruits }: Omit<StoveState, "pot">, foods: ReadonlyMap<string, Food>): StoveVersion {
+export function stoveVersion(
+  { version: plan, gone }: ReturnType<typeof begunAs>,
+  { lines, others, fruits }: Omit<StoveState, "pot">,
+  foods: ReadonlyMap<string, Food>,
+): StoveVersion {
   const byId = new Map(lines.map((line) => [line.id, line] as const));
   const tasted = new Map(fruits.map(({ line, sweetness }) => [line, sweetness] as const));
   const rows: VersionRow[] = plan.rows.map((row) => {
@@ -23,7 +49,7 @@ export function stoveVersion(plan: Version, { lines, others, fruits }: Omit<Stov
     const isOther = Math.abs(line.all - row.grams) > 0.005;
     return { ...row, food, grams: line.all, ...(isOther && row.change === "as is" ? { change: "amount" as const } : {}) };
   });
-  const unknown: string[] = [];
+  const unknown = gone.map((id) => byId.get(id)?.name ?? "something");
   for (const { food: id, name, grams } of others) {
     const food = id === null ? undefined : foods.get(id);
     if (food) rows.push({ id: newRowId(rows), line: null, food, grams, role: food.role, change: "added", why: "put in at the stove" });

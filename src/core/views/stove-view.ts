@@ -9,13 +9,13 @@ import { kitchenMeasure, type BalancedLine } from "../recipe";
 import { waterIn } from "../rescue";
 import { partedPortions, partedWords, standingOf, tableVerdict, versionInput, type TableVerdict } from "../substitution";
 import { whoseRules } from "../table";
-import { groundOfBench, laidBench, type BenchQuestion } from "./bench-ground";
+import { groundOfBench, type BenchQuestion } from "./bench-ground";
 import { bodyAtTable, drivenBy, sweetnessAtTable, type Aim, type Constants } from "./stove-aim";
 import { blockOf, SQUEEZED, type ToldBlock } from "./stove-blocks";
 import { cookDownOf, heldIn, type CookDown, type PotHolds } from "./stove-cook-down";
 import { coolingOf, type ToldCooling } from "./stove-cooling";
 import { fruitsOf, type ToldFruit } from "./stove-fruits";
-import { stoveVersion } from "./stove-version";
+import { begunAs, stoveVersion } from "./stove-version";
 
 /** From what a batch was begun: recipe, table and what lay on the bench then; null for the recipe as handed down. */
 export type CookGround = Pick<BenchQuestion, "recipe" | "table" | "bench">;
@@ -65,12 +65,12 @@ const TOLD: readonly PropertyId[] = ["serving.freeSugarsUk", "serving.energy", "
 export function stoveView({ recipe, table, bench, stove }: StoveQuestion, kitchen: Kitchen): StoveView {
   const { constants, foods } = kitchen.reference;
   const ground = groundOfBench({ recipe, table, bench }, kitchen);
-  const { read, problem, handedDown } = ground;
-  const state = laidBench(bench, ground, table, kitchen)?.state ?? handedDown;
-  const plan = state.version;
+  const { read, problem } = ground;
+  const begun = begunAs(bench, ground, foods);
+  const plan = begun.version;
   const by = groundOf(read, table);
   const meant = evaluatePoint(versionInput(plan, by), constants);
-  const { version, unknown } = stoveVersion(plan, stove, foods);
+  const { version, unknown } = stoveVersion(begun, stove, foods);
   const isBound = !bodyHolds(meant);
   const pot = potOf(stove);
   const asPlanned = versionInput(version, by);
@@ -81,8 +81,7 @@ export function stoveView({ recipe, table, bench, stove }: StoveQuestion, kitche
   const weighedSd = stove.got === null ? asPlanned.evaporation.sd : SCALE * stove.got;
   const input = { ...asPlanned, evaporation: { value: off, sd: weighedSd } };
   const { figures } = evaluate(input, constants);
-  const own = "steps" in state ? state.steps : undefined;
-  const judged = withOwnWords(problem, read, version, own, kitchen.reading.find);
+  const judged = withOwnWords(problem, read, version, bench?.steps, kitchen.reading.find);
   const standing = standingOf(judged, version, figures);
   const rowOf = new Map(version.rows.map((row) => [row.id, row] as const));
   const blocks = Object.fromEntries(

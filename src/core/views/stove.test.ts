@@ -157,4 +157,17 @@ describe("a batch on the stove, in figures", () => {
     const odd = after(begun, { kind: "put in", line: null, food: null, name: "moon dust", grams: 20, word: "" });
     expect(rescueOf(odd, "too thin")).toMatchObject({ kind: "question" });
   });
+
+  it("goes on as what it was begun as: a food that is gone from the tables is told, and nothing else is cooked in its stead", () => {
+    const { recipe } = read(KHEER);
+    const table = tableOf({ servings: recipe.servings });
+    const { bench } = methodView({ recipe, table, bench: null }, kitchen);
+    const begun = { ...bench, byHand: true, label: "With what was there", rows: bench.rows.map((row, i) => (i === 0 ? { ...row, foodId: "own-gone" } : row)) };
+    const plan = cookPlan(recipe, table, methodView({ recipe, table, bench: null }, kitchen));
+    const session = transition(sessionOf(plan, []), { kind: "started", id: "e", at: 0 })[0];
+    const view = stoveView({ recipe, table, bench: begun, stove: stoveState(session) }, kitchen);
+    expect(view.unknown).toEqual([plan.lines[0]?.name]);
+    expect(view.verdict.kind).toBe("cannot tell");
+    expect(stoveRescueView({ recipe, table, bench: begun, stove: stoveState(session), fault: "too thin", celsius: null }, kitchen).kind).toBe("question");
+  });
 });
