@@ -18,7 +18,7 @@ const below = {
   models: ["numeric", "units", "food", "process", "recipe"],
   table: ["numeric", "units", "food", "models"],
   evaluate: ["numeric", "units", "food", "process", "recipe", "models"],
-  exchange: ["numeric", "units", "food", "recipe"],
+  exchange: ["numeric", "units", "food", "recipe", "cook"],
   nutrition: ["numeric", "units", "food", "recipe", "models", "evaluate"],
   substitution: ["numeric", "units", "food", "process", "recipe", "models", "table", "evaluate"],
   method: ["numeric", "units", "food", "process", "recipe", "substitution"],
@@ -27,7 +27,7 @@ const below = {
   rescue: ["units", "food", "process", "recipe", "models", "table", "evaluate", "substitution", "method"],
   leftovers: ["units", "food", "making", "pantry", "recipe", "evaluate", "substitution", "method", "rescue"],
   cues: ["units", "food", "recipe", "models", "evaluate", "method", "hazards"],
-  cook: ["numeric", "units", "food", "recipe", "cues"],
+  cook: ["numeric", "units", "food", "household", "process", "recipe", "cues"],
   ways: ["food", "recipe", "evaluate", "method"],
   adaptation: ["numeric", "units", "food", "household", "process", "recipe", "models", "table", "evaluate", "substitution", "method", "hazards"],
   kitchen: [
@@ -52,7 +52,7 @@ const below = {
     "adaptation",
     "cautions",
   ],
-  views: ["numeric", "units", "food", "household", "pantry", "packet", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "pantry", "packet", "process", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],

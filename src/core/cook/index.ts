@@ -1,10 +1,10 @@
 export { COOK_LIMITS, FRUIT_SWEETNESSES, isCookEvent, type CookEvent, type CookHappening, type FruitSweetness, type StoveSetUp } from "./event";
 export { forecast, gramsByStick, TABLE_RATE_SD, type Forecast, type PotWeight } from "./forecast";
 export type { CookPlan } from "./plan";
-export type { CookAction, CookSession } from "./session";
+export type { CookAction, CookSession, CookTimer } from "./session";
 export { sessionOf, transition } from "./transition";
 export { heatNow, stoveLines, stoveState, type StoveLine, type StoveState } from "./stove";
-export { alarmWords, missedBetween, nextTimer, secondsLeft, stirring, type CookTimer } from "./timers";
+export { alarmWords, missedBetween, nextTimer, secondsLeft, stirring } from "./timers";
 export { oddWeight } from "./odd-weight";
 export { problemOf } from "./problems";
 export { lastToTakeBack } from "./take-back";

@@ -2,7 +2,6 @@ import type { Heat } from "../process";
 import type { CookEvent, FruitSweetness, StoveSetUp } from "./event";
 import type { PotWeight } from "./forecast";
 import type { CookPlan, PlannedStep } from "./plan";
-import type { CookTimer } from "./timers";
 
 export type StepState = "to come" | "now" | "done" | "skipped";
 
@@ -17,6 +16,15 @@ export interface CookStep {
   readonly began: number | null;
   /** How long it took, minutes, all goes together; null where it is not done. */
   readonly took: number | null;
+}
+
+/** A timer that runs by the clock: what is left of it is told from the time, not by counting. */
+export interface CookTimer {
+  readonly id: string;
+  readonly step: string | null;
+  readonly label: string;
+  readonly startedAt: number;
+  readonly seconds: number;
 }
 
 interface PutIn {

@@ -1,15 +1,6 @@
 import type { Role } from "../food";
 import type { CookPlan } from "./plan";
-import type { CookSession, CookStep } from "./session";
-
-/** A timer that runs by the clock: what is left of it is told from the time, not by counting. */
-export interface CookTimer {
-  readonly id: string;
-  readonly step: string | null;
-  readonly label: string;
-  readonly startedAt: number;
-  readonly seconds: number;
-}
+import type { CookSession, CookStep, CookTimer } from "./session";
 
 /**
  * When a timer rings.
