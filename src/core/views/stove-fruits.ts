@@ -14,9 +14,9 @@ export interface ToldFruit {
   readonly sweetener: { readonly line: string; readonly name: string; readonly meant: number; readonly wanted: number } | null;
 }
 
-/** What has less sugar of its own than this is not tasted for it, g in 100 g; and what it brings has to count, g. */
-const SWEET_OF_ITSELF = 4;
-const COUNTS = 3;
+/** What has less sugar of its own than this is not tasted for it, g in 100 g; and what it brings has to count, g. Rules of thumb. */
+const SWEET_OF_ITSELF = 2;
+const COUNTS = 5;
 const OWN_SWEETNESS: readonly Food["family"][] = ["fruit", "vegetable", "root"];
 const OWN_SUGARS = [INDEX.fructose, INDEX.glucose, INDEX.sucrose];
 
@@ -36,7 +36,8 @@ export function fruitsOf(stove: StoveState, { rows }: Version, ground: FruitGrou
     .filter(({ id, role, food, grams }) => role === "sweetener" && food && grams > 0 && (inNow.get(id) ?? 0) < 0.5 * grams)
     .sort((a, b) => b.grams - a.grams)[0];
   return rows.flatMap(({ id, food, grams }): ToldFruit[] => {
-    if (!food || !OWN_SWEETNESS.includes(food.family) || grams <= 0) return [];
+    // What is dried is sweet whatever it was.
+    if (!food || !OWN_SWEETNESS.includes(food.family) || food.nature?.processing === "dried" || grams <= 0) return [];
     const sugars = sumOf(food.per100g, OWN_SUGARS);
     const tasted = stove.fruits.some(({ line }) => line === id);
     if (!tasted && (sugars < SWEET_OF_ITSELF || (sugars * grams) / 100 < COUNTS)) return [];

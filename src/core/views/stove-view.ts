@@ -142,6 +142,8 @@ function drivenInFact({ got, stopAt, isCookedDown, drivenLater }: StoveState, in
 
 const potOf = ({ pot, others }: StoveState): number => [...pot, ...others].reduce((sum, { grams }) => sum + grams, 0);
 
+/** What gets so much firmer in the cold is set by a gel, not by how far it was cooked, steps of body. */
+const SETS = 3;
 /** What it tastes and looks like at the table, beside how it is in the pot. */
 function servedWords(figures: Figures, serve: ServingTemperature, isBound: boolean, constants: Constants): string | null {
   if (serve === "hot") return null;
@@ -152,6 +154,7 @@ function servedWords(figures: Figures, serve: ServingTemperature, isBound: boole
     Math.abs(share) < 2 ? `${where} it is as sweet as it tastes hot` : `${where} it tastes ${Math.abs(share)} % ${share < 0 ? "less" : "more"} sweet than hot`;
   if (isBound || serve !== "chilled") return `${sweet}.`;
   const [then, now] = [figures["body.chilled"].value, figures["body.hot"].value];
+  if (then - now > SETS) return `${sweet}, and sets: body ${then.toFixed(1)} of 10 cold (${bodyWords(then, constants)}).`;
   return then - now < constants.noticeable.value.body / 2
     ? `${sweet}.`
     : `${sweet}, and is thicker: body ${now.toFixed(1)} now, ${then.toFixed(1)} of 10 cold (${bodyWords(then, constants)}). Stop earlier than it looks.`;
