@@ -36,6 +36,12 @@ export default function HelpContent() {
         </Row>
         <Row keys={["Esc"]}>Close a sheet or menu; in an amount, back to what it was</Row>
         <Row keys={["Alt", "T"]}>To the messages</Row>
+        <Row keys={["Space", "Enter"]} or>
+          At the stove: the step is done, the next comes
+        </Row>
+        <Row keys={["Backspace"]}>At the stove: take the last back</Row>
+        <Row keys={["t"]}>At the stove: the timer of the step</Row>
+        <Row keys={["w"]}>At the stove: to what the pot weighs</Row>
       </dl>
       <label className="flex gap-3 items-center min-h-11 t-ledger mt-1">
         <input type="checkbox" className="size-5" checked={on} onChange={(event) => setOn(event.target.checked)} />

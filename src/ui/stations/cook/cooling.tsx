@@ -25,8 +25,8 @@ const between = ({ low, high }: { readonly low: number; readonly high: number })
 export function Cooling({ cooling, endedAt, now, temperature, act }: CoolingProps) {
   const [text, setText] = useState("");
   const [why, setWhy] = useState<string | null>(null);
-  // Days later it is long eaten, or gone.
-  if (cooling.length === 0 || now > endedAt + 12 * 60 * MINUTE) return null;
+  // Before the clock is known nothing is said; days later it is long eaten, or gone.
+  if (cooling.length === 0 || now < endedAt || now > endedAt + 12 * 60 * MINUTE) return null;
   const [first, second] = [endedAt + 120 * MINUTE, endedAt + 360 * MINUTE];
   const isCool = temperature !== null && temperature.at >= endedAt && temperature.celsius <= 21;
   const isCold = temperature !== null && temperature.at >= endedAt && temperature.celsius <= 5;
