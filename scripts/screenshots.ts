@@ -81,18 +81,6 @@ await shot("nutrition", "/recipes/demo-2/nutrition", { then: (page) => page.loca
 await shot("pantry", "/pantry?family=sweetener");
 await shot("household", "/household");
 await shot("maker", "/pantry/make?of=milk&from=almond", { height: 900 });
-await shot("packet", "/pantry/new", {
-  height: 1500,
-  then: async (page) => {
-    await page
-      .getByLabel("What the packet says")
-      .fill(
-        "Oat rounds with dates\nIngredients: oats, date paste 22 %, almonds, rapeseed oil, malted rice crisps, salt, emulsifier (soya lecithin), raising agents: E500, E503.\nMay contain sesame and milk.\nPer 100 g: energy 1830 kJ / 437 kcal, fat 16 g, of which saturates 1.9 g, carbohydrate 60 g, of which sugars 19 g, fibre 8 g, protein 9 g, salt 0.3 g.\nBest before 14 March 2027",
-      );
-    await page.getByRole("button", { name: "Read the packet" }).click();
-    await page.getByRole("region", { name: "What it lists" }).getByText("E322 of soya, emulsifier").waitFor();
-  },
-});
 await shot("rescue", "/recipes/demo-9/rescue?fault=too+thin&grams=1400", { then: (page) => page.getByRole("listitem").first().waitFor() });
 await shot("paste", "/recipes/new");
 await app.stop();
@@ -103,6 +91,13 @@ const atWork = newFolder();
 app = await startApp(atWork, { environment: { THREPSIS_SEED: "demo at work" } });
 await shot("kitchen", "/");
 await shot("method", "/recipes/demo-6/method", { height: 1300 });
+await shot("cook", "/batches", {
+  height: 900,
+  then: async (page) => {
+    await page.getByRole("link", { name: /on the stove/ }).click();
+    await page.getByRole("region", { name: "Cook down" }).locator("svg").waitFor();
+  },
+});
 await shot("suits", "/recipes/suits?table=demo-10", {
   then: (page) => page.waitForFunction(() => document.querySelector("progress") === null, null, { timeout: 60_000 }).then(() => undefined),
 });

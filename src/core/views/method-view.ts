@@ -20,7 +20,7 @@ import {
 } from "../method";
 import type { Role } from "../food";
 import { kitchenMeasure, yieldText, type LineId, type ReadRecipe, type StepId } from "../recipe";
-import { partedPortions, partedWords, standingOf, tableVerdict, versionInput, type TableVerdict, type Version } from "../substitution";
+import { partedPortions, partedWords, scaledFor, standingOf, tableVerdict, versionInput, type TableVerdict, type Version } from "../substitution";
 import { whoseRules, type DiningTable } from "../table";
 import { groundOfBench, laidBench, withBatch, type BenchQuestion } from "./bench-ground";
 import { toldWays, type ToldWay } from "./told-ways";
@@ -140,7 +140,7 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
   });
   const byId = new Map(method.steps.map((step) => [step.id, step] as const));
   const lines = potLines(method);
-  const drivenAt = drivenBySteps(read, version);
+  const drivenAt = drivenBySteps(read, method.steps, version.evaporation, scaledFor(read, table.servings).evaporation.value);
   const told = words.flatMap((each): (MethodStepView & { readonly of: MethodStep })[] => {
     const step = byId.get(each.step);
     const text = said.get(each.step) ?? "";
@@ -207,16 +207,27 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
   };
 }
 
-/** What each of the recipe's steps drives off in a version, g: as the recipe does, in proportion. */
-export function drivenBySteps({ steps, ledger }: ReadRecipe, version: Version): ReadonlyMap<StepId, number> {
+/**
+ * What each of the recipe's steps drives off in a version, g: as in the recipe, but for those whose cooking was set, which take what
+ * is more or less; where none was, all of them in proportion.
+ */
+function drivenBySteps({ steps, ledger }: ReadRecipe, method: readonly MethodStep[], evaporation: number, ofRecipe: number): ReadonlyMap<StepId, number> {
   const all = ledger.entries.reduce((sum, { driven }) => sum + driven, 0);
-  const scale = Math.abs(all) > 1 ? version.evaporation / all : 0;
-  return new Map(
+  const scale = Math.abs(all) > 1 ? ofRecipe / all : 0;
+  const base = new Map(
     ledger.entries.flatMap(({ step: at, driven }) => {
       const id = at === null ? undefined : steps[at]?.step.id;
-      return id === undefined ? [] : [[id, driven * scale] as const];
+      return id === undefined || !method.some((step) => step.id === id) ? [] : [[id, driven * scale] as const];
     }),
   );
+  const sum = (ids: readonly StepId[]) => ids.reduce((grams, id) => grams + (base.get(id) ?? 0), 0);
+  const kept = sum([...base.keys()]);
+  const set = method.flatMap(({ id, cooking }) => (cooking && (base.get(id) ?? 0) > 0 ? [id] : []));
+  const taken = set.length > 0 ? set : [...base.keys()];
+  const there = sum(taken);
+  if (Math.abs(there) < 1) return base;
+  const ratio = (there + evaporation - kept) / there;
+  return new Map([...base].map(([id, grams]) => [id, taken.includes(id) ? Math.max(0, ratio) * grams : grams]));
 }
 
 /** Minutes until a pressure cooker is at pressure: 5 for little, 12 for 2.5 kg and more (rule of thumb). */

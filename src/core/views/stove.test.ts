@@ -170,4 +170,19 @@ describe("a batch on the stove, in figures", () => {
     expect(view.verdict.kind).toBe("cannot tell");
     expect(stoveRescueView({ recipe, table, bench: begun, stove: stoveState(session), fault: "too thin", celsius: null }, kitchen).kind).toBe("question");
   });
+
+  it.each([-60, 90])("stops at the weight that the words of its step tell, where they tell one: %i g more driven off", (more) => {
+    const { recipe } = read(KHEER.replace("for 25 minutes", "until it comes down to 900 g"));
+    const table = tableOf({ servings: recipe.servings, serve: "chilled" });
+    const { bench } = methodView({ recipe, table, bench: null }, kitchen);
+    const ground = { recipe, table, bench: { ...bench, byHand: true, label: "Other", evaporation: bench.evaporation + more } };
+    const view = methodView(ground, kitchen);
+    const step = view.steps.find(({ text }) => /about [\d,]+ g/.test(text));
+    const told = Number(/about ([\d,]+) g/.exec(step?.text ?? "")?.[1]?.replace(",", ""));
+    let session = transition(sessionOf(cookPlan(recipe, table, view), []), { kind: "started", id: "e", at: 0 })[0];
+    while (session.now !== null && session.now !== step?.id) session = transition(session, { kind: "done", step: session.now, id: session.now, at: 1 })[0];
+    const { cookDown } = stoveView({ ...ground, stove: stoveState(session) }, kitchen);
+    expect(told).toBeGreaterThan(0);
+    expect(Math.abs((cookDown?.stop.value ?? 0) - told)).toBeLessThanOrEqual(5);
+  });
 });
