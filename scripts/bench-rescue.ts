@@ -19,7 +19,7 @@ export async function rescues(timed: (work: () => unknown) => Promise<number>, s
       const { version } = asHandedDown(recipe, table);
       for (const fault of FAULTS) {
         const time = await timed(() => {
-          const told = rescueOf(version, recipe, table, { fault, grams: null, upTo: null, celsius: null }, kitchen);
+          const told = rescueOf(version, recipe, table, { fault, grams: null, upTo: null, celsius: null, notAtHand: [] }, kitchen);
           if (told.kind === "ways out") mends += told.ways.length;
         });
         // The first round warms up.

@@ -34,12 +34,18 @@ for (const text of Object.values(SWEETS)) {
   const recipe = read(text);
   const table = tableOf({ servings: recipe.recipe.servings });
   const { version } = asHandedDown(recipe, table);
-  const meant = rescueOf(version, recipe, table, { fault: "bland", grams: null, upTo: null, celsius: null }, kitchen);
+  const meant = rescueOf(version, recipe, table, { fault: "bland", grams: null, upTo: null, celsius: null, notAtHand: [] }, kitchen);
   const whole = meant.kind === "ways out" ? meant.grams : 0;
   lines.push(`## ${recipe.recipe.title}`, "");
   for (const fault of FAULTS) {
     const weighs = WEIGHS[fault];
-    const answer = rescueOf(version, recipe, table, { fault, grams: weighs === undefined ? null : weighs * whole, upTo: null, celsius: null }, kitchen);
+    const answer = rescueOf(
+      version,
+      recipe,
+      table,
+      { fault, grams: weighs === undefined ? null : weighs * whole, upTo: null, celsius: null, notAtHand: [] },
+      kitchen,
+    );
     if (answer.kind === "question") lines.push(`- **${fault}:** asked: ${answer.why}`);
     else {
       lines.push(`- **${fault}**${answer.target ? ` (${answer.target})` : ""}${answer.question ? ` asked: ${answer.question}` : ""}`);

@@ -45,17 +45,16 @@ export function applied(session: CookSession, event: CookEvent): CookSession {
       return { ...session, timers: session.timers.filter(({ id }) => id !== event.timer) };
     case "put in":
       return {
-        ...session,
-        changedAt: event.at,
+        ...changed(session, event.at),
         putIn: [
           ...session.putIn,
           { event: event.id, at: event.at, line: event.line, food: event.food, name: event.name, grams: event.grams, word: event.word },
         ],
       };
     case "set up":
-      return { ...session, setUp: event.setUp, changedAt: event.at, ...(event.setUp.pan?.grams ? { pan: event.setUp.pan.grams } : {}) };
+      return { ...changed(session, event.at), setUp: event.setUp, ...(event.setUp.pan?.grams ? { pan: event.setUp.pan.grams } : {}) };
     case "heat":
-      return { ...session, heat: event.heat, changedAt: event.at };
+      return { ...changed(session, event.at), heat: event.heat };
     case "held back":
       return { ...session, held: new Map([...session.held, [event.line, { grams: event.grams, isClosed: false }]]) };
     case "enough": {
@@ -89,6 +88,9 @@ export function applied(session: CookSession, event: CookEvent): CookSession {
   }
 }
 
+/** Something else is in the pot, or under it: what it weighed before tells nothing of how it boils away now. */
+const changed = (session: CookSession, at: number): CookSession => ({ ...session, changedAt: at, weighedBefore: session.weighings.length });
+
 /** Where no step is on, the first that waits is. */
 function goingOn(session: CookSession, at: number): CookSession {
   if (session.now !== null || session.endedAt !== null || session.startedAt === null) return session;
@@ -98,12 +100,11 @@ function goingOn(session: CookSession, at: number): CookSession {
 
 /** Goes to a step: the one that was on waits, unless it is done. */
 const begun = (session: CookSession, step: string, at: number): CookSession => ({
-  ...session,
+  ...changed(session, at),
   now: step,
   // Another step has its own flame, and things go in at it.
   heat: session.now === step ? session.heat : null,
   stopAt: session.now === step ? session.stopAt : null,
-  changedAt: at,
   steps: session.steps.map((each): CookStep => {
     if (each.id === step) return { ...each, state: "now", began: at };
     return waiting(each);

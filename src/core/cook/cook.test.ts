@@ -197,6 +197,8 @@ describe("a batch on the stove", () => {
     expect(stirring(simmer, plan, 30 * MINUTE + 1000)).toEqual({ every: 2, isDue: false });
     expect(stirring(simmer, plan, 32 * MINUTE + 1000)).toMatchObject({ isDue: true });
     expect(stirring(simmer, { lines: [] }, 32 * MINUTE + 1000)).toEqual({ every: 4, isDue: false });
+    const syrup = [{ id: "l1", food: "white-sugar", name: "Sugar", grams: 200, measure: "1 cup", role: "sweetener" as const }];
+    expect(stirring(simmer, { lines: syrup }, 32 * MINUTE + 1000)).toBeNull();
   });
 
   it("tells the time by the clock: after an hour asleep, after hours of ticks, and with the clock set back", () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { bySticks, minutesUntil, stoveOf, told, weighed } from "../../../tests/support/stoves";
-import { forecast, gramsByStick, oddWeight, sessionOf, TABLE_RATE_SD, transition, type CookHappening, type CookPlan } from ".";
+import { forecast, gramsByStick, oddWeight, sessionOf, TABLE_RATE_SD, transition, weightsNow, type CookHappening, type CookPlan } from ".";
 
 const MINUTE = 60_000;
 const weight = (minutes: number, grams: number) => ({ at: minutes * MINUTE, grams, sd: 2, by: "scale" as const });
@@ -109,6 +109,11 @@ describe("a weight of the pot that is odd", () => {
     const said = oddWeight(weighedAt, grams, minutes * MINUTE);
     if (words === null) expect(said).toBeNull();
     else expect(said).toMatch(words);
+  });
+  it("goes by the order of what happened where two devices' clocks differ", () => {
+    const behind = after([{ kind: "started" }, 5], [{ kind: "weighed", grams: 1950, pan: 1000 }, 4]);
+    expect(weightsNow(behind).map(({ grams }) => grams)).toEqual([950]);
+    expect(weightsNow(after([{ kind: "started" }, 0], [{ kind: "weighed", grams: 1950, pan: 1000 }, 5], [{ kind: "heat", heat: "brisk" }, 6]))).toEqual([]);
   });
   it("is not odd once something went in", () => {
     const more = after(

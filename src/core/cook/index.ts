@@ -1,7 +1,7 @@
 export { COOK_LIMITS, FRUIT_SWEETNESSES, isCookEvent, type CookEvent, type CookHappening, type FruitSweetness, type StoveSetUp } from "./event";
 export { forecast, gramsByStick, TABLE_RATE_SD, type Forecast, type PotWeight } from "./forecast";
 export type { CookPlan } from "./plan";
-export type { CookAction, CookSession, CookTimer } from "./session";
+export { weightsNow, type CookAction, type CookSession, type CookTimer } from "./session";
 export { sessionOf, transition } from "./transition";
 export { heatNow, stoveLines, stoveState, type StoveLine, type StoveState } from "./stove";
 export { alarmWords, missedBetween, nextTimer, secondsLeft, stirring } from "./timers";

@@ -1,5 +1,5 @@
 import { formatGrams } from "../units";
-import type { CookSession } from "./session";
+import { weightsNow, type CookSession } from "./session";
 import { stoveLines } from "./stove";
 
 /** More than any flame of a kitchen drives off, g a minute; and what a scale and a wet pan may be off, g. */
@@ -13,11 +13,11 @@ const BEYOND = 1.3;
  * in, more than before though nothing went in, less than could have boiled away. Null where nothing is.
  */
 export function oddWeight(session: CookSession, grams: number, at: number): string | null {
-  const { weighings, changedAt, putIn } = session;
+  const { putIn } = session;
   const all =
     stoveLines(session).reduce((sum, { inNow }) => sum + inNow, 0) + putIn.reduce((sum, { line, grams: each }) => sum + (line === null ? each : 0), 0);
   if (all > 0 && grams > BEYOND * all + OFF) return `That is more than all that has gone in (${formatGrams(Math.round(all))} g). Is the pan taken off?`;
-  const last = weighings.findLast((weight) => weight.at >= changedAt);
+  const last = weightsNow(session).at(-1);
   if (!last || at < last.at) return null;
   const minutes = (at - last.at) / 60_000;
   const lost = last.grams - grams;

@@ -66,8 +66,10 @@ export interface CookSession {
   readonly setAside: readonly { readonly event: string; readonly name: string; readonly grams: number | null }[];
   /** How it turned out, said last of each. */
   readonly turnedOut: ReadonlyMap<"hot" | "chilled", { readonly body: number | null; readonly off: string }>;
-  /** When something last went in, or the flame or step last changed, ms: weights before it tell nothing of how fast it boils away now. */
+  /** When something last went in, or the flame or step last changed, ms. */
   readonly changedAt: number;
+  /** How many weights there were by then: they tell nothing of how fast it boils away now. By their order, as two devices' clocks differ. */
+  readonly weighedBefore: number;
   /** What the pan weighed last, g; 0 where nobody said. */
   readonly pan: number;
   readonly notes: readonly { readonly event: string; readonly at: number; readonly text: string; readonly step: string | null }[];
@@ -102,9 +104,14 @@ export const newSession = (plan: CookPlan): CookSession => ({
   setAside: [],
   turnedOut: new Map(),
   changedAt: 0,
+  weighedBefore: 0,
   pan: 0,
   notes: [],
   startedAt: null,
   endedAt: null,
   got: null,
 });
+
+/** The weights since something last went in, or the flame or step last changed. */
+export const weightsNow = ({ weighings, weighedBefore }: Pick<CookSession, "weighings" | "weighedBefore">): readonly PotWeight[] =>
+  weighings.slice(weighedBefore);

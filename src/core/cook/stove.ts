@@ -1,7 +1,7 @@
 import type { Heat } from "../process";
 import type { FruitSweetness } from "./event";
 import type { LineShare, PlannedLine } from "./plan";
-import type { CookSession } from "./session";
+import { weightsNow, type CookSession } from "./session";
 
 /** A line of the plan as it stands on the stove, g. */
 export interface StoveLine extends PlannedLine {
@@ -13,8 +13,6 @@ export interface StoveLine extends PlannedLine {
   readonly waits: number;
   /** Whether it is held back, and not closed: it can still go in bit by bit. */
   readonly isHeld: boolean;
-  /** Whether some of it is still to come by a step. */
-  readonly isToCome: boolean;
 }
 
 /** Lines as they stand: what the steps put in, less what is held back, and what went in besides. */
@@ -39,7 +37,6 @@ export function stoveLines({ plan, steps, held, amounts, putIn }: CookSession): 
       inNow: meant * done + put,
       waits: isClosed ? 0 : Math.max(0, kept - put),
       isHeld: kept > 0 && !isClosed,
-      isToCome: done + without < 0.999,
     };
   });
 }
@@ -81,7 +78,7 @@ export const heatNow = (session: Pick<CookSession, "heat" | "steps" | "now">): H
 
 export function stoveState(session: CookSession): StoveState {
   const lines = stoveLines(session);
-  const { steps, putIn, setUp, fruits, stopAt, weighings, changedAt, plan } = session;
+  const { steps, putIn, setUp, fruits, stopAt, plan } = session;
   const at = steps.findIndex(({ id }) => id === session.now);
   const here = steps.slice(0, at < 0 ? steps.length : at + 1).findLast(({ planned, state }) => planned !== null && (state === "now" || state === "done"));
   const on = steps[at]?.planned ?? null;
@@ -111,6 +108,6 @@ export function stoveState(session: CookSession): StoveState {
     burner: setUp?.burner ? { kind: setUp.burner.kind, power: setUp.burner.power } : null,
     stopAt,
     got: session.got,
-    weighed: weighings.findLast((weight) => weight.at >= changedAt)?.grams ?? null,
+    weighed: weightsNow(session).at(-1)?.grams ?? null,
   };
 }

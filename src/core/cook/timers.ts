@@ -67,7 +67,7 @@ const PROMPT = 20;
 
 /**
  * When a step on the fire that is stirred now and then has to be stirred: every so many minutes from its beginning, by the clock.
- * Null of a step that is stirred all the time, or not at all.
+ * Null of a step that is stirred all the time, or not at all, and of a bare syrup.
  */
 export function stirring(
   { planned, began, state }: CookStep,
@@ -75,8 +75,10 @@ export function stirring(
   now: number,
 ): { readonly every: number; readonly isDue: boolean } | null {
   if (!planned || state !== "now" || began === null || planned.attention !== "now and then" || planned.heat === null) return null;
-  const inPot = new Set(planned.pot.map(({ line }) => line));
-  const every = plan.lines.some(({ id, role }) => inPot.has(id) && CATCHES.includes(role)) ? STIR.catches : STIR.loose;
+  const inPot = plan.lines.filter(({ id }) => planned.pot.some(({ line }) => line === id));
+  // A syrup that is stirred while it boils turns grainy.
+  if (inPot.some(({ role }) => role === "sweetener") && inPot.every(({ role, food }) => role === "sweetener" || food === "water")) return null;
+  const every = inPot.some(({ role }) => CATCHES.includes(role)) ? STIR.catches : STIR.loose;
   const since = (now - began) / 1000;
   return { every, isDue: since >= 60 * every && since % (60 * every) < PROMPT };
 }

@@ -45,6 +45,26 @@ function mended(sweet: Sweet, fault: Fault, { rules = [], weighs, grams = null, 
 }
 const ways = (answer: Rescue) => (answer.kind === "ways out" ? answer.ways : []);
 
+describe("what nobody has at hand", () => {
+  it("mends nothing, stands among what is not there, and leaves the other ways", () => {
+    const of = read("Phirni\nServes 4\n\n1 litre milk\n60 g rice flour\n80 g sugar\n\n1. Simmer all of it for 20 minutes, stirring.");
+    const table = tableOf({ servings: 4 });
+    const told = (notAtHand: readonly string[]) => {
+      const view = rescueOf(asHandedDown(of, table).version, of, table, { fault: "too thin", grams: 1100, upTo: null, celsius: null, notAtHand }, kitchen);
+      if (view.kind !== "ways out") throw new Error(view.why);
+      return view;
+    };
+    const first = told([])
+      .ways.flatMap(({ adds }) => adds.map(({ food }) => food))
+      .find((food) => food !== "water");
+    if (first === undefined) throw new Error("no mender");
+    const without = told([first]);
+    expect(without.ways.flatMap(({ adds }) => adds.map(({ food }) => food))).not.toContain(first);
+    expect(without.gone).toContainEqual(expect.objectContaining({ food: first, why: "not at hand" }));
+    expect(without.ways.length).toBeGreaterThan(0);
+  });
+});
+
 describe("the warmth of a pot", () => {
   const at = (celsius: number | null, serve: "hot" | "chilled") => {
     const of = read("Phirni\nServes 4\n\n1 litre milk\n60 g rice flour\n80 g sugar\n\n1. Simmer all of it for 20 minutes, stirring.");
@@ -52,7 +72,7 @@ describe("the warmth of a pot", () => {
       asHandedDown(of, tableOf({ servings: 4, serve })).version,
       of,
       tableOf({ servings: 4, serve }),
-      { fault: "too thin", grams: 980, upTo: null, celsius },
+      { fault: "too thin", grams: 980, upTo: null, celsius, notAtHand: [] },
       kitchen,
     );
     if (told.kind !== "ways out") throw new Error(told.why);

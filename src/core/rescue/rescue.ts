@@ -23,6 +23,8 @@ export interface RescueQuestion {
   readonly problem: AdaptationProblem;
   readonly foods: ReadonlyMap<string, Food>;
   readonly menders: readonly Mender[];
+  /** Foods that nobody has at hand, by id. */
+  readonly notAtHand?: readonly string[];
 }
 
 export type Rescue =
@@ -118,7 +120,7 @@ interface Fit {
 
 /** What may go into this pot at this table, the recipe's own foods first; and what may not, with why. */
 function mendersFor(
-  { menders, fault, foods, problem, meant }: RescueQuestion,
+  { menders, fault, foods, problem, meant, notAtHand = [] }: RescueQuestion,
   input: EvaluationInput,
 ): { readonly fit: readonly Fit[]; readonly gone: readonly Gone[] } {
   const kind = input.archetype;
@@ -129,7 +131,8 @@ function mendersFor(
   for (const mender of [...own, ...known]) {
     const food = foods.get(mender.foodId) ?? meant.lines.find((line) => line.food.id === mender.foodId)?.food;
     if (!food || fit.some((each) => each.food.id === food.id) || gone.some((each) => each.food.id === food.id)) continue;
-    if (problem.children && ISOLATES.includes(food.id)) gone.push({ food, why: "not for children" });
+    if (notAtHand.includes(food.id)) gone.push({ food, why: NOT_AT_HAND });
+    else if (problem.children && ISOLATES.includes(food.id)) gone.push({ food, why: "not for children" });
     else if (mayEnter(food, problem)) fit.push({ mender, food });
     else {
       const found = problem.rules.map((rule) => ({ short: rule.short, ...judge(food, rule) })).find(({ verdict }) => verdict !== "allowed");
@@ -138,6 +141,7 @@ function mendersFor(
   }
   return { fit, gone };
 }
+const NOT_AT_HAND = "not at hand";
 /** What is at hand for sure: the recipe's own sweetener, liquid, fat and flour do what others of their kind do. */
 function ownMenders(fault: Fault, { lines }: EvaluationInput, known: readonly Mender[]): readonly Mender[] {
   const role = OWN_ROLE[fault];

@@ -19,6 +19,8 @@ interface PotFault {
   readonly upTo: number | null;
   /** How warm it is, °C; null where nobody says. */
   readonly celsius: number | null;
+  /** Foods that nobody has at hand, by id. */
+  readonly notAtHand: readonly string[];
 }
 
 /** A pot of what lies on a recipe's bench that went wrong. */
@@ -68,7 +70,7 @@ export type RescueView =
       readonly unread: number;
       readonly ways: readonly ToldWayOut[];
       /** What would mend it, and this table does not have. */
-      readonly gone: readonly { readonly name: string; readonly why: string }[];
+      readonly gone: readonly { readonly food: string; readonly name: string; readonly why: string }[];
     }
   | { readonly kind: "question"; readonly why: string };
 
@@ -85,10 +87,10 @@ const TOLD: readonly PropertyId[] = [
 ];
 
 /** What mends what lies on the bench. */
-export function rescueView({ fault, grams, upTo, celsius, ...at }: PotQuestion, kitchen: Kitchen): RescueView {
+export function rescueView({ fault, grams, upTo, celsius, notAtHand, ...at }: PotQuestion, kitchen: Kitchen): RescueView {
   const ground = groundOfBench(at, kitchen);
   const version = (laidBench(at.bench, ground, at.table, kitchen)?.state ?? ground.handedDown).version;
-  return rescueOf(version, ground.read, at.table, { fault, grams, upTo, celsius }, kitchen);
+  return rescueOf(version, ground.read, at.table, { fault, grams, upTo, celsius, notAtHand }, kitchen);
 }
 
 /** How much of each row has gone in by a step of the recipe (by place, from 1), and of what was to boil away how much has. */
@@ -108,16 +110,22 @@ function potAfter(version: Version, read: ReadRecipe, table: DiningTable, upTo: 
 const heldRows = ({ rows }: Version) => rows.filter((row) => row.food !== null && row.grams > 0);
 
 /** What mends a version of a recipe at its table. */
-export function rescueOf(version: Version, read: ReadRecipe, table: DiningTable, { fault, grams, upTo, celsius }: PotFault, kitchen: Kitchen): RescueView {
+export function rescueOf(
+  version: Version,
+  read: ReadRecipe,
+  table: DiningTable,
+  { fault, grams, upTo, celsius, notAtHand }: PotFault,
+  kitchen: Kitchen,
+): RescueView {
   const by = upTo === null ? ALL_IN : potAfter(version, read, table, upTo, kitchen);
-  return mendsOf({ version, wanted: version, by }, read, table, { fault, grams, celsius }, kitchen);
+  return mendsOf({ version, wanted: version, by }, read, table, { fault, grams, celsius, notAtHand }, kitchen);
 }
 
 /** A pot on the stove that went wrong. */
-export interface StoveFault extends StoveQuestion, Pick<PotFault, "fault" | "celsius"> {}
+export interface StoveFault extends StoveQuestion, Pick<PotFault, "fault" | "celsius" | "notAtHand"> {}
 
 /** What mends a batch on the stove, as its events say what is in it and what it weighs. */
-export function stoveRescueView({ stove, fault, celsius, ...at }: StoveFault, kitchen: Kitchen): RescueView {
+export function stoveRescueView({ stove, fault, celsius, notAtHand, ...at }: StoveFault, kitchen: Kitchen): RescueView {
   const ground = groundOfBench(at, kitchen);
   const begun = begunAs(at.bench, ground, kitchen.reference.foods);
   const { version: plan } = begun;
@@ -128,7 +136,7 @@ export function stoveRescueView({ stove, fault, celsius, ...at }: StoveFault, ki
       why: `Nobody knows what ${unknown.join(", ")} holds: nothing can be worked out of a pot with it. Take it back, or say which food it is.`,
     };
   const drivenShare = plan.evaporation > 0 ? Math.min(1, Math.max(0, 1 - stove.drivenLater / plan.evaporation)) : 1;
-  return mendsOf({ version, wanted: plan, by: { shares, drivenShare } }, ground.read, at.table, { fault, grams: stove.weighed, celsius }, kitchen);
+  return mendsOf({ version, wanted: plan, by: { shares, drivenShare } }, ground.read, at.table, { fault, grams: stove.weighed, celsius, notAtHand }, kitchen);
 }
 
 interface Pots {
@@ -141,7 +149,7 @@ function mendsOf(
   { version, wanted, by }: Pots,
   read: ReadRecipe,
   table: DiningTable,
-  { fault, grams, celsius }: Omit<PotFault, "upTo">,
+  { fault, grams, celsius, notAtHand }: Omit<PotFault, "upTo">,
   kitchen: Kitchen,
 ): RescueView {
   const { constants, foods } = kitchen.reference;
@@ -157,6 +165,7 @@ function mendsOf(
     problem,
     foods,
     menders: kitchen.menders,
+    notAtHand,
   });
   if (answer.kind === "question") return answer;
   const { pot } = answer;
@@ -205,6 +214,6 @@ function mendsOf(
       grams: after.figures.yield.value,
       shifts: shiftsOf(after),
     })),
-    gone: answer.gone.map(({ food, why }) => ({ name: food.name, why })),
+    gone: answer.gone.map(({ food, why }) => ({ food: food.id, name: food.name, why })),
   };
 }

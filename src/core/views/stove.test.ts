@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { KINDS, textOfCase } from "../../../tests/support/cases";
 import { read, tableOf } from "../../../tests/support/kitchen";
@@ -21,7 +22,7 @@ function batchOf(text: string, wishes: Parameters<typeof tableOf>[0] = {}) {
   const begun = after(sessionOf(plan, []), { kind: "started" });
   const viewOf = (session: CookSession) => stoveView({ ...ground, stove: stoveState(session) }, kitchen);
   const rescueOf = (session: CookSession, fault: "too thin" | "too thick") =>
-    stoveRescueView({ ...ground, stove: stoveState(session), fault, celsius: null }, kitchen);
+    stoveRescueView({ ...ground, stove: stoveState(session), fault, celsius: null, notAtHand: [] }, kitchen);
   return { plan, begun, after, viewOf, rescueOf };
 }
 const figure = (view: ReturnType<typeof stoveView>, start: string) => {
@@ -168,7 +169,9 @@ describe("a batch on the stove, in figures", () => {
     const view = stoveView({ recipe, table, bench: begun, stove: stoveState(session) }, kitchen);
     expect(view.unknown).toEqual([plan.lines[0]?.name]);
     expect(view.verdict.kind).toBe("cannot tell");
-    expect(stoveRescueView({ recipe, table, bench: begun, stove: stoveState(session), fault: "too thin", celsius: null }, kitchen).kind).toBe("question");
+    expect(stoveRescueView({ recipe, table, bench: begun, stove: stoveState(session), fault: "too thin", celsius: null, notAtHand: [] }, kitchen).kind).toBe(
+      "question",
+    );
   });
 
   it.each([-60, 90])("stops at the weight that the words of its step tell, where they tell one: %i g more driven off", (more) => {
@@ -184,5 +187,44 @@ describe("a batch on the stove, in figures", () => {
     const { cookDown } = stoveView({ ...ground, stove: stoveState(session) }, kitchen);
     expect(told).toBeGreaterThan(0);
     expect(Math.abs((cookDown?.stop.value ?? 0) - told)).toBeLessThanOrEqual(5);
+  });
+
+  it("is told in figures whatever happens to it, and is never said to fit with what no table knows in it", () => {
+    const batches = KINDS.map((each) => batchOf(textOfCase(each)));
+    fc.assert(
+      fc.property(fc.nat(), fc.array(fc.tuple(fc.nat(9), fc.nat(), fc.double({ min: 0.1, max: 900, noNaN: true })), { maxLength: 14 }), (of, deeds) => {
+        const batch = batches[of % batches.length];
+        if (!batch) throw new Error("no batch");
+        const { plan, begun, after, viewOf } = batch;
+        let session = begun;
+        for (const [kind, which, grams] of deeds) {
+          const line = plan.lines[which % plan.lines.length];
+          const step = session.steps[which % session.steps.length];
+          if (!line || !step) continue;
+          const happening: CookHappening | undefined = (
+            [
+              { kind: "done", step: step.id },
+              { kind: "skipped", step: step.id },
+              { kind: "went to", step: step.id },
+              { kind: "held back", line: line.id, grams: Math.min(grams, line.grams) },
+              { kind: "enough", line: line.id },
+              { kind: "put in", line: line.id, food: line.food, name: line.name, grams, word: "" },
+              { kind: "put in", line: null, food: which % 2 ? "cornflour" : null, name: "something", grams, word: "" },
+              { kind: "amount set", line: line.id, grams },
+              { kind: "fruit tasted", line: line.id, sweetness: { by: "refractometer", brix: Math.max(1, grams / 12) } },
+              { kind: "stop at", grams },
+            ] as const
+          )[kind];
+          if (happening) session = after(session, happening);
+        }
+        const view = viewOf(session);
+        for (const { now } of view.figures) for (const value of [now.value, now.low, now.high]) expect(Number.isFinite(value)).toBe(true);
+        for (const { grams } of Object.values(view.blocks)) expect(grams > 0 && Number.isFinite(grams)).toBe(true);
+        if (view.cookDown) expect([view.cookDown.stop.value, view.cookDown.start, view.cookDown.prior.rate].every(Number.isFinite)).toBe(true);
+        if (view.unknown.length > 0) expect(view.verdict.kind).not.toBe("fits");
+        for (const { inNow, waits } of stoveLines(session)) expect(inNow >= 0 && waits >= 0).toBe(true);
+      }),
+      { numRuns: 80, seed: 211 },
+    );
   });
 });

@@ -22,7 +22,13 @@ export function rescueAnswer(body: unknown): object {
       kind: "question",
       reason: `Two faults at once are mended one after the other, as each moves the other: begin with “${fault ?? ""}”, weigh the pot again, and ask about the next.`,
     };
-  const told = rescueOf(asHandedDown(read, table).version, read, table, { fault, grams, upTo: upToStep ?? null, celsius }, USUAL_KITCHEN);
+  const told = rescueOf(
+    asHandedDown(read, table).version,
+    read,
+    table,
+    { fault, grams, upTo: upToStep ?? null, celsius, notAtHand: request.notAtHand ?? [] },
+    USUAL_KITCHEN,
+  );
   if (told.kind === "question") return { kind: "question", reason: told.why };
   return {
     kind: "ways out",

@@ -34,10 +34,12 @@ interface WaysOutProps {
   readonly isWeighed: boolean;
   /** At the stove: what is done about it is written down. */
   readonly onTake?: (way: ToldWayOut) => void;
+  /** A food is not at hand, or is there after all. */
+  readonly onMissing: (food: string, isMissing: boolean) => void;
 }
 
 /** The ways out of a fault, the least change first; or what is asked before there are any. */
-export function WaysOut({ view, fault, isWeighed, onTake }: WaysOutProps) {
+export function WaysOut({ view, fault, isWeighed, onTake, onMissing }: WaysOutProps) {
   if (view.kind === "question")
     return (
       <p className="flex gap-2 bg-saffron-wash px-3 py-2 max-w-[70ch]">
@@ -85,10 +87,10 @@ export function WaysOut({ view, fault, isWeighed, onTake }: WaysOutProps) {
       )}
       <ol className="mt-3 grid gap-3">
         {view.ways.map((way) => (
-          <Way key={way.words} way={way} {...(onTake && { onTake })} />
+          <Way key={way.words} way={way} onMissing={onMissing} {...(onTake && { onTake })} />
         ))}
       </ol>
-      <Gone gone={view.gone} />
+      <Gone gone={view.gone} onMissing={onMissing} />
       <p className="t-ledger mt-4 max-w-[70ch] flex gap-2">
         <WhyMark kind="conflict" />
         What smells sour or fizzes, or stood warm for more than two hours with milk, egg or cooked grain in it, is thrown away: nothing mends that.
@@ -108,7 +110,7 @@ const KIND: Readonly<Record<ToldWayOut["kind"], string | null>> = {
   "throw away": "Throw it away",
 };
 
-function Way({ way, onTake }: { readonly way: ToldWayOut } & Pick<WaysOutProps, "onTake">) {
+function Way({ way, onTake, onMissing }: { readonly way: ToldWayOut } & Pick<WaysOutProps, "onTake" | "onMissing">) {
   const { energy } = useHousehold().units;
   const noticed = way.shifts.filter(({ isNoticed }) => isNoticed);
   const kind = KIND[way.kind];
@@ -162,11 +164,20 @@ function Way({ way, onTake }: { readonly way: ToldWayOut } & Pick<WaysOutProps, 
           Brings {way.allergens.join(", ")}, which the pot did not hold.
         </p>
       )}
-      {onTake && (way.kind === "mend" || way.kind === "deed") && (
-        <button type="button" className={buttonClass("plain", "mt-2")} onClick={() => onTake(way)}>
-          This is what I do
-        </button>
-      )}
+      <div className="flex flex-wrap gap-x-4 gap-y-1 items-center mt-2 no-print">
+        {onTake && (way.kind === "mend" || way.kind === "deed") && (
+          <button type="button" className={buttonClass("plain")} onClick={() => onTake(way)}>
+            This is what I do
+          </button>
+        )}
+        {way.adds
+          .filter(({ food }) => food !== "water")
+          .map(({ food, name }) => (
+            <button key={food} type="button" className={buttonClass("quiet", "min-h-11 t-ledger")} onClick={() => onMissing(food, true)}>
+              No {lowerFirst(name.split(",")[0] ?? name)} at hand
+            </button>
+          ))}
+      </div>
     </li>
   );
 }
@@ -185,16 +196,21 @@ function shiftText({ id, name, unit: own, before, after }: ToldWayOut["shifts"][
 }
 
 /** What would mend it, and this table does not have. */
-const Gone = ({ gone }: Pick<Answer, "gone">) =>
+const Gone = ({ gone, onMissing }: Pick<Answer, "gone"> & Pick<WaysOutProps, "onMissing">) =>
   gone.length > 0 && (
     <>
       <h3 className="t-h2 text-[15px] mt-4">Not at this table</h3>
       <ul className="t-ledger">
-        {gone.map(({ name, why }) => (
-          <li key={name} className="flex gap-2 py-0.5">
+        {gone.map(({ food, name, why }) => (
+          <li key={food} className="flex gap-2 py-0.5">
             <WhyMark kind="conflict" />
             <span>
               {name}: <span className="text-ink2">{why}</span>
+              {why === "not at hand" && (
+                <button type="button" className={buttonClass("quiet", "ml-2 min-h-11")} onClick={() => onMissing(food, false)}>
+                  it is there
+                </button>
+              )}
             </span>
           </li>
         ))}

@@ -54,6 +54,9 @@ export const validateAdapt = compiled(ADAPT_REQUEST);
 const RESCUE_REQUEST = only({
   ...TABLE_REQUEST,
   fault: Type.Union([oneOf(FAULTS), atLeastOne(oneOf(FAULTS), FAULTS.length)]),
+  notAtHand: Type.Optional(
+    Type.Array(Type.String({ minLength: 1, maxLength: 100 }), { maxItems: 200, description: "Ids of foods that nobody has at hand: no way out takes them." }),
+  ),
   pot: Type.Optional(
     only({
       grams: Type.Optional(amount(0, 1_000_000)),

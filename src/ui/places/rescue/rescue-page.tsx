@@ -7,6 +7,7 @@ import { FAULTS, type Fault } from "../../../core/rescue";
 import type { DiningTable } from "../../../core/table";
 import { servingsText } from "../../../core/units";
 import type { RescueView } from "../../../core/views";
+import { useNotAtHand } from "../../panels/use-not-at-hand";
 import { FAULT_WORDS, WaysOut } from "../../panels/ways-out";
 import { Choice } from "../../parts/choice";
 import { WhyMark } from "../../parts/marks";
@@ -36,10 +37,11 @@ export function RescuePage({ id, recipe, table, bench, of, start }: RescuePagePr
   const [grams, setGrams] = useState(start.grams);
   const [upTo, setUpTo] = useState<number | null>(null);
   const [celsius, setCelsius] = useState<number | null>(null);
+  const [notAtHand, onMissing] = useNotAtHand();
   const compute = useCompute();
   const question = useMemo(
-    () => (fault === null ? null : { recipe, table, bench, fault, grams, upTo, celsius }),
-    [recipe, table, bench, fault, grams, upTo, celsius],
+    () => (fault === null ? null : { recipe, table, bench, fault, grams, upTo, celsius, notAtHand }),
+    [recipe, table, bench, fault, grams, upTo, celsius, notAtHand],
   );
   const [told, setTold] = useState<{ readonly of: typeof question; readonly view: RescueView | null; readonly why: string | null } | null>(null);
   useEffect(() => {
@@ -93,7 +95,7 @@ export function RescuePage({ id, recipe, table, bench, of, start }: RescuePagePr
               {told.why}
             </p>
           ) : told?.view ? (
-            <WaysOut view={told.view} fault={FAULT_WORDS[told.of?.fault ?? fault]} isWeighed={told.of?.grams !== null} />
+            <WaysOut view={told.view} fault={FAULT_WORDS[told.of?.fault ?? fault]} isWeighed={told.of?.grams !== null} onMissing={onMissing} />
           ) : (
             <p className="t-ledger text-ink2">Working it out.</p>
           )}

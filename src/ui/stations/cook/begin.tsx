@@ -33,6 +33,7 @@ export function Begin({ plan, onBegin }: BeginProps) {
       <p className="text-[22px] leading-[1.3] max-w-[40ch]">
         {plan.steps.length} {plan.steps.length === 1 ? "step" : "steps"}, about {spanText(minutes)}. Get everything ready first; what is ticked stays ticked.
       </p>
+      {plan.tools.length > 0 && <p className="mt-3 max-w-[60ch]">Within reach: {plan.tools.join(", ")}.</p>}
       {before.length > 0 && <p className="mt-3 max-w-[60ch]">Hours before: {before.map(({ text }) => text).join(" ")}</p>}
       <div className="grid sm:grid-cols-2 gap-4 mt-5 max-w-[560px]">
         <Choose label="The pan" value={pan} options={pans.map(({ id, name, diameter }) => [id, `${name}, ${diameter} cm`])} none="not said" onChange={setPan} />

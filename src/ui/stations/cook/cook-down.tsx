@@ -1,11 +1,12 @@
 "use client";
 
 import { lazy, Suspense, useMemo, useState } from "react";
-import { forecast, gramsByStick, heatNow, oddWeight, type CookHappening, type CookSession } from "../../../core/cook";
+import { forecast, gramsByStick, heatNow, oddWeight, weightsNow, type CookHappening, type CookSession } from "../../../core/cook";
 import { HEATS } from "../../../core/recipe";
 import { formatGrams } from "../../../core/units";
 import type { StoveView } from "../../../core/views";
 import { readTyped } from "../../parts/amount-field";
+import { AmountForm } from "../../parts/amount-form";
 import { buttonClass } from "../../parts/button";
 import { spanText } from "../../parts/span-text";
 
@@ -34,8 +35,8 @@ export function CookDownPanel({
   readonly now: number;
   readonly act: Act;
 }) {
-  const { weighings, changedAt, pan, steps } = session;
-  const weights = useMemo(() => weighings.filter(({ at }) => at >= changedAt), [weighings, changedAt]);
+  const { changedAt, pan, steps } = session;
+  const weights = useMemo(() => weightsNow(session), [session]);
   const began = steps.find(({ id }) => id === session.now)?.began ?? changedAt;
   // To the half minute: what is drawn does not have to follow each second.
   const at = Math.max(Math.floor(now / 30_000) * 30_000, weights.at(-1)?.at ?? 0, began);
@@ -214,8 +215,6 @@ export function Measure({ session, density, act }: { readonly session: CookSessi
 
 /** A weight of one's own to stop at. */
 function OwnStop({ of, act }: { readonly of: NonNullable<StoveView["cookDown"]>; readonly act: Act }) {
-  const [text, setText] = useState("");
-  const [why, setWhy] = useState<string | null>(null);
   return of.isSet ? (
     <p className="t-ledger mt-1">
       The weight to stop at is your own.{" "}
@@ -226,32 +225,13 @@ function OwnStop({ of, act }: { readonly of: NonNullable<StoveView["cookDown"]>;
   ) : (
     <details className="t-ledger">
       <summary className="cursor-pointer min-h-11 flex items-center underline">Stop at another weight</summary>
-      <form
-        className="flex gap-2 items-center"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const read = readTyped(text, 1);
-          setWhy("why" in read ? read.why : null);
-          if ("value" in read && act({ kind: "stop at", grams: read.value })) setText("");
-        }}
-      >
-        <input
-          aria-label="Stop at, g without the pan"
-          placeholder="g, without the pan"
-          inputMode="decimal"
-          className={`${field} w-44`}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-        />
-        <button type="submit" className={buttonClass("plain")}>
-          Stop there
-        </button>
-      </form>
-      {why && (
-        <p role="alert" className="text-rose">
-          {why}
-        </p>
-      )}
+      <AmountForm
+        label="Stop at, g without the pan"
+        placeholder="g, without the pan"
+        words="Stop there"
+        least={1}
+        onTake={(grams) => act({ kind: "stop at", grams })}
+      />
     </details>
   );
 }

@@ -148,7 +148,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, n
         {said}
       </p>
       <main id="main" className="lg:grid lg:grid-cols-[minmax(0,1fr)_404px] pb-[120px]">
-        <div className="p-4 md:p-6 min-w-0">
+        <div className="p-4 md:p-6 min-w-0 flex flex-col">
           {missed.length > 0 && (
             <div role="alert" className="bg-saffron-wash border border-saffron px-3 py-2 mb-4 flex flex-wrap gap-3 items-center justify-between">
               <p>While the screen slept, time was up for {missed.map(({ label }) => label).join(", ")}.</p>

@@ -1,10 +1,8 @@
 "use client";
 
-import { useState } from "react";
 import type { CookHappening, CookSession } from "../../../core/cook";
 import type { StoveView, ToldCooling } from "../../../core/views";
-import { readTyped } from "../../parts/amount-field";
-import { buttonClass } from "../../parts/button";
+import { AmountForm } from "../../parts/amount-form";
 import { WhyMark } from "../../parts/marks";
 import { spanText } from "../../parts/span-text";
 
@@ -23,8 +21,6 @@ const between = ({ low, high }: { readonly low: number; readonly high: number })
 
 /** The clock of what cools: by when it has to be cold, and how long that takes by where it stands. */
 export function Cooling({ cooling, endedAt, now, temperature, act }: CoolingProps) {
-  const [text, setText] = useState("");
-  const [why, setWhy] = useState<string | null>(null);
   // Before the clock is known nothing is said; days later it is long eaten, or gone.
   if (cooling.length === 0 || now < endedAt || now > endedAt + 12 * 60 * MINUTE) return null;
   const [first, second] = [endedAt + 120 * MINUTE, endedAt + 360 * MINUTE];
@@ -83,34 +79,7 @@ export function Cooling({ cooling, endedAt, now, temperature, act }: CoolingProp
         By Newton’s law of cooling, its mass and the pan, in a room of 20 °C; how much heat air and water take off are rules of thumb, so a probe is surer. In a
         warmer room only cold water and the fridge do it. The limits: 21 °C within 2 hours, 5 °C within 4 more (US FDA Food Code).
       </p>
-      <form
-        className="flex gap-2 items-center mt-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const read = readTyped(text, -30, 220);
-          setWhy("why" in read ? read.why : null);
-          if ("value" in read && act({ kind: "temperature", celsius: read.value })) setText("");
-        }}
-      >
-        <label className="t-ledger flex items-center gap-2">
-          Its middle is at
-          <input
-            inputMode="decimal"
-            className="border border-edge bg-sheet px-2 min-h-11 w-20 t-figure text-[16px]"
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-          />
-          °C
-        </label>
-        <button type="submit" className={buttonClass("plain")}>
-          Measured
-        </button>
-      </form>
-      {why && (
-        <p role="alert" className="t-ledger text-rose">
-          {why}
-        </p>
-      )}
+      <AmountForm label="Its middle is at, °C" words="Measured" least={-30} most={220} onTake={(celsius) => act({ kind: "temperature", celsius })} />
     </section>
   );
 }

@@ -4,7 +4,7 @@ import { lazy, Suspense, useState } from "react";
 import { FRUIT_SWEETNESSES, type CookHappening, type CookSession } from "../../../core/cook";
 import { formatGrams, lowerFirst } from "../../../core/units";
 import type { StoveView } from "../../../core/views";
-import { readTyped } from "../../parts/amount-field";
+import { AmountForm } from "../../parts/amount-form";
 import { buttonClass } from "../../parts/button";
 
 const DevicePanel = lazy(() => import("../../devices/device-panel"));
@@ -35,8 +35,6 @@ function Fruit({
   session,
   act,
 }: { readonly fruit: StoveView["fruits"][number] } & Pick<FruitProps, "session" | "act">) {
-  const [brix, setBrix] = useState("");
-  const [why, setWhy] = useState<string | null>(null);
   const [hasGlass, setGlass] = useState(false);
   const tasted = session.fruits.get(line);
   const isTasted = session.setUp?.tasting !== false;
@@ -58,29 +56,15 @@ function Fruit({
               {is}
             </button>
           ))}
-        <form
-          className="flex gap-2 items-center basis-full"
-          onSubmit={(event) => {
-            event.preventDefault();
-            const read = readTyped(brix, 0.1, 100);
-            setWhy("why" in read ? read.why : null);
-            if ("value" in read) act({ kind: "fruit tasted", line, sweetness: { by: "refractometer", brix: read.value } });
-          }}
-        >
-          <label className="t-ledger flex items-center gap-2 flex-1">
-            or °Brix
-            <input
-              inputMode="decimal"
-              className="border border-edge bg-sheet px-2 min-h-11 w-20 t-figure text-[16px]"
-              value={brix}
-              aria-invalid={why !== null}
-              onChange={(event) => setBrix(event.target.value)}
-            />
-          </label>
-          <button type="submit" className={buttonClass("plain")}>
-            Read
-          </button>
-        </form>
+        <div className="basis-full">
+          <AmountForm
+            label="or °Brix"
+            words="Read"
+            least={0.1}
+            most={100}
+            onTake={(brix) => act({ kind: "fruit tasted", line, sweetness: { by: "refractometer", brix } })}
+          />
+        </div>
         <button type="button" className={buttonClass("quiet", "min-h-11")} aria-expanded={hasGlass} onClick={() => setGlass(!hasGlass)}>
           By the refractometer
         </button>
@@ -90,11 +74,6 @@ function Fruit({
           </Suspense>
         )}
       </div>
-      {why && (
-        <p role="alert" className="t-ledger text-rose">
-          {why}
-        </p>
-      )}
       {tasted && (
         <p className="t-ledger mt-1">
           {tasted.by === "refractometer" ? `${tasted.brix} °Brix` : tasted.is === "usual" ? "as sweet as usual" : tasted.is}.{" "}

@@ -1,10 +1,9 @@
 "use client";
 
-import { useState } from "react";
 import type { CookHappening, CookSession, StoveLine } from "../../../core/cook";
 import { formatGrams, lowerFirst } from "../../../core/units";
 import type { StoveView, ToldBlock } from "../../../core/views";
-import { readTyped } from "../../parts/amount-field";
+import { AmountForm } from "../../parts/amount-form";
 import { buttonClass } from "../../parts/button";
 
 interface HeldProps {
@@ -92,8 +91,6 @@ function Held({
   readonly session: CookSession;
   readonly served: string | null;
 } & Pick<HeldProps, "act">) {
-  const [other, setOther] = useState("");
-  const [why, setWhy] = useState<string | null>(null);
   const { id, name, waits, all } = line;
   const size = block?.grams ?? Math.max(1, Math.round(waits / 3));
   // What is left over a block goes in with it.
@@ -147,33 +144,7 @@ function Held({
           <span className="t-small font-normal text-ink2">{isTasted ? "it is right" : "as weighed"}</span>
         </button>
       </div>
-      <form
-        className="flex gap-2 mt-2 items-center"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const read = readTyped(other, 0.1);
-          setWhy("why" in read ? read.why : null);
-          if ("value" in read && put(read.value)) setOther("");
-        }}
-      >
-        <input
-          aria-label={`Another amount of ${lowerFirst(short)}, g`}
-          inputMode="decimal"
-          placeholder="another amount, g"
-          className="border border-edge bg-sheet px-2 min-h-11 flex-1 min-w-0 text-[16px]"
-          value={other}
-          aria-invalid={why !== null}
-          onChange={(event) => setOther(event.target.value)}
-        />
-        <button type="submit" className={buttonClass("plain")}>
-          Add
-        </button>
-      </form>
-      {why && (
-        <p role="alert" className="t-ledger text-rose">
-          {why}
-        </p>
-      )}
+      <AmountForm label={`Another amount of ${lowerFirst(short)}, g`} placeholder="another amount, g" words="Add" least={0.1} onTake={put} />
     </section>
   );
 }

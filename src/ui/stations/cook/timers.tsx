@@ -21,7 +21,7 @@ interface TimersProps {
 export function Timers({ session, now, act }: TimersProps) {
   if (session.timers.length === 0) return null;
   return (
-    <ul className="grid sm:grid-cols-2 border-t border-ink mt-4" aria-label="Timers">
+    <ul className="grid sm:grid-cols-2 border-t border-ink md:mt-4 max-md:order-first max-md:mb-4" aria-label="Timers">
       {session.timers.map((timer) => {
         const left = secondsLeft(timer, now);
         const isUp = left <= 0;

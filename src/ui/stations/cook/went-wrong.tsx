@@ -5,6 +5,7 @@ import { stoveState, type CookHappening, type CookSession } from "../../../core/
 import { FAULTS, type Fault } from "../../../core/rescue";
 import { lowerFirst } from "../../../core/units";
 import type { CookGround, RescueView, ToldWayOut } from "../../../core/views";
+import { useNotAtHand } from "../../panels/use-not-at-hand";
 import { FAULT_WORDS, WaysOut } from "../../panels/ways-out";
 import { Pick } from "../../parts/pick";
 import { why as whyOf } from "../../parts/send";
@@ -30,11 +31,12 @@ const WARMTH = [
 export function WentWrong({ session, ground, act, onClose }: WentWrongProps) {
   const [fault, setFault] = useState<Fault | null>(null);
   const [warmth, setWarmth] = useState<(typeof WARMTH)[number][0]>("");
+  const [notAtHand, onMissing] = useNotAtHand();
   const compute = useCompute();
   const stove = useMemo(() => stoveState(session), [session]);
   const question = useMemo(
-    () => (fault === null ? null : { ...ground, stove, fault, celsius: warmth === "" ? null : Number(warmth) }),
-    [ground, stove, fault, warmth],
+    () => (fault === null ? null : { ...ground, stove, fault, celsius: warmth === "" ? null : Number(warmth), notAtHand }),
+    [ground, stove, fault, warmth, notAtHand],
   );
   const [told, setTold] = useState<{ readonly of: typeof question; readonly view: RescueView | null; readonly why: string | null } | null>(null);
   useEffect(() => {
@@ -86,7 +88,9 @@ export function WentWrong({ session, ground, act, onClose }: WentWrongProps) {
             {told.why}
           </p>
         )}
-        {told?.view && told.of && <WaysOut view={told.view} fault={FAULT_WORDS[told.of.fault]} isWeighed={stove.weighed !== null} onTake={take} />}
+        {told?.view && told.of && (
+          <WaysOut view={told.view} fault={FAULT_WORDS[told.of.fault]} isWeighed={stove.weighed !== null} onTake={take} onMissing={onMissing} />
+        )}
       </div>
     </>
   );
