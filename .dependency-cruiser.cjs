@@ -8,6 +8,7 @@ const below = {
   units: ["numeric"],
   food: ["numeric", "units"],
   household: ["numeric", "units"],
+  learning: ["food", "household"],
   devices: ["numeric", "units"],
   calendar: ["numeric", "units", "household"],
   process: ["numeric", "units", "food", "household"],
@@ -52,7 +53,7 @@ const below = {
     "adaptation",
     "cautions",
   ],
-  views: ["numeric", "units", "food", "household", "pantry", "packet", "process", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "pantry", "packet", "process", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "learning", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],

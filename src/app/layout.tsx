@@ -2,10 +2,12 @@ import type { Metadata, Viewport } from "next";
 import { cookies } from "next/headers";
 import type { ReactNode } from "react";
 import { getHousehold, getHouseRules, getPantry } from "@/server/kitchen/sources";
+import { getTaught } from "@/server/cook/learned";
 import { placeStates } from "@/server/recipes/on-the-go";
 import { unreadNotices } from "@/server/data/notices";
 import { HouseholdProvider } from "@/ui/shell/household";
 import { HouseRulesProvider } from "@/ui/shell/house-rules";
+import { LearnedProvider } from "@/ui/shell/learned";
 import { PantryProvider } from "@/ui/shell/pantry";
 import { SavingProvider } from "@/ui/shell/saving";
 import { Shell } from "@/ui/shell/shell";
@@ -23,10 +25,11 @@ export const viewport: Viewport = { width: "device-width", initialScale: 1, them
 export const dynamic = "force-dynamic";
 
 export default async function Layout({ children }: { readonly children: ReactNode }) {
-  const [household, pantry, houseRules, states, notices, jar] = await Promise.all([
+  const [household, pantry, houseRules, taught, states, notices, jar] = await Promise.all([
     getHousehold(),
     getPantry(),
     getHouseRules(),
+    getTaught(),
     placeStates(),
     unreadNotices(),
     cookies(),
@@ -39,9 +42,11 @@ export default async function Layout({ children }: { readonly children: ReactNod
           <HouseholdProvider given={household}>
             <PantryProvider given={pantry}>
               <HouseRulesProvider given={houseRules}>
-                <Shell states={states} notices={notices.map(({ id, text, at }) => ({ id, text, when: dateWords(at) }))}>
-                  {children}
-                </Shell>
+                <LearnedProvider given={taught.learned}>
+                  <Shell states={states} notices={notices.map(({ id, text, at }) => ({ id, text, when: dateWords(at) }))}>
+                    {children}
+                  </Shell>
+                </LearnedProvider>
               </HouseRulesProvider>
             </PantryProvider>
           </HouseholdProvider>

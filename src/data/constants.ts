@@ -8,6 +8,7 @@ const FITTED = "fitted on 59 kitchen outcomes of 44 sweets (rule of thumb)";
 
 /** Constants of all models, each with its source; `rule` marks rules of thumb. */
 export const CONSTANTS: Constants = {
+  learned: {},
   energyPerGram: {
     value: { protein: 17, fat: 37, carbohydrate: 17, fibre: 8, organicAcids: 13, xylitol: 10, erythritol: 0, allulose: 1.7 },
     source: "Atwater general factors, in kJ/g; EU 1169/2011 annex XIV", rule: false,
@@ -117,6 +118,7 @@ export const CONSTANTS: Constants = {
       caramelised: 0.05,
       pan: 24,
       cap: null,
+      rate: null,
       fatAbove: { "coconut-milk": 0.9, "coconut-cream": 0.75, "coconut-milk-thin": 0.85, "cream-of-coconut": 0.7, tahini: 0.65, "peanut-butter": 0.65, "almond-butter": 0.65, "cashew-butter": 0.65 },
       whistle: 3.5,
       usual: {

@@ -20,3 +20,4 @@ export * from "./uses";
 export * from "./search-index";
 export * from "./proposals";
 export * from "./batches";
+export * from "./outcomes";

@@ -74,11 +74,11 @@ export function applied(session: CookSession, event: CookEvent): CookSession {
     case "depth":
       return { ...session, weighings: [...session.weighings, { at: event.at, grams: event.grams, sd: event.sd, by: "stick" }] };
     case "temperature":
-      return { ...session, temperature: { at: event.at, celsius: event.celsius } };
+      return { ...session, temperatures: [...session.temperatures, { at: event.at, celsius: event.celsius, place: event.place ?? null }] };
     case "set aside":
       return { ...session, setAside: [...session.setAside, { event: event.id, name: event.name, grams: event.grams }] };
     case "turned out":
-      return { ...session, turnedOut: new Map([...session.turnedOut, [event.when, { body: event.body, off: event.off }]]) };
+      return { ...session, turnedOut: new Map([...session.turnedOut, [event.when, { body: event.body, off: event.off, holds: event.holds ?? null }]]) };
     case "ended":
       return { ...session, endedAt: event.at, got: event.grams, timers: [], now: null, steps: session.steps.map(waiting) };
     case "taken up again":

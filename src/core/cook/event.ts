@@ -9,6 +9,10 @@ export interface StoveSetUp {
   readonly tasting: boolean;
 }
 
+export const HOLDS = ["crumbles", "binds", "rich, but holds", "greasy"] as const;
+/** How a shaped sweet holds. */
+export type Holds = (typeof HOLDS)[number];
+
 export const FRUIT_SWEETNESSES = ["bland", "usual", "sweet"] as const;
 /** How sweet a fruit is of itself: by the tongue, or °Brix by a refractometer. */
 export type FruitSweetness =
@@ -53,12 +57,12 @@ export type CookHappening =
   | { readonly kind: "weighed"; readonly grams: number; readonly pan: number }
   /** How deep it stands in a round pan, cm, and what that comes to, g, with its spread. */
   | { readonly kind: "depth"; readonly centimetres: number; readonly diameter: number; readonly grams: number; readonly sd: number }
-  /** How warm it is, °C: by a probe, or as somebody says. */
-  | { readonly kind: "temperature"; readonly celsius: number }
+  /** How warm it is, °C: by a probe, or as somebody says; where it cools, where that is said. */
+  | { readonly kind: "temperature"; readonly celsius: number; readonly place?: string }
   /** A portion for somebody, g; null where it was not weighed. */
   | { readonly kind: "set aside"; readonly name: string; readonly grams: number | null }
-  /** How it turned out, hot or chilled: its body by the house's words, 0 to 10, and what was off. */
-  | { readonly kind: "turned out"; readonly when: "hot" | "chilled"; readonly body: number | null; readonly off: string }
+  /** How it turned out, hot or chilled: its body by the house's words, 0 to 10, how what is shaped holds, and what was off. */
+  | { readonly kind: "turned out"; readonly when: "hot" | "chilled"; readonly body: number | null; readonly off: string; readonly holds?: Holds | null }
   | { readonly kind: "ended"; readonly grams: number | null }
   | { readonly kind: "taken up again" }
   | { readonly kind: "taken back"; readonly event: string };

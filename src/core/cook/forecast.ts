@@ -1,3 +1,4 @@
+import { BATCHES_SD, UNLEARNED_SD } from "../food";
 import { Z80 } from "../numeric";
 
 /** A weight of what is in the pot, without the pan. */
@@ -39,7 +40,7 @@ export interface RatePrior {
 }
 
 /** The logarithm of a rate that only a table tells is off by so much (standard deviation). */
-export const TABLE_RATE_SD = 0.35;
+export const TABLE_RATE_SD = Math.hypot(UNLEARNED_SD.rate, BATCHES_SD.rate);
 /** A straight line through weights is off by so much of its slope, whatever the scale says: the flame is never still. */
 const LINE_OFF = 0.1;
 /** Solids, as a share of the pot, at which nothing boils away any more, by `evaporationRate`. */
@@ -98,6 +99,26 @@ function line(weights: readonly PotWeight[]) {
   };
 }
 
+/** How fast a pot boils away, as its weights show: of water alone, by ln and what that is unsure of. */
+export interface RateSeen {
+  readonly rate: number;
+  /** Of its logarithm. */
+  readonly sd: number;
+}
+type Line = ReturnType<typeof line>;
+function rateOf({ slope, slopeSd, grams }: Pick<Line, "slope" | "slopeSd" | "grams">, solids: number): RateSeen | null {
+  const seen = -slope;
+  if (!(seen > 0) || !Number.isFinite(slopeSd)) return null;
+  return { rate: seen / Math.max(0.05, slowedBy(solids, grams)), sd: Math.hypot(slopeSd / seen, LINE_OFF) };
+}
+/**
+ * The rate that weights show; null where they tell none.
+ * @unit g a minute, of water alone
+ * @range above 0
+ * @source regression of science.md §7
+ */
+export const rateSeen = (weights: readonly PotWeight[], solids: number): RateSeen | null => (weights.length < 2 ? null : rateOf(line(weights), solids));
+
 /**
  * How long until a pot has boiled down: a rate by pan and flame, its logarithm a normal prior, combined with the slope of the weights
  * by their precisions; solids slow it as they thicken. 80 % intervals.
@@ -109,12 +130,11 @@ export function forecast({ prior, weights, start, solids, target, now }: Forecas
   const fit = weights.length > 0 ? line(weights) : null;
   const from = fit ?? { middle: start.at, grams: start.grams, sd: start.sd, slope: 0, slopeSd: Infinity };
   let log = { mean: Math.log(prior.rate), variance: prior.sd ** 2 };
-  const seen = -from.slope;
-  if (fit && seen > 0 && Number.isFinite(from.slopeSd)) {
-    const whole = seen / Math.max(0.05, slowedBy(solids, from.grams));
-    const variance = (from.slopeSd / seen) ** 2 + LINE_OFF ** 2;
+  const seen = fit && rateOf(from, solids);
+  if (seen) {
+    const variance = seen.sd ** 2;
     const precision = 1 / log.variance + 1 / variance;
-    log = { mean: (log.mean / log.variance + Math.log(whole) / variance) / precision, variance: 1 / precision };
+    log = { mean: (log.mean / log.variance + Math.log(seen.rate) / variance) / precision, variance: 1 / precision };
   }
   const sd = Math.sqrt(log.variance);
   const least = Math.max(solids / KNOWN_TO, 1);

@@ -1,7 +1,7 @@
 import type { Cue } from "../cues";
 import type { Role, ServingTemperature } from "../food";
 import type { Heat } from "../process";
-import type { Attention, StepMinutes } from "../recipe";
+import type { Attention, Operation, StepMinutes } from "../recipe";
 
 /** A step as it was when cooking began. */
 export interface PlannedStep {
@@ -21,6 +21,10 @@ export interface PlannedStep {
   /** What goes in at it, and all that is in its pot by then: lines, each with its share. */
   readonly takes: readonly LineShare[];
   readonly pot: readonly LineShare[];
+  /** What is done in it, the main thing first; plans of earlier versions have none. */
+  readonly operation?: Operation;
+  /** By how much its minutes were set as the house's own batches took, by ln; absent where they were not. */
+  readonly learned?: number;
   /** Of wet heat; null where there is none. */
   readonly heat: Heat | null;
   /** Water that it drives off by plan, g. */

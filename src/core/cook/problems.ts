@@ -80,7 +80,7 @@ export function problemOf(event: CookEvent, session: CookSession): string | null
           ? "A portion weighs something: leave it empty where it was not weighed."
           : null;
     case "turned out":
-      return event.body === null && event.off.trim() === "" ? "Say how thick it is, or what was off." : null;
+      return event.body === null && !event.holds && event.off.trim() === "" ? "Say how thick it is, how it holds, or what was off." : null;
     case "heat":
     case "started":
     case "ready":

@@ -1,5 +1,5 @@
 import type { Heat } from "../process";
-import type { CookEvent, FruitSweetness, StoveSetUp } from "./event";
+import type { CookEvent, FruitSweetness, Holds, StoveSetUp } from "./event";
 import type { PotWeight } from "./forecast";
 import type { CookPlan, PlannedStep } from "./plan";
 
@@ -61,11 +61,11 @@ export interface CookSession {
   readonly stopAt: number | null;
   /** What the pot weighed without the pan, g, in the order in which it was weighed, each with its spread. */
   readonly weighings: readonly PotWeight[];
-  /** How warm it was last, °C, and when; null where nobody said. */
-  readonly temperature: { readonly at: number; readonly celsius: number } | null;
+  /** How warm it was, °C, and where it stood, where that was said; in the order in which it was measured. */
+  readonly temperatures: readonly { readonly at: number; readonly celsius: number; readonly place: string | null }[];
   readonly setAside: readonly { readonly event: string; readonly name: string; readonly grams: number | null }[];
   /** How it turned out, said last of each. */
-  readonly turnedOut: ReadonlyMap<"hot" | "chilled", { readonly body: number | null; readonly off: string }>;
+  readonly turnedOut: ReadonlyMap<"hot" | "chilled", { readonly body: number | null; readonly off: string; readonly holds: Holds | null }>;
   /** When something last went in, or the flame or step last changed, ms. */
   readonly changedAt: number;
   /** How many weights there were by then: they tell nothing of how fast it boils away now. By their order, as two devices' clocks differ. */
@@ -100,7 +100,7 @@ export const newSession = (plan: CookPlan): CookSession => ({
   fruits: new Map(),
   stopAt: null,
   weighings: [],
-  temperature: null,
+  temperatures: [],
   setAside: [],
   turnedOut: new Map(),
   changedAt: 0,

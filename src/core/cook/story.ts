@@ -57,12 +57,12 @@ export function storyOf(session: CookSession): readonly StorySentence[] {
       case "stop at":
         return say(event.grams === null ? "It is cooked down as worked out." : `It is to be cooked down to ${formatGrams(event.grams)} g.`);
       case "temperature":
-        return say(`It was at ${Math.round(event.celsius)} °C.`);
+        return say(`It was at ${Math.round(event.celsius)} °C${event.place === undefined ? "" : `, ${event.place}`}.`);
       case "set aside":
         return say(`Set aside for ${event.name}${event.grams === null ? "" : `: ${formatGrams(event.grams)} g`}.`);
       case "turned out":
         return say(
-          `${capital(event.when)}: ${[event.body === null ? null : `body ${event.body.toFixed(1)} of 10`, event.off.trim() || null].filter((each) => each !== null).join("; ")}.`,
+          `${capital(event.when)}: ${[event.body === null ? null : `body ${event.body.toFixed(1)} of 10`, event.holds, event.off.trim() || null].filter(Boolean).join("; ")}.`,
         );
       case "ended":
         return say(

@@ -1,3 +1,4 @@
+import { learnedKey } from "../food";
 import type { Heat } from "../process";
 import type { FruitSweetness } from "./event";
 import type { LineShare, PlannedLine } from "./plan";
@@ -61,6 +62,8 @@ export interface StoveState {
   /** cm; kind and kW of the burner. */
   readonly diameter: number | null;
   readonly burner: { readonly kind: "gas" | "induction" | "electric"; readonly power: number } | null;
+  /** By what is remembered how fast this pan boils away on this burner; null where nobody said which. */
+  readonly rateKey: string | null;
   readonly stopAt: number | null;
   /** What came of it, g; null where it is not done, or was not weighed. */
   readonly got: number | null;
@@ -106,6 +109,7 @@ export function stoveState(session: CookSession): StoveState {
     heat: heatNow(session),
     diameter: setUp?.pan?.diameter ?? null,
     burner: setUp?.burner ? { kind: setUp.burner.kind, power: setUp.burner.power } : null,
+    rateKey: setUp?.pan ? learnedKey.rate(setUp.pan, setUp.burner) : null,
     stopAt,
     got: session.got,
     weighed: weightsNow(session).at(-1)?.grams ?? null,

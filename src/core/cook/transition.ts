@@ -4,12 +4,17 @@ import type { CookPlan } from "./plan";
 import { newSession, type CookAction, type CookSession } from "./session";
 import { alarmWords, endsAt } from "./timers";
 
-/** The session that events come to. */
-export const sessionOf = (plan: CookPlan, events: readonly CookEvent[]): CookSession => {
+/** The events that were not taken back. */
+export function standingEvents(events: readonly CookEvent[]): readonly CookEvent[] {
   const back = new Set(events.flatMap((event) => (event.kind === "taken back" ? [event.event] : [])));
-  const told = events.reduce((session, event) => (back.has(event.id) || event.kind === "taken back" ? session : applied(session, event)), newSession(plan));
-  return { ...told, events };
-};
+  return events.filter((event) => event.kind !== "taken back" && !back.has(event.id));
+}
+
+/** The session that events come to. */
+export const sessionOf = (plan: CookPlan, events: readonly CookEvent[]): CookSession => ({
+  ...standingEvents(events).reduce(applied, newSession(plan)),
+  events,
+});
 
 /**
  * A session after an event, and what has to be done about it. An event that is there already, that holds nothing new, or that

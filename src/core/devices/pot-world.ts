@@ -39,6 +39,8 @@ export interface PotStart {
   readonly power: number;
   readonly celsius: number;
   readonly seed: number;
+  /** The kitchen that it stands in: pots of one share what only the seed knows. Absent: each its own. */
+  readonly house?: number;
 }
 
 /** What only the seed knows. */
@@ -71,7 +73,7 @@ const ROOM = 22;
 const STEP_S = 5;
 
 export function potWorld(start: PotStart): PotWorld {
-  const random = xoroshiro128plus(start.seed | 0);
+  const random = xoroshiro128plus((start.house ?? start.seed) | 0);
   const between = (low: number, high: number) => low + (high - low) * uniformFloat64(random);
   // Spread evenly by the logarithm: half to twice as much.
   const about = (middle: number, factor: number) => middle * factor ** (2 * uniformFloat64(random) - 1);
@@ -85,7 +87,14 @@ export function potWorld(start: PotStart): PotWorld {
     thickens: between(1.6, 3.2),
     boils: between(97, 100.3),
   };
-  return world({ ...start, hidden, settings: { flame: 0.4, lid: 0, isStirred: true }, drift: 0, skinned: 0, random: random.next() });
+  return world({
+    ...start,
+    hidden,
+    settings: { flame: 0.4, lid: 0, isStirred: true },
+    drift: 0,
+    skinned: 0,
+    random: start.house === undefined ? random.next() : start.seed,
+  });
 }
 
 const massOf = ({ water, sugar, starch, fat, other }: PotContents) => water + sugar + starch + fat + other;

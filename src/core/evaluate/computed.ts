@@ -11,6 +11,10 @@ interface Sloped<S> {
   readonly value: number;
   readonly slopes: S;
 }
+interface SlopedBody extends Sloped<BodySums> {
+  /** By how much ln X is surer by the house's own batches, as a standard deviation. */
+  readonly surer: number;
+}
 
 /** The sums of a sweet, with what several properties rest on computed once. */
 export interface Computed {
@@ -24,8 +28,8 @@ export interface Computed {
   readonly isFrozen: boolean;
   readonly constants: Constants;
   /** Body of what was cooked in the pot, 0 to 10. */
-  readonly hot: Sloped<BodySums>;
-  readonly chilled: Sloped<BodySums>;
+  readonly hot: SlopedBody;
+  readonly chilled: SlopedBody;
   readonly activity: Sloped<WaterActivitySums>;
   readonly ice: Sloped<FreezingSums>;
 }
@@ -44,11 +48,11 @@ export function computed(
   { lines, servings, archetype }: Pick<EvaluationInput, "lines" | "servings" | "archetype">,
   constants: Constants,
 ): Computed {
-  const bodyOf = (cooled: Cooled): Sloped<BodySums> => {
+  const bodyOf = (cooled: Cooled): SlopedBody => {
     const pot = {} as { -readonly [K in keyof BodySums]: number };
     for (const sum of BODY_SUMS) pot[sum] = sums[AT[`pot.${cooled}.${sum}`]] ?? 0;
-    const { step, slopes } = bodyWithSlopes(pot, cooled, constants);
-    return { value: step, slopes };
+    const { step, slopes, surer } = bodyWithSlopes(pot, cooled, constants);
+    return { value: step, slopes, surer };
   };
   const hot = once(() => bodyOf("hot"));
   const chilled = once(() => bodyOf("chilled"));

@@ -1,8 +1,8 @@
-import { INDEX, NUTRIENTS, SUGARS, POLYOLS, type Constants, type Food, type ServingTemperature } from "../food";
+import { INDEX, learnedKey, learnedWords, NUTRIENTS, SUGARS, POLYOLS, type Constants, type Food, type ServingTemperature } from "../food";
 import { amountPerGram } from "../models/nutrition";
 import { rebaudiosideSweetness, relativeSweetness, sucroseEquivalentPerGram, tastedShare } from "../models/sweetness";
 import { bodyIndex, bodyWords, creaminessPerGram } from "../models/texture";
-import { bodyPerGram, thickeningPerGram, type Cooled } from "../process";
+import { bodyFamilyOf, bodyPerGram, thickeningPerGram, type Cooled } from "../process";
 import { potOnly, type Balance, type BalancedLine } from "../recipe";
 import { activityWorking, bindingWorking, iceWorking, suppressionWorking } from "./more-workings";
 import { byLine, treated, type Part, type Working } from "./working";
@@ -40,7 +40,7 @@ export function explain(input: EvaluationInput, id: PropertyId, constants: Const
 function workingOf(input: EvaluationInput, id: PropertyId, working: WorkingKind, sweet: Balance, constants: Constants): Part {
   switch (working.kind) {
     case "mass":
-      return massWorking(input, id, sweet);
+      return massWorking(input, id, sweet, constants);
     case "sweetness":
       return sweetnessWorking(input, working.serve, sweet.finishedMass, constants);
     case "body":
@@ -70,17 +70,23 @@ function weighFirst({ lines }: EvaluationInput, byLine: readonly number[], total
   return { name: largest.line.food.name, share: largest.share };
 }
 
-const massWorking = (input: EvaluationInput, id: PropertyId, sweet: Balance): Part => ({
+const massWorking = (input: EvaluationInput, id: PropertyId, sweet: Balance, { process }: Constants): Part => ({
   termUnit: "g",
   rule: true,
   equation: id === "yield" ? "everything put in, less the water driven off" : "yield, by the number of servings",
   terms: [
     ...input.lines.map((line) => ({ label: line.food.name, detail: "put in", value: line.grams })),
-    { label: "Evaporation", detail: sweet.evaporation < 0 ? "water taken up" : "water driven off", value: -sweet.evaporation },
+    { label: "Evaporation", detail: sweet.evaporation < 0 ? "water taken up" : `water driven off${rateWords(process.value.rate)}`, value: -sweet.evaporation },
   ],
   then: id === "yield" ? "" : `divided by ${input.servings} servings`,
   sources: ["Mass balance: only water evaporates"],
 });
+
+/** By what the minutes of a simmer are reckoned, where that was learned. */
+const rateWords = (rate: Constants["process"]["value"]["rate"]): string =>
+  rate === null
+    ? ""
+    : `; by the minute your usual pan boils away ${Math.exp(rate.ln).toFixed(2)} × as fast as the table (${rate.batches === 1 ? "a batch" : `${rate.batches} batches`})`;
 
 function mouthfeelWorking(input: EvaluationInput, of: Extract<WorkingKind, { kind: "mouthfeel" }>["of"], mass: number): Part {
   const perGram: Readonly<Record<typeof of, (food: Food, role: BalancedLine["role"]) => number>> = {
@@ -151,8 +157,15 @@ function bodyWorking(input: EvaluationInput, serve: ServingTemperature, constant
     (line) => {
       const food = treated(line);
       const { starch, particles } = thickeningPerGram(food, food.per100g, cooled, input.cookMinutes, constants);
-      if (particles > 0) return "particles of ground nut, seed or coconut";
-      return starch > 0 && food.thickening.starch ? `starch, ${food.thickening.starch.kind}, ${food.thickening.starch.grain}` : "fibre or gum";
+      const family = bodyFamilyOf(food, constants);
+      const own = family === null ? "" : learnedWords(constants.learned, learnedKey.body(cooled, family));
+      const by =
+        particles > 0
+          ? "particles of ground nut, seed or coconut"
+          : starch > 0 && food.thickening.starch
+            ? `starch, ${food.thickening.starch.kind}, ${food.thickening.starch.grain}`
+            : "fibre or gum";
+      return own === "" ? by : `${by}; ${own}`;
     },
   );
   return {

@@ -11,7 +11,8 @@ export {
   type KeptPropertyId,
   type PropertyId,
 } from "./properties";
-export { evaluate, evaluatePoint, valueOf, whyUnknown, type Evaluation, type Figures, type KeptFigures } from "./evaluate";
+export { bindingShares, bodyShares } from "./shares";
+export { evaluate, evaluatePoint, spreadOf, valueOf, whyUnknown, type Evaluation, type Figures, type KeptFigures } from "./evaluate";
 export { qualitiesOf, type Qualities } from "./qualities";
 export { DRAWS, drawnFigures } from "./draws";
 export { explain } from "./explain";

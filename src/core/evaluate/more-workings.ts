@@ -1,4 +1,4 @@
-import type { Constants } from "../food";
+import { learnedKey, learnedWords, type Constants } from "../food";
 import { bindingPerGram, bindingWords } from "../models/binding";
 import { asSucrose, dissolvedForFreezing, freezingOf, FREEZING_SOLUTES, FREEZING_SUMS, iceWords, type FreezingSums } from "../models/freezing";
 import { WATER_ACTIVITY_SUMS } from "../models/keeping";
@@ -38,7 +38,10 @@ export function bindingWorking(input: EvaluationInput, constants: Constants): Pa
     terms: byLine(
       input,
       (line) => (per(line).supply - per(line).demand) * line.grams,
-      (line) => (per(line).demand > per(line).supply ? "takes up binder" : "gives binder"),
+      (line) => {
+        const own = learnedWords(constants.learned, learnedKey.binding(line.food.id));
+        return `${per(line).demand > per(line).supply ? "takes up binder" : "gives binder"}${own === "" ? "" : `; ${own}`}`;
+      },
     ),
     then: `${bindingWords({ demand, supply, sticky }, constants)}: under 0.85 it crumbles, to 1.15 it binds, to 1.25 it is rich but holds, beyond it is greasy`,
     sources: [constants.binding.source],

@@ -129,7 +129,7 @@ const bodyServed = (serve: ServingTemperature): Property => ({
   value: ({ hot, chilled, constants }) => bodyAt(hot.value, chilled.value, serve, constants),
   slopes: (of, add) => addBodySlopes(of, serve, add),
   unknown: ({ lines }) => unmodelledGel(lines),
-  modelSd: (value, { constants }) => bodyModelSd(value, constants),
+  modelSd: (value, { hot, chilled, constants }) => bodyModelSd(value, constants, serve === "hot" || serve === "warm" ? hot.surer : chilled.surer),
   noticed: (_, by) => by.body,
 });
 
@@ -238,7 +238,10 @@ const LATER: readonly Property[] = [
         : (100 * at(of, "water")) / of.mass > of.constants.binding.value.mostWater
           ? "it is moist enough to hold by its own body"
           : null,
-    modelSd: (value, { constants }) => value * constants.binding.value.sdLog,
+    modelSd: (value, of) => {
+      const surer = at(of, "demand") > 0 ? at(of, "demandKnown") / at(of, "demand") : 0;
+      return value * Math.max(0, of.constants.binding.value.sdLog - surer);
+    },
     noticed: null,
   },
   {

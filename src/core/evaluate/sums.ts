@@ -25,6 +25,7 @@ export const SUMS = [
   "solutes",
   "acid",
   "demand",
+  "demandKnown",
   "supply",
   "sticky",
   ...SWEET,
@@ -70,6 +71,7 @@ function perGram({ food, role, apart, cookMinutes }: Eaten, composition: ArrayLi
   // Acids of what does not sour are bound.
   into[AT.acid] = food.nature?.acidity === "none" ? 0 : (composition[INDEX.organicAcids] ?? 0) / 100;
   into[AT.demand] = binding.demand;
+  into[AT.demandKnown] = binding.demandKnown;
   into[AT.supply] = binding.supply;
   into[AT.sticky] = binding.sticky;
   for (const serve of SERVING_TEMPERATURES) into[AT[`sweet.${serve}`]] = sucroseEquivalentPerGram(food, composition, constants.temperatures[serve], constants);

@@ -1,4 +1,5 @@
 import { type Celsius } from "../units";
+import type { Learned, LearnedFactor } from "./learned";
 import type { Food, Role, SugarClass, StarchForm, StarchKind } from "./food";
 
 /** Operations that the usual methods are told in. */
@@ -39,6 +40,8 @@ export interface ProcessConstants {
   readonly pan: number;
   /** The most water that the usual burner drives off, g per minute; null where no burner is known. */
   readonly cap: number | null;
+  /** What the house's own batches say of how fast its usual pan and burner drive water off; null where nothing was learned. */
+  readonly rate: LearnedFactor | null;
   /** Share of its fat that lies in the upper half of a food that has stood, by food id. */
   readonly fatAbove: Readonly<Record<string, number>>;
   /** Minutes under pressure for each whistle. */
@@ -51,6 +54,8 @@ export interface ProcessConstants {
 
 /** All constants of the models; the tables live in `src/data` and reach core as an argument. */
 export interface Constants {
+  /** What the house's own batches have taught; empty in the tables that ship. */
+  readonly learned: Learned;
   readonly energyPerGram: Sourced<
     Readonly<Record<"protein" | "fat" | "carbohydrate" | "fibre" | "organicAcids" | "xylitol" | "erythritol" | "allulose", number>>
   >;

@@ -2,6 +2,12 @@ import type { HouseholdMeasures, HouseholdUnits } from "../units";
 import type { Equipment } from "./equipment";
 import type { Place } from "./place";
 
+/** Nothing that was learned is used, or single quantities are learned anew from a moment on (ms), by key. */
+export interface LearningWish {
+  readonly isOff?: boolean;
+  readonly anew?: Readonly<Record<string, number>>;
+}
+
 export interface Household {
   readonly measures: HouseholdMeasures;
   readonly units: HouseholdUnits;
@@ -15,6 +21,8 @@ export interface Household {
   readonly schools?: Readonly<Record<string, string>>;
   /** How it usually does what is done in several ways, by way; what is absent is done as each recipe has it. */
   readonly ways?: Readonly<Record<string, string>>;
+  /** What it wants of what its batches teach. Absent until it is said: all is used. */
+  readonly learning?: LearningWish;
   /** Whether the first steps were taken or skipped. */
   readonly setUp?: boolean;
 }

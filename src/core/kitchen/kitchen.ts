@@ -1,6 +1,6 @@
 import type { CautionRule, LookAlikes } from "../cautions";
 import type { CueTables } from "../cues";
-import type { Food, Reference } from "../food";
+import { NOTHING_LEARNED, type Food, type Learned, type Reference } from "../food";
 import { NO_EQUIPMENT, USUAL_HOUSEHOLD, type Household } from "../household";
 import type { HandlingTables } from "../method";
 import { householdRules, NO_HOUSE_RULES, type HouseRules, type Rule } from "../models/diet";
@@ -41,15 +41,16 @@ export interface ShippedTables {
   readonly namedOnly: readonly Food[];
 }
 
-/** What a household has told of itself. */
+/** What a household has told of itself, and what its batches have taught. */
 export interface KitchenSources {
   readonly pantry: PantryDocument;
   readonly household: Household;
   readonly house: HouseRules;
+  readonly learned: Learned;
 }
 
 /** A household that has told nothing yet. */
-export const USUAL_SOURCES: KitchenSources = { pantry: EMPTY_PANTRY, household: USUAL_HOUSEHOLD, house: NO_HOUSE_RULES };
+export const USUAL_SOURCES: KitchenSources = { pantry: EMPTY_PANTRY, household: USUAL_HOUSEHOLD, house: NO_HOUSE_RULES, learned: NOTHING_LEARNED };
 
 /** All that is computed from, of one household: what ships, with its own foods, weighings, measures, pan and rules laid over. */
 export interface Kitchen extends Omit<ShippedTables, "familyDensity" | "namedOnly"> {
@@ -75,7 +76,9 @@ const MOST_HEIGHTS = 20;
 export function kitchensOver(tables: ShippedTables): (sources: KitchenSources) => Kitchen {
   const { reference, familyDensity, namedOnly, pantryTables, ...shared } = tables;
   const foodsOf = kept((pantry: PantryDocument) => kept((measures: Household["measures"]) => kitchenFoods(reference.foods, pantry, measures, pantryTables)));
-  const constantsOf = kept((equipment: Household["equipment"] & object) => kitchenConstants(reference.constants, equipment));
+  const constantsOf = kept((equipment: Household["equipment"] & object) =>
+    kept((learned: Learned) => kitchenConstants(reference.constants, equipment, learned)),
+  );
   const tablesAt = new Map<number, PantryTables>([[0, pantryTables]]);
   const tablesOf = (altitude = 0): PantryTables => {
     const { making } = pantryTables;
@@ -115,6 +118,8 @@ export function kitchensOver(tables: ShippedTables): (sources: KitchenSources) =
       ),
     ),
   );
-  return ({ pantry, household, house }) =>
-    kitchenOf(foodsOf(pantry)(household.measures))(constantsOf(household.equipment ?? NO_EQUIPMENT))(rulesOf(house))(household);
+  return ({ pantry, household, house, learned }) =>
+    kitchenOf(foodsOf(pantry)(household.measures))(constantsOf(household.equipment ?? NO_EQUIPMENT)(household.learning?.isOff ? NOTHING_LEARNED : learned))(
+      rulesOf(house),
+    )(household);
 }

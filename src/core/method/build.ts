@@ -3,6 +3,7 @@ import { readStep, type Operation, type FindMentions, type LineId, type ReadReci
 import type { Version, VersionRow } from "../substitution";
 import { notBaked, setsWithoutOven } from "./baking";
 import { usualMethod } from "./usual";
+import { inOwnTime } from "./own-times";
 import { cookingOf, type DrivenGround } from "./driven-off";
 import { handlingOf, isHandlingAsked, minutesToDone } from "./handling";
 import { namesIn, shortName } from "./names";
@@ -17,7 +18,7 @@ export interface MethodGround {
   readonly handling: HandlingTables;
   /** Water that the recipe drives off for this many servings, g. */
   readonly evaporation: number;
-  readonly constants: DrivenGround["constants"] & Pick<Constants, "usualMethods" | "gelatinisationMinutes">;
+  readonly constants: DrivenGround["constants"] & Pick<Constants, "usualMethods" | "gelatinisationMinutes" | "learned">;
 }
 
 /** A recipe's step in a version, with what its sentences now do. */
@@ -32,7 +33,12 @@ interface Rebuilt {
  * stands for it. Foods of another kind, and foods that are added, go in beside what is handled as they are, else by a step of
  * their own, at the place that their handling tells; what has to be got ready comes first; what is raw is cooked until it is done.
  */
-export function methodOf({ read, handling, evaporation, constants }: MethodGround, version: Version): Method {
+export function methodOf(ground: MethodGround, version: Version): Method {
+  const method = builtOf(ground, version);
+  return { ...method, steps: method.steps.map((step) => inOwnTime(step, ground.constants.learned)) };
+}
+
+function builtOf({ read, handling, evaporation, constants }: MethodGround, version: Version): Method {
   const asked = version.rows.flatMap(({ id, food, change }) =>
     food && (change === "replaced" || change === "added") && isHandlingAsked(food, handling) ? [id] : [],
   );

@@ -1,6 +1,6 @@
 import type { ReadRecipe, ReadStepWithTakes, StepId, StepReading } from "../recipe";
 import type { Constants, Food } from "../food";
-import { evaporationRate } from "../process";
+import { rateHere } from "../process";
 import { fraction } from "../units";
 import type { Version } from "../substitution";
 import type { MethodStep, StepCooking } from "./step";
@@ -170,10 +170,8 @@ const USUAL_SOLIDS = fraction(0.2);
 const drivesWater = ({ heat, operations }: Pick<MethodStep, "heat" | "operations">): boolean =>
   heat !== null && !operations.some((operation) => operation === "roast" || operation === "fry");
 /** What a step of its own drives off, in the usual pan, g. */
-const drivenBy = ({ heat, minutes, operations }: MethodStep, { process, evaporationFlux }: DrivenGround["constants"]): number =>
-  !drivesWater({ heat, operations }) || heat === null
-    ? 0
-    : evaporationRate(heat, process.value.pan, USUAL_SOLIDS, evaporationFlux.value, process.value.cap) * minutes.usual;
+const drivenBy = ({ heat, minutes, operations }: MethodStep, constants: DrivenGround["constants"]): number =>
+  !drivesWater({ heat, operations }) || heat === null ? 0 : rateHere(heat, USUAL_SOLIDS, constants) * minutes.usual;
 
 /**
  * Where the pot is boiled down to a level that the recipe tells ("to half"), and the version is worked out to another: the last

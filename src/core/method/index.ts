@@ -1,4 +1,5 @@
 export { minutesToDone } from "./handling";
+export { BY_THE_STOVE } from "./own-times";
 export { methodOf } from "./build";
 export { withClassesNamed } from "./classes";
 export { mentionsOfLines, namedLines, shortName } from "./names";

@@ -77,6 +77,8 @@ export interface MethodStep {
   readonly sentences?: readonly MethodSentence[];
   /** Set where minutes or lid are other than the recipe's, so that as much is driven off as should be. */
   readonly cooking?: StepCooking;
+  /** By how much its minutes are other than told, as the house's own batches took, by ln; absent where they are as told. */
+  readonly learned?: number;
   /** Why it is not as in the recipe; empty where it is. */
   readonly reasons: readonly string[];
 }

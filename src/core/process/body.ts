@@ -20,8 +20,10 @@ export interface BodySums {
   /** Agar and gelatine, g. */
   readonly agar: number;
   readonly gelatine: number;
+  /** Of the thickening, what the house's own batches have made surer, times by how much. */
+  readonly known: number;
 }
-export const BODY_SUMS = ["mass", "serum", "thick", "egg", "protein", "cultured", "agar", "gelatine"] as const satisfies readonly (keyof BodySums)[];
+export const BODY_SUMS = ["mass", "serum", "thick", "egg", "protein", "cultured", "agar", "gelatine", "known"] as const satisfies readonly (keyof BodySums)[];
 
 /** What one gram of a food adds to each of them; linear in its composition. */
 export function bodyPerGram(
@@ -31,7 +33,7 @@ export function bodyPerGram(
   cookMinutes: number | null,
   constants: BodyConstants,
 ): Readonly<Record<keyof BodySums, number>> {
-  const { starch, fibre, particles, egg, other } = thickeningPerGram(food, composition, cooled, cookMinutes, constants);
+  const { starch, fibre, particles, egg, other, known } = thickeningPerGram(food, composition, cooled, cookMinutes, constants);
   const protein = (composition[INDEX.protein] ?? 0) / 100;
   const { agar, gelatine, cultured } = food.thickening;
   return {
@@ -43,6 +45,7 @@ export function bodyPerGram(
     cultured: cultured && food.thickening.proteinCounts ? protein : 0,
     agar: agar ? 1 : 0,
     gelatine: gelatine ? 1 : 0,
+    known,
   };
 }
 
@@ -85,8 +88,17 @@ export function bodyIndexOf(sums: BodySums, cooled: Cooled, { body, egg, culture
   };
 }
 
+/** Body of a sweet, with what moves it. */
+export interface SlopedBody {
+  /** 0 to 10 */
+  readonly step: number;
+  readonly slopes: BodySums;
+  /** By how much ln X is surer by the house's own batches, as a standard deviation. */
+  readonly surer: number;
+}
+
 /** Body hot or chilled of these sums, 0 to 10, with its derivative by each of them. A sweet set with agar or gelatine reads the larger of its own body and the gel's. */
-export function bodyWithSlopes(sums: BodySums, cooled: Cooled, constants: BodyConstants): { readonly step: number; readonly slopes: BodySums } {
+export function bodyWithSlopes(sums: BodySums, cooled: Cooled, constants: BodyConstants): SlopedBody {
   const index = bodyIndexOf(sums, cooled, constants);
   const step = bodyOfIndex(index.x, constants);
   if (cooled === "chilled") {
@@ -98,7 +110,7 @@ export function bodyWithSlopes(sums: BodySums, cooled: Cooled, constants: BodyCo
       const set = interpolate(table, percent);
       if (percent === 0 || set <= step) continue;
       const slope = slopeAt(table, percent);
-      return { step: set, slopes: { ...NO_BODY, [gel]: (slope * 100) / sums.mass, mass: (-slope * percent) / sums.mass } };
+      return { step: set, surer: 0, slopes: { ...NO_BODY, [gel]: (slope * 100) / sums.mass, mass: (-slope * percent) / sums.mass } };
     }
   }
   const { serum } = index;
@@ -110,6 +122,7 @@ export function bodyWithSlopes(sums: BodySums, cooled: Cooled, constants: BodyCo
   const bySerum = -((100 * sums.thick) / serum + index.fromEgg + byProtein * p + (isSet ? (perPercent * 100 * sums.cultured) / serum : 0)) / serum;
   return {
     step,
+    surer: index.x > 0 ? (100 * sums.known) / serum / index.x : 0,
     slopes: {
       ...NO_BODY,
       serum: sums.serum > LEAST_SERUM ? byX * bySerum : 0,
@@ -120,4 +133,4 @@ export function bodyWithSlopes(sums: BodySums, cooled: Cooled, constants: BodyCo
     },
   };
 }
-export const NO_BODY: BodySums = { mass: 0, serum: 0, thick: 0, egg: 0, protein: 0, cultured: 0, agar: 0, gelatine: 0 };
+export const NO_BODY: BodySums = { mass: 0, serum: 0, thick: 0, egg: 0, protein: 0, cultured: 0, agar: 0, gelatine: 0, known: 0 };

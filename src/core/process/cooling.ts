@@ -2,6 +2,15 @@
 export const COOLING_PLACES = ["in the room", "in cold water, stirred", "in the fridge"] as const;
 export type CoolingPlace = (typeof COOLING_PLACES)[number];
 
+/** In what something cools, in words, with where that stands; the last is where it ends. */
+export const FRIDGE = "in the fridge";
+export const COOLING_WAYS: readonly { readonly words: string; readonly place: CoolingPlace; readonly isSpread: boolean }[] = [
+  { words: "in the pan", place: "in the room", isSpread: false },
+  { words: "in the pan, stirred in cold water", place: "in cold water, stirred", isSpread: false },
+  { words: "spread 2 cm deep in a tray", place: "in the room", isSpread: true },
+  { words: FRIDGE, place: "in the fridge", isSpread: false },
+];
+
 interface Surroundings {
   /** °C; null: as warm as the room. */
   readonly celsius: number | null;

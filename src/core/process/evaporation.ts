@@ -1,5 +1,5 @@
 import { type Fraction } from "../units";
-import type { Constants } from "../food";
+import { learnedKey, NOTHING_LEARNED, type Constants, type Learned } from "../food";
 import type { Burner, Equipment } from "../household";
 
 export type Heat = "steaming" | "simmer" | "brisk" | "rolling";
@@ -45,14 +45,40 @@ export function evaporationRate(
   return Math.min(flux[heat] * areaSquareDecimetres, cap ?? Infinity) * (1 - (Math.max(0, solids) / 0.75) ** 3);
 }
 
-/** The constants as this household's usual pan and burner set them; the shipped ones where it names none. */
-export function kitchenConstants(constants: Constants, equipment: Equipment | undefined): Constants {
+/**
+ * The same in the household's usual pan, as fast as its own batches have shown; in another that a recipe tells of, by the table.
+ * @unit g per minute
+ * @range solids 0 to 0.65
+ * @source rule of thumb fitted on kitchen weighings, times what was learned
+ */
+export function rateHere(
+  heat: Heat,
+  solids: Fraction,
+  { process, evaporationFlux }: Pick<Constants, "process" | "evaporationFlux">,
+  told: number | null = null,
+): number {
+  const { pan, cap, rate } = process.value;
+  const ratio = told === null || told === pan ? Math.exp(rate?.ln ?? 0) : 1;
+  return ratio * evaporationRate(heat, told ?? pan, solids, evaporationFlux.value, cap);
+}
+
+/** The constants as this household's usual pan and burner and its own batches set them; the shipped ones where it has told nothing. */
+export function kitchenConstants(constants: Constants, equipment: Equipment | undefined, learned: Learned = NOTHING_LEARNED): Constants {
   const [pan] = equipment?.pans ?? [];
   const [burner] = equipment?.burners ?? [];
-  if (!pan && !burner) return constants;
+  const isUsual = Object.keys(learned).length === 0;
+  if (!pan && !burner && isUsual) return constants;
   const { process } = constants;
   return {
     ...constants,
-    process: { ...process, value: { ...process.value, ...(pan ? { pan: pan.diameter } : {}), ...(burner ? { cap: burnerCap(burner) } : {}) } },
+    learned,
+    process: {
+      ...process,
+      value: {
+        ...process.value,
+        ...(pan ? { pan: pan.diameter, rate: learned[learnedKey.rate(pan, burner ?? null)] ?? null } : {}),
+        ...(burner ? { cap: burnerCap(burner) } : {}),
+      },
+    },
   };
 }

@@ -1,7 +1,7 @@
 export { BODY_SUMS, bodyIndexOf, bodyPerGram, bodyWithSlopes, NO_BODY, type BodyConstants, type BodyIndex, type BodySums } from "./body";
 export { boilingPoint, boilingPointsAt, percentAtBoiling, type BoilingPoints } from "./boiling";
-export { coolingMinutes, TRAY_DEPTH, type CoolingPlace } from "./cooling";
-export { burnerCap, evaporationRate, kitchenConstants, powerOf, type Heat } from "./evaporation";
+export { COOLING_WAYS, coolingMinutes, FRIDGE, TRAY_DEPTH } from "./cooling";
+export { burnerCap, evaporationRate, kitchenConstants, powerOf, rateHere, type Heat } from "./evaporation";
 export { pressOut } from "./extraction";
 export { gelatinisedShare } from "./gelatinisation";
-export { bodyOfIndex, indexOfBody, thickeningPerGram, type Cooled } from "./thickening";
+export { bodyOfIndex, indexOfBody, bodyFamilyOf, thickeningPerGram, type Cooled } from "./thickening";

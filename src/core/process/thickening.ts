@@ -1,9 +1,12 @@
-import { INDEX, SUGAR_INDICES, sumOf, type Constants, type Food } from "../food";
+import { INDEX, learnedKey, SUGAR_INDICES, sumOf, UNLEARNED_SD, type BodyFamily, type Constants, type Food } from "../food";
 import { minutes } from "../units";
 import { gelatinisedShare } from "./gelatinisation";
 
 /** What thickening is computed by. */
-export type ThickeningConstants = Pick<Constants, "body" | "starches" | "grain" | "pulse" | "particles" | "egg" | "gelatineGel" | "gelatinisationMinutes">;
+export type ThickeningConstants = Pick<
+  Constants,
+  "learned" | "body" | "starches" | "grain" | "pulse" | "particles" | "egg" | "gelatineGel" | "gelatinisationMinutes"
+>;
 export type Cooled = "hot" | "chilled";
 type Starch = NonNullable<Food["thickening"]["starch"]>;
 
@@ -17,6 +20,8 @@ export interface Thickening {
   readonly egg: number;
   /** Of mucilage, gums and melted gelatine. */
   readonly other: number;
+  /** Of the above, what the house's own batches have made surer, times by how much: by ln, standard deviation. */
+  readonly known: number;
 }
 
 /** How long a food cooks, in time constants of its starch; null where nothing is said. */
@@ -99,14 +104,19 @@ function particlesOf(
   // Raw starch stays among the particles.
   const heated = cooked === null || cooked > 0 ? (starchy[plant] ?? 0) : 0;
   const starch = heated > 0 ? (composition[INDEX.starch] ?? 0) / 100 : 0;
+  const { ratio, surer } = asLearned(food, cooled, constants);
   const solid = 1 - ((composition[INDEX.water] ?? 0) + (composition[INDEX.fat] ?? 0) + sumOf(composition, SUGAR_INDICES)) / 100 - starch;
-  return {
-    starch: starch * heated * (cooled === "chilled" ? starchChilled : 1) * fineness,
-    fibre: 0,
-    particles: (perGram[plant] ?? other) * fineness * solid,
-    egg: 0,
-    other: 0,
-  };
+  const fromStarch = ratio * starch * heated * (cooled === "chilled" ? starchChilled : 1) * fineness;
+  const particles = ratio * (perGram[plant] ?? other) * fineness * solid;
+  return { starch: fromStarch, fibre: 0, particles, egg: 0, other: 0, known: surer * (fromStarch + particles) };
+}
+
+/** As what a food thickens, where that is learned of a house; null of what thickens otherwise: milk, egg, gums and gels. */
+export function bodyFamilyOf(food: Food, constants: ThickeningConstants): BodyFamily | null {
+  if ((particleFineness(food, constants) ?? 0) > 0) return "nuts";
+  const { starch } = food.thickening;
+  if (starch) return starch.kind;
+  return food.family === "fruit" || food.family === "vegetable" || food.family === "root" ? "pulp" : null;
 }
 
 /** What one gram of a food adds to X·V/100 other than by milk protein and gels; linear in its composition. */
@@ -121,6 +131,8 @@ export function thickeningPerGram(
   if (fineness !== null && fineness > 0) return particlesOf(food, composition, fineness, cooled, cookMinutes, constants);
   const { starch, k = 0, fibreShare, egg, gelatine } = food.thickening;
   const { body, starches } = constants;
+  const isPulp = bodyFamilyOf(food, constants) === "pulp";
+  const { ratio, surer } = asLearned(food, cooled, constants);
   let fromStarch = 0;
   let fibreCounts: number = fibreShare;
   if (starch) {
@@ -129,6 +141,7 @@ export function thickeningPerGram(
     const broken = isPulse ? brokenShare(food, constants) : 1;
     if (isPulse) fibreCounts = fibreShare * broken;
     fromStarch =
+      ratio *
       ((composition[INDEX.starch] ?? 0) / 100) *
       e *
       f[starch.form] *
@@ -136,16 +149,24 @@ export function thickeningPerGram(
       (cooled === "chilled" ? (isPulse ? 1 + constants.pulse.value.chilled * broken : chilled) : 1) *
       gelatinised(food, cookMinutes, constants);
   }
-  const isPulp = !starch && (food.family === "fruit" || food.family === "vegetable" || food.family === "root");
   const fibre = ((composition[INDEX.solubleFibre] ?? 0) + (composition[INDEX.insolubleFibre] ?? 0)) / 100;
+  const fromFibre = (isPulp ? ratio * body.value.pulp : body.value.fibre) * fibreCounts * fibre;
   return {
     starch: fromStarch,
-    fibre: (isPulp ? body.value.pulp : body.value.fibre) * fibreCounts * fibre,
+    fibre: fromFibre,
     particles: 0,
     egg: egg ? eggPerGram(food, egg, composition, cooled, constants) : 0,
     // Melted gelatine thickens a little; set, it is a gel.
     other: (egg ? 0 : k) + (gelatine && cooled === "hot" ? constants.gelatineGel.value.hot : 0),
+    known: surer * (fromStarch + (isPulp ? fromFibre : 0)),
   };
+}
+
+/** How much more a family thickens in this house than by the tables, and by how much surer that is, by ln. */
+function asLearned(food: Food, cooled: Cooled, constants: ThickeningConstants): { readonly ratio: number; readonly surer: number } {
+  const family = bodyFamilyOf(food, constants);
+  const found = family === null ? undefined : constants.learned[learnedKey.body(cooled, family)];
+  return found ? { ratio: Math.exp(found.ln), surer: Math.max(0, UNLEARNED_SD.body - found.sd) } : { ratio: 1, surer: 0 };
 }
 
 function eggPerGram(food: Food, part: "whole" | "yolk" | "white", composition: ArrayLike<number>, cooled: Cooled, { egg }: ThickeningConstants): number {

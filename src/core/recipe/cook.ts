@@ -1,6 +1,6 @@
 import { Z80 } from "../numeric";
 import { asTreated, INDEX, SUGAR_INDICES, sumOf, type Constants, type Food } from "../food";
-import { BODY_SUMS, bodyPerGram, bodyWithSlopes, evaporationRate, percentAtBoiling } from "../process";
+import { BODY_SUMS, bodyPerGram, bodyWithSlopes, percentAtBoiling, rateHere } from "../process";
 import type { MakingTables } from "../making";
 import { celsius, formatGrams, fraction } from "../units";
 import type { CookingEnd } from "./cooking-end";
@@ -39,8 +39,7 @@ interface Driven {
 
 /** By the minute in a pan, at most 60 % of the water. */
 function byMinutes(pot: Pot, { open, coveredMinutes, pan: told }: StepReading, { process, evaporationFlux }: Constants): Driven & { readonly minutes: number } {
-  const { cap, covered } = process.value;
-  const pan = told ?? process.value.pan;
+  const { covered, rate } = process.value;
   const there = Math.max(0, pot.water);
   const parts = [
     ...open.map((part) => ({ ...part, factor: 1 })),
@@ -52,12 +51,17 @@ function byMinutes(pot: Pot, { open, coveredMinutes, pan: told }: StepReading, {
     for (let i = 0; i < slices; i++) {
       const [mass, water] = [pot.mass - gone, pot.water - gone];
       const solids = fraction(mass > 0 ? Math.min(1, Math.max(0, mass - water - pot.fat) / mass) : 0);
-      const lost = (evaporationRate(heat, pan, solids, evaporationFlux.value, cap) * factor * all) / slices;
+      const lost = (rateHere(heat, solids, { process, evaporationFlux }, told) * factor * all) / slices;
       asked += lost;
       gone += Math.min(lost, Math.max(0, water - there * (1 - MOST_SHARE)));
     }
   }
-  return { grams: gone, sd: (gone * OPEN_SHARE) / Z80, asked, minutes: open.reduce((sum, part) => sum + part.minutes, 0) };
+  return {
+    grams: gone,
+    sd: gone * Math.min(OPEN_SHARE / Z80, (told === null ? rate?.sd : null) ?? Infinity),
+    asked,
+    minutes: open.reduce((sum, part) => sum + part.minutes, 0),
+  };
 }
 
 /** Water that dry foods hold when nothing runs free, g per g of them; fresh ones hold most of their own; a syrup its own (rules of thumb). */

@@ -1,6 +1,6 @@
 import { INDEX, type Constants, type Food } from "../food";
 import { evaluatePoint, valueOf, type EvaluationInput } from "../evaluate";
-import { evaporationRate } from "../process";
+import { rateHere } from "../process";
 import type { BalancedLine } from "../recipe";
 import { ISOLATES } from "../substitution";
 import { formatGrams, fraction, weighable } from "../units";
@@ -81,10 +81,9 @@ export function byWater(fault: Fault, target: Target, input: EvaluationInput, gr
   const at = (amount: number) => valueOf(withMore(input, [], amount), target.property, constants);
   const found = dose(at, target.wanted, target.noticed, 0.9 * there);
   if (!found) return [];
-  const { pan, cap } = constants.process.value;
   const fat = input.lines.reduce((sum, line) => sum + (line.grams * (line.food.per100g[INDEX.fat] ?? 0)) / 100, 0);
   const solids = Math.max(0, (grams - there - fat) / Math.max(1, grams - fat));
-  const rate = evaporationRate("simmer", pan, fraction(Math.min(1, solids)), constants.evaporationFlux.value, cap);
+  const rate = rateHere("simmer", fraction(Math.min(1, solids)), constants);
   const amount = asWeighed(found.amount, at, target);
   const minutes = rate > 0 ? amount / rate : Infinity;
   if (!(minutes <= LONGEST_BOIL) || amount <= 0) return [];

@@ -1,4 +1,5 @@
 import { methodFor, readAgain, reopened, stored, storedProposals, type StoredBench, type StoredProposals } from "../adaptation";
+import { learnedMark } from "../food";
 import { openRecipe, type Kitchen } from "../kitchen";
 import { endsAtOnce, type AdaptationProblem, type Ending, type Proposal } from "../substitution";
 import type { DiningTable } from "../table";
@@ -18,7 +19,9 @@ export type ToldEnding =
 
 /** The models, and the revisions of all documents that what is worked out rests on. */
 const basisOf = (revisions: readonly number[], { reference }: Kitchen, { taken }: Pick<Ground, "taken">): string =>
-  [reference.modelVersion, ...revisions, ...taken.map(({ way, option }) => `${way}: ${option}`)].join(" ");
+  [reference.modelVersion, ...revisions, ...taken.map(({ way, option }) => `${way}: ${option}`), learnedMark(reference.constants.learned)]
+    .filter((each) => each !== "")
+    .join(" ");
 
 export function endingWithoutSolver(
   proposals: StoredProposals | null,

@@ -38,6 +38,10 @@ export interface MethodStepView extends Pick<MethodStep, "id" | "minutes" | "att
   /** What goes in at it, and all that is in its pot by then. */
   readonly takes: readonly RowShare[];
   readonly pot: readonly RowShare[];
+  /** What is done in it, the main thing first. */
+  readonly operation: MethodStep["operation"];
+  /** By how much its minutes are other than told, as the house's own batches took, by ln. */
+  readonly learned?: number;
   /** Water that it drives off, g. */
   readonly driven: number;
   /** In a pressure cooker: minutes at pressure, and until it comes up to it, a rule of thumb by what is in it; null of others. */
@@ -158,6 +162,8 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
         hazards: hazards.filter((hazard) => hazard.step === id && hazard.grade !== "sometimes").map(({ grade, what, mend }) => ({ grade, what, mend })),
         cues: cues.get(id) ?? [],
         atOnce: atOnce({ ...step, text }),
+        operation: step.operation,
+        ...(step.learned === undefined ? {} : { learned: step.learned }),
         heat: step.heat,
         takes: lines.get(id)?.takes ?? [],
         pot: lines.get(id)?.pot ?? [],

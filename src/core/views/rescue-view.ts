@@ -6,7 +6,7 @@ import { kitchenMeasure, type LineId, type ReadRecipe } from "../recipe";
 import { standingOf, versionInput, type Version } from "../substitution";
 import type { DiningTable } from "../table";
 import { lowerFirst } from "../units";
-import type { StoveQuestion } from "./stove-view";
+import type { StoveQuestion } from "./stove-standing";
 import { begunAs, stoveVersion } from "./stove-version";
 import { groundOfBench, laidBench, type BenchQuestion } from "./bench-ground";
 

@@ -17,8 +17,8 @@ export interface CookDown {
   /** What was in it when the step began, g, as far as the masses tell. */
   readonly start: number;
   readonly solids: number;
-  /** g a minute, of water alone, by a rule of practice; its logarithm's spread. */
-  readonly prior: { readonly rate: number; readonly sd: number };
+  /** g a minute, of water alone, by a rule of practice or by so many batches in this pan; its logarithm's spread. */
+  readonly prior: { readonly rate: number; readonly sd: number; readonly batches: number };
   /** How thick it is then, and when it is served; empty of what is bound, and where more is to boil away later. */
   readonly words: string;
   /** g per ml, for what is told by a stick. */
@@ -44,7 +44,7 @@ interface PotGround {
 
 /** To what the pot at hand is cooked down, and how fast that goes. */
 export function cookDownOf(stove: StoveState, { version, grams, input, figures, isBound, aim, planned, serve }: PotGround, constants: Constants): CookDown {
-  const { drivenLater, drivenHere, heat, diameter, burner, stopAt } = stove;
+  const { drivenLater, drivenHere, rateKey, stopAt } = stove;
   const stopOf = (driven: number) => Math.max(1, grams - (driven - drivenLater));
   const { value: driven } = input.evaporation;
   const value = stopAt ?? stopOf(driven);
@@ -55,19 +55,31 @@ export function cookDownOf(stove: StoveState, { version, grams, input, figures, 
   const solids = sugar + starch + other;
   // What was driven off before; what was soaked or cooked under a lid took up water.
   const start = grams - (planned - drivenLater - drivenHere);
-  const cap = burner ? burnerCap(burner) : constants.process.value.cap;
+  const own = rateKey === null ? undefined : constants.learned[rateKey];
   return {
     stop: { value, low: Math.min(value, ...near), high: Math.max(value, ...near) },
     isSet: stopAt !== null,
     start,
     solids,
     prior: {
-      rate: evaporationRate(heat ?? "simmer", diameter ?? constants.process.value.pan, fraction(0), constants.evaporationFlux.value, cap),
-      sd: TABLE_RATE_SD,
+      rate: Math.exp(own?.ln ?? 0) * tableRate(stove, constants),
+      sd: own?.sd ?? TABLE_RATE_SD,
+      batches: own?.batches ?? 0,
     },
     words: isBound || drivenLater >= SOME ? "" : bodyTold(figures, serve, constants),
     density: start / (solids / DENSITY.solids + fat / DENSITY.fat + Math.max(1, start - solids - fat) / DENSITY.water),
   };
+}
+
+/**
+ * How fast water alone boils away in the pan at hand, by the table.
+ * @unit g a minute
+ * @range above 0
+ * @source rule of thumb fitted on kitchen weighings
+ */
+export function tableRate({ heat, diameter, burner }: Pick<StoveState, "heat" | "diameter" | "burner">, { process, evaporationFlux }: Constants): number {
+  const cap = burner ? burnerCap(burner) : process.value.cap;
+  return evaporationRate(heat ?? "simmer", diameter ?? process.value.pan, fraction(0), evaporationFlux.value, cap);
 }
 
 /** What is in a pot by what it is, before anything boiled away, g. */

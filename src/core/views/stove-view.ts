@@ -1,28 +1,18 @@
-import { groundOf, withOwnWords } from "../adaptation";
-import type { StoveState } from "../cook";
-import { bodyHolds, evaluate, evaluatePoint, propertyOf, type EvaluationInput, type Figures, type PropertyId } from "../evaluate";
+import { withOwnWords } from "../adaptation";
+import { propertyOf, type Figures, type PropertyId } from "../evaluate";
 import type { ServingTemperature } from "../food";
 import type { Kitchen } from "../kitchen";
 import { bodyWords } from "../models/texture";
 import type { Figure } from "../numeric";
 import { kitchenMeasure, type BalancedLine } from "../recipe";
-import { waterIn } from "../rescue";
 import { partedPortions, partedWords, standingOf, tableVerdict, versionInput, type TableVerdict } from "../substitution";
 import { whoseRules } from "../table";
-import { groundOfBench, type BenchQuestion } from "./bench-ground";
-import { bodyAtTable, drivenBy, sweetnessAtTable, type Aim, type Constants } from "./stove-aim";
+import { drivenBy, sweetnessAtTable, type Constants } from "./stove-aim";
 import { blockOf, SQUEEZED, type ToldBlock } from "./stove-blocks";
 import { cookDownOf, heldIn, type CookDown, type PotHolds } from "./stove-cook-down";
 import { coolingOf, type ToldCooling } from "./stove-cooling";
 import { fruitsOf, type ToldFruit } from "./stove-fruits";
-import { begunAs, stoveVersion } from "./stove-version";
-
-/** From what a batch was begun: recipe, table and what lay on the bench then; null for the recipe as handed down. */
-export type CookGround = Pick<BenchQuestion, "recipe" | "table" | "bench">;
-/** A batch on the stove, and what its events come to. */
-export interface StoveQuestion extends CookGround {
-  readonly stove: StoveState;
-}
+import { stoveStanding, type StoveQuestion } from "./stove-standing";
 
 /** A figure of the whole batch as it stands, beside what it was meant to be. */
 export interface StoveFigure {
@@ -56,31 +46,16 @@ export interface StoveView {
   readonly served: string | null;
 }
 
-/** What was weighed is that sure, with what sticks to the pan. */
-const SCALE = 0.01;
 /** What is told of a batch, where it has any. */
 const TOLD: readonly PropertyId[] = ["serving.freeSugarsUk", "serving.energy", "yield"];
 
 /** A batch on the stove in figures: as it stands beside as it was meant, what waits by the least that is noticed, and where to stop. */
 export function stoveView({ recipe, table, bench, stove }: StoveQuestion, kitchen: Kitchen): StoveView {
-  const { constants, foods } = kitchen.reference;
-  const ground = groundOfBench({ recipe, table, bench }, kitchen);
+  const { constants } = kitchen.reference;
+  const stands = stoveStanding({ recipe, table, bench, stove }, kitchen);
+  const { ground, plan, by, meant, version, unknown, isBound, pot, aim, input, figures } = stands;
   const { read, problem } = ground;
-  const begun = begunAs(bench, ground, foods);
-  const plan = begun.version;
-  const by = groundOf(read, table);
-  const meant = evaluatePoint(versionInput(plan, by), constants);
-  const { version, unknown } = stoveVersion(begun, stove, foods);
-  const isBound = !bodyHolds(meant);
-  const pot = potOf(stove);
-  const asPlanned = versionInput(version, by);
-  const aim: Aim = { body: bodyAtTable(table.serve), wanted: meant[bodyAtTable(table.serve)].value, noticed: constants.noticeable.value.body };
-  const isSame = version.rows.every((row, i) => row.grams === plan.rows[i]?.grams && row.food === plan.rows[i].food);
-  const driven = drivenBy(asPlanned, isBound || isSame ? null : aim, plan.evaporation, constants);
-  const off = drivenInFact(stove, asPlanned, pot) ?? driven;
-  const weighedSd = stove.got === null ? asPlanned.evaporation.sd : SCALE * stove.got;
-  const input = { ...asPlanned, evaporation: { value: off, sd: weighedSd } };
-  const { figures } = evaluate(input, constants);
+  const off = input.evaporation.value;
   const judged = withOwnWords(problem, read, version, bench?.steps, kitchen.reading.find);
   const standing = standingOf(judged, version, figures);
   const rowOf = new Map(version.rows.map((row) => [row.id, row] as const));
@@ -128,19 +103,6 @@ export function stoveView({ recipe, table, bench, stove }: StoveQuestion, kitche
     served: servedWords(figures, table.serve, isBound, constants),
   };
 }
-
-/** What was, or is to be, driven off as somebody weighed it or says: what came of it, or to what it is cooked down. Null where nobody did. */
-function drivenInFact({ got, stopAt, isCookedDown, drivenLater }: StoveState, input: EvaluationInput, pot: number): number | null {
-  if (got !== null) {
-    const all = input.lines.reduce((sum, { grams }) => sum + grams, 0);
-    const water = waterIn({ ...input, evaporation: { value: 0, sd: 0 } });
-    // What weighs less than all that is dry of it was not weighed whole.
-    return all - got < 0.98 * water ? all - got : null;
-  }
-  return stopAt !== null && isCookedDown ? pot - stopAt + drivenLater : null;
-}
-
-const potOf = ({ pot, others }: StoveState): number => [...pot, ...others].reduce((sum, { grams }) => sum + grams, 0);
 
 /** What gets so much firmer in the cold is set by a gel, not by how far it was cooked, steps of body. */
 const SETS = 3;

@@ -68,10 +68,13 @@ export async function addEvents(id: string, events: readonly CookEvent[]): Promi
   ).transaction(async (connection) => {
     const last = await db.lockBatch(connection, id);
     const before = await db.eventsAfter(connection, id, 0);
-    const { placed, session } = judged(plan, before, events, last);
+    const { placed, session, wasDone } = judged(plan, before, events, last);
     for (const { place, event } of placed) await db.insertEvent(connection, id, place, event);
-    if (placed.length > 0)
+    if (placed.length > 0) {
       await db.settleBatch(connection, id, session.endedAt === null ? null : new Date(session.endedAt).toISOString(), session.got === 0 ? null : session.got);
+      // What is done teaches, and one that is taken up again no more.
+      if (session.endedAt !== null || wasDone) await db.noteTaught(connection);
+    }
     return placed;
   });
   if (added.length > 0) told(id);
@@ -85,6 +88,7 @@ function judged(plan: CookPlan, before: readonly PlacedEvent[], events: readonly
     plan,
     before.map(({ event }) => event),
   );
+  const wasDone = session.endedAt !== null;
   const placed: PlacedEvent[] = [];
   for (const [i, event] of events.entries()) {
     if (known.has(event.id)) continue;
@@ -94,5 +98,5 @@ function judged(plan: CookPlan, before: readonly PlacedEvent[], events: readonly
     session = transition(session, event)[0];
     placed.push({ place: last + placed.length + 1, event });
   }
-  return { placed, session };
+  return { placed, session, wasDone };
 }

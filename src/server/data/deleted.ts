@@ -6,12 +6,22 @@ const WORDS: Readonly<Record<db.DeletableTable, string>> = { recipe: "recipe", v
 
 /** Deletes a recipe, version or batch; it can be put back until it is forgotten. */
 export async function remove(kind: db.DeletableTable, id: string): Promise<void> {
-  if (!(await db.markDeleted(await getDatabase(), kind, id, new Date().toISOString())))
+  const database = await getDatabase();
+  if (!(await database.transaction((inside) => marked(inside, kind, db.markDeleted(inside, kind, id, new Date().toISOString())))))
     throw new Refusal(404, `There is no such ${WORDS[kind]}. It may have been deleted already.`);
 }
 
 export async function restore(kind: db.DeletableTable, id: string): Promise<void> {
-  if (!(await db.putBack(await getDatabase(), kind, id))) throw new Refusal(404, `There is no such ${WORDS[kind]} to put back.`);
+  const database = await getDatabase();
+  if (!(await database.transaction((inside) => marked(inside, kind, db.putBack(inside, kind, id)))))
+    throw new Refusal(404, `There is no such ${WORDS[kind]} to put back.`);
+}
+
+/** A batch that is gone, or there again, teaches otherwise. */
+async function marked(inside: Parameters<typeof db.noteTaught>[0], kind: db.DeletableTable, done: Promise<boolean>): Promise<boolean> {
+  const isDone = await done;
+  if (isDone && kind === "batch") await db.noteTaught(inside);
+  return isDone;
 }
 
 export const deletedItems = async (): Promise<readonly db.DeletedItem[]> => db.listDeleted(await getDatabase());

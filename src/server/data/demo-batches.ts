@@ -112,5 +112,9 @@ export async function layCooked(recipe: string, version: string): Promise<void> 
   hand.do({ kind: "ended", grams: Math.round(GOT * plan.grams) });
   hand.wait(4);
   hand.do({ kind: "turned out", when: "hot", body: 7.2, off: "" });
+  hand.wait(20);
+  hand.do({ kind: "temperature", celsius: 66, place: "in the pan" });
+  hand.wait(30);
+  hand.do({ kind: "temperature", celsius: 47, place: "in the pan" });
   await addEvents(id, hand.events);
 }

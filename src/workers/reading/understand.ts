@@ -1,3 +1,4 @@
+import { NOTHING_LEARNED } from "../../core/food";
 import { openRecipe, type Kitchen } from "../../core/kitchen";
 import { readRecipeText, withAllLines, yieldText, type LineReading, type Recipe } from "../../core/recipe";
 import { kitchenOf } from "../../data/kitchen";
@@ -5,7 +6,8 @@ import type { ReadingAnswer, ReadingQuestion, UnderstoodLine, UnderstoodRecipe }
 
 /** What a text, or each recipe of a file, would be read as in this kitchen. */
 export function understand({ of, pantry, household, rules }: ReadingQuestion): ReadingAnswer {
-  const kitchen = kitchenOf({ pantry, household, house: rules });
+  // How lines are read rests on nothing that batches teach.
+  const kitchen = kitchenOf({ pantry, household, house: rules, learned: NOTHING_LEARNED });
   if (of.kind === "recipes") return { recipes: of.recipes.map((recipe) => understoodOf(recipe, kitchen)), tooLarge: "" };
   const read = readRecipeText(of.text);
   if (read.ok) return { recipes: [understoodOf(withAllLines(read.value, kitchen.reading), kitchen)], tooLarge: "" };

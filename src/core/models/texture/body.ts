@@ -1,4 +1,4 @@
-import { asTreated, type Constants, type ServingTemperature } from "../../food";
+import { asTreated, UNLEARNED_SD, type Constants, type ServingTemperature } from "../../food";
 import {
   BODY_SUMS,
   bodyIndexOf,
@@ -60,15 +60,19 @@ export function bodyAt(hot: number, chilled: number, serve: ServingTemperature, 
 }
 
 /**
- * Standard deviation of a body step from the model alone: sd of ln X and ± in S, in quadrature.
+ * Standard deviation of a body step from the model alone: sd of ln X and ± in S, in quadrature. `surer`: by how much the house's own batches
+ * have made ln X surer, as a standard deviation.
  * @unit step of body
  * @range 0 or more
  * @source the model's own spread, of the constants
  */
-export function bodyModelSd(step: number, constants: Pick<Constants, "body">): number {
+export function bodyModelSd(step: number, constants: Pick<Constants, "body">, surer = 0): number {
   const { scale, sdLogX, sdSteps } = constants.body.value;
   const x = indexOfBody(step, constants);
-  return Math.hypot((1 - step / 10) * (10 / scale) * x * sdLogX, sdSteps);
+  // What differs from house to house is learned; what differs from batch to batch stays.
+  const { body: between } = UNLEARNED_SD;
+  const logX = surer === 0 ? sdLogX : Math.hypot(Math.sqrt(Math.max(0, sdLogX ** 2 - between ** 2)), between - Math.min(between, surer));
+  return Math.hypot((1 - step / 10) * (10 / scale) * x * logX, sdSteps);
 }
 
 /** The anchor words nearest a body step: "spoonable". */

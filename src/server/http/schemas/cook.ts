@@ -1,8 +1,8 @@
 import Type from "typebox";
-import { COOK_LIMITS, FRUIT_SWEETNESSES, type CookEvent, type CookPlan } from "../../../core/cook";
+import { COOK_LIMITS, FRUIT_SWEETNESSES, HOLDS, type CookEvent, type CookPlan } from "../../../core/cook";
 import { ROLES, SERVING_TEMPERATURES } from "../../../core/food";
 import { BURNER_KINDS } from "../../../core/household";
-import { ATTENTIONS, HEATS, RECIPE_LIMITS } from "../../../core/recipe";
+import { ATTENTIONS, HEATS, OPERATIONS, RECIPE_LIMITS } from "../../../core/recipe";
 import type { CookGround } from "../../../core/views";
 import { BENCH, TABLE } from "./documents";
 import { STORED_RECIPE } from "./recipe";
@@ -50,9 +50,16 @@ export const COOK_EVENT = Type.Union([
   only({ ...made, kind: of("stop at"), grams: orNull(grams) }),
   only({ ...made, kind: of("weighed"), grams, pan: grams }),
   only({ ...made, kind: of("depth"), centimetres, diameter: centimetres, grams, sd: grams }),
-  only({ ...made, kind: of("temperature"), celsius: amount(-1000, 10_000) }),
+  only({ ...made, kind: of("temperature"), celsius: amount(-1000, 10_000), place: Type.Optional(text(60)) }),
   only({ ...made, kind: of("set aside"), name, grams: orNull(grams) }),
-  only({ ...made, kind: of("turned out"), when: oneOf(["hot", "chilled"]), body: orNull(amount(0, 10)), off: text(COOK_LIMITS.text) }),
+  only({
+    ...made,
+    kind: of("turned out"),
+    when: oneOf(["hot", "chilled"]),
+    body: orNull(amount(0, 10)),
+    off: text(COOK_LIMITS.text),
+    holds: Type.Optional(orNull(oneOf(HOLDS))),
+  }),
   only({ ...made, kind: of("ended"), grams: orNull(grams) }),
   only({ ...made, kind: of("taken up again") }),
   only({ ...made, kind: of("taken back"), event: id }),
@@ -120,6 +127,8 @@ export const COOK_PLAN = only({
       isBefore: Type.Boolean(),
       takes: shares,
       pot: shares,
+      operation: Type.Optional(oneOf(OPERATIONS)),
+      learned: Type.Optional(amount(-5, 5)),
       heat: orNull(oneOf(HEATS)),
       driven: amount(-1_000_000, 1_000_000),
       pressure: Type.Union([Type.Null(), only({ minutes, comingUp: minutes })]),

@@ -78,6 +78,19 @@ export const validateHousehold = schemaOf<StoredHousehold>()(
       }),
     ),
     ways: Type.Optional(wayPicks),
+    learning: Type.Optional(
+      only({
+        isOff: Type.Optional(Type.Boolean()),
+        anew: Type.Optional(
+          Type.Unsafe<Record<string, number>>({
+            type: "object",
+            maxProperties: 500,
+            propertyNames: { maxLength: 260, minLength: 1 },
+            additionalProperties: amount(0, 8.64e15),
+          }),
+        ),
+      }),
+    ),
     setUp: Type.Optional(Type.Boolean()),
   }),
 );

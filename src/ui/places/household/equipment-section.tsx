@@ -6,6 +6,7 @@ import { BURNER_KINDS, NO_EQUIPMENT, panVolume, USUAL_JAR, type Burner, type Equ
 import { formatNumber } from "../../../core/units";
 import { AmountField } from "../../parts/amount-field";
 import { Pick } from "../../parts/pick";
+import { Go } from "../../shell/go";
 
 interface EquipmentSectionProps {
   readonly equipment: Equipment | undefined;
@@ -28,7 +29,13 @@ export function EquipmentSection({ equipment = NO_EQUIPMENT, onEquipment }: Equi
       <h2 id="equipment-title" className="t-h2">
         What you cook with
       </h2>
-      <p className="t-small text-ink2">The first pan and the first burner are the usual ones: how much water a simmer drives off is reckoned by them.</p>
+      <p className="t-small text-ink2">
+        The first pan and the first burner are the usual ones: how much water a simmer drives off is reckoned by them, and by{" "}
+        <Go href="/batches/learned" className="underline">
+          what your batches taught
+        </Go>
+        .
+      </p>
       <ul className="border border-ink bg-sheet mt-2">
         {pans.map((pan, i) => (
           <li key={pan.id} className="border-b border-line px-3 py-2 flex flex-wrap gap-x-4 gap-y-2 items-end">

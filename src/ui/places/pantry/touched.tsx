@@ -10,6 +10,7 @@ import { amountText } from "../../parts/figure-words";
 import { useKitchen } from "../../shell/use-kitchen";
 import { Go } from "../../shell/go";
 import { useHousehold } from "../../shell/household";
+import { useLearned } from "../../shell/learned";
 import { useHouseRulesDocument } from "../../shell/house-rules";
 import { usePantryDocument } from "../../shell/pantry";
 import { useUses } from "./use-uses";
@@ -27,10 +28,11 @@ export function Touched({ own: latest }: { readonly own: OwnFood }) {
   const pantry = usePantryDocument().present;
   const household = useHousehold();
   const house = useHouseRulesDocument().present;
+  const learned = useLearned();
   const { units } = household;
   const next = useMemo(
-    () => kitchenOf({ pantry: { ...pantry, foods: pantry.foods.map((food) => (food.id === own.id ? own : food)) }, household, house }),
-    [pantry, own, household, house],
+    () => kitchenOf({ pantry: { ...pantry, foods: pantry.foods.map((food) => (food.id === own.id ? own : food)) }, household, house, learned }),
+    [pantry, own, household, house, learned],
   );
   const rows = useMemo(
     () =>

@@ -94,7 +94,7 @@ export function CookDownPanel({
           : isThere
             ? "Weigh it, or look at the cue."
             : `${spanText(Math.max(1, Math.round(minutes.low)))} to ${spanText(Math.max(1, Math.round(minutes.high)))}; it loses ${told.rate.value.toFixed(1)} g a minute (${told.rate.low.toFixed(1)} to ${told.rate.high.toFixed(1)}), ${
-                weights.length < 2 ? "a rule of practice for this pan and flame: weigh it twice, some minutes apart" : `by ${weights.length} weights`
+                weights.length >= 2 ? `by ${weights.length} weights` : rateBy(of.prior.batches)
               }.`}
       </p>
       <Suspense fallback={<div className="h-[190px]" />}>
@@ -235,3 +235,9 @@ function OwnStop({ of, act }: { readonly of: NonNullable<StoveView["cookDown"]>;
     </details>
   );
 }
+
+/** By what a rate is told before the pot was weighed. */
+const rateBy = (batches: number): string =>
+  batches === 0
+    ? "a rule of practice for this pan and flame: weigh it twice, some minutes apart"
+    : `by ${batches === 1 ? "your last batch" : `your ${batches} batches`} in this pan on this burner: weigh it twice, some minutes apart`;

@@ -36,7 +36,7 @@ import { AllDone } from "./the-end";
 import { TheStep } from "./the-step";
 import { Timers } from "./timers";
 import { useBatch, type PlacedEvent } from "./use-batch";
-import { useAlarm, useAwake, useClock, useTopOf, useVoice } from "./use-stove";
+import { useAlarm, useAwake, useClock, useTaught, useTopOf, useVoice } from "./use-stove";
 import { WentWrong } from "./went-wrong";
 import { WhatNow } from "./what-now";
 
@@ -68,6 +68,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, n
     [say],
   );
   const { session, waiting, why, act: press } = useBatch(id, plan, events, onActions);
+  useTaught(session, waiting);
   const { now, missed, onRead } = useClock(session);
   const on = session.steps.find(({ id: each }) => each === session.now);
   const { allowSound } = useAlarm(session, now, on !== undefined && stirring(on, plan, now)?.isDue === true);

@@ -1,12 +1,13 @@
 "use client";
 
 import { useState } from "react";
-import type { CookHappening, CookSession } from "../../../core/cook";
+import { HOLDS, type CookHappening, type CookSession } from "../../../core/cook";
 import { formatGrams } from "../../../core/units";
 import type { StoveView } from "../../../core/views";
 import { readTyped } from "../../parts/amount-field";
 import { buttonClass } from "../../parts/button";
 import { spanText } from "../../parts/span-text";
+import { Go } from "../../shell/go";
 import { Cooling } from "./cooling";
 
 interface EndedProps {
@@ -36,14 +37,19 @@ export function Ended({ session, view, now, names, bodies, act }: EndedProps) {
           : `${formatGrams(got)} g, ${formatGrams(Math.round(plan.grams))} g by plan${off === null || Math.abs(off) < 2 ? "" : `: ${Math.abs(off)} % ${off < 0 ? "less" : "more"}`}.`}
         {took >= 1 ? ` The steps took ${spanText(Math.round(took))}.` : ""}
       </p>
-      <Cooling cooling={view.cooling} endedAt={endedAt ?? now} now={now} temperature={session.temperature} act={act} />
+      <Cooling cooling={view.cooling} endedAt={endedAt ?? now} now={now} temperatures={session.temperatures} act={act} />
       <div className="grid md:grid-cols-2 gap-x-8">
         <SetAside session={session} names={names} act={act} />
-        <TurnedOut session={session} bodies={bodies} act={act} />
+        <TurnedOut session={session} bodies={bodies} isBound={view.figures.some(({ id }) => id === "binding")} act={act} />
       </div>
-      <button type="button" className={buttonClass("plain", "mt-6 no-print")} onClick={() => act({ kind: "taken up again" })}>
-        Take it up again
-      </button>
+      <p className="mt-6 flex flex-wrap gap-x-6 gap-y-2 items-center no-print">
+        <button type="button" className={buttonClass("plain")} onClick={() => act({ kind: "taken up again" })}>
+          Take it up again
+        </button>
+        <Go href="/batches/learned" className="underline inline-flex items-center min-h-11">
+          What your batches taught
+        </Go>
+      </p>
     </section>
   );
 }
@@ -126,35 +132,42 @@ const WHEN = [
   ["chilled", "Cold through"],
 ] as const;
 
+interface TurnedOutProps extends Pick<EndedProps, "session" | "bodies" | "act"> {
+  /** It is shaped and holds, or does not, rather than being thick or thin. */
+  readonly isBound: boolean;
+}
+
 /** How it turned out, in the house's words: what the next batch is worked out by. */
-function TurnedOut({ session: { turnedOut }, bodies, act }: Pick<EndedProps, "session" | "bodies" | "act">) {
+function TurnedOut({ session: { turnedOut }, bodies, isBound, act }: TurnedOutProps) {
   const [off, setOff] = useState("");
   const [when, setWhen] = useState<"hot" | "chilled">("hot");
   return (
     <section aria-label="How it turned out" className="mt-6">
       <h2 className="t-h2">How it turned out</h2>
       <div className="border-t border-ink mt-1">
-        {WHEN.map(([each, words]) => {
+        {isBound && (
+          <Said
+            words="How it holds, once it is cold"
+            value={turnedOut.get("chilled")?.holds ?? ""}
+            options={HOLDS.map((each) => [each, each])}
+            onSay={(text) => {
+              const holds = HOLDS.find((each) => each === text);
+              if (holds) act({ kind: "turned out", when: "chilled", body: null, off: turnedOut.get("chilled")?.off ?? "", holds });
+            }}
+          />
+        )}
+        {(isBound ? [] : WHEN).map(([each, words]) => {
           const said = turnedOut.get(each);
           return (
-            <label key={each} className="flex items-center justify-between gap-3 border-b border-line min-h-12 t-ledger">
-              {words}
-              <select
-                className={`${field} max-w-60`}
-                value={said?.body ?? ""}
-                onChange={(event) => {
-                  const body = event.target.value === "" ? null : Number(event.target.value);
-                  if (body !== null) act({ kind: "turned out", when: each, body, off: said?.off ?? "" });
-                }}
-              >
-                <option value="">not said</option>
-                {bodies.map(([body, name]) => (
-                  <option key={body} value={body}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Said
+              key={each}
+              words={words}
+              value={String(said?.body ?? "")}
+              options={bodies.map(([body, name]) => [String(body), name])}
+              onSay={(text) => {
+                if (text !== "") act({ kind: "turned out", when: each, body: Number(text), off: said?.off ?? "" });
+              }}
+            />
           );
         })}
       </div>
@@ -162,7 +175,11 @@ function TurnedOut({ session: { turnedOut }, bodies, act }: Pick<EndedProps, "se
         className="flex gap-2 mt-2 no-print"
         onSubmit={(event) => {
           event.preventDefault();
-          if (off.trim() !== "" && act({ kind: "turned out", when, body: turnedOut.get(when)?.body ?? null, off: off.trim() })) setOff("");
+          if (
+            off.trim() !== "" &&
+            act({ kind: "turned out", when, body: turnedOut.get(when)?.body ?? null, off: off.trim(), holds: turnedOut.get(when)?.holds ?? null })
+          )
+            setOff("");
         }}
       >
         <select aria-label="When" className={field} value={when} onChange={(event) => setWhen(event.target.value === "hot" ? "hot" : "chilled")}>
@@ -191,3 +208,25 @@ function TurnedOut({ session: { turnedOut }, bodies, act }: Pick<EndedProps, "se
     </section>
   );
 }
+
+interface SaidProps {
+  readonly words: string;
+  readonly value: string;
+  readonly options: readonly (readonly [value: string, words: string])[];
+  readonly onSay: (value: string) => void;
+}
+
+/** One thing that is said of it, by a word. */
+const Said = ({ words, value, options, onSay }: SaidProps) => (
+  <label className="flex items-center justify-between gap-3 border-b border-line min-h-12 t-ledger">
+    {words}
+    <select className={`${field} max-w-60`} value={value} onChange={(event) => onSay(event.target.value)}>
+      <option value="">not said</option>
+      {options.map(([each, name]) => (
+        <option key={each} value={each}>
+          {name}
+        </option>
+      ))}
+    </select>
+  </label>
+);

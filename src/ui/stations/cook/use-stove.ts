@@ -1,11 +1,24 @@
 "use client";
 
+import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { missedBetween, secondsLeft, type CookSession, type CookTimer } from "../../../core/cook";
 
 const TICK_MS = 500;
 /** A gap between two ticks that is longer than this was a sleep. */
 const ASLEEP_MS = 20_000;
+
+/** What a batch has taught comes with the page: it is asked for again once what happened after the end is saved. */
+export function useTaught({ endedAt, events }: Pick<CookSession, "endedAt" | "events">, waiting: number): void {
+  const router = useRouter();
+  const seen = useRef({ events: events.length, isDone: endedAt !== null });
+  useEffect(() => {
+    if (waiting > 0 || seen.current.events === events.length) return;
+    const teaches = endedAt !== null || seen.current.isDone;
+    seen.current = { events: events.length, isDone: endedAt !== null };
+    if (teaches) router.refresh();
+  }, [waiting, events, endedAt, router]);
+}
 
 /** The time, often enough for a timer; and the timers that ran out while the page slept, until they are read. */
 export function useClock(session: CookSession): { readonly now: number; readonly missed: readonly CookTimer[]; readonly onRead: () => void } {

@@ -1,0 +1,2 @@
+export { learn, type Outcome } from "./learn";
+export { KINDS_LEARNED, kindOf, type LearnedKind } from "./kinds";

@@ -1,0 +1,99 @@
+import { learnedKey, type BodyFamily, type LearnedFactor } from "../food";
+import type { Kitchen } from "../kitchen";
+import { kindOf, type LearnedKind } from "../learning";
+import { Z80, type Figure } from "../numeric";
+import { capital } from "../units";
+import { tableRate } from "./stove-cook-down";
+
+/** A quantity that the house's batches have taught. */
+export interface LearnedRow {
+  readonly key: string;
+  readonly kind: LearnedKind;
+  readonly what: string;
+  /** What it is now, between what a next batch lies (80 %), and what the tables have: "11 g/min at a simmer". */
+  readonly now: string;
+  readonly next: string;
+  readonly table: string;
+  readonly batches: number;
+  /** By what the tables have: now, and between what a next batch lies (80 %). */
+  readonly ratio: Figure;
+}
+
+const FAMILIES: Readonly<Record<BodyFamily, string>> = {
+  cornflour: "cornflour",
+  "maize meal": "maize meal",
+  wheat: "wheat, semolina and vermicelli",
+  rice: "rice",
+  "waxy rice": "glutinous rice",
+  millet: "millets",
+  pulse: "pulses",
+  oats: "oats",
+  tapioca: "tapioca and sago",
+  arrowroot: "arrowroot",
+  potato: "potato starch",
+  "tuber extract": "starch of tubers",
+  pulp: "pulp of fruit and vegetables",
+  nuts: "ground nuts and seeds",
+};
+const OPERATIONS: Readonly<Record<string, string>> = { roast: "roasting", fry: "frying", steam: "steaming", bake: "baking", caramelise: "browning sugar" };
+
+/** All that was learned, by kind, what most batches have shown first. */
+export function learnedView({ reference: { constants, foods }, household }: Kitchen): readonly LearnedRow[] {
+  const { pans, burners } = household.equipment ?? { pans: [], burners: [] };
+  const rateOf = (key: string): number | null => {
+    for (const pan of pans)
+      for (const burner of [...burners, null])
+        if (learnedKey.rate(pan, burner) === key) return tableRate({ heat: "simmer", diameter: pan.diameter, burner }, constants);
+    return null;
+  };
+  return Object.entries(constants.learned)
+    .flatMap(([key, factor]): LearnedRow[] => {
+      const kind = kindOf(key);
+      if (kind === null) return [];
+      const rest = key.slice(kind.length + 1);
+      return [
+        {
+          key,
+          kind,
+          batches: factor.batches,
+          ratio: ratioOf(factor),
+          ...told(kind, rest, factor, kind === "rate" ? rateOf(key) : null, (id) => foods.get(id)?.name ?? id),
+        },
+      ];
+    })
+    .sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) || b.batches - a.batches || (a.what < b.what ? -1 : 1));
+}
+const ORDER: readonly LearnedKind[] = ["rate", "body", "binding", "time", "cooling"];
+
+const ratioOf = ({ ln, sd }: LearnedFactor): Figure => ({ value: Math.exp(ln), low: Math.exp(ln - Z80 * sd), high: Math.exp(ln + Z80 * sd) });
+
+function told(
+  kind: LearnedKind,
+  rest: string,
+  factor: LearnedFactor,
+  rate: number | null,
+  foodName: (id: string) => string,
+): Pick<LearnedRow, "what" | "now" | "next" | "table"> {
+  const { value, low, high } = ratioOf(factor);
+  const plain = { now: `${value.toFixed(2)} ×`, next: `${low.toFixed(2)} to ${high.toFixed(2)} ×`, table: "1 ×" };
+  switch (kind) {
+    case "rate": {
+      const [pan = "", burner = ""] = rest.split("/");
+      const what = `${capital(pan)}${burner === "" ? "" : `, ${burner}`}`;
+      if (rate === null) return { what, ...plain };
+      const grams = (ratio: number) => (ratio * rate).toFixed(1);
+      return { what, now: `${grams(value)} g/min`, next: `${grams(low)} to ${grams(high)} g/min`, table: `${grams(1)} g/min` };
+    }
+    case "body": {
+      const [cooled = "", family = ""] = rest.split("/");
+      return { what: `${capital(isFamily(family) ? FAMILIES[family] : family)}, ${cooled}`, ...plain };
+    }
+    case "binding":
+      return { what: foodName(rest), ...plain };
+    case "time":
+      return { what: capital(OPERATIONS[rest] ?? rest), ...plain };
+    case "cooling":
+      return { what: capital(rest), ...plain };
+  }
+}
+const isFamily = (family: string): family is BodyFamily => Object.hasOwn(FAMILIES, family);
