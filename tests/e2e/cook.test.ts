@@ -51,7 +51,22 @@ describe("beside the stove", () => {
     await session.page.getByLabel(/^What all of it weighs/).fill("870");
     await session.button("It is done").click();
     await session.page.getByText(/^870 g/).waitFor();
+    await session.page.getByLabel("Hot, from the fire").selectOption({ label: "mounds" });
     await session.page.getByText("Saved", { exact: true }).waitFor();
+
+    // What it taught, learned anew, and taken back.
+    await session.page.getByRole("link", { name: "What your batches taught" }).click();
+    const taught = session.button(/^Learn anew.*Wheat, semolina/);
+    await taught.waitFor();
+    expect(await axe(session.page)).toEqual([]);
+    await taught.click();
+    await taught.waitFor({ state: "detached" });
+    await session.page.getByRole("button", { name: "Undo", exact: true }).first().click();
+    await taught.waitFor();
+    await session.page.getByLabel("Use what was learned here").uncheck();
+    await session.page.getByText("Not used: all goes by the tables").waitFor();
+    await session.page.getByLabel("Use what was learned here").check();
+    await taught.waitFor();
     await goto("/");
     await session.page.getByRole("region", { name: "Cooked last" }).getByText("870 g").waitFor();
   });

@@ -120,6 +120,28 @@ describe("a batch", () => {
     expect((await send(app.address, "POST", "/api/batches", { recipeId: "demo-1", versionId: "nowhere" })).status).toBe(404);
   });
 
+  it("teaches once it is done, for as long as it is there and was not taken up again", async () => {
+    const learned = async () => await (await fetch(`${app.address}/batches/learned`)).text();
+    const ROW = "Wheat, semolina and vermicelli, hot";
+    const batch = await begin();
+    await add(batch, event({ kind: "started" }));
+    expect(await learned()).not.toContain(ROW);
+    const ended = event({ kind: "ended", grams: 900 });
+    await add(batch, ended, event({ kind: "turned out", when: "hot", body: 6, off: "" }));
+    expect(await learned()).toContain(ROW);
+    await add(batch, event({ kind: "taken up again" }));
+    expect(await learned()).not.toContain(ROW);
+    await add(batch, event({ kind: "ended", grams: 900 }));
+    expect(await learned()).toContain(ROW);
+    await app.stop();
+    app = await startApp(folder);
+    expect(await learned()).toContain(ROW);
+    expect((await send(app.address, "DELETE", `/api/batches/${batch}`)).status).toBe(204);
+    expect(await learned()).not.toContain(ROW);
+    expect((await send(app.address, "POST", `/api/batches/${batch}/restore`)).status).toBe(204);
+    expect(await learned()).toContain(ROW);
+  });
+
   it("goes with the backup, and comes back with it", async () => {
     const batch = await begin();
     await add(batch, event({ kind: "started" }), event({ kind: "note", text: "kept", step: null }));

@@ -186,7 +186,7 @@ describe("what was learned is used", () => {
       taught({ [learnedKey.body("chilled", "rice")]: own(0.1, 0.1), [RATE]: own(-0.1, 0.2), [learnedKey.binding("besan")]: own(0, 0.1) }),
     );
     expect(rows.map(({ kind }) => kind)).toEqual(["rate", "body", "binding"]);
-    expect(rows[1]).toMatchObject({ what: "Rice, chilled", now: "1.11 ×", batches: 3 });
+    expect(rows[1]).toMatchObject({ what: "Rice, chilled", now: "11 % more", next: "−3 % to +26 %", batches: 3 });
     expect(rows.every(({ ratio }) => ratio.low < ratio.value && ratio.value < ratio.high)).toBe(true);
   });
 });

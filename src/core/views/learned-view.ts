@@ -10,10 +10,9 @@ export interface LearnedRow {
   readonly key: string;
   readonly kind: LearnedKind;
   readonly what: string;
-  /** What it is now, between what a next batch lies (80 %), and what the tables have: "11 g/min at a simmer". */
+  /** What it is beside the tables, and between what a next batch lies, 80 %: "9.8 g/min; 9.0 by the table". */
   readonly now: string;
   readonly next: string;
-  readonly table: string;
   readonly batches: number;
   /** By what the tables have: now, and between what a next batch lies (80 %). */
   readonly ratio: Figure;
@@ -67,22 +66,34 @@ const ORDER: readonly LearnedKind[] = ["rate", "body", "binding", "time", "cooli
 
 const ratioOf = ({ ln, sd }: LearnedFactor): Figure => ({ value: Math.exp(ln), low: Math.exp(ln - Z80 * sd), high: Math.exp(ln + Z80 * sd) });
 
+/** How more and less of each is called. */
+const WORDS: Readonly<Record<LearnedKind, readonly [more: string, less: string, same: string]>> = {
+  rate: ["faster", "slower", "as fast as by the table"],
+  body: ["more", "less", "as much as by the table"],
+  binding: ["more", "less", "as much as by the table"],
+  time: ["longer", "shorter", "as long as told"],
+  cooling: ["longer", "shorter", "as long as by the law"],
+};
+const percent = (ratio: number): number => Math.round(100 * Math.abs(ratio - 1));
+const signed = (ratio: number): string => `${ratio < 1 ? "−" : "+"}${percent(ratio)} %`;
+
 function told(
   kind: LearnedKind,
   rest: string,
   factor: LearnedFactor,
   rate: number | null,
   foodName: (id: string) => string,
-): Pick<LearnedRow, "what" | "now" | "next" | "table"> {
+): Pick<LearnedRow, "what" | "now" | "next"> {
   const { value, low, high } = ratioOf(factor);
-  const plain = { now: `${value.toFixed(2)} ×`, next: `${low.toFixed(2)} to ${high.toFixed(2)} ×`, table: "1 ×" };
+  const [more, less, same] = WORDS[kind];
+  const plain = { now: percent(value) === 0 ? same : `${percent(value)} % ${value > 1 ? more : less}`, next: `${signed(low)} to ${signed(high)}` };
   switch (kind) {
     case "rate": {
       const [pan = "", burner = ""] = rest.split("/");
       const what = `${capital(pan)}${burner === "" ? "" : `, ${burner}`}`;
       if (rate === null) return { what, ...plain };
       const grams = (ratio: number) => (ratio * rate).toFixed(1);
-      return { what, now: `${grams(value)} g/min`, next: `${grams(low)} to ${grams(high)} g/min`, table: `${grams(1)} g/min` };
+      return { what, now: `${grams(value)} g/min at a simmer; ${grams(1)} by the table`, next: `${grams(low)} to ${grams(high)} g/min` };
     }
     case "body": {
       const [cooled = "", family = ""] = rest.split("/");

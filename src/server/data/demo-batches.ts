@@ -86,9 +86,9 @@ export async function layUnderWay(recipe: string, version: string): Promise<void
   );
 }
 
-/** A batch of a kept version that was cooked yesterday, with what came of it. */
-export async function layCooked(recipe: string, version: string): Promise<void> {
-  const began = Date.now() - 26 * 60 * MINUTE;
+/** A batch of a kept version that was cooked so many days ago, with what came of it, and how it turned out by the nearest of the house's words. */
+export async function layCooked(recipe: string, version: string, daysAgo: number): Promise<void> {
+  const began = Date.now() - (24 * daysAgo + 2) * 60 * MINUTE;
   const id = await startBatch(recipe, version, new Date(began));
   const { hand, view } = await handAt(id, began);
   const { plan } = hand.session;
@@ -110,11 +110,15 @@ export async function layCooked(recipe: string, version: string): Promise<void> 
   }
   hand.do({ kind: "note", text: "The front burner runs low: it took longer than it says.", step: null });
   hand.do({ kind: "ended", grams: Math.round(GOT * plan.grams) });
-  hand.wait(4);
-  hand.do({ kind: "turned out", when: "hot", body: 7.2, off: "" });
-  hand.wait(20);
+  hand.wait(24);
   hand.do({ kind: "temperature", celsius: 66, place: "in the pan" });
   hand.wait(30);
   hand.do({ kind: "temperature", celsius: 47, place: "in the pan" });
+  const body = view(hand.session).figures.find(({ id }) => id.startsWith("body."));
+  const [said] = [...(await getKitchen()).reference.constants.bodyAnchors].sort(
+    ([a], [b]) => Math.abs(a - (body?.now.value ?? 0)) - Math.abs(b - (body?.now.value ?? 0)),
+  );
+  hand.wait(240);
+  if (said) hand.do({ kind: "turned out", when: body?.id === "body.chilled" ? "chilled" : "hot", body: said[0], off: "" });
   await addEvents(id, hand.events);
 }

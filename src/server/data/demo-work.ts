@@ -62,8 +62,9 @@ export async function layDemoWork(): Promise<void> {
   const pudding = await keepFirst("demo-6");
   await set({ recipe: "demo-1", eaters: ["grandmother", "cousin", "uncle"] });
   const halwa = await keepFirst("demo-1");
-  // One is on the stove, the other was cooked yesterday.
-  if (halwa !== null) await layCooked("demo-1", halwa);
+  // Both were cooked, and one is on the stove again, by what the first batches taught.
+  if (pudding !== null) await layCooked("demo-6", pudding, 6);
+  if (halwa !== null) await layCooked("demo-1", halwa, 1);
   if (pudding !== null) await layUnderWay("demo-6", pudding);
   // A pot that is split before the cashews.
   await set({ recipe: "demo-9", eaters: ["grandmother", "niece", "child"] });

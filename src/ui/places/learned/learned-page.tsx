@@ -90,18 +90,21 @@ export function LearnedPage({ rows, pressings }: { readonly rows: readonly Learn
               {rows
                 .filter((row) => row.kind === kind)
                 .map((row) => (
-                  <li key={row.key} className="border-b border-line py-2 grid gap-x-5 gap-y-1 items-center md:grid-cols-[minmax(0,1fr)_250px_220px_auto]">
+                  <li
+                    key={row.key}
+                    className="border-b border-line py-2 grid gap-x-5 gap-y-1 items-center grid-cols-[minmax(0,1fr)_auto] md:grid-cols-[minmax(0,1fr)_270px_200px_auto]"
+                  >
                     <span className="font-[550]">
                       {row.what}
                       <span className="block t-small text-ink2 font-normal">by {row.batches === 1 ? "a batch" : `${row.batches} batches`}</span>
                     </span>
-                    <span className="t-ledger">
-                      <span className="t-figure font-[600]">{row.now}</span> <span className="text-ink2">by the table {row.table}</span>
+                    <span className="t-ledger max-md:order-1">
+                      <span className="t-figure font-[600]">{row.now}</span>
                       <span className="block t-small text-ink2">the next one, 8 times in 10: {row.next}</span>
                     </span>
-                    <RatioBar ratio={row.ratio} />
-                    <button type="button" className={buttonClass("plain", "no-print justify-self-start")} onClick={() => anew(row)}>
-                      Learn anew<span className="sr-only">: {row.what}</span>
+                    <RatioBar ratio={row.ratio} className="max-md:order-2 max-md:w-[110px]" />
+                    <button type="button" className={buttonClass("plain", "no-print justify-self-end")} onClick={() => anew(row)}>
+                      Learn anew<span className="sr-only">, {row.what}</span>
                     </button>
                   </li>
                 ))}
