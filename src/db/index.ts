@@ -21,3 +21,4 @@ export * from "./search-index";
 export * from "./proposals";
 export * from "./batches";
 export * from "./outcomes";
+export * from "./photos";

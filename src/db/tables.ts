@@ -18,6 +18,7 @@ export const TABLES = [
   ["setting", "key"],
   ["batch", "id"],
   ["cook_event", "batch_id, place"],
+  ["photo", "batch_id"],
 ] as const;
 export type TableName = (typeof TABLES)[number][0];
 

@@ -30,6 +30,16 @@ describe("beside the stove", () => {
     expect(await overflow(phone)).toBeLessThanOrEqual(0);
     expect(await axe(phone)).toEqual([]);
 
+    // Let go on beside the next, seen on both, and gone back to.
+    await session.page.getByLabel("Let it go on").selectOption("by itself");
+    await session.page.getByText(/^Step 2 of/).waitFor();
+    const beside = phone.getByRole("region", { name: "Going on beside" });
+    await beside.waitFor();
+    expect(await axe(session.page)).toEqual([]);
+    await session.button("Go to it").click();
+    await beside.waitFor({ state: "detached" });
+    await session.page.getByText(/^Step 1 of/).waitFor();
+
     // What cannot be is said, and changes nothing.
     await session.page.getByLabel("The pot on the scale, g").fill("300");
     await session.page.getByLabel("The pan alone, g").fill("800");
@@ -53,6 +63,21 @@ describe("beside the stove", () => {
     await session.page.getByText(/^870 g/).waitFor();
     await session.page.getByLabel("Hot, from the fire").selectOption({ label: "mounds" });
     await session.page.getByText("Saved", { exact: true }).waitFor();
+
+    // A picture from the device, and a shade that is picked from it; what is no picture is said.
+    const looks = session.page.getByRole("region", { name: "What it looks like" });
+    await looks.getByLabel("A picture of it").setInputFiles({ name: "no.jpg", mimeType: "image/jpeg", buffer: Buffer.from("no picture") });
+    await looks.getByText(/no picture that the browser can read/).waitFor();
+    const shot = await session.page.screenshot();
+    await looks.getByLabel("A picture of it").setInputFiles({ name: "it.png", mimeType: "image/png", buffer: shot });
+    await looks.getByRole("button", { name: /^Pick the shade/ }).click();
+    await looks.getByText(/picked:/).waitFor();
+    await session.page.reload();
+    await looks.getByText(/picked:/).waitFor();
+    await looks.getByRole("button", { name: "Take the picture out" }).click();
+    await session.button("Take a picture").waitFor();
+    await session.page.getByRole("button", { name: "Undo", exact: true }).first().click();
+    await looks.getByText(/picked:/).waitFor();
 
     // What it taught, learned anew, and taken back.
     await session.page.getByRole("link", { name: "What your batches taught" }).click();

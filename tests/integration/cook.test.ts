@@ -47,6 +47,21 @@ async function live(batch: string, after: number, most: number): Promise<readonl
   return found();
 }
 
+/** What walks as a JPEG: its segments, with what a camera writes beside. */
+function jpegOf(beside: string, width = 320, height = 200): Buffer {
+  const segment = (marker: number, body: Buffer) => Buffer.concat([Buffer.from([0xff, marker, (body.length + 2) >> 8, (body.length + 2) & 0xff]), body]);
+  const frame = Buffer.from([8, height >> 8, height & 0xff, (width >> 8) & 0xff, width & 0xff, 1, 1, 0x11, 0]);
+  return Buffer.concat([
+    Buffer.from([0xff, 0xd8]),
+    segment(0xe0, Buffer.from("JFIF")),
+    ...(beside === "" ? [] : [segment(0xe1, Buffer.from(beside))]),
+    segment(0xc0, frame),
+    segment(0xda, Buffer.from([1, 1, 0, 0, 63, 0])),
+    Buffer.alloc(60, 7),
+    Buffer.from([0xff, 0xd9]),
+  ]);
+}
+
 describe("a batch", () => {
   it("keeps every event once, in one order, however often and from wherever it is sent", async () => {
     const batch = await begin();
@@ -140,6 +155,37 @@ describe("a batch", () => {
     expect(await learned()).not.toContain(ROW);
     expect((await send(app.address, "POST", `/api/batches/${batch}/restore`)).status).toBe(204);
     expect(await learned()).toContain(ROW);
+  });
+
+  it("keeps a picture without what a camera wrote beside it, takes nothing else for one, and is backed up with it", async () => {
+    const batch = await begin();
+    const path = `/api/batches/${batch}/photo`;
+    const put = (jpeg: string, shade: string | null = null) => send(app.address, "PUT", path, { jpeg, shade });
+    const withPlace = jpegOf("Exif place and time");
+    expect((await put(withPlace.toString("base64"))).json).toMatchObject({ width: 320, height: 200, shade: null });
+    const got = await fetch(`${app.address}${path}`);
+    expect(got.headers.get("content-type")).toBe("image/jpeg");
+    const bytes = Buffer.from(await got.arrayBuffer());
+    expect(bytes.includes("Exif")).toBe(false);
+    expect(bytes.subarray(-12)).toEqual(withPlace.subarray(-12));
+    expect((await send(app.address, "PUT", `${path}/shade`, { shade: "#d7a452" })).status).toBe(204);
+    const refused = [
+      await put(Buffer.from("no picture ".repeat(20)).toString("base64")),
+      await put("not base64! ".repeat(20)),
+      await put(jpegOf("", 70_000, 200).toString("base64")),
+      await put(Buffer.concat([jpegOf(""), Buffer.alloc(1024 ** 2)]).toString("base64")),
+      await send(app.address, "PUT", `${path}/shade`, { shade: "gold" }),
+      await send(app.address, "PUT", "/api/batches/none/photo", { jpeg: withPlace.toString("base64"), shade: null }),
+    ].map(({ status }) => status);
+    expect(refused).toEqual([422, 422, 422, 413, 422, 404]);
+    const backup = await (await fetch(`${app.address}/api/backup`)).text();
+    expect((await send(app.address, "DELETE", path)).status).toBe(204);
+    expect((await fetch(`${app.address}${path}`)).status).toBe(404);
+    const restored = await fetch(`${app.address}/api/backup`, { method: "PUT", headers: { "content-type": "text/plain" }, body: backup });
+    expect(restored.status).toBe(200);
+    expect(Buffer.from(await (await fetch(`${app.address}${path}`)).arrayBuffer())).toEqual(bytes);
+    const file = (await (await fetch(`${app.address}/api/batches/${batch}/export?format=json`)).json()) as { readonly photo: { readonly shade: string } };
+    expect(file.photo.shade).toBe("#d7a452");
   });
 
   it("goes with the backup, and comes back with it", async () => {

@@ -95,7 +95,13 @@ function inLots(method: Method, lots: readonly Lots[]): Method {
     usual: usual * by,
     longest: longest * by,
   });
-  return { ...method, steps: method.steps.map((step) => ({ ...step, minutes: times(step.minutes, of.get(step.id) ?? 1) })) };
+  return {
+    ...method,
+    steps: method.steps.map((step) => {
+      const count = of.get(step.id) ?? 1;
+      return count < 2 ? step : { ...step, minutes: times(step.minutes, count), lots: count };
+    }),
+  };
 }
 
 /** What is said of lots where they begin; the maker's own words are left alone. */

@@ -21,10 +21,18 @@ export function applied(session: CookSession, event: CookEvent): CookSession {
       return finished(session, event);
     case "went to":
       return session.steps.some(({ id }) => id === event.step) ? begun(session, event.step, event.at) : session;
+    case "lot done": {
+      const steps = session.steps.map((each) =>
+        each.id === event.step && each.lotsDone + 1 < (each.planned?.lots ?? 1) ? { ...each, lotsDone: each.lotsDone + 1 } : each,
+      );
+      return { ...changed(session, event.at), steps };
+    }
+    case "goes on":
+      return goesOn(session, event);
     case "step added": {
       if (session.steps.some(({ id }) => id === event.step)) return session;
       const at = event.after === null ? session.steps.length : session.steps.findIndex(({ id }) => id === event.after) + 1 || session.steps.length;
-      const step: CookStep = { id: event.step, text: event.text, planned: null, state: "to come", began: null, took: null };
+      const step: CookStep = { id: event.step, text: event.text, planned: null, state: "to come", began: null, took: null, lotsDone: 0, who: null };
       return goingOn({ ...session, steps: [...session.steps.slice(0, at), step, ...session.steps.slice(at)] }, event.at);
     }
     case "note":
@@ -98,6 +106,17 @@ function goingOn(session: CookSession, at: number): CookSession {
   return next ? begun(session, next.id, at) : session;
 }
 
+/** A step goes on beside what comes next. */
+function goesOn(session: CookSession, { step, who, at }: Extract<CookEvent, { readonly kind: "goes on" }>): CookSession {
+  const there = session.steps.find(({ id }) => id === step);
+  if (!there || there.state === "done" || there.state === "skipped") return session;
+  const steps = session.steps.map((each): CookStep => (each.id === step ? { ...each, state: "going", began: each.began ?? at, who } : each));
+  if (session.now !== step) return { ...session, steps };
+  const from = steps.findIndex(({ id }) => id === step);
+  const next = steps.slice(from + 1).find(({ state }) => state === "to come") ?? steps.find(({ state }) => state === "to come");
+  return next ? begun({ ...session, steps, now: null }, next.id, at) : { ...session, steps, now: null };
+}
+
 /** Goes to a step: the one that was on waits, unless it is done. */
 const begun = (session: CookSession, step: string, at: number): CookSession => ({
   ...changed(session, at),
@@ -106,7 +125,8 @@ const begun = (session: CookSession, step: string, at: number): CookSession => (
   heat: session.now === step ? session.heat : null,
   stopAt: session.now === step ? session.stopAt : null,
   steps: session.steps.map((each): CookStep => {
-    if (each.id === step) return { ...each, state: "now", began: at };
+    // One that went on beside was begun before.
+    if (each.id === step) return { ...each, state: "now", began: each.state === "going" ? each.began : at, who: null };
     return waiting(each);
   }),
 });
@@ -117,7 +137,7 @@ function finished(session: CookSession, { kind, step, at }: Extract<CookEvent, {
   if (!there || there.state === kind) return session;
   const minutes = there.began === null ? 0 : Math.max(0, (at - there.began) / 60_000);
   const steps = session.steps.map((each): CookStep =>
-    each.id === step ? { ...each, state: kind, began: null, took: kind === "done" ? (each.took ?? 0) + minutes : each.took } : each,
+    each.id === step ? { ...each, state: kind, began: null, who: null, lotsDone: 0, took: kind === "done" ? (each.took ?? 0) + minutes : each.took } : each,
   );
   const timers = session.timers.filter((timer) => timer.step !== step);
   const after = { ...session, steps, timers };

@@ -44,7 +44,7 @@ const PLAN: CookPlan = {
   serve: "hot",
   notFor: [],
   unread: 0,
-  steps: [step("s1", "Roast the semolina.", "it smells of nuts"), step("s2", "Pour in the water."), step("s3", "Stir in the sugar.")],
+  steps: [step("s1", "Roast the semolina.", "it smells of nuts"), { ...step("s2", "Pour in the water."), lots: 3 }, step("s3", "Stir in the sugar.")],
   lines: [{ id: "l1", food: "semolina", name: "Semolina", grams: 200, measure: "1 cup", role: "body" }],
   tools: [],
 };
@@ -84,6 +84,9 @@ const happening: fc.Arbitrary<CookHappening> = fc.oneof(
   fc.constantFrom<CookHappening>(
     { kind: "set up", setUp: { pan: { name: "wide", diameter: 26, grams: 1180 }, burner: null, tasting: false } },
     { kind: "heat", heat: "brisk" },
+    { kind: "goes on", step: "s1", who: null },
+    { kind: "goes on", step: "s2", who: "the aunt" },
+    { kind: "lot done", step: "s2" },
     { kind: "held back", line: "l1", grams: 60 },
     { kind: "enough", line: "l1" },
     { kind: "amount set", line: "l1", grams: 150 },
@@ -244,6 +247,33 @@ describe("a batch on the stove", () => {
   ])("refuses what cannot be told of it, during and after: %#", (bad, words) => {
     expect(problemOf(bad, run(START()))).toMatch(words);
     expect(problemOf(bad, run(START(), event({ kind: "ended", grams: null })))).toMatch(words);
+  });
+
+  it("lets a step go on beside the next, by itself or in other hands, and keeps how long it took", () => {
+    const beside = run(START(), event({ kind: "goes on", step: "s1", who: null }, MINUTE), event({ kind: "goes on", step: "s2", who: "the aunt" }, 2 * MINUTE));
+    expect(beside.now).toBe("s3");
+    expect(beside.steps.map(({ state, who }) => [state, who])).toEqual([
+      ["going", null],
+      ["going", "the aunt"],
+      ["now", null],
+    ]);
+    const first = transition(beside, event({ kind: "done", step: "s1" }, 9 * MINUTE))[0];
+    expect(first).toMatchObject({ now: "s3", steps: [{ state: "done", took: 9 }, { state: "going" }, { state: "now" }] });
+    // Gone back to, it is in the cook's own hands, and was begun when it was.
+    const back = transition(first, event({ kind: "went to", step: "s2" }, 11 * MINUTE))[0];
+    expect(back.steps[1]).toMatchObject({ state: "now", who: null, began: MINUTE });
+    expect(transition(back, event({ kind: "done", step: "s2" }, 13 * MINUTE))[0].steps[1]?.took).toBe(12);
+    // The last that goes on leaves no step on, and is not lost.
+    const last = run(START(), event({ kind: "done", step: "s1" }), event({ kind: "done", step: "s2" }), event({ kind: "goes on", step: "s3", who: null }));
+    expect(last).toMatchObject({ now: null, steps: [{}, {}, { state: "going" }] });
+    expect(problemOf(event({ kind: "goes on", step: "s1", who: null }), last)).toMatch(/done already/);
+  });
+  it("counts the lots of a step, and no more than there are", () => {
+    const lot = () => event({ kind: "lot done", step: "s2" });
+    const session = run(START(), event({ kind: "done", step: "s1" }), lot(), lot(), lot());
+    expect(session).toMatchObject({ now: "s2", steps: [{}, { lotsDone: 2 }, {}] });
+    expect(problemOf(event({ kind: "lot done", step: "s1" }), session)).toMatch(/in one/);
+    expect(transition(session, event({ kind: "done", step: "s2" }))[0].now).toBe("s3");
   });
 
   it("opens a session of many events, and holds no more than it says", () => {

@@ -27,6 +27,10 @@ export type CookHappening =
   | { readonly kind: "skipped"; readonly step: string }
   /** Gone to a step out of turn, or done again. */
   | { readonly kind: "went to"; readonly step: string }
+  /** One of the lots that a step is done in. */
+  | { readonly kind: "lot done"; readonly step: string }
+  /** A step goes on beside the next: by itself (null), or in somebody's hands. */
+  | { readonly kind: "goes on"; readonly step: string; readonly who: string | null }
   | { readonly kind: "step added"; readonly step: string; readonly text: string; readonly after: string | null }
   | { readonly kind: "note"; readonly text: string; readonly step: string | null }
   | { readonly kind: "timer started"; readonly timer: string; readonly step: string | null; readonly label: string; readonly seconds: number }
@@ -82,6 +86,8 @@ const KINDS: Readonly<Record<CookHappening["kind"], true>> = {
   done: true,
   skipped: true,
   "went to": true,
+  "lot done": true,
+  "goes on": true,
   "step added": true,
   note: true,
   "timer started": true,

@@ -25,6 +25,8 @@ export interface PlannedStep {
   readonly operation?: Operation;
   /** By how much its minutes were set as the house's own batches took, by ln; absent where they were not. */
   readonly learned?: number;
+  /** In how many lots it is done, one after the other; absent where in one. Its minutes are of all of them. */
+  readonly lots?: number;
   /** Of wet heat; null where there is none. */
   readonly heat: Heat | null;
   /** Water that it drives off by plan, g. */

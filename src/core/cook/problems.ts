@@ -64,6 +64,12 @@ export function problemOf(event: CookEvent, session: CookSession): string | null
     case "skipped":
     case "went to":
       return session.steps.some(({ id }) => id === event.step) ? null : "This batch has no such step.";
+    case "lot done":
+      return session.steps.some(({ id, planned }) => id === event.step && (planned?.lots ?? 1) > 1) ? null : "This step is done in one.";
+    case "goes on": {
+      const step = session.steps.find(({ id }) => id === event.step);
+      return step === undefined ? "This batch has no such step." : step.state === "done" ? "That step is done already." : null;
+    }
     case "step added":
       if (event.text.trim() === "") return "A step says what to do.";
       return session.steps.length >= session.plan.steps.length + steps ? `More than ${steps} steps of its own is another recipe.` : null;

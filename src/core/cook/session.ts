@@ -3,7 +3,8 @@ import type { CookEvent, FruitSweetness, Holds, StoveSetUp } from "./event";
 import type { PotWeight } from "./forecast";
 import type { CookPlan, PlannedStep } from "./plan";
 
-export type StepState = "to come" | "now" | "done" | "skipped";
+/** "going": begun, and going on beside the one that is on. */
+export type StepState = "to come" | "now" | "going" | "done" | "skipped";
 
 /** A step of the session: the plan's, or one that was added at the stove. */
 export interface CookStep {
@@ -16,6 +17,10 @@ export interface CookStep {
   readonly began: number | null;
   /** How long it took, minutes, all goes together; null where it is not done. */
   readonly took: number | null;
+  /** How many of its lots are done. */
+  readonly lotsDone: number;
+  /** In whose hands it goes on; null: by itself, or in those of who cooks. */
+  readonly who: string | null;
 }
 
 /** A timer that runs by the clock: what is left of it is told from the time, not by counting. */
@@ -88,7 +93,7 @@ export type CookAction =
 export const newSession = (plan: CookPlan): CookSession => ({
   plan,
   events: [],
-  steps: plan.steps.map((step) => ({ id: step.id, text: step.text, planned: step, state: "to come", began: null, took: null })),
+  steps: plan.steps.map((step) => ({ id: step.id, text: step.text, planned: step, state: "to come", began: null, took: null, lotsDone: 0, who: null })),
   now: null,
   ready: new Set(),
   timers: [],

@@ -32,6 +32,10 @@ export function storyOf(session: CookSession): readonly StorySentence[] {
         return say(`Left out: ${textOf(event.step)}`);
       case "went to":
         return say(`Gone to: ${textOf(event.step)}`);
+      case "lot done":
+        return say(`A lot was done: ${textOf(event.step)}`);
+      case "goes on":
+        return say(`${event.who === null ? "Left to go on by itself" : `In the hands of ${event.who}`}: ${textOf(event.step)}`);
       case "step added":
         return say(`Added: ${event.text}`);
       case "note":

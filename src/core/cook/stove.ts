@@ -23,7 +23,7 @@ export function stoveLines({ plan, steps, held, amounts, putIn }: CookSession): 
   const leftOut = new Map<string, number>();
   for (const { planned, state } of steps)
     for (const take of planned?.takes ?? []) {
-      const to = state === "done" || state === "now" ? share : state === "skipped" ? leftOut : null;
+      const to = state === "done" || state === "now" || state === "going" ? share : state === "skipped" ? leftOut : null;
       to?.set(take.line, Math.min(1, (to.get(take.line) ?? 0) + take.share));
     }
   return plan.lines.map((line): StoveLine => {
@@ -83,7 +83,9 @@ export function stoveState(session: CookSession): StoveState {
   const lines = stoveLines(session);
   const { steps, putIn, setUp, fruits, stopAt, plan } = session;
   const at = steps.findIndex(({ id }) => id === session.now);
-  const here = steps.slice(0, at < 0 ? steps.length : at + 1).findLast(({ planned, state }) => planned !== null && (state === "now" || state === "done"));
+  const here = steps
+    .slice(0, at < 0 ? steps.length : at + 1)
+    .findLast(({ planned, state }) => planned !== null && (state === "now" || state === "going" || state === "done"));
   const on = steps[at]?.planned ?? null;
   const reached = here ? steps.indexOf(here) : -1;
   const byId = new Map(lines.map((line) => [line.id, line] as const));

@@ -20,6 +20,10 @@ function wordsOf(event: CookEvent, textOf: (step: string) => string, name: (line
       return `skipped, “${textOf(event.step)}”`;
     case "went to":
       return `gone to “${textOf(event.step)}”`;
+    case "lot done":
+      return `a lot, “${textOf(event.step)}”`;
+    case "goes on":
+      return `left going, “${textOf(event.step)}”`;
     case "put in":
       return `${formatGrams(event.grams)} g ${event.name}`;
     case "weighed":

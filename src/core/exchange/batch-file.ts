@@ -21,8 +21,15 @@ export const writeBatchCsv = (session: CookSession, iso: Iso): string =>
     { newline: "\r\n" },
   );
 
+/** A picture: JPEG, base64; the shade that was picked from it; ISO time. */
+interface BatchPhoto {
+  readonly jpeg: string;
+  readonly shade: string | null;
+  readonly taken: string;
+}
+
 /** A batch with its plan, all that happened, and what came of it; masses in g, times by ISO 8601. */
-export const writeBatchJson = (session: CookSession, iso: Iso): object => ({
+export const writeBatchJson = (session: CookSession, iso: Iso, photo: BatchPhoto | null): object => ({
   format: "threpsis-batch",
   version: 1,
   title: session.plan.title,
@@ -37,5 +44,6 @@ export const writeBatchJson = (session: CookSession, iso: Iso): object => ({
   turnedOut: Object.fromEntries(session.turnedOut),
   setAside: session.setAside.map(({ name, grams }) => ({ name, grams })),
   story: storyOf(session).map(({ at, words }) => ({ at: iso(at), words })),
+  photo,
   events: session.events.map(({ at, ...event }) => ({ ...event, at: iso(at) })),
 });

@@ -79,6 +79,8 @@ export interface MethodStep {
   readonly cooking?: StepCooking;
   /** By how much its minutes are other than told, as the house's own batches took, by ln; absent where they are as told. */
   readonly learned?: number;
+  /** In how many lots it is done, one after the other; absent where in one. Its minutes are of all of them. */
+  readonly lots?: number;
   /** Why it is not as in the recipe; empty where it is. */
   readonly reasons: readonly string[];
 }

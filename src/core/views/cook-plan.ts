@@ -9,41 +9,12 @@ export function cookPlan({ title }: Pick<Recipe, "title">, { serve }: Pick<Dinin
   const shares = (of: MethodStepView["pot"]) => of.filter(({ line }) => known.has(line)).map(({ line, share }) => ({ line, share }));
   const planned =
     (isBefore: boolean) =>
-    ({
-      id,
-      text,
-      part,
-      minutes,
-      attention,
-      cue,
-      cues,
-      hazards,
-      atOnce,
-      takes,
-      pot,
-      operation,
-      learned,
-      heat,
-      driven,
-      pressure,
-    }: MethodStepView): CookPlan["steps"][number] => ({
-      id,
-      text,
-      part,
-      minutes,
-      attention,
-      cue,
-      cues,
+    ({ takes, pot, hazards, ...step }: MethodStepView): CookPlan["steps"][number] => ({
+      ...step,
       hazards: hazards.map(({ what, mend }) => ({ what, mend })),
-      atOnce,
       isBefore,
       takes: shares(takes),
       pot: shares(pot),
-      operation,
-      ...(learned === undefined ? {} : { learned }),
-      heat,
-      driven,
-      pressure,
     });
   return {
     title,

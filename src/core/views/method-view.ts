@@ -42,6 +42,8 @@ export interface MethodStepView extends Pick<MethodStep, "id" | "minutes" | "att
   readonly operation: MethodStep["operation"];
   /** By how much its minutes are other than told, as the house's own batches took, by ln. */
   readonly learned?: number;
+  /** In how many lots it is done; absent where in one. */
+  readonly lots?: number;
   /** Water that it drives off, g. */
   readonly driven: number;
   /** In a pressure cooker: minutes at pressure, and until it comes up to it, a rule of thumb by what is in it; null of others. */
@@ -164,6 +166,7 @@ export function methodView({ recipe, table, bench }: Pick<BenchQuestion, "recipe
         atOnce: atOnce({ ...step, text }),
         operation: step.operation,
         ...(step.learned === undefined ? {} : { learned: step.learned }),
+        ...(step.lots === undefined ? {} : { lots: step.lots }),
         heat: step.heat,
         takes: lines.get(id)?.takes ?? [],
         pot: lines.get(id)?.pot ?? [],

@@ -2,6 +2,7 @@ import { withOwnWords } from "../adaptation";
 import { propertyOf, type Figures, type PropertyId } from "../evaluate";
 import type { ServingTemperature } from "../food";
 import type { Kitchen } from "../kitchen";
+import { colourOf } from "../models/appearance";
 import { bodyWords } from "../models/texture";
 import type { Figure } from "../numeric";
 import { kitchenMeasure, type BalancedLine } from "../recipe";
@@ -42,6 +43,8 @@ export interface StoveView {
   readonly holds: PotHolds;
   /** How long it takes to cool, by where it stands; empty where it is not one that has to be cooled fast. */
   readonly cooling: readonly ToldCooling[];
+  /** What it is to look like, from white (0) to dark (5), in words. */
+  readonly colour: { readonly step: number; readonly words: string };
   /** What serving will do to what is tasted now; null where it is served as it is. */
   readonly served: string | null;
 }
@@ -100,9 +103,12 @@ export function stoveView({ recipe, table, bench, stove }: StoveQuestion, kitche
     step: stove.step,
     holds: heldIn(stove, version),
     cooling: coolingOf(stove, figures, constants),
+    colour: told(colourOf(input.lines, figures.yield.value, constants)),
     served: servedWords(figures, table.serve, isBound, constants),
   };
 }
+
+const told = ({ step, words }: ReturnType<typeof colourOf>): StoveView["colour"] => ({ step, words });
 
 /** What gets so much firmer in the cold is set by a gel, not by how far it was cooked, steps of body. */
 const SETS = 3;

@@ -3,6 +3,7 @@ import { writeBatchCsv, writeBatchJson } from "../../core/exchange";
 import { download } from "../http/download";
 import { Refusal } from "../http/problems";
 import { getBatch } from "./batches";
+import { keptPhoto } from "./photos";
 
 const EXPORTS = {
   json: { type: "application/json", ending: "batch.json" },
@@ -20,6 +21,6 @@ export async function exportBatch(id: string, format: string): Promise<Response>
     batch.plan,
     events.map(({ event }) => event),
   );
-  const body = format === "csv" ? writeBatchCsv(session, iso) : `${JSON.stringify(writeBatchJson(session, iso), null, 2)}\n`;
+  const body = format === "csv" ? writeBatchCsv(session, iso) : `${JSON.stringify(writeBatchJson(session, iso, await keptPhoto(id)), null, 2)}\n`;
   return download(body, batch.title, "batch", EXPORTS[format]);
 }

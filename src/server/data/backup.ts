@@ -8,7 +8,7 @@ import { ajv, schemaErrors } from "../http/ajv";
 import { MOST_REVISION } from "../http/checked";
 import { Refusal } from "../http/problems";
 import { HOUSEHOLD_KEY } from "../kitchen/sources";
-import { COOK_EVENT, COOK_GROUND, COOK_PLAN } from "../http/schemas/cook";
+import { COOK_EVENT, COOK_GROUND, COOK_PLAN, PHOTO } from "../http/schemas/cook";
 import { ANY_BENCH, TABLE, VERSION_LIMITS } from "../http/schemas/documents";
 import { EATER_LISTS, RULE_LISTS, validateHousehold } from "../http/schemas/household";
 import { PANTRY_LISTS } from "../http/schemas/pantry";
@@ -228,6 +228,7 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
     }),
   ),
   cook_event: ajv.compile(row({ batch_id: text, place: { type: "integer", minimum: 1, maximum: COOK_LIMITS.events }, id: text, event: COOK_EVENT })),
+  photo: ajv.compile(row({ batch_id: text, ...PHOTO, width: counted, height: counted, taken_at: time })),
   bench_state: ajv.compile(row({ recipe_id: text, revision: counted, bench: ANY_BENCH, replaced_at: time, person_id: person })),
   recipe_revision: ajv.compile(row({ recipe_id: text, revision: counted, document: STORED_RECIPE, replaced_at: time, person_id: person })),
   setting: ajv.compile({

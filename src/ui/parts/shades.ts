@@ -16,3 +16,12 @@ export function shadeColour(step: number): string {
     )
     .join("")}`;
 }
+
+/** The shade of the scale that a colour is nearest to, by steps of a tenth, and how far off it is, 0 to 1. */
+export function nearestShade(hex: string): { readonly step: number; readonly off: number } {
+  const of = channels(hex);
+  const steps = Array.from({ length: 10 * (SHADES.length - 1) + 1 }, (_, i) => i / 10);
+  return steps
+    .map((step) => ({ step, off: Math.hypot(...channels(shadeColour(step)).map((each, i) => each - (of[i] ?? 0))) / (255 * Math.sqrt(3)) }))
+    .reduce((best, each) => (each.off < best.off ? each : best));
+}

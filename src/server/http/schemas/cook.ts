@@ -30,6 +30,8 @@ export const COOK_EVENT = Type.Union([
   only({ ...made, kind: of("done"), step: id }),
   only({ ...made, kind: of("skipped"), step: id }),
   only({ ...made, kind: of("went to"), step: id }),
+  only({ ...made, kind: of("lot done"), step: id }),
+  only({ ...made, kind: of("goes on"), step: id, who: orNull(name) }),
   only({ ...made, kind: of("step added"), step: id, text: said, after: orNull(id) }),
   only({ ...made, kind: of("note"), text: said, step: orNull(id) }),
   only({ ...made, kind: of("timer started"), timer: id, step: orNull(id), label: name, seconds: amount(0, 10_000_000) }),
@@ -68,6 +70,14 @@ export const COOK_EVENT = Type.Union([
 export const validateCookEvents = schemaOf<{ readonly events: readonly CookEvent[] }>()(only({ events: atLeastOne(COOK_EVENT, 200) }));
 
 /** What is to be cooked: a kept version, or the recipe as it was handed down. */
+/** A JPEG, base64, and which shade was picked from it. */
+const shade = orNull(Type.String({ pattern: "^#[0-9a-f]{6}$" }));
+const jpeg = (most: number) => Type.String({ minLength: 100, maxLength: most, pattern: "^[A-Za-z0-9+/]+={0,2}$" });
+export const PHOTO = { jpeg: jpeg(1_398_104), shade };
+// One that is too large is said in bytes, where it is taken in.
+export const validatePhoto = compiled(only({ jpeg: jpeg(2_000_000), shade }));
+export const validateShade = compiled(only({ shade }));
+
 export const validateStart = compiled(only({ recipeId: text(60, 1), versionId: orNull(text(60, 1)) }));
 
 const share = amount(-1, 2);
@@ -129,6 +139,7 @@ export const COOK_PLAN = only({
       pot: shares,
       operation: Type.Optional(oneOf(OPERATIONS)),
       learned: Type.Optional(amount(-5, 5)),
+      lots: Type.Optional(Type.Integer({ minimum: 2, maximum: 20 })),
       heat: orNull(oneOf(HEATS)),
       driven: amount(-1_000_000, 1_000_000),
       pressure: Type.Union([Type.Null(), only({ minutes, comingUp: minutes })]),

@@ -59,8 +59,10 @@ export function AllSteps({ session: { steps }, act }: BesideProps) {
               <span className="text-ink2 whitespace-nowrap">
                 {state === "done"
                   ? `done${took !== null && took >= 1 ? `, ${Math.round(took)} min` : ""}`
-                  : state === "now"
-                    ? "now"
+                  : state === "now" || state === "going"
+                    ? state === "now"
+                      ? "now"
+                      : "goes on"
                     : state === "skipped"
                       ? "left out"
                       : planned

@@ -30,11 +30,13 @@ import { Devices } from "./devices";
 import { AllSteps, Ready, Story, WriteDown } from "./beside";
 import { CookDownPanel } from "./cook-down";
 import { OwnSweetness } from "./fruit";
+import { GoingOn, Hands } from "./going-on";
 import { HeldBack } from "./held-back";
 import { Ended } from "./ended";
 import { AllDone } from "./the-end";
 import { TheStep } from "./the-step";
 import { Timers } from "./timers";
+import type { KeptPhoto } from "./photo";
 import { useBatch, type PlacedEvent } from "./use-batch";
 import { useAlarm, useAwake, useClock, useTaught, useTopOf, useVoice } from "./use-stove";
 import { WentWrong } from "./went-wrong";
@@ -48,13 +50,14 @@ interface CookStationProps {
   readonly events: readonly PlacedEvent[];
   /** What is computed of it as its events were when the page was made. */
   readonly view: StoveView;
+  readonly photo: KeptPhoto | null;
   /** Who sits at its table, by name; the house's words for body. */
   readonly names: readonly string[];
   readonly bodies: readonly (readonly [body: number, words: string])[];
 }
 
 /** Beside the stove: one step at a time in large type, its cues, what waits, what boils away, timers by the clock; and what happened, kept as it happens. */
-export function CookStation({ id, recipeId, plan, ground, events, view: given, names, bodies }: CookStationProps) {
+export function CookStation({ id, recipeId, plan, ground, events, view: given, photo, names, bodies }: CookStationProps) {
   const [said, setSaid] = useState("");
   const voice = useVoice();
   const { say } = voice;
@@ -91,13 +94,15 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, n
   const at = session.steps.findIndex((step) => step.id === session.now);
   const step = session.steps[at];
   const left = session.steps.filter(({ state }) => state === "to come");
+  // All but the last lot of a step are done one by one.
+  const lotsLeft = step ? (step.planned?.lots ?? 1) - 1 - step.lotsDone : 0;
   const back = lastToTakeBack(session);
   const timer = step ? nextTimer(session, step, at + 1) : null;
   const next = useCallback(() => {
     if (!isOn) return false;
-    if (step) act({ kind: "done", step: step.id });
+    if (step) act({ kind: lotsLeft > 0 ? "lot done" : "done", step: step.id });
     return step !== undefined;
-  }, [act, isOn, step]);
+  }, [act, isOn, step, lotsLeft]);
   const timeIt = useCallback(() => {
     if (!step || !timer || !isOn) return false;
     return act({ kind: "timer started", timer: crypto.randomUUID().slice(0, 8), step: step.id, ...timer });
@@ -172,11 +177,12 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, n
               {why}
             </p>
           )}
+          {isOn && <GoingOn session={session} now={now} act={act} />}
           {session.startedAt === null ? (
             <Begin plan={plan} onBegin={begin} />
           ) : session.endedAt !== null ? (
             <>
-              <Ended session={session} view={view} now={now} names={names} bodies={bodies} act={act} />
+              <Ended batch={id} photo={photo} session={session} view={view} now={now} names={names} bodies={bodies} act={act} />
               <Story session={session} />
             </>
           ) : step ? (
@@ -185,6 +191,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, n
             <AllDone session={session} onGo={(to) => act({ kind: "went to", step: to })} act={act} />
           )}
           {isOn && <Timers session={session} now={now} act={act} />}
+          {step && isOn && left.length > 0 && <Hands key={step.id} step={step.id} names={names} act={act} />}
           {step && isOn && (
             <p className="md:hidden mt-3">
               <button type="button" className="underline min-h-11" onClick={() => act({ kind: "skipped", step: step.id })}>
@@ -224,7 +231,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, n
           <WhatNow
             back={back?.words ?? null}
             timer={timer && `, ${spanText(Math.max(1, Math.round(timer.seconds / 60)))}`}
-            next={step ? (left.length === 0 ? "Last step done" : "Next") : null}
+            next={step ? (lotsLeft > 0 ? `Lot ${step.lotsDone + 1} done` : left.length === 0 ? "Last step done" : "Next") : null}
             onBack={() => back && act({ kind: "taken back", event: back.event })}
             onWrong={() => setWrong(true)}
             onTimer={timeIt}

@@ -9,8 +9,11 @@ import { buttonClass } from "../../parts/button";
 import { spanText } from "../../parts/span-text";
 import { Go } from "../../shell/go";
 import { Cooling } from "./cooling";
+import { Photo, type KeptPhoto } from "./photo";
 
 interface EndedProps {
+  readonly batch: string;
+  readonly photo: KeptPhoto | null;
   readonly session: CookSession;
   readonly view: StoveView;
   readonly now: number;
@@ -24,7 +27,7 @@ interface EndedProps {
 const field = "border border-edge bg-sheet px-2 min-h-11 text-[16px] min-w-0";
 
 /** What came of it: what it weighs, for whom portions are set aside, how it cools, how it turned out. */
-export function Ended({ session, view, now, names, bodies, act }: EndedProps) {
+export function Ended({ batch, photo, session, view, now, names, bodies, act }: EndedProps) {
   const { plan, got, steps, endedAt } = session;
   const took = steps.reduce((sum, step) => sum + (step.took ?? 0), 0);
   const off = got === null ? null : Math.round((100 * (got - plan.grams)) / plan.grams);
@@ -41,6 +44,7 @@ export function Ended({ session, view, now, names, bodies, act }: EndedProps) {
       <div className="grid md:grid-cols-2 gap-x-8">
         <SetAside session={session} names={names} act={act} />
         <TurnedOut session={session} bodies={bodies} isBound={view.figures.some(({ id }) => id === "binding")} act={act} />
+        <Photo batch={batch} given={photo} told={view.colour} />
       </div>
       <p className="mt-6 flex flex-wrap gap-x-6 gap-y-2 items-center no-print">
         <button type="button" className={buttonClass("plain")} onClick={() => act({ kind: "taken up again" })}>

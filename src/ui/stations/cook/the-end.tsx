@@ -14,6 +14,7 @@ interface AllDoneProps {
 
 /** No step comes next: those that were gone past, what all of it weighs, and the end. */
 export function AllDone({ session: { plan, steps, setUp, notes }, onGo, act }: AllDoneProps) {
+  const going = steps.some(({ state }) => state === "going");
   const past = steps.filter(({ state }) => state === "to come");
   const [text, setText] = useState("");
   const read = text.trim() === "" ? null : readTyped(text, 1);
@@ -25,7 +26,9 @@ export function AllDone({ session: { plan, steps, setUp, notes }, onGo, act }: A
         if (why === null) act({ kind: "ended", grams: read && "value" in read ? read.value : null });
       }}
     >
-      <p className="text-[30px] font-[600] leading-tight">{past.length === 0 ? "No step is left." : "These were gone past:"}</p>
+      <p className="text-[30px] font-[600] leading-tight">
+        {going ? "What still goes on is to be done." : past.length === 0 ? "No step is left." : "These were gone past:"}
+      </p>
       {past.length > 0 && (
         <ul className="mt-2 border-t border-ink">
           {past.map(({ id, text: words }) => (

@@ -22,6 +22,12 @@ export function TheStep({ session, now }: { readonly session: CookSession; reado
         </span>
         {planned?.part && <span>{planned.part}</span>}
         {planned && planned.minutes.usual > 0 && <span>about {spanText(planned.minutes.usual)}</span>}
+        {planned?.lots && (
+          <span className="font-[590] text-ink">
+            lot {step.lotsDone + 1} of {planned.lots}
+            {step.lotsDone + 1 < planned.lots ? "; the rest waits" : ""}
+          </span>
+        )}
         {planned && <span>{attention[planned.attention]}</span>}
         {session.setUp?.pan && <span>{session.setUp.pan.name}</span>}
         {began !== null && now > began + 60_000 && <span>on for {spanText(Math.floor((now - began) / 60_000))}</span>}
