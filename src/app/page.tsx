@@ -1,8 +1,9 @@
 import { listBatches } from "@/server/cook/batches";
+import { whatGoesOn } from "@/server/cook/going";
 import { getOnTheGo } from "@/server/recipes/on-the-go";
 import { wishWords } from "@/server/versions/versions";
 import { KitchenPage } from "@/ui/places/kitchen/kitchen-page";
-import { batchRow, dateWords, dayWords } from "./words";
+import { batchRow, clockWords, dateWords, dayWords } from "./words";
 
 /** Of them, so many are shown in the Kitchen. */
 const BATCHES = 3;
@@ -10,12 +11,13 @@ const BATCHES = 3;
 export default async function Page() {
   const now = new Date();
   const [{ going, kept, ...totals }, wishNames, batches] = await Promise.all([getOnTheGo(), wishWords(), listBatches(BATCHES)]);
+  const goesOn = await whatGoesOn(batches, clockWords);
   return (
     <KitchenPage
       {...totals}
       today={dayWords(now)}
       at={now.getTime()}
-      batches={batches.map(batchRow)}
+      batches={batches.map((batch) => batchRow(batch, goesOn.get(batch.id)))}
       going={going.map(({ id, title, kind, asked, table, bench, versionCount, touchedAt }) => ({
         id,
         title,

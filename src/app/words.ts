@@ -33,19 +33,20 @@ export const versionRow = ({
   readonly keptAt: string;
 }): VersionRowData => ({ id, title, label, kept: dateWords(keptAt) });
 
-/** A batch as lists show it. */
-export const batchRow = ({
-  id,
-  title,
-  label,
-  begunAt,
-  endedAt,
-  got,
-}: {
-  readonly id: string;
-  readonly title: string;
-  readonly label: string | null;
-  readonly begunAt: string;
-  readonly endedAt: string | null;
-  readonly got: number | null;
-}): BatchRow => ({ id, title, label, got, begun: dateWords(begunAt), isOn: endedAt === null });
+/** A batch as lists show it, and what goes on of it. */
+export const batchRow = (
+  {
+    id,
+    title,
+    label,
+    begunAt,
+    endedAt,
+    planned,
+    got,
+  }: Omit<BatchRow, "begun" | "isOn" | "goingOn"> & { readonly begunAt: string; readonly endedAt: string | null },
+  goingOn: readonly string[] = [],
+): BatchRow => ({ id, title, label, planned, got, begun: dateWords(begunAt), isOn: endedAt === null, goingOn });
+
+const CLOCK = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
+/** A moment of the day, by the clock of this machine. */
+export const clockWords = (at: number): string => CLOCK.format(at);

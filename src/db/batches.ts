@@ -13,6 +13,8 @@ export interface BatchSummary {
   readonly begunAt: string;
   /** Null while it is on the stove. */
   readonly endedAt: string | null;
+  /** What it was meant to weigh, g. */
+  readonly planned: number;
   /** g; null where it was not weighed. */
   readonly got: number | null;
 }
@@ -30,11 +32,12 @@ const SUMMARY = {
   label: maybe(text),
   begun_at: time,
   ended_at: maybe(time),
+  planned: number,
   got: maybe(number),
 };
-const COLUMNS = "id, recipe_id, version_id, title, label, begun_at, ended_at, got::float8 AS got";
+const COLUMNS = "id, recipe_id, version_id, title, label, begun_at, ended_at, (plan->>'grams')::float8 AS planned, got::float8 AS got";
 type Columns<C extends Record<string, (value: unknown) => unknown>> = { readonly [Name in keyof C]: ReturnType<C[Name]> };
-const read = ({ id, recipe_id, version_id, title, label, begun_at, ended_at, got }: Columns<typeof SUMMARY>): BatchSummary => ({
+const read = ({ id, recipe_id, version_id, title, label, begun_at, ended_at, planned, got }: Columns<typeof SUMMARY>): BatchSummary => ({
   id,
   recipeId: recipe_id,
   versionId: version_id,
@@ -42,12 +45,13 @@ const read = ({ id, recipe_id, version_id, title, label, begun_at, ended_at, got
   label,
   begunAt: begun_at,
   endedAt: ended_at,
+  planned,
   got,
 });
 
 export async function insertBatch(
   db: Connection,
-  { id, recipeId, versionId, title, label, plan, ground, begunAt }: Omit<StoredBatch, "endedAt" | "got">,
+  { id, recipeId, versionId, title, label, plan, ground, begunAt }: Omit<StoredBatch, "endedAt" | "got" | "planned">,
 ): Promise<void> {
   await db.query(
     `INSERT INTO batch (id, recipe_id, version_id, title, label, plan, ground, begun_at)

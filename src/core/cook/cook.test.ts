@@ -11,6 +11,7 @@ import {
   sessionOf,
   stirring,
   storyOf,
+  whereItIs,
   transition,
   COOK_LIMITS,
   type CookEvent,
@@ -267,6 +268,24 @@ describe("a batch on the stove", () => {
     const last = run(START(), event({ kind: "done", step: "s1" }), event({ kind: "done", step: "s2" }), event({ kind: "goes on", step: "s3", who: null }));
     expect(last).toMatchObject({ now: null, steps: [{}, {}, { state: "going" }] });
     expect(problemOf(event({ kind: "goes on", step: "s1", who: null }), last)).toMatch(/done already/);
+  });
+  it("is told where it is: its step, what goes on beside, timers", () => {
+    const clock = (at: number) => `${at / MINUTE} min`;
+    const timer = event({ kind: "timer started", timer: "t", step: "s1", label: "Step 1", seconds: 600 }, MINUTE);
+    const beside = run(START(), timer, event({ kind: "goes on", step: "s1", who: "the aunt" }, MINUTE));
+    expect(whereItIs(beside, clock, 5 * MINUTE)).toEqual([
+      "step 2 of 3: Pour in the water.",
+      "in the hands of the aunt: Roast the semolina.",
+      "Step 1: until 11 min",
+    ]);
+    expect(whereItIs(beside, clock, 12 * MINUTE).at(-1)).toBe("Step 1: the time is up");
+    expect(whereItIs(sessionOf(PLAN, []), clock, 0)).toEqual(["not begun"]);
+    expect(whereItIs(run(START(), ...["s1", "s2", "s3"].map((step) => event({ kind: "done", step }))), clock, 0)).toEqual(["all steps are done"]);
+  });
+  it("has a timer for each lot", () => {
+    const [, second] = run(START(), event({ kind: "done", step: "s1" }), event({ kind: "lot done", step: "s2" })).steps;
+    if (!second) return expect.fail("no step");
+    expect(nextTimer({ events: [] }, second, 2)).toEqual({ label: "Step 2, lot 2", seconds: 200 });
   });
   it("counts the lots of a step, and no more than there are", () => {
     const lot = () => event({ kind: "lot done", step: "s2" });

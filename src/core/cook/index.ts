@@ -16,6 +16,7 @@ export { sessionOf, transition } from "./transition";
 export { heatNow, stoveLines, stoveState, type StoveLine, type StoveState } from "./stove";
 export { alarmWords, missedBetween, nextTimer, secondsLeft, stirring } from "./timers";
 export { weighedRuns } from "./weighed-runs";
+export { whereItIs } from "./where-it-is";
 export { oddWeight } from "./odd-weight";
 export { problemOf } from "./problems";
 export { lastToTakeBack } from "./take-back";

@@ -44,8 +44,10 @@ const RELEASE = 10;
  */
 export function nextTimer(session: Pick<CookSession, "events">, step: CookStep, place: number): { readonly label: string; readonly seconds: number } {
   const { planned } = step;
-  const label = `Step ${place}`;
-  if (!planned?.pressure) return { label, seconds: Math.max(1, Math.round(60 * (planned?.minutes.usual || 5))) };
+  const lots = planned?.lots ?? 1;
+  const label = `Step ${place}${lots > 1 ? `, lot ${step.lotsDone + 1}` : ""}`;
+  // Minutes are of all lots; each has a timer of its own.
+  if (!planned?.pressure) return { label, seconds: Math.max(1, Math.round((60 * (planned?.minutes.usual || 5)) / lots)) };
   const back = new Set(session.events.flatMap((event) => (event.kind === "taken back" ? [event.event] : [])));
   const begun = session.events.filter((event) => event.kind === "timer started" && event.step === step.id && !back.has(event.id)).length;
   const { comingUp, minutes } = planned.pressure;

@@ -32,14 +32,6 @@ export const learnedKey = {
   cooling: (place: string) => `cooling/${place}`,
 } as const;
 
-/**
- * By how much a quantity is other than the tables have it.
- * @unit ratio
- * @range above 0; 1 where nothing was learned
- * @source the house's own batches
- */
-export const learnedRatio = (learned: Learned, key: string): number => Math.exp(learned[key]?.ln ?? 0);
-
 /** A mark of what was learned, other where any of it is: what was worked out with it is told by this. Empty where nothing was. */
 export function learnedMark(learned: Learned): string {
   const all = Object.entries(learned)

@@ -7,23 +7,37 @@ export interface BatchRow {
   readonly label: string | null;
   readonly begun: string;
   readonly isOn: boolean;
-  /** g; null where it was not weighed. */
+  /** What it was meant to weigh, and what came of it, g; null where it was not weighed. */
+  readonly planned: number;
   readonly got: number | null;
+  /** While it is on the stove, or cools: each a few words. */
+  readonly goingOn: readonly string[];
+}
+
+/** What came of it, beside the plan. */
+function gotWords({ isOn, planned, got }: Pick<BatchRow, "isOn" | "planned" | "got">): string {
+  if (isOn) return "on the stove";
+  if (got === null) return "not weighed";
+  const off = Math.round((100 * (got - planned)) / Math.max(1, planned));
+  return `${formatGrams(got)} g${off === 0 ? ", as planned" : `, ${Math.abs(off)} % ${off < 0 ? "less" : "more"} than planned`}`;
 }
 
 /** Batches, each a press away. */
 export const BatchList = ({ batches }: { readonly batches: readonly BatchRow[] }) => (
   <ul className="border-t border-ink">
-    {batches.map(({ id, title, label, begun, isOn, got }) => (
+    {batches.map(({ id, title, label, begun, goingOn, ...batch }) => (
       <li key={id} className="border-b border-line">
         <Go href={`/batches/${id}`} className="flex flex-wrap gap-x-6 items-baseline py-2.5 min-h-11 hover:bg-pressed">
           <span className="flex-1 basis-60 min-w-0">
             <span className="font-[550]">{title}</span> <span className="text-ink2">{label === null ? "as handed down" : label}</span>
+            {goingOn.map((words) => (
+              <span key={words} className="block t-ledger text-ink2 truncate first-letter:uppercase">
+                {words}
+              </span>
+            ))}
           </span>
           <span className="t-ledger text-ink2">{begun}</span>
-          <span className={`t-ledger w-36 ${isOn ? "text-saffron font-[550]" : ""}`}>
-            {isOn ? "on the stove" : got === null ? "not weighed" : `${formatGrams(got)} g`}
-          </span>
+          <span className={`t-ledger md:w-56 ${batch.isOn ? "text-saffron font-[550]" : ""}`}>{gotWords(batch)}</span>
         </Go>
       </li>
     ))}

@@ -42,9 +42,11 @@ export function Ended({ batch, photo, session, view, now, names, bodies, act }: 
       </p>
       <Cooling cooling={view.cooling} endedAt={endedAt ?? now} now={now} temperatures={session.temperatures} act={act} />
       <div className="grid md:grid-cols-2 gap-x-8">
-        <SetAside session={session} names={names} act={act} />
+        <div>
+          <SetAside session={session} names={names} act={act} />
+          <Photo batch={batch} given={photo} told={view.colour} />
+        </div>
         <TurnedOut session={session} bodies={bodies} isBound={view.figures.some(({ id }) => id === "binding")} act={act} />
-        <Photo batch={batch} given={photo} told={view.colour} />
       </div>
       <p className="mt-6 flex flex-wrap gap-x-6 gap-y-2 items-center no-print">
         <button type="button" className={buttonClass("plain")} onClick={() => act({ kind: "taken up again" })}>

@@ -23,7 +23,7 @@ export function GoingOn({ session: { steps, timers }, now, act }: GoingOnProps) 
           const left = timer ? secondsLeft(timer, now) : null;
           return (
             <li key={id} className="border-b border-line py-1.5 flex flex-wrap gap-x-4 gap-y-1 items-center">
-              <span className="flex-1 basis-60 min-w-0">
+              <span className="flex-1 basis-full md:basis-60 min-w-0">
                 <span className="block line-clamp-1">
                   {place}. {text}
                 </span>

@@ -21,7 +21,12 @@ export function TheStep({ session, now }: { readonly session: CookSession; reado
           Step {at + 1} of {session.steps.length}
         </span>
         {planned?.part && <span>{planned.part}</span>}
-        {planned && planned.minutes.usual > 0 && <span>about {spanText(planned.minutes.usual)}</span>}
+        {planned && planned.minutes.usual > 0 && (
+          <span>
+            about {spanText(planned.minutes.usual)}
+            {planned.lots ? " in all" : ""}
+          </span>
+        )}
         {planned?.lots && (
           <span className="font-[590] text-ink">
             lot {step.lotsDone + 1} of {planned.lots}
