@@ -1,5 +1,7 @@
 /** A batch on the stove: opening one of many events, a forecast, and what is shown after a press. */
 import { forecast, sessionOf, stoveState, TABLE_RATE_SD, transition, type CookEvent } from "../src/core/cook";
+import { learnedKey } from "../src/core/food";
+import { learn } from "../src/core/learning";
 import { USUAL_SOURCES } from "../src/core/kitchen";
 import { cookPlan, methodView, stoveView } from "../src/core/views";
 import { DEMO_RECIPES, kitchenOf } from "../src/data";
@@ -44,10 +46,23 @@ export async function cooks(timed: (work: () => unknown) => Promise<number>, spr
         forecast({ prior: { rate: 9, sd: TABLE_RATE_SD }, weights, start: { at: 0, grams: 1200, sd: 30 }, solids: 220, target: 800, now: 1_800_000 }),
       ),
     );
+  const outcomes = Array.from({ length: 2000 }, (_, i) => ({
+    of:
+      i % 2
+        ? { [learnedKey.body("hot", "rice")]: 0.7, [learnedKey.body("hot", "pulse")]: 0.3 }
+        : { [learnedKey.rate({ name: "p", diameter: 20 + (i % 9) }, null)]: 1 },
+    ln: ((i * 37) % 100) / 250 - 0.2,
+    sd: 0.1,
+    at: i,
+    batch: `b${i >> 1}`,
+  }));
+  const learnt: number[] = [];
+  for (let i = 0; i < 10; i++) learnt.push(await timed(() => learn(outcomes)));
   return [
     [`figures after a press at each step of ${DEMO_RECIPES.length} sweets`, spread(views), "p95 50 ms"],
     [`a batch of ${MANY} events opened`, spread(opened), "300 ms"],
     ["a forecast by 60 weights", spread(forecasts), "5 ms"],
+    ["what 1,000 batches taught, brought together", spread(learnt), ""],
     ...["unweighed", "two weights over 10 min", "a stick, twice over 10 min"].map((how, i): Row => [
       `time to the stop weight, ${STOVES} stoves that no model knows: ${how}`,
       offBy(i),

@@ -11,6 +11,7 @@ import { library, reading } from "./bench-library";
 import { readings } from "./bench-reading";
 import { besideDraws } from "./bench-draws";
 import { methods } from "./bench-methods";
+import { atTheStove } from "./bench-stove";
 import { cooks } from "./bench-cook";
 import { rescues } from "./bench-rescue";
 import { besideSpreadsheet } from "./bench-spreadsheet";
@@ -267,6 +268,7 @@ const PARTS = {
   library: () => library(rows, timed, spread),
   pages,
   stations: () => stations(rows),
+  stove: () => atTheStove(rows, spread),
   views,
   faults: () => faults(rows),
   verdicts: () => verdicts(rows),

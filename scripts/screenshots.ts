@@ -82,7 +82,6 @@ await shot("pantry", "/pantry?family=sweetener");
 await shot("household", "/household");
 await shot("maker", "/pantry/make?of=milk&from=almond", { height: 900 });
 await shot("rescue", "/recipes/demo-9/rescue?fault=too+thin&grams=1400", { then: (page) => page.getByRole("listitem").first().waitFor() });
-await shot("paste", "/recipes/new");
 await app.stop();
 removeFolder(folder);
 
@@ -98,6 +97,7 @@ await shot("cook", "/batches", {
     await page.getByRole("region", { name: "Cook down" }).locator("svg").waitFor();
   },
 });
+await shot("learned", "/batches/learned", { height: 1060 });
 await shot("suits", "/recipes/suits?table=demo-10", {
   then: (page) => page.waitForFunction(() => document.querySelector("progress") === null, null, { timeout: 60_000 }).then(() => undefined),
 });

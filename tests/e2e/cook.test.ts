@@ -205,6 +205,20 @@ describe("beside the stove", () => {
     expect(await axe(page)).toEqual([]);
   });
 
+  it("keeps the screen on by a silent video where the system does not, once something is pressed, and says so", async () => {
+    await goto("/recipes/demo-3/method");
+    await session.button("Cook it").click();
+    await session.page.waitForURL(/\/batches\//);
+    const phone = await session.another(PHONE);
+    await phone.addInitScript(() => Reflect.deleteProperty(Navigator.prototype, "wakeLock"));
+    await phone.goto(session.page.url());
+    await phone.getByRole("button", { name: "Begin" }).click();
+    await phone.getByText(/^Step 1 of/).waitFor();
+    await phone.getByText("The screen may go dark: then no alarm can ring").waitFor();
+    await phone.getByRole("button", { name: /^Timer/ }).click();
+    await phone.getByText("The screen stays on while a silent video plays").waitFor();
+  });
+
   it("sends what was pressed while the server was away, once it is back", async () => {
     await goto("/recipes/demo-3/method");
     await session.button(/^Cook it$|^Keep it and cook$/).click();

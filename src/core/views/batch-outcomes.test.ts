@@ -72,6 +72,9 @@ describe("what a batch has shown", () => {
     expect(batchOf(KHEER, [...WEIGHED, [0, { kind: "taken back", event: "e3" }], ...ENDED]).of(RATE)).toBeUndefined();
     const brisk = batchOf(KHEER, [...WEIGHED.slice(0, 3), [1, { kind: "heat", heat: "brisk" }], ...WEIGHED.slice(3), ...ENDED]);
     expect(brisk.of(RATE)).toBeUndefined();
+    // More than its burner can drive off: some was taken out.
+    const lifted = batchOf(KHEER, [...WEIGHED.slice(0, 3), [10, { kind: "weighed", grams: 1370, pan: 1000 }], ...ENDED]);
+    expect(lifted.of(RATE)).toBeUndefined();
   });
   it("is how thick it became for what was weighed, of what thickens it", () => {
     const said = (body: number) => batchOf(KHEER, [...WEIGHED, ...ENDED, [5, { kind: "turned out", when: "hot", body, off: "" }]]);
@@ -80,6 +83,16 @@ describe("what a batch has shown", () => {
     const rice = learnedKey.body("hot", "rice");
     expect(lnOf(said(figures["body.hot"].value).of(rice))).toBeCloseTo(0, 6);
     expect(lnOf(said(8.2).of(rice))).toBeGreaterThan(lnOf(said(4.5).of(rice)));
+    // Who stops by the look of it makes up for the starch: where nothing was weighed, nothing is told of it; nor with who knows what in it.
+    const unweighed = batchOf(KHEER, [
+      ...WEIGHED,
+      ...ENDED.slice(0, 2),
+      [1, { kind: "ended", grams: null }],
+      [5, { kind: "turned out", when: "hot", body: 6, off: "" }],
+    ]);
+    expect(unweighed.of(rice)).toBeUndefined();
+    const stranger: CookHappening = { kind: "put in", line: null, food: null, name: "a powder", grams: 40, word: "" };
+    expect(batchOf(KHEER, [...WEIGHED, [1, stranger], ...ENDED, [5, { kind: "turned out", when: "hot", body: 6, off: "" }]]).of(rice)).toBeUndefined();
     // At the ends of the scale a word says little.
     for (const end of [0, 9.5]) expect(said(end).of(rice)).toBeUndefined();
   });

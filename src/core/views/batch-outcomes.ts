@@ -4,10 +4,10 @@ import { learnedKey, type BodyFamily } from "../food";
 import type { Kitchen } from "../kitchen";
 import type { Outcome } from "../learning";
 import { BY_THE_STOVE } from "../method";
-import { indexOfBody } from "../process";
+import { burnerCap, indexOfBody } from "../process";
 import type { Constants } from "./stove-aim";
 import { heldIn, tableRate } from "./stove-cook-down";
-import { coolsIn, HOT, ROOM } from "./stove-cooling";
+import { coolsIn, ROOM } from "./stove-cooling";
 import { stoveStanding, type CookGround, type StoveStanding } from "./stove-standing";
 
 /** A batch as it is kept: from what it was begun, and all that happened. */
@@ -39,6 +39,8 @@ export function batchOutcomes({ id, plan, events, ...begun }: KeptBatch, kitchen
   ].map((shown) => ({ ...shown, at, batch: id }));
 }
 
+/** What of a burner's power reaches a pot is a rule of thumb: so much more of it may. */
+const BEYOND = 1.5;
 /** Weights that lie closer together tell little of a rate, minutes; and a pot that loses less than the scale can tell. */
 const APART = 3;
 
@@ -50,6 +52,8 @@ function ratesShown(plan: CookPlan, events: readonly CookEvent[], { version }: S
     if (!first || !last || stove.rateKey === null || heatNow(session) === null || last.at - first.at < APART * 60_000) return [];
     const { sugar, starch, other } = heldIn(stove, version);
     const seen = rateSeen(weights, sugar + starch + other);
+    // More than its burner can: some was taken out, or the pot was lifted.
+    if (seen && stove.burner && seen.rate > BEYOND * burnerCap(stove.burner)) return [];
     return seen && seen.sd < TABLE_RATE_SD ? [{ key: stove.rateKey, ln: Math.log(seen.rate / tableRate(stove, constants)), sd: seen.sd }] : [];
   });
   return [...new Set(runs.map(({ key }) => key))].map((key): Shown => {
@@ -62,9 +66,16 @@ function ratesShown(plan: CookPlan, events: readonly CookEvent[], { version }: S
 /** Bodies that are told so far at the end of the scale say little, steps of 10. */
 const [THINNEST, THICKEST] = [1, 9];
 
-/** How thick it was by the house's words, beside what the models say of what was in it. */
-function bodiesShown({ turnedOut }: CookSession, { input, figures, isBound }: StoveStanding, constants: Constants): Shown[] {
-  if (isBound) return [];
+/** With less driven off than this share of all, it does not have to be weighed to know what was in it. */
+const AS_IT_IS = 0.03;
+
+/**
+ * How thick it was by the house's words, beside what the models say of what was in it. Who stops by the look of it makes up for what its
+ * starch is like: where it was not weighed in the end, nothing is told of that.
+ */
+function bodiesShown({ turnedOut, got }: CookSession, { input, figures, isBound, unknown }: StoveStanding, constants: Constants): Shown[] {
+  const isAsItIs = Math.abs(input.evaporation.value) < AS_IT_IS * figures.yield.value;
+  if (isBound || unknown.length > 0 || (got === null && !isAsItIs)) return [];
   return (["hot", "chilled"] as const).flatMap((cooled): Shown[] => {
     const id: PropertyId = `body.${cooled}`;
     const said = turnedOut.get(cooled)?.body ?? null;
@@ -99,10 +110,10 @@ const HELD_FROM: Readonly<Record<Holds, readonly [low: number | null, high: numb
   greasy: [1.25, null],
 };
 /** How what was shaped held: a word, between two bounds. */
-function bindingShown({ turnedOut }: CookSession, { input, figures, isBound }: StoveStanding, constants: Constants): Shown[] {
+function bindingShown({ turnedOut }: CookSession, { input, figures, isBound, unknown }: StoveStanding, constants: Constants): Shown[] {
   const holds = turnedOut.get("chilled")?.holds ?? turnedOut.get("hot")?.holds ?? null;
   const told = figures.binding.value;
-  if (!isBound || holds === null || !(told > 0)) return [];
+  if (!isBound || holds === null || unknown.length > 0 || !(told > 0)) return [];
   const [low, high] = HELD_FROM[holds];
   const lnOf = (end: number | null) => (end === null ? null : Math.log(told / end));
   const shares = Object.entries(bindingShares(input, constants));
@@ -111,7 +122,7 @@ function bindingShown({ turnedOut }: CookSession, { input, figures, isBound }: S
 }
 
 /** What took so much longer or shorter was left on, or pressed late. */
-const [SHORT, LONG] = [0.3, 3.5];
+const [SHORT, LONG] = [0.45, 2.2];
 
 /** How long steps took beside the minutes that they were shown with, by what was done. */
 function timesShown({ steps }: CookSession): Shown[] {
@@ -127,7 +138,7 @@ function timesShown({ steps }: CookSession): Shown[] {
   });
 }
 /** How late or early a step is pressed done, as a share of it: a rule of thumb. */
-const PRESSED = 0.15;
+const PRESSED = 0.25;
 
 /** A probe and its place, and how warm the room is, leave so much of a time open; nearer to the room than this nothing is told, °C. */
 const PROBED = 0.15;
@@ -139,7 +150,8 @@ function coolingShown({ temperatures, endedAt, setUp }: CookSession, { figures }
   const of = { grams: figures.yield.value, diameter: setUp?.pan?.diameter ?? null, water: figures.water.value };
   const measured = temperatures.filter(({ at }) => at >= endedAt);
   const shown = measured.flatMap(({ at, celsius, place }, i) => {
-    const before = measured[i - 1] ?? { at: endedAt, celsius: HOT, place };
+    const before = measured[i - 1];
+    if (!before) return [];
     const minutes = (at - before.at) / 60_000;
     if (
       place === null ||

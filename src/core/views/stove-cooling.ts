@@ -19,7 +19,7 @@ export interface ToldCooling {
 }
 
 /** As it leaves the fire, and the room, °C. */
-export const HOT = 92;
+const HOT = 92;
 export const ROOM = 20;
 const [WARM, COLD] = [21, 5];
 const [FIRST, SECOND] = [120, 240];

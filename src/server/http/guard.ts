@@ -93,6 +93,8 @@ export function contentSecurityPolicy(nonce: string | null): string {
     nonce === null ? "script-src 'self' 'wasm-unsafe-eval'" : `script-src 'nonce-${nonce}' 'strict-dynamic' 'wasm-unsafe-eval'`,
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data:",
+    // The silent video that keeps a screen on where the page is not secure.
+    "media-src 'self' data:",
     "font-src 'self'",
     "connect-src 'self'",
     "worker-src 'self' blob:",

@@ -56,6 +56,13 @@ interface CookStationProps {
   readonly bodies: readonly (readonly [body: number, words: string])[];
 }
 
+const AWAKE: Readonly<Record<ReturnType<typeof useAwake>["awake"], string>> = {
+  "kept on": "The screen stays on",
+  "kept on by a video": "The screen stays on while a silent video plays",
+  "may go dark": "The screen may go dark: then no alarm can ring",
+  off: "",
+};
+
 /** Beside the stove: one step at a time in large type, its cues, what waits, what boils away, timers by the clock; and what happened, kept as it happens. */
 export function CookStation({ id, recipeId, plan, ground, events, view: given, photo, names, bodies }: CookStationProps) {
   const [said, setSaid] = useState("");
@@ -77,14 +84,15 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, p
   const { allowSound } = useAlarm(session, now, on !== undefined && stirring(on, plan, now)?.isDue === true);
   const isOver = session.endedAt !== null;
   const isOn = session.startedAt !== null && session.endedAt === null;
-  const awake = useAwake(isOn);
+  const { awake, onPress: keepAwake } = useAwake(isOn);
   const [isWrong, setWrong] = useState(false);
   const act = useCallback(
     (happening: CookHappening) => {
       allowSound();
+      keepAwake();
       return press(happening);
     },
-    [press, allowSound],
+    [press, allowSound, keepAwake],
   );
   const lines = useMemo(() => stoveLines(session), [session]);
   const stove = useSame(useMemo(() => stoveState(session), [session]));
@@ -135,7 +143,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, p
         }`}
       >
         <span className="t-small text-ink2 flex flex-wrap gap-x-4 items-center no-print" role="status">
-          {isOn && (awake === "kept on" ? "The screen stays on" : awake === "may go dark" ? "The screen may go dark: then no alarm can ring" : "")}
+          {AWAKE[awake]}
           <span>{waiting === 0 ? "Saved" : `${waiting} not saved yet`}</span>
         </span>
         {voice.isThere && (

@@ -1,5 +1,6 @@
 "use client";
 
+import type NoSleep from "nosleep.js";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { missedBetween, secondsLeft, type CookSession, type CookTimer } from "../../../core/cook";
@@ -92,10 +93,14 @@ export function useAlarm(session: CookSession, now: number, isToStir: boolean): 
   return { allowSound };
 }
 
-export type Awake = "kept on" | "may go dark" | "off";
-/** Keeps the screen on while it is wanted, where the browser can; says which it is. */
-export function useAwake(isWanted: boolean): Awake {
-  const [isKept, setKept] = useState<boolean | null>(null);
+export type Awake = "kept on" | "kept on by a video" | "may go dark" | "off";
+/**
+ * Keeps the screen on while it is wanted: by the system, where the page is secure; else by a silent video, which can begin only with a
+ * press (`onPress`). Says which it is.
+ */
+export function useAwake(isWanted: boolean): { readonly awake: Awake; readonly onPress: () => void } {
+  const [awake, setAwake] = useState<Awake>("off");
+  const video = useRef<NoSleep | "asked" | null>(null);
   useEffect(() => {
     if (!isWanted) return;
     let lock: WakeLockSentinel | null = null;
@@ -107,9 +112,9 @@ export function useAwake(isWanted: boolean): Awake {
         const got = await navigator.wakeLock.request("screen");
         if (isLeft) return void got.release();
         lock = got;
-        setKept(true);
+        setAwake("kept on");
       } catch {
-        setKept(false);
+        if (typeof video.current !== "object" || video.current === null) setAwake("may go dark");
       }
     };
     void ask();
@@ -119,9 +124,24 @@ export function useAwake(isWanted: boolean): Awake {
       isLeft = true;
       document.removeEventListener("visibilitychange", again);
       void lock?.release();
+      if (video.current !== "asked") video.current?.disable();
+      video.current = null;
     };
   }, [isWanted]);
-  return !isWanted ? "off" : isKept === null ? "off" : isKept ? "kept on" : "may go dark";
+  const onPress = useCallback(() => {
+    if (awake !== "may go dark" || video.current !== null || "wakeLock" in navigator) return;
+    video.current = "asked";
+    void import("nosleep.js")
+      .then(async ({ default: NoSleep }) => {
+        const playing = new NoSleep();
+        await playing.enable();
+        video.current = playing;
+        setAwake("kept on by a video");
+      })
+      // Where not even that is let, it is said that the screen may go dark.
+      .catch(() => (video.current = null));
+  }, [awake]);
+  return { awake: isWanted ? awake : "off", onPress };
 }
 
 const ALOUD = "threpsis.cook.aloud";
