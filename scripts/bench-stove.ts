@@ -94,10 +94,8 @@ async function hoursOn(address: string, batch: string): Promise<string> {
     return { megabytes: of("JSHeapUsedSize") / 1e6, nodes: of("Nodes") };
   };
   const left = async () => {
-    const [hours = "0", minutes = "0", seconds = "0"] = (
-      /(?:(\d+):)?(\d+):(\d+)/.exec((await page.getByRole("timer").first().textContent()) ?? "") ?? []
-    ).slice(1);
-    return 3600 * Number(hours || 0) + 60 * Number(minutes) + Number(seconds);
+    const parts = ((await page.getByRole("timer").first().textContent()) ?? "").split(":").map(Number);
+    return parts.reduce((sum, part) => 60 * sum + part, 0);
   };
   await page.clock.runFor(60_000);
   const [before, first] = [await held(), await left()];
