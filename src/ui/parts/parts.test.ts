@@ -1,3 +1,4 @@
+import { nearestShade, shadeColour } from "./shades";
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { readTyped } from "./amount-field";
@@ -73,5 +74,16 @@ describe("the tokens", () => {
     ] as const)
       expect(contrast(colour(text), colour(wash)), `${text} on ${wash}`).toBeGreaterThanOrEqual(4.5);
     for (const ground of ["ground", "sheet"]) expect(contrast(colour("edge"), colour(ground)), `edge on ${ground}`).toBeGreaterThanOrEqual(3);
+  });
+});
+
+describe("shades", () => {
+  it("finds a shade of the scale again, and says how far off a colour is that is none of it", () => {
+    for (const step of [0, 0.5, 1, 2.3, 3.7, 5]) {
+      const near = nearestShade(shadeColour(step));
+      expect(near.step).toBeCloseTo(step, 1);
+      expect(near.off).toBeLessThan(0.02);
+    }
+    expect(nearestShade("#1040ff").off).toBeGreaterThan(0.3);
   });
 });
