@@ -57,20 +57,26 @@ async function presses(address: string, batch: string, spread: (values: readonly
   const client = await page.context().newCDPSession(page);
   await client.send("Emulation.setCPUThrottlingRate", { rate: SLOWDOWN });
   await page.waitForTimeout(2000);
-  await page.evaluate(() => {
-    const seen: number[] = [];
-    Object.assign(window, { seen });
-    new PerformanceObserver((list) => {
-      for (const entry of list.getEntries()) if (entry.name === "keydown") seen.push(entry.duration);
-    }).observe({ type: "event", durationThreshold: 16, buffered: false } as PerformanceObserverInit);
-  });
-  for (let i = 0; i < PRESSES; i++) {
-    await page.locator("body").press(i % 2 === 0 ? "Space" : "Backspace");
-    await page.waitForTimeout(700);
-  }
-  const durations = await page.evaluate(() => (window as unknown as { readonly seen: number[] }).seen);
+  const pressed = async () => {
+    await page.evaluate(() => {
+      const seen: number[] = [];
+      Object.assign(window, { seen });
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries()) if (entry.name === "keydown") seen.push(entry.duration);
+      }).observe({ type: "event", durationThreshold: 16, buffered: false } as PerformanceObserverInit);
+    });
+    for (let i = 0; i < PRESSES; i++) {
+      await page.locator("body").press(i % 2 === 0 ? "Space" : "Backspace");
+      await page.waitForTimeout(700);
+    }
+    const durations = await page.evaluate(() => (window as unknown as { readonly seen: number[] }).seen);
+    return [...durations, ...Array<number>(Math.max(0, PRESSES - durations.length)).fill(16)];
+  };
+  const here = await pressed();
+  await page.setContent("<p>0</p><script>let n = 0; addEventListener('keydown', () => (document.querySelector('p').textContent = ++n))</script>");
+  const plain = await pressed();
   await browser.close();
-  return spread([...durations, ...Array<number>(Math.max(0, PRESSES - durations.length)).fill(16)], 0);
+  return `${spread(here, 0)}; on a page of one plain number ${spread(plain, 0)}`;
 }
 
 /** A page that stays open by a clock that runs fast: whether its timer is still right, and whether it holds more and more. */
@@ -119,7 +125,7 @@ async function underKills(first: RunningApp, folder: string, rows: Row[]): Promi
   for (let seed = 7; answered.length < UNDER_KILLS;) {
     seed = (seed * 1_103_515_245 + 12_345) % 2_147_483_648;
     const running = app;
-    const killed = setTimeout(() => void running.stop("SIGKILL"), 400 + (seed % 2500));
+    const killed = setTimeout(() => void running.stop("SIGKILL"), 1500 + (seed % 5000));
     for (let alive = true; alive && answered.length < UNDER_KILLS;) {
       const event = note();
       alive = await add(running, batch, event).then(

@@ -88,7 +88,14 @@ export function applied(session: CookSession, event: CookEvent): CookSession {
     case "turned out":
       return { ...session, turnedOut: new Map([...session.turnedOut, [event.when, { body: event.body, off: event.off, holds: event.holds ?? null }]]) };
     case "ended":
-      return { ...session, endedAt: event.at, got: event.grams, timers: [], now: null, steps: session.steps.map(waiting) };
+      return {
+        ...session,
+        endedAt: event.at,
+        got: event.grams,
+        timers: [],
+        now: null,
+        steps: session.steps.map((step) => (step.state === "going" ? { ...step, state: "to come", who: null } : waiting(step))),
+      };
     case "taken up again":
       return session.endedAt === null ? session : goingOn({ ...session, endedAt: null, got: null }, event.at);
     case "taken back":

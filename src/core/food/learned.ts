@@ -17,11 +17,14 @@ export const NOTHING_LEARNED: Learned = {};
 /** What thickens, as one house has it: a starch by its kind, fruit and vegetables by their pulp, ground nuts and seeds. */
 export type BodyFamily = StarchKind | "pulp" | "nuts";
 
+/** A name within a key, whose parts a stroke parts. */
+const plain = (name: string): string => name.replaceAll("/", " ").trim();
+
 /** What can be learned, with what it is of. */
 export const learnedKey = {
   /** How fast a pan boils away on a burner. */
   rate: (pan: { readonly name: string; readonly diameter: number }, burner: { readonly name: string } | null) =>
-    `rate/${pan.name.trim() || "pan"}, ${pan.diameter} cm/${burner?.name.trim() ?? ""}`,
+    `rate/${plain(pan.name) || "pan"}, ${pan.diameter} cm/${plain(burner?.name ?? "")}`,
   /** How much a family thickens. */
   body: (cooled: "hot" | "chilled", family: BodyFamily) => `body/${cooled}/${family}`,
   /** How much binder a food takes up. */

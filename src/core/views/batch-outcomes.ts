@@ -49,7 +49,10 @@ function ratesShown(plan: CookPlan, events: readonly CookEvent[], { version }: S
   const runs = weighedRuns(plan, events).flatMap(({ session, weights }) => {
     const [first, last] = [weights[0], weights.at(-1)];
     const stove = stoveState(session);
-    if (!first || !last || stove.rateKey === null || heatNow(session) === null || last.at - first.at < APART * 60_000) return [];
+    // Under a lid, and in lots, it does not boil away as a pan does.
+    const isOne = (session.steps.find(({ id }) => id === session.now)?.planned?.lots ?? 1) === 1;
+    if (!first || !last || stove.rateKey === null || !stove.isCookedDown || !isOne || heatNow(session) === null || last.at - first.at < APART * 60_000)
+      return [];
     const { sugar, starch, other } = heldIn(stove, version);
     const seen = rateSeen(weights, sugar + starch + other);
     // More than its burner can: some was taken out, or the pot was lifted.

@@ -217,15 +217,28 @@ function PutIn({ session: { plan }, table, act }: BesideProps & { readonly table
   );
 }
 
+interface StoryProps {
+  readonly session: CookSession;
+  /** Of so many it is told at first; the others by a press. */
+  readonly latest?: number;
+}
+
 /** What happened, as sentences with their times. */
-export function Story({ session }: { readonly session: CookSession }) {
-  const told = storyOf(session);
+export function Story({ session, latest = Infinity }: StoryProps) {
+  const [isWhole, setWhole] = useState(false);
+  const all = storyOf(session);
+  const told = isWhole ? all : all.slice(Math.max(0, all.length - latest));
   return told.length === 0 ? null : (
     <section aria-label="What happened" className="mt-6">
       <h2 className="t-h2">What happened</h2>
+      {told.length < all.length && (
+        <button type="button" className="underline t-ledger min-h-11 no-print" onClick={() => setWhole(true)}>
+          All {all.length}
+        </button>
+      )}
       <ol className="border-t border-ink mt-1 t-ledger">
-        {told.map(({ at, words }, i) => (
-          <li key={i} className="border-b border-line py-1 flex gap-3">
+        {told.map(({ at, words, event }) => (
+          <li key={event.id} className="border-b border-line py-1 flex gap-3">
             <time className="t-figure text-ink2" dateTime={new Date(at).toISOString()} suppressHydrationWarning>
               {TIME.format(at)}
             </time>

@@ -1,6 +1,6 @@
 "use client";
 
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useDeferredValue, useMemo, useState } from "react";
 import {
   lastToTakeBack,
   nextTimer,
@@ -56,6 +56,8 @@ interface CookStationProps {
   readonly bodies: readonly (readonly [body: number, words: string])[];
 }
 
+/** Of what happened, so much is told beside the step. */
+const LATEST = 20;
 const AWAKE: Readonly<Record<ReturnType<typeof useAwake>["awake"], string>> = {
   "kept on": "The screen stays on",
   "kept on by a video": "The screen stays on while a silent video plays",
@@ -94,8 +96,10 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, p
     },
     [press, allowSound, keepAwake],
   );
-  const lines = useMemo(() => stoveLines(session), [session]);
-  const stove = useSame(useMemo(() => stoveState(session), [session]));
+  // The step comes first after a press; what stands beside it, and all figures, right behind.
+  const later = useDeferredValue(session);
+  const lines = useMemo(() => stoveLines(later), [later]);
+  const stove = useSame(useMemo(() => stoveState(later), [later]));
   const question = useMemo(() => ({ ...ground, stove }), [ground, stove]);
   const { view, isBehind, why: whyNot } = useView("stove", question, given, false);
   useTopOf(session.now);
@@ -214,25 +218,23 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, p
           )}
         </div>
         <aside className="lg:crease-l p-4 md:p-5" aria-label="Beside the step">
-          {isOn && <HeldBack session={session} lines={lines} view={view} act={act} />}
-          {isOn && view.cookDown && stove.isCookedDown && view.step === stove.step && (
-            <CookDownPanel session={session} of={view.cookDown} now={now} act={act} />
-          )}
-          {isOn && <Devices session={session} view={view} act={act} />}
-          {isOn && <OwnSweetness session={session} view={view} act={act} />}
-          {session.startedAt !== null && (
+          {isOn && <HeldBack session={later} lines={lines} view={view} act={act} />}
+          {isOn && view.cookDown && stove.isCookedDown && view.step === stove.step && <CookDownPanel session={later} of={view.cookDown} now={now} act={act} />}
+          {isOn && <Devices session={later} view={view} act={act} />}
+          {isOn && <OwnSweetness session={later} view={view} act={act} />}
+          {later.startedAt !== null && (
             <AsItStands
               view={view}
               isBehind={isBehind}
               why={whyNot}
               waits={waits.join(", ")}
-              end={isOver ? (session.got === null ? "not weighed" : "weighed") : null}
+              end={isOver ? (later.got === null ? "not weighed" : "weighed") : null}
             />
           )}
           {!isOver && <Ready session={session} act={act} />}
-          {session.startedAt !== null && <AllSteps session={session} act={act} />}
-          {isOn && <WriteDown session={session} table={ground.table} isCookedDown={stove.isCookedDown} act={act} />}
-          {!isOver && <Story session={session} />}
+          {later.startedAt !== null && <AllSteps session={later} act={act} />}
+          {isOn && <WriteDown session={later} table={ground.table} isCookedDown={stove.isCookedDown} act={act} />}
+          {!isOver && <Story session={later} latest={LATEST} />}
           <BatchFiles id={id} title={plan.title} />
         </aside>
         {isOn && (
