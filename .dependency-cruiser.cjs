@@ -28,7 +28,8 @@ const below = {
   rescue: ["units", "food", "process", "recipe", "models", "table", "evaluate", "substitution", "method"],
   leftovers: ["units", "food", "making", "pantry", "recipe", "evaluate", "substitution", "method", "rescue"],
   cues: ["units", "food", "recipe", "models", "evaluate", "method", "hazards"],
-  cook: ["numeric", "units", "food", "household", "process", "recipe", "cues"],
+  cook: ["numeric", "units", "food", "household", "process", "recipe", "cues", "calendar", "stock"],
+  stock: ["units", "calendar"],
   ways: ["food", "recipe", "evaluate", "method"],
   adaptation: ["numeric", "units", "food", "household", "process", "recipe", "models", "table", "evaluate", "substitution", "method", "hazards"],
   kitchen: [
@@ -53,7 +54,7 @@ const below = {
     "adaptation",
     "cautions",
   ],
-  views: ["numeric", "units", "food", "household", "pantry", "packet", "process", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "learning", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "pantry", "packet", "process", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "learning", "stock", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],

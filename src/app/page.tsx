@@ -1,3 +1,5 @@
+import { stockDue } from "@/server/kitchen/stock";
+import { dueOf, dueWords, PLACE_WORDS } from "@/core/stock";
 import { listBatches } from "@/server/cook/batches";
 import { whatGoesOn } from "@/server/cook/going";
 import { getOnTheGo } from "@/server/recipes/on-the-go";
@@ -10,7 +12,7 @@ const BATCHES = 3;
 
 export default async function Page() {
   const now = new Date();
-  const [{ going, kept, ...totals }, wishNames, batches] = await Promise.all([getOnTheGo(), wishWords(), listBatches(BATCHES)]);
+  const [{ going, kept, ...totals }, wishNames, batches, stock] = await Promise.all([getOnTheGo(), wishWords(), listBatches(BATCHES), stockDue(now.getTime())]);
   const goesOn = await whatGoesOn(batches, clockWords);
   return (
     <KitchenPage
@@ -18,6 +20,14 @@ export default async function Page() {
       today={dayWords(now)}
       at={now.getTime()}
       batches={batches.map((batch) => batchRow(batch, goesOn.get(batch.id)))}
+      due={stock.items.map((item) => ({
+        id: item.id,
+        name: item.name,
+        grams: item.grams,
+        where: PLACE_WORDS[item.place],
+        words: dueWords(item, stock.today),
+        isPast: dueOf(item, stock.today) === "past",
+      }))}
       going={going.map(({ id, title, kind, asked, table, bench, versionCount, touchedAt }) => ({
         id,
         title,

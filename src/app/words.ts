@@ -17,10 +17,6 @@ export function dateWords(iso: string, now = new Date()): string {
 /** A day: "Wednesday 25 November". */
 export const dayWords = (date: Date): string => DAY.format(date).replace(",", "");
 
-/** A day as it is stored: "2026-11-25". */
-export const isoDay = (date: Date): string =>
-  `${date.getFullYear()}-${String(date.getMonth() + 1).padStart(2, "0")}-${String(date.getDate()).padStart(2, "0")}`;
-
 export const versionRow = ({
   id,
   title,

@@ -22,3 +22,4 @@ export * from "./proposals";
 export * from "./batches";
 export * from "./outcomes";
 export * from "./photos";
+export * from "./stock";

@@ -8,7 +8,6 @@ export const TABLES = [
   ["food_name", "id"],
   ["own_rule", "id"],
   ["rule_answer", "id"],
-  ["stock", "id"],
   ["collection", "name"],
   ["recipe", "id"],
   ["adaptation", "recipe_id"],
@@ -19,6 +18,8 @@ export const TABLES = [
   ["batch", "id"],
   ["cook_event", "batch_id, place"],
   ["photo", "batch_id"],
+  ["stock", "id"],
+  ["stock_move", "id"],
 ] as const;
 export type TableName = (typeof TABLES)[number][0];
 

@@ -15,6 +15,61 @@ const cell = async (row: string, column: string): Promise<string> => {
     .innerText();
 };
 
+describe("what is in stock", () => {
+  it("comes in by a line as in a recipe, is taken, weighed and taken back, by hand on a phone, with a mistake in every field", async () => {
+    await session.open(PHONE);
+    await session.goto("/pantry/stock");
+    const { page, button } = session;
+    await button("Put in stock").tap();
+    await page.getByText("Say what it is, and how much: 1 kg jaggery.").waitFor();
+    const line = page.getByLabel("What comes in");
+    const read = page.locator("#stock-read");
+    await line.fill("rose syrup of my aunt");
+    await read.getByText(/no food of the tables for sure/).waitFor();
+    await button("Put in stock").tap();
+    await page.getByText(/How much of it is there/).waitFor();
+    await page.getByLabel("How much, g").fill("plenty");
+    await button("Put in stock").tap();
+    await page.getByText("Only digits, such as 12.5.").waitFor();
+    await page.getByLabel("How much, g").fill("250");
+    await page.getByLabel("came on").fill("2026-01-02");
+    await page.getByLabel("last day, if it has one").fill("2025-01-02");
+    await button("Put in stock").tap();
+    await page.getByText(/Its last day is before the day on which it came/).waitFor();
+    await page.getByLabel("last day, if it has one").fill("2026-01-03");
+    await button("Put in stock").tap();
+    const row = (name: string) => page.getByRole("listitem").filter({ hasText: name }).filter({ hasText: "Change" });
+    await row("Rose syrup of my aunt")
+      .getByText(/days past its date/)
+      .waitFor();
+    await line.fill("half a kilo of jaggery");
+    await read.getByText(/500 g/).waitFor();
+    await page.getByLabel("came on").fill("2026-01-02");
+    await button("Put in stock").tap();
+    const jaggery = row("Jaggery");
+    await jaggery.getByText("500 g", { exact: true }).waitFor();
+    const take = async (grams: string, reason: string, press: string) => {
+      await jaggery.getByRole("button", { name: /^Take some/ }).tap();
+      await jaggery.getByLabel("what of it").selectOption(reason);
+      await jaggery.getByRole("textbox").fill(grams);
+      await jaggery.getByRole("button", { name: press, exact: true }).tap();
+    };
+    await take("900", "used", "Take");
+    await page.getByText(/900 g cannot be taken/).waitFor();
+    await jaggery.getByRole("button", { name: /^Take some/ }).tap();
+    await take("120", "used", "Take");
+    await jaggery.getByText("380 g", { exact: true }).waitFor();
+    await take("300", "weighed", "Put right");
+    await jaggery.getByText("300 g", { exact: true }).waitFor();
+    expect(await axe(page)).toEqual([]);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+    await page.getByRole("button", { name: /^Undo: Jaggery.*weighed/ }).tap();
+    await jaggery.getByText("380 g", { exact: true }).waitFor();
+    await page.reload();
+    await jaggery.getByText("380 g", { exact: true }).waitFor();
+  });
+});
+
 describe("the maker", () => {
   it("presses a milk on a phone, says what is wrong in each field, learns from the scale, and puts milk and pulp in the pantry", async () => {
     await session.open(PHONE);

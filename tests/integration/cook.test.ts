@@ -188,6 +188,100 @@ describe("a batch", () => {
     expect(file.photo.shade).toBe("#d7a452");
   });
 
+  it("takes off the stock what went in, once it is done and for as long as it is, and puts by what is left with its last day", async () => {
+    const put = (id: string, foodId: string | null, grams: number, part: object = {}) =>
+      send(app.address, "POST", "/api/stock", {
+        ...{ id, foodId, name: id, grams, kind: "bought", place: "cupboard", gotOn: "2026-01-02", useBy: null, note: "" },
+        ...part,
+      });
+    interface Stock {
+      readonly items: readonly {
+        readonly id: string;
+        readonly name: string;
+        readonly grams: number;
+        readonly useBy: string | null;
+        readonly revision: number;
+      }[];
+      readonly moves: readonly { readonly id: string; readonly why: string; readonly grams: number }[];
+    }
+    const stock = async () => (await send(app.address, "GET", "/api/stock")).json as Stock;
+    const left = async (id: string) => (await stock()).items.find((each) => each.id === id)?.grams ?? 0;
+    const batch = await begin();
+    const { plan } = (await (await fetch(`${app.address}/api/batches/${batch}/export?format=json`)).json()) as {
+      readonly plan: { readonly title: string; readonly lines: readonly { readonly food: string; readonly grams: number }[] };
+    };
+    const [first, second] = plan.lines.filter(({ food }) => food !== "water");
+    if (!first || !second) throw new Error("The demo's first recipe has two foods.");
+    expect((await put("enough", first.food, first.grams + 500)).status).toBe(201);
+    expect((await put("enough", first.food, first.grams + 500)).status).toBe(201);
+    expect((await put("little", second.food, 7)).status).toBe(201);
+    for (const bad of [
+      put("x", "no such food", 5),
+      put("x", null, 0),
+      put("x", null, 5, { gotOn: "2126-01-01" }),
+      put("x", null, 5, { useBy: "2025-12-31" }),
+      put("x", null, 5, { useBy: "2026-02-30" }),
+      put("x", null, 5, { name: " " }),
+    ])
+      expect((await bad).status).toBe(422);
+
+    await add(batch, event({ kind: "started" }));
+    expect((await add(batch, event({ kind: "left over", grams: 300, place: "fridge", useBy: null }))).title).toMatch(/not done yet/);
+    expect(await left("enough")).toBeCloseTo(first.grams + 500, 6);
+    const ended = event({ kind: "ended", grams: 900 });
+    await add(batch, ended);
+    await add(batch, ended);
+    expect(await left("enough")).toBeCloseTo(500, 6);
+    expect(await left("little")).toBe(0);
+    const told = (await send(app.address, "GET", `/api/batches/${batch}/stock`)).json as { readonly missing: readonly { readonly grams: number }[] };
+    expect(told.missing.some(({ grams }) => Math.abs(grams - (second.grams - 7)) < 0.01)).toBe(true);
+
+    // What is left is put by for no longer than it keeps, and no more of it than there is.
+    const over = (part: object) => add(batch, event({ kind: "left over", grams: 300, place: "fridge", useBy: "2026-09-23", ...part }));
+    expect((await over({ useBy: "2027-09-30" })).title).toMatch(/at the most/);
+    expect((await over({ useBy: null })).title).toMatch(/at the most/);
+    expect((await over({ grams: 1200 })).title).toMatch(/cannot be left/);
+    const kept = event({ kind: "left over", grams: 300, place: "fridge", useBy: "2026-09-22" });
+    expect((await add(batch, kept)).status).toBe(200);
+    const sweet = (await stock()).items.find(({ name }) => name === plan.title);
+    expect(sweet).toMatchObject({ grams: 300, useBy: "2026-09-22" });
+    const said = { foodId: null, name: plan.title, kind: "left over", place: "fridge", gotOn: "2026-09-21", useBy: "2026-10-30", note: "" };
+    const change = (part: object, revision = 1) =>
+      send(app.address, "PUT", `/api/stock/${encodeURIComponent(sweet?.id ?? "")}`, { document: { ...said, ...part }, revision });
+    expect((await change({})).status).toBe(422);
+    expect((await change({ place: "cupboard", useBy: "2026-09-22" })).status).toBe(422);
+    expect((await change({ useBy: "2026-09-21" })).json).toEqual({ revision: 2 });
+    expect((await change({ useBy: "2026-09-22", note: "late" })).status).toBe(422);
+    expect((await change({ useBy: "2026-09-21", note: "late" })).status).toBe(409);
+
+    // Taken, weighed, taken back; never below nothing.
+    const move = (id: string, of: string, why: string, grams: number) => send(app.address, "POST", `/api/stock/${of}/moves`, { id, why, grams });
+    expect((await move("m1", "enough", "used", 200)).json).toEqual({ left: 300 });
+    expect((await move("m1", "enough", "used", 200)).json).toEqual({ left: 300 });
+    expect((await move("m2", "enough", "used", 301)).status).toBe(422);
+    expect((await move("m3", "enough", "weighed", 120)).json).toEqual({ left: 120 });
+    expect((await send(app.address, "DELETE", "/api/stock/moves/enough")).status).toBe(409);
+    for (const id of ["m3", "m1"]) expect((await send(app.address, "DELETE", `/api/stock/moves/${id}`)).status).toBe(204);
+    expect(await left("enough")).toBeCloseTo(500, 6);
+    const took = (await stock()).moves.find(({ why }) => why === "cooked");
+    expect((await send(app.address, "DELETE", `/api/stock/moves/${encodeURIComponent(took?.id ?? "")}`)).status).toBe(409);
+
+    // It goes with the backup; then nothing is taken, as somebody says so; then it is on the stove again.
+    const backup = await (await fetch(`${app.address}/api/backup`)).text();
+    await move("m4", "enough", "thrown away", 500);
+    expect((await fetch(`${app.address}/api/backup`, { method: "PUT", headers: { "content-type": "application/jsonl" }, body: backup })).status).toBe(200);
+    expect(await left("enough")).toBeCloseTo(500, 6);
+    await add(batch, event({ kind: "stock", isTaken: false }));
+    expect(await left("enough")).toBeCloseTo(first.grams + 500, 6);
+    expect(await left("little")).toBe(7);
+    await add(batch, event({ kind: "stock", isTaken: true }));
+    expect(await left("enough")).toBeCloseTo(500, 6);
+    await add(batch, event({ kind: "taken back", event: kept.id }));
+    expect((await stock()).items.some(({ name }) => name === plan.title)).toBe(false);
+    await add(batch, event({ kind: "taken up again" }));
+    expect(await left("enough")).toBeCloseTo(first.grams + 500, 6);
+  });
+
   it("goes with the backup, and comes back with it", async () => {
     const batch = await begin();
     await add(batch, event({ kind: "started" }), event({ kind: "note", text: "kept", step: null }));

@@ -62,6 +62,14 @@ export const clockTime = (time: number, { timeZone }: Pick<Place, "timeZone">): 
 export const addDays = (day: Day, days: number): Day => new Date(Date.parse(`${day}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 
 /**
+ * Days from one day to another.
+ * @unit days; negative where the other is before
+ * @range any two days
+ * @source the calendar
+ */
+export const daysBetween = (from: Day, to: Day): number => Math.round((Date.parse(`${to}T12:00:00Z`) - Date.parse(`${from}T12:00:00Z`)) / 86_400_000);
+
+/**
  * The first moment of a day at a place, ms; where clocks are put on at midnight, the first one that there is.
  * @unit ms since 1970
  * @range any day, any zone of the platform's tables

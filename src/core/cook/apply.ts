@@ -85,6 +85,10 @@ export function applied(session: CookSession, event: CookEvent): CookSession {
       return { ...session, temperatures: [...session.temperatures, { at: event.at, celsius: event.celsius, place: event.place ?? null }] };
     case "set aside":
       return { ...session, setAside: [...session.setAside, { event: event.id, name: event.name, grams: event.grams }] };
+    case "stock":
+      return { ...session, isStockTaken: event.isTaken };
+    case "left over":
+      return { ...session, leftOver: [...session.leftOver, { event: event.id, at: event.at, grams: event.grams, place: event.place, useBy: event.useBy }] };
     case "turned out":
       return { ...session, turnedOut: new Map([...session.turnedOut, [event.when, { body: event.body, off: event.off, holds: event.holds ?? null }]]) };
     case "ended":
@@ -97,7 +101,7 @@ export function applied(session: CookSession, event: CookEvent): CookSession {
         steps: session.steps.map((step) => (step.state === "going" ? { ...step, state: "to come", who: null } : waiting(step))),
       };
     case "taken up again":
-      return session.endedAt === null ? session : goingOn({ ...session, endedAt: null, got: null }, event.at);
+      return session.endedAt === null ? session : goingOn({ ...session, endedAt: null, got: null, leftOver: [] }, event.at);
     case "taken back":
       return session;
   }

@@ -12,6 +12,7 @@ import {
   stirring,
   storyOf,
   whereItIs,
+  goneIn,
   transition,
   COOK_LIMITS,
   type CookEvent,
@@ -97,6 +98,8 @@ const happening: fc.Arbitrary<CookHappening> = fc.oneof(
     { kind: "temperature", celsius: 80 },
     { kind: "set aside", name: "the first", grams: 40 },
     { kind: "turned out", when: "chilled", body: 4.5, off: "" },
+    { kind: "stock", isTaken: false },
+    { kind: "left over", grams: 120, place: "fridge", useBy: "2026-12-02" },
   ),
   fc.record({ kind: fc.constant("weighed" as const), grams: fc.integer({ min: 600, max: 2000 }), pan: fc.constant(500) }),
   fc.record({ kind: fc.constant("ended" as const), grams: fc.constantFrom(null, 870) }),
@@ -307,6 +310,33 @@ describe("a batch on the stove", () => {
     expect(isCookEvent(START())).toBe(true);
     for (const none of [null, 3, "x", {}, { id: "a", at: 1, kind: "exploded" }, { id: "a", kind: "note" }, { id: 1, at: 1, kind: "note" }])
       expect(isCookEvent(none)).toBe(false);
+  });
+
+  it("has taken what went in once it is done: as it was meant and put in, each food once, what was left out and what is none not", () => {
+    const jaggery: CookHappening = { kind: "put in", line: null, food: "jaggery", name: "jaggery", grams: 15, word: "" };
+    const mystery: CookHappening = { kind: "put in", line: null, food: null, name: "a powder", grams: 9, word: "" };
+    const meant: CookHappening = { kind: "amount set", line: "l1", grams: 180 };
+    const more: CookHappening = { kind: "put in", line: "l1", food: "semolina", name: "semolina", grams: 10, word: "" };
+    const cooked = run(START(), event(meant), event(jaggery), event(jaggery), event(mystery), event(more));
+    expect(goneIn(cooked)).toEqual([]);
+    const end = event({ kind: "ended", grams: 870 });
+    expect(goneIn(transition(cooked, end)[0])).toEqual([
+      { food: "semolina", name: "Semolina", grams: 190 },
+      { food: "jaggery", name: "jaggery", grams: 30 },
+    ]);
+    const without = { ...PLAN, steps: PLAN.steps.map((each, i) => (i === 0 ? { ...each, takes: [{ line: "l1", share: 1 }] } : each)) };
+    expect(goneIn(sessionOf(without, [START(), event({ kind: "skipped", step: "s1" }), end]))).toEqual([]);
+  });
+
+  it("has left over no more than came of it, and nothing once it is taken up again", () => {
+    const done = run(START(), event({ kind: "ended", grams: 870 }));
+    const over = (grams: number) => event({ kind: "left over", grams, place: "fridge", useBy: null });
+    expect(problemOf(over(500), run(START()))).toMatch(/not done yet/);
+    expect(problemOf(over(880), done)).toBeNull();
+    expect(problemOf(over(0), done)).toMatch(/Nothing is left over/);
+    const once = transition(done, over(500))[0];
+    expect(problemOf(over(500), once)).toBe("870 g came of it, and 500 g of that is kept: 500 g cannot be left.");
+    expect(transition(once, event({ kind: "taken up again" }))[0].leftOver).toEqual([]);
   });
 
   it("is told as a story, without what was taken back", () => {

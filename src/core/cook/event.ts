@@ -1,5 +1,6 @@
 import type { Burner } from "../household";
 import type { Heat } from "../process";
+import type { StockPlace } from "../stock";
 
 /** In what it is cooked and on what: what the pan weighs empty, g, and how wide it is, cm. */
 export interface StoveSetUp {
@@ -68,6 +69,10 @@ export type CookHappening =
   /** How it turned out, hot or chilled: its body by the house's words, 0 to 10, how what is shaped holds, and what was off. */
   | { readonly kind: "turned out"; readonly when: "hot" | "chilled"; readonly body: number | null; readonly off: string; readonly holds?: Holds | null }
   | { readonly kind: "ended"; readonly grams: number | null }
+  /** Whether what went in is taken off the household's stock; it is, unless somebody says otherwise. */
+  | { readonly kind: "stock"; readonly isTaken: boolean }
+  /** So much of it was not eaten, g, and is kept there, to the last day named ("2026-11-25"); null where nobody said one. */
+  | { readonly kind: "left over"; readonly grams: number; readonly place: StockPlace; readonly useBy: string | null }
   | { readonly kind: "taken up again" }
   | { readonly kind: "taken back"; readonly event: string };
 
@@ -107,11 +112,22 @@ const KINDS: Readonly<Record<CookHappening["kind"], true>> = {
   "set aside": true,
   "turned out": true,
   ended: true,
+  stock: true,
+  "left over": true,
   "taken up again": true,
   "taken back": true,
 };
 /** What can still be told of a batch that is done. */
-export const AFTER_THE_END: readonly CookEvent["kind"][] = ["note", "temperature", "set aside", "turned out", "taken up again", "taken back"];
+export const AFTER_THE_END: readonly CookEvent["kind"][] = [
+  "note",
+  "temperature",
+  "set aside",
+  "stock",
+  "left over",
+  "turned out",
+  "taken up again",
+  "taken back",
+];
 
 /** Whether something that was kept elsewhere is an event of a kind that is known; what it says is judged where it is taken in. */
 export const isCookEvent = (value: unknown): value is CookEvent => {

@@ -1,4 +1,5 @@
 export {
+  AFTER_THE_END,
   COOK_LIMITS,
   FRUIT_SWEETNESSES,
   HOLDS,
@@ -13,6 +14,7 @@ export { forecast, gramsByStick, rateSeen, TABLE_RATE_SD, type Forecast, type Po
 export type { CookPlan } from "./plan";
 export { weightsNow, type CookAction, type CookSession, type CookTimer } from "./session";
 export { sessionOf, transition } from "./transition";
+export { goneIn } from "./gone-in";
 export { heatNow, stoveLines, stoveState, type StoveLine, type StoveState } from "./stove";
 export { alarmWords, missedBetween, nextTimer, secondsLeft, stirring } from "./timers";
 export { weighedRuns } from "./weighed-runs";

@@ -85,9 +85,21 @@ export function problemOf(event: CookEvent, session: CookSession): string | null
         : event.grams !== null && (event.grams <= 0 || event.grams > grams)
           ? "A portion weighs something: leave it empty where it was not weighed."
           : null;
+    case "left over": {
+      if (session.endedAt === null) return "It is not done yet: end it first.";
+      if (event.grams <= 0) return "Nothing is left over: give it an amount.";
+      const all = session.got ?? session.plan.grams;
+      const before = session.leftOver.reduce((sum, each) => sum + each.grams, 0);
+      // What was not weighed is as much as that by plan only.
+      const most = (session.got === null ? 2 : MORE_THAN_ALL) * all - before;
+      return event.grams > most
+        ? `${formatGrams(Math.round(all))} g came of it${before > 0 ? `, and ${formatGrams(before)} g of that is kept` : ""}: ${formatGrams(event.grams)} g cannot be left.`
+        : null;
+    }
     case "turned out":
       return event.body === null && !event.holds && event.off.trim() === "" ? "Say how thick it is, how it holds, or what was off." : null;
     case "heat":
+    case "stock":
     case "started":
     case "ready":
     case "note":
@@ -97,4 +109,6 @@ export function problemOf(event: CookEvent, session: CookSession): string | null
   }
 }
 
+/** A scale is not that exact, and a bowl is weighed with a spoon in it. */
+const MORE_THAN_ALL = 1.03;
 const NO_LINE = "This batch has no such line.";

@@ -2,6 +2,7 @@ import type { Heat } from "../process";
 import type { CookEvent, FruitSweetness, Holds, StoveSetUp } from "./event";
 import type { PotWeight } from "./forecast";
 import type { CookPlan, PlannedStep } from "./plan";
+import type { StockPlace } from "../stock";
 
 /** "going": begun, and going on beside the one that is on. */
 export type StepState = "to come" | "now" | "going" | "done" | "skipped";
@@ -82,6 +83,15 @@ export interface CookSession {
   readonly endedAt: number | null;
   /** What came of it, g; null where it was not weighed, or is not done. */
   readonly got: number | null;
+  /** Whether what went in is taken off the household's stock. */
+  readonly isStockTaken: boolean;
+  readonly leftOver: readonly {
+    readonly event: string;
+    readonly at: number;
+    readonly grams: number;
+    readonly place: StockPlace;
+    readonly useBy: string | null;
+  }[];
 }
 
 /** What has to be done outside: decided here, executed elsewhere. */
@@ -115,6 +125,8 @@ export const newSession = (plan: CookPlan): CookSession => ({
   startedAt: null,
   endedAt: null,
   got: null,
+  isStockTaken: true,
+  leftOver: [],
 });
 
 /** The weights since something last went in, or the flame or step last changed. */

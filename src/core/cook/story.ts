@@ -1,5 +1,7 @@
 import { capital, formatGrams, lowerFirst } from "../units";
 import type { CookEvent, FruitSweetness, StoveSetUp } from "./event";
+import { dayWords } from "../calendar";
+import { PLACE_WORDS } from "../stock";
 import { nameOf } from "./plan";
 import type { CookSession } from "./session";
 
@@ -64,6 +66,12 @@ export function storyOf(session: CookSession): readonly StorySentence[] {
         return say(`It was at ${Math.round(event.celsius)} °C${event.place === undefined ? "" : `, ${event.place}`}.`);
       case "set aside":
         return say(`Set aside for ${event.name}${event.grams === null ? "" : `: ${formatGrams(event.grams)} g`}.`);
+      case "stock":
+        return say(event.isTaken ? "What went in was taken off the stock." : "The stock was left as it was.");
+      case "left over":
+        return say(
+          `${formatGrams(event.grams)} g was left over: ${PLACE_WORDS[event.place]}${event.useBy === null ? "" : `, to be eaten by ${dayWords(event.useBy)}`}.`,
+        );
       case "turned out":
         return say(
           `${capital(event.when)}: ${[event.body === null ? null : `body ${event.body.toFixed(1)} of 10`, event.holds, event.off.trim() || null].filter(Boolean).join("; ")}.`,

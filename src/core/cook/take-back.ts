@@ -48,6 +48,10 @@ function wordsOf(event: CookEvent, textOf: (step: string) => string, name: (line
       return `${Math.round(event.celsius)} °C`;
     case "set aside":
       return `set aside for ${event.name}`;
+    case "stock":
+      return event.isTaken ? "taken off the stock" : "the stock as it was";
+    case "left over":
+      return `left over, ${formatGrams(event.grams)} g`;
     case "turned out":
       return `how it turned out ${event.when}`;
     case "note":

@@ -25,6 +25,7 @@ export { ratiosFor } from "./ratios";
 export { writersCup } from "./writers-cup";
 export { readStep, type StepReading } from "./read-step";
 export { namesAllTheRest, type ReadStepWithTakes, type ReadTake } from "./read-steps";
+export { massStated } from "./mass-stated";
 export { singleSpaced, trimmedOf } from "./plain-text";
 export { createFoodMatcher, isPlainWord, type FoodMatcher } from "./match-food";
 export { type Beside } from "./beside";

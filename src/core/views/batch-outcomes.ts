@@ -146,10 +146,13 @@ const PRESSED = 0.25;
 /** A probe and its place, and how warm the room is, leave so much of a time open; nearer to the room than this nothing is told, °C. */
 const PROBED = 0.15;
 const NEAR = 5;
+/** What cooled so much faster or slower than the law was moved, stirred or warmed again. */
+const [FAST, SLOW] = [1 / 3, 3];
 
 /** How it cooled where it stood, beside what the law says. */
-function coolingShown({ temperatures, endedAt, setUp }: CookSession, { figures }: StoveStanding, constants: Constants): Shown[] {
-  if (endedAt === null) return [];
+function coolingShown({ temperatures, endedAt, setUp }: CookSession, { figures, isBound }: StoveStanding, constants: Constants): Shown[] {
+  // What is shaped stands as so many pieces, not as one mass.
+  if (endedAt === null || isBound) return [];
   const of = { grams: figures.yield.value, diameter: setUp?.pan?.diameter ?? null, water: figures.water.value };
   const measured = temperatures.filter(({ at }) => at >= endedAt);
   const shown = measured.flatMap(({ at, celsius, place }, i) => {
@@ -165,7 +168,8 @@ function coolingShown({ temperatures, endedAt, setUp }: CookSession, { figures }
     )
       return [];
     const told = coolsIn(place, of, before.celsius, celsius, constants);
-    return told && told.value > 0 ? [{ key: learnedKey.cooling(place), ln: Math.log(minutes / told.value), minutes }] : [];
+    const ratio = told && told.value > 0 ? minutes / told.value : null;
+    return ratio !== null && ratio > FAST && ratio < SLOW ? [{ key: learnedKey.cooling(place), ln: Math.log(ratio), minutes }] : [];
   });
   return [...new Set(shown.map(({ key }) => key))].map((key): Shown => {
     const each = shown.filter((one) => one.key === key);

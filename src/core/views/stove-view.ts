@@ -1,5 +1,5 @@
 import { withOwnWords } from "../adaptation";
-import { propertyOf, type Figures, type PropertyId } from "../evaluate";
+import { propertyOf, type Figures, type PropertyId, type Qualities } from "../evaluate";
 import type { ServingTemperature } from "../food";
 import type { Kitchen } from "../kitchen";
 import { colourOf } from "../models/appearance";
@@ -13,6 +13,7 @@ import { blockOf, SQUEEZED, type ToldBlock } from "./stove-blocks";
 import { cookDownOf, heldIn, type CookDown, type PotHolds } from "./stove-cook-down";
 import { coolingOf, type ToldCooling } from "./stove-cooling";
 import { fruitsOf, type ToldFruit } from "./stove-fruits";
+import { keepingAsItStands } from "./stove-keeping";
 import { stoveStanding, type StoveQuestion } from "./stove-standing";
 
 /** A figure of the whole batch as it stands, beside what it was meant to be. */
@@ -45,6 +46,8 @@ export interface StoveView {
   readonly cooling: readonly ToldCooling[];
   /** What it is to look like, from white (0) to dark (5), in words. */
   readonly colour: { readonly step: number; readonly words: string };
+  /** How long it keeps; why not, in words, where not all that is in it is known. */
+  readonly keeps: Qualities["keeping"];
   /** What serving will do to what is tasted now; null where it is served as it is. */
   readonly served: string | null;
 }
@@ -103,6 +106,7 @@ export function stoveView({ recipe, table, bench, stove }: StoveQuestion, kitche
     step: stove.step,
     holds: heldIn(stove, version),
     cooling: coolingOf(stove, figures, constants),
+    keeps: keepingAsItStands(stands, constants),
     colour: told(colourOf(input.lines, figures.yield.value, constants)),
     served: servedWords(figures, table.serve, isBound, constants),
   };

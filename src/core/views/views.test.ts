@@ -28,6 +28,26 @@ const gramsSet = (bench: StoredBench, id: string, grams: number): StoredBench =>
   rows: bench.rows.map((row) => (row.id === id ? { ...row, grams, change: "amount", why: "by hand" } : row)),
 });
 
+describe("what is put in stock by a line", () => {
+  it.each([
+    ["1 kg jaggery", "jaggery", 1000, "cupboard"],
+    ["2 litres whole milk", "cow-milk", 2060, "fridge"],
+    ["half a can of coconut milk", "coconut-milk", 195, "fridge"],
+    ["  ghee ", "ghee", null, "cupboard"],
+    ["500 g rose syrup of my aunt", null, 500, "cupboard"],
+    ["250–300 g rose syrup of my aunt", null, null, "cupboard"],
+    ["2 cups of a mystery powder", null, null, "cupboard"],
+    ["🙂", null, null, "cupboard"],
+  ] as const)("“%s”", (text, foodId, grams, place) => {
+    const read = ask("stock line", { text });
+    expect(read).toMatchObject({ foodId, place });
+    expect(read?.grams === null ? null : Math.round(read?.grams ?? -1)).toBe(grams);
+    expect(read?.name).toMatch(/\S/);
+    expect(read?.how).toMatch(/\S/);
+  });
+  it("is nothing of nothing", () => expect(ask("stock line", { text: " " })).toBeNull());
+});
+
 describe("what is computed for a page", () => {
   it("is whole when it is cloned, as it comes from a worker", () => {
     for (const view of [

@@ -10,6 +10,7 @@ import { baseProblem, splitBase } from "./split-base";
 import { splitPlan, splitProblem, splitView } from "./split-view";
 import { methodView } from "./method-view";
 import { rescueView, stoveRescueView } from "./rescue-view";
+import { stockLine } from "./stock-line";
 import { stoveView } from "./stove-view";
 import { suitEnding, suitProblem, suitView } from "./suiting-view";
 import { tradeOffView } from "./trade-off-view";
@@ -37,6 +38,7 @@ export const VIEWS = {
   method: methodView,
   rescue: rescueView,
   stove: stoveView,
+  "stock line": stockLine,
   "stove rescue": stoveRescueView,
   suit: suitView,
   "suit problem": suitProblem,

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { problemOf, sessionOf, transition, type CookEvent, type CookPlan } from "../../core/cook";
+import { AFTER_THE_END, problemOf, sessionOf, transition, type CookEvent, type CookPlan } from "../../core/cook";
 import { cookPlan, methodView } from "../../core/views";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
@@ -9,6 +9,7 @@ import { validateGround, validatePlan } from "../http/schemas/cook";
 import { getKitchen } from "../kitchen/kitchen";
 import { getAdaptation, requireRecipe } from "../recipes/recipes";
 import { benchOfVersion } from "../versions/versions";
+import { checkLeftOver, layStock, stockGround } from "./batch-stock";
 import { told } from "./listeners";
 
 /** An event with its place among those of its batch. */
@@ -62,18 +63,31 @@ export const eventsAfter = async (id: string, place: number): Promise<readonly P
  * places. 422 where one cannot be, in words for who stands at the stove: those before it are not added either.
  */
 export async function addEvents(id: string, events: readonly CookEvent[]): Promise<readonly PlacedEvent[]> {
-  const { plan } = await requireBatch(id);
-  const added = await (
-    await getDatabase()
-  ).transaction(async (connection) => {
+  const batch = await requireBatch(id);
+  const { plan } = batch;
+  const database = await getDatabase();
+  if (events.some(({ kind }) => kind === "left over")) {
+    const there = await db.eventsAfter(database, id, 0);
+    await checkLeftOver(
+      batch,
+      there.map(({ event }) => event),
+      events,
+    );
+  }
+  // What can be told of a batch that is done may be of its stock: who else ended it meanwhile is not known before.
+  const ground = events.some(({ kind }) => kind === "ended" || AFTER_THE_END.includes(kind)) ? await stockGround() : null;
+  const added = await database.transaction(async (connection) => {
     const last = await db.lockBatch(connection, id);
     const before = await db.eventsAfter(connection, id, 0);
-    const { placed, session, wasDone } = judged(plan, before, events, last);
+    const { placed, session, was } = judged(plan, before, events, last);
     for (const { place, event } of placed) await db.insertEvent(connection, id, place, event);
     if (placed.length > 0) {
       await db.settleBatch(connection, id, session.endedAt === null ? null : new Date(session.endedAt).toISOString(), session.got === 0 ? null : session.got);
       // What is done teaches, and one that is taken up again no more.
-      if (session.endedAt !== null || wasDone) await db.noteTaught(connection);
+      if (session.endedAt !== null || was.endedAt !== null) {
+        await db.noteTaught(connection);
+        if (ground) await layStock(connection, { id, plan, before: was, after: session }, ground);
+      }
     }
     return placed;
   });
@@ -84,11 +98,11 @@ export async function addEvents(id: string, events: readonly CookEvent[]): Promi
 /** The events that are new, each held against the session as it is by then. */
 function judged(plan: CookPlan, before: readonly PlacedEvent[], events: readonly CookEvent[], last: number) {
   const known = new Set(before.map(({ event }) => event.id));
-  let session = sessionOf(
+  const was = sessionOf(
     plan,
     before.map(({ event }) => event),
   );
-  const wasDone = session.endedAt !== null;
+  let session = was;
   const placed: PlacedEvent[] = [];
   for (const [i, event] of events.entries()) {
     if (known.has(event.id)) continue;
@@ -98,5 +112,5 @@ function judged(plan: CookPlan, before: readonly PlacedEvent[], events: readonly
     session = transition(session, event)[0];
     placed.push({ place: last + placed.length + 1, event });
   }
-  return { placed, session, wasDone };
+  return { placed, session, was };
 }

@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import type { ValidateFunction } from "ajv";
+import { MOVE_REASONS, STOCK_KINDS, STOCK_LIMITS, STOCK_PLACES } from "../../core/stock";
 import { COOK_LIMITS } from "../../core/cook";
 import * as db from "../../db";
 import { dataFolder, getDatabase } from "./database";
@@ -248,13 +249,27 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
   stock: ajv.compile(
     row({
       id: text,
-      food_id: text,
-      grams: { type: "number", minimum: 0, maximum: 1e9 },
+      food_id: orNull(text),
+      name: { type: "string", minLength: 1, maxLength: 200 },
+      kind: { enum: STOCK_KINDS },
+      place: { enum: STOCK_PLACES },
       got_on: day,
       use_by: orNull(day),
-      note: { type: "string", maxLength: 1000 },
+      note: { type: "string", maxLength: STOCK_LIMITS.note },
+      batch_id: orNull(text),
       revision: counted,
-      written_at: timeOrNull,
+      written_at: time,
+      person_id: person,
+    }),
+  ),
+  stock_move: ajv.compile(
+    row({
+      id: text,
+      stock_id: text,
+      grams: { type: "number", minimum: -STOCK_LIMITS.grams, maximum: STOCK_LIMITS.grams },
+      why: { enum: MOVE_REASONS },
+      batch_id: orNull(text),
+      at: time,
       person_id: person,
     }),
   ),

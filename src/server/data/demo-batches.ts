@@ -1,7 +1,9 @@
 import { randomUUID } from "node:crypto";
 import { sessionOf, stoveState, transition, type CookEvent, type CookHappening, type CookSession } from "../../core/cook";
+import { lastDay } from "../../core/stock";
 import { stoveView } from "../../core/views";
 import { addEvents, getBatch, startBatch } from "../cook/batches";
+import { dayHere } from "../kitchen/day";
 import { getKitchen } from "../kitchen/kitchen";
 import { getHousehold } from "../kitchen/sources";
 
@@ -86,8 +88,8 @@ export async function layUnderWay(recipe: string, version: string): Promise<void
   );
 }
 
-/** A batch of a kept version that was cooked so many days ago, with what came of it, and how it turned out by the nearest of the house's words. */
-export async function layCooked(recipe: string, version: string, daysAgo: number): Promise<void> {
+/** A batch of a kept version that was cooked so many days ago, with what came of it, how it turned out by the nearest of the house's words, and a share of it left over. */
+export async function layCooked(recipe: string, version: string, { daysAgo, left }: { readonly daysAgo: number; readonly left: number }): Promise<void> {
   const began = Date.now() - (24 * daysAgo + 2) * 60 * MINUTE;
   const id = await startBatch(recipe, version, new Date(began));
   const { hand, view } = await handAt(id, began);
@@ -120,5 +122,8 @@ export async function layCooked(recipe: string, version: string, daysAgo: number
   );
   hand.wait(240);
   if (said) hand.do({ kind: "turned out", when: body?.id === "body.chilled" ? "chilled" : "hot", body: said[0], off: "" });
+  const { keeps } = view(hand.session);
+  const madeOn = (await dayHere())(hand.session.endedAt ?? hand.at);
+  if (left > 0) hand.do({ kind: "left over", grams: Math.round(left * GOT * plan.grams), place: "fridge", useBy: lastDay(keeps, "fridge", madeOn) });
   await addEvents(id, hand.events);
 }

@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import { addDays, dayOf } from "../../core/calendar";
 import { baseOf } from "../../core/models/diet";
 import { onDay, seat, type DiningTable, type Eater } from "../../core/table";
@@ -12,6 +13,8 @@ import { getEaters, getHousehold, getHouseRules, getPantry } from "../kitchen/so
 import { getAdaptation, requireRecipe, saveBench, saveRecipe, saveTable } from "../recipes/recipes";
 import { saveProposals } from "../recipes/proposals";
 import { keepVersion } from "../versions/versions";
+import { dayHere } from "../kitchen/day";
+import { putInStock } from "../kitchen/stock";
 import { getDatabase, WORK_DUE } from "./database";
 import { layCooked, layUnderWay } from "./demo-batches";
 
@@ -62,9 +65,10 @@ export async function layDemoWork(): Promise<void> {
   const pudding = await keepFirst("demo-6");
   await set({ recipe: "demo-1", eaters: ["grandmother", "cousin", "uncle"] });
   const halwa = await keepFirst("demo-1");
-  // Both were cooked, and one is on the stove again, by what the first batches taught.
-  if (pudding !== null) await layCooked("demo-6", pudding, 6);
-  if (halwa !== null) await layCooked("demo-1", halwa, 1);
+  await layStock();
+  // Both were cooked, and one is on the stove again, by what the first batches taught; of one some is left over.
+  if (pudding !== null) await layCooked("demo-6", pudding, { daysAgo: 6, left: 0 });
+  if (halwa !== null) await layCooked("demo-1", halwa, { daysAgo: 1, left: 0.3 });
   if (pudding !== null) await layUnderWay("demo-6", pudding);
   // A pot that is split before the cashews.
   await set({ recipe: "demo-9", eaters: ["grandmother", "niece", "child"] });
@@ -76,6 +80,30 @@ export async function layDemoWork(): Promise<void> {
     const row = first.rows.find(({ role, change }) => role === "liquid" && change === "replaced");
     const rows = first.rows.map((each) => (each === row ? { ...each, grams: Math.round(each.grams / 50) * 50 + 50 } : each));
     await layBench("demo-2", { ...first, rows, byHand: true, label: `${first.label}, by hand` });
+  }
+}
+
+/** What is at home, as lines of a recipe: when it came, and how long it is good. */
+const AT_HOME = [
+  ["1.5 kg jaggery", 30, 300],
+  ["2 kg fine semolina", 20, 150],
+  ["1 kg sugar", 60, null],
+  ["800 g ghee", 14, 120],
+  ["half a can of coconut milk", 1, 1],
+  ["250 g cashews", 40, 90],
+  ["600 g date paste", 9, 20],
+  ["1 litre oat milk", 12, 4],
+] as const;
+async function layStock(): Promise<void> {
+  const [kitchen, dayOf] = await Promise.all([getKitchen(), dayHere()]);
+  const today = dayOf(Date.now());
+  for (const [text, daysAgo, daysLeft] of AT_HOME) {
+    const read = viewOf("stock line", { text }, kitchen);
+    if (read === null || read.grams === null) continue;
+    const { foodId, name, grams, place } = read;
+    const useBy = daysLeft === null ? null : addDays(today, daysLeft);
+    const item = { id: randomUUID(), foodId, name, grams, place, kind: "bought", gotOn: addDays(today, -daysAgo), useBy, note: "" };
+    await putInStock(item, new Date(Date.now() - daysAgo * 86_400_000 - 3_600_000));
   }
 }
 

@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
 import { findFood, kinOf, lookAlikesOf, shippedConstants } from "@/server/kitchen/pantry";
-import { isoDay } from "@/app/words";
+import { dayHere } from "@/server/kitchen/day";
 import { FoodPage } from "@/ui/places/pantry/food-page";
 
 interface Props {
@@ -18,7 +18,7 @@ export default async function Page({ params }: Props) {
       kin={(await kinOf(food)).map(({ id, name }) => ({ id, name }))}
       lookAlikes={await lookAlikesOf(food)}
       constants={shippedConstants()}
-      today={isoDay(new Date())}
+      today={(await dayHere())(new Date().getTime())}
     />
   );
 }

@@ -2,11 +2,12 @@ import Type from "typebox";
 import { COOK_LIMITS, FRUIT_SWEETNESSES, HOLDS, type CookEvent, type CookPlan } from "../../../core/cook";
 import { ROLES, SERVING_TEMPERATURES } from "../../../core/food";
 import { BURNER_KINDS } from "../../../core/household";
+import { STOCK_PLACES } from "../../../core/stock";
 import { ATTENTIONS, HEATS, OPERATIONS, RECIPE_LIMITS } from "../../../core/recipe";
 import type { CookGround } from "../../../core/views";
 import { BENCH, TABLE } from "./documents";
 import { STORED_RECIPE } from "./recipe";
-import { amount, atLeastOne, compiled, list, oneOf, only, orNull, schemaOf, some, text } from "./shapes";
+import { amount, atLeastOne, compiled, isoDay, list, oneOf, only, orNull, schemaOf, some, text } from "./shapes";
 
 const id = text(80, 1);
 const words = text(COOK_LIMITS.text);
@@ -63,6 +64,8 @@ export const COOK_EVENT = Type.Union([
     holds: Type.Optional(orNull(oneOf(HOLDS))),
   }),
   only({ ...made, kind: of("ended"), grams: orNull(grams) }),
+  only({ ...made, kind: of("stock"), isTaken: Type.Boolean() }),
+  only({ ...made, kind: of("left over"), grams, place: oneOf(STOCK_PLACES), useBy: orNull(isoDay) }),
   only({ ...made, kind: of("taken up again") }),
   only({ ...made, kind: of("taken back"), event: id }),
 ]);

@@ -63,6 +63,9 @@ export function PantryPage({ search, family: givenFamily }: { readonly search: s
     <>
       <PageHead title="Pantry" line={`${foods.size} foods, each per 100 g as it is bought, with its source.`}>
         <span className="flex flex-wrap gap-2 no-print">
+          <Go href="/pantry/stock" className={buttonClass("plain")}>
+            In stock
+          </Go>
           <Go href="/pantry/make" className={buttonClass("plain")}>
             Make it at home
           </Go>

@@ -194,7 +194,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, p
             <Begin plan={plan} onBegin={begin} />
           ) : session.endedAt !== null ? (
             <>
-              <Ended batch={id} photo={photo} session={session} view={view} now={now} names={names} bodies={bodies} act={act} />
+              <Ended batch={id} photo={photo} session={session} view={view} now={now} waiting={waiting} names={names} bodies={bodies} act={act} />
               <Story session={session} />
             </>
           ) : step ? (

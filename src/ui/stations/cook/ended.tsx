@@ -9,6 +9,8 @@ import { buttonClass } from "../../parts/button";
 import { spanText } from "../../parts/span-text";
 import { Go } from "../../shell/go";
 import { Cooling } from "./cooling";
+import { LeftOver } from "./left-over";
+import { OffStock } from "./off-stock";
 import { Photo, type KeptPhoto } from "./photo";
 
 interface EndedProps {
@@ -17,6 +19,8 @@ interface EndedProps {
   readonly session: CookSession;
   readonly view: StoveView;
   readonly now: number;
+  /** Presses that are not on the disk yet. */
+  readonly waiting: number;
   /** Who sits at its table, by name. */
   readonly names: readonly string[];
   /** The house's words for body, thin to thick, with where they stand from 0 to 10. */
@@ -27,7 +31,7 @@ interface EndedProps {
 const field = "border border-edge bg-sheet px-2 min-h-11 text-[16px] min-w-0";
 
 /** What came of it: what it weighs, for whom portions are set aside, how it cools, how it turned out. */
-export function Ended({ batch, photo, session, view, now, names, bodies, act }: EndedProps) {
+export function Ended({ batch, photo, session, view, now, waiting, names, bodies, act }: EndedProps) {
   const { plan, got, steps, endedAt } = session;
   const took = steps.reduce((sum, step) => sum + (step.took ?? 0), 0);
   const off = got === null ? null : Math.round((100 * (got - plan.grams)) / plan.grams);
@@ -44,9 +48,13 @@ export function Ended({ batch, photo, session, view, now, names, bodies, act }: 
       <div className="grid md:grid-cols-2 gap-x-8">
         <div>
           <SetAside session={session} names={names} act={act} />
+          <LeftOver session={session} keeps={view.keeps} act={act} />
           <Photo batch={batch} given={photo} told={view.colour} />
         </div>
-        <TurnedOut session={session} bodies={bodies} isBound={view.figures.some(({ id }) => id === "binding")} act={act} />
+        <div>
+          <TurnedOut session={session} bodies={bodies} isBound={view.figures.some(({ id }) => id === "binding")} act={act} />
+          <OffStock batch={batch} session={session} waiting={waiting} act={act} />
+        </div>
       </div>
       <p className="mt-6 flex flex-wrap gap-x-6 gap-y-2 items-center no-print">
         <button type="button" className={buttonClass("plain")} onClick={() => act({ kind: "taken up again" })}>

@@ -1,0 +1,80 @@
+import { goneIn, sessionOf, stoveState, type CookEvent, type CookPlan, type CookSession } from "../../core/cook";
+import { keepingProblem, takeOut, type Needed } from "../../core/stock";
+import { keepingOfBatch } from "../../core/views";
+import * as db from "../../db";
+import { Refusal } from "../http/problems";
+import { dayHere } from "../kitchen/day";
+import { getKitchen } from "../kitchen/kitchen";
+
+type Connection = Parameters<typeof db.listStock>[0];
+
+/** What has to be known of the household before its stock is written: in a transaction nothing else can be read. */
+export interface StockGround {
+  readonly isWater: (food: string) => boolean;
+  readonly dayOf: (at: number) => string;
+}
+export async function stockGround(): Promise<StockGround> {
+  const [{ reference }, dayOf] = await Promise.all([getKitchen(), dayHere()]);
+  return { isWater: (food) => reference.foods.get(food)?.family === "water", dayOf };
+}
+
+/** What a batch takes off the stock: nothing while it is on the stove, or where the stock is to be left as it is. Water comes from the tap. */
+export const takenBy = (session: CookSession, { isWater }: StockGround): readonly Needed[] =>
+  session.isStockTaken ? goneIn(session).filter(({ food }) => !isWater(food)) : [];
+
+/** Why what is left over cannot be kept so long, or there: by what is in it. 422. */
+export async function checkLeftOver({ plan, ground }: db.StoredBatch, before: readonly CookEvent[], events: readonly CookEvent[]): Promise<void> {
+  const known = new Set(before.map(({ id }) => id));
+  const added = events.filter(({ id }) => !known.has(id));
+  if (!added.some(({ kind }) => kind === "left over")) return;
+  const session = sessionOf(plan, [...before, ...added]);
+  if (session.endedAt === null) return;
+  const [kitchen, dayOf] = await Promise.all([getKitchen(), dayHere()]);
+  const keeps = keepingOfBatch({ ...ground, stove: stoveState(session) }, kitchen);
+  const madeOn = dayOf(session.endedAt);
+  for (const [i, event] of events.entries()) {
+    if (event.kind !== "left over" || known.has(event.id)) continue;
+    const why = keepingProblem(keeps, event.place, madeOn, event.useBy);
+    if (why !== null) throw new Refusal(422, why, [{ pointer: `/events/${i}`, detail: why }]);
+  }
+}
+
+/** Brings the stock to what a batch comes to: what went into it is taken off once it is done, and put back where it is not; what is left over of it is there with its last day. */
+export async function layStock(
+  connection: Connection,
+  { id, plan, before, after }: { readonly id: string; readonly plan: CookPlan; readonly before: CookSession; readonly after: CookSession },
+  ground: StockGround,
+): Promise<void> {
+  const [was, is] = [takenBy(before, ground), takenBy(after, ground)];
+  if (JSON.stringify(was) !== JSON.stringify(is)) {
+    await db.deleteMovesOfBatch(connection, id);
+    const { endedAt } = after;
+    if (endedAt !== null && is.length > 0) {
+      const { taken } = takeOut(is, await db.listStock(connection), ground.dayOf(endedAt));
+      for (const { item, grams } of taken)
+        await db.insertMove(connection, { id: `${id} ${item}`, item, grams: -grams, why: "cooked", at: new Date(endedAt).toISOString() }, { batchId: id });
+    }
+  }
+  if (JSON.stringify(before.leftOver) === JSON.stringify(after.leftOver)) return;
+  const idOf = (event: string) => `${id} ${event}`;
+  await db.deleteStockOfBatch(
+    connection,
+    id,
+    after.leftOver.map(({ event }) => idOf(event)),
+  );
+  for (const { event, at, grams, place, useBy } of after.leftOver) {
+    const moment = new Date(at).toISOString();
+    const item = {
+      id: idOf(event),
+      foodId: null,
+      name: plan.title,
+      kind: "left over",
+      place,
+      gotOn: ground.dayOf(after.endedAt ?? at),
+      useBy,
+      note: "",
+    } as const;
+    if (await db.insertStock(connection, item, moment, { batchId: id }))
+      await db.insertMove(connection, { id: item.id, item: item.id, grams, why: "put in", at: moment }, { batchId: id });
+  }
+}
