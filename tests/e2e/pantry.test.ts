@@ -63,7 +63,7 @@ describe("what is in stock", () => {
     await jaggery.getByText("300 g", { exact: true }).waitFor();
     expect(await axe(page)).toEqual([]);
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
-    await page.getByRole("button", { name: /^Undo: Jaggery.*weighed/ }).tap();
+    await page.getByRole("button", { name: /^Undo Jaggery.*weighed/ }).tap();
     await jaggery.getByText("380 g", { exact: true }).waitFor();
     await page.reload();
     await jaggery.getByText("380 g", { exact: true }).waitFor();

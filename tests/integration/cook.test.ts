@@ -207,10 +207,11 @@ describe("a batch", () => {
     const stock = async () => (await send(app.address, "GET", "/api/stock")).json as Stock;
     const left = async (id: string) => (await stock()).items.find((each) => each.id === id)?.grams ?? 0;
     const batch = await begin();
-    const { plan } = (await (await fetch(`${app.address}/api/batches/${batch}/export?format=json`)).json()) as {
-      readonly plan: { readonly title: string; readonly lines: readonly { readonly food: string; readonly grams: number }[] };
+    const { title, planned } = (await (await fetch(`${app.address}/api/batches/${batch}/export?format=json`)).json()) as {
+      readonly title: string;
+      readonly planned: { readonly lines: readonly { readonly food: string; readonly grams: number }[] };
     };
-    const [first, second] = plan.lines.filter(({ food }) => food !== "water");
+    const [first, second] = planned.lines.filter(({ food }) => food !== "water");
     if (!first || !second) throw new Error("The demo's first recipe has two foods.");
     expect((await put("enough", first.food, first.grams + 500)).status).toBe(201);
     expect((await put("enough", first.food, first.grams + 500)).status).toBe(201);
@@ -243,9 +244,9 @@ describe("a batch", () => {
     expect((await over({ grams: 1200 })).title).toMatch(/cannot be left/);
     const kept = event({ kind: "left over", grams: 300, place: "fridge", useBy: "2026-09-22" });
     expect((await add(batch, kept)).status).toBe(200);
-    const sweet = (await stock()).items.find(({ name }) => name === plan.title);
+    const sweet = (await stock()).items.find(({ name }) => name === title);
     expect(sweet).toMatchObject({ grams: 300, useBy: "2026-09-22" });
-    const said = { foodId: null, name: plan.title, kind: "left over", place: "fridge", gotOn: "2026-09-21", useBy: "2026-10-30", note: "" };
+    const said = { foodId: null, name: title, kind: "left over", place: "fridge", gotOn: "2026-09-21", useBy: "2026-10-30", note: "" };
     const change = (part: object, revision = 1) =>
       send(app.address, "PUT", `/api/stock/${encodeURIComponent(sweet?.id ?? "")}`, { document: { ...said, ...part }, revision });
     expect((await change({})).status).toBe(422);
@@ -277,7 +278,7 @@ describe("a batch", () => {
     await add(batch, event({ kind: "stock", isTaken: true }));
     expect(await left("enough")).toBeCloseTo(500, 6);
     await add(batch, event({ kind: "taken back", event: kept.id }));
-    expect((await stock()).items.some(({ name }) => name === plan.title)).toBe(false);
+    expect((await stock()).items.some(({ name }) => name === title)).toBe(false);
     await add(batch, event({ kind: "taken up again" }));
     expect(await left("enough")).toBeCloseTo(first.grams + 500, 6);
   });

@@ -13,6 +13,7 @@ import {
   storyOf,
   whereItIs,
   goneIn,
+  growingSession,
   transition,
   COOK_LIMITS,
   type CookEvent,
@@ -118,6 +119,14 @@ describe("a batch on the stove", () => {
         const events = asEvents(list);
         const one = run(...events);
         expect(stateOf(sessionOf(PLAN, events))).toEqual(stateOf(one));
+        // As they grow, some of them taken back, in whatever order the devices' events came.
+        const grown = growingSession(PLAN);
+        const withBack = events.flatMap((each, i) =>
+          i % 5 === 4 ? [each, event({ kind: "taken back", event: events[(7 * i) % events.length]?.id ?? "" })] : [each],
+        );
+        for (let length = 0; length <= withBack.length; length += 3)
+          expect(grown(withBack.slice(0, length))).toEqual(sessionOf(PLAN, withBack.slice(0, length)));
+        expect(grown([...withBack].reverse())).toEqual(sessionOf(PLAN, [...withBack].reverse()));
         expect(run(...events.flatMap((each) => [each, each]))).toEqual(one);
         // There is at most one step on, and it is that which is told.
         const on = one.steps.filter(({ state }) => state === "now").map(({ id }) => id);

@@ -13,7 +13,7 @@ export {
 export { forecast, gramsByStick, rateSeen, TABLE_RATE_SD, type Forecast, type PotWeight } from "./forecast";
 export type { CookPlan } from "./plan";
 export { weightsNow, type CookAction, type CookSession, type CookTimer } from "./session";
-export { sessionOf, transition } from "./transition";
+export { growingSession, sessionOf, transition } from "./transition";
 export { goneIn } from "./gone-in";
 export { heatNow, stoveLines, stoveState, type StoveLine, type StoveState } from "./stove";
 export { alarmWords, missedBetween, nextTimer, secondsLeft, stirring } from "./timers";

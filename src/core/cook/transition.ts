@@ -16,6 +16,21 @@ export const sessionOf = (plan: CookPlan, events: readonly CookEvent[]): CookSes
   events,
 });
 
+/** Gives the session that events come to, as they grow: what was given before is gone on from where its events are the first of those. */
+export function growingSession(plan: CookPlan): (events: readonly CookEvent[]) => CookSession {
+  let last = sessionOf(plan, []);
+  return (events) => (last = sessionWith(last, events));
+}
+
+function sessionWith(before: CookSession, events: readonly CookEvent[]): CookSession {
+  const more = events.slice(before.events.length);
+  const isMore = before.events.length <= events.length && before.events.every(({ id }, i) => id === events[i]?.id);
+  const back = new Set(before.events.flatMap((event) => (event.kind === "taken back" ? [event.event] : [])));
+  // What takes back, or was taken back before it came, changes what was before.
+  const isPlain = more.every(({ id, kind }) => kind !== "taken back" && !back.has(id));
+  return isMore && isPlain ? { ...more.reduce(applied, before), events } : sessionOf(before.plan, events);
+}
+
 /**
  * A session after an event, and what has to be done about it. An event that is there already, that holds nothing new, or that
  * names what is not there changes nothing: two devices that press at once do a thing once.

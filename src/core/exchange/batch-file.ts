@@ -43,6 +43,7 @@ export const writeBatchJson = (session: CookSession, iso: Iso, photo: BatchPhoto
   weighings: session.weighings.map(({ at, grams, sd, by }) => ({ at: iso(at), grams, sd, by })),
   turnedOut: Object.fromEntries(session.turnedOut),
   setAside: session.setAside.map(({ name, grams }) => ({ name, grams })),
+  leftOver: session.leftOver.map(({ grams, place, useBy }) => ({ grams, place, useBy })),
   story: storyOf(session).map(({ at, words }) => ({ at: iso(at), words })),
   photo,
   events: session.events.map(({ at, ...event }) => ({ ...event, at: iso(at) })),

@@ -50,7 +50,8 @@ export function CameAndWent({ moves, change }: { readonly moves: readonly MoveDa
                 >
                   Undo
                   <span className="sr-only">
-                    : {move.name}, {move.why}, {formatGrams(Math.abs(move.grams))} g
+                    {" "}
+                    {move.name}, {move.why}, {formatGrams(Math.abs(move.grams))} g
                   </span>
                 </button>
               )}

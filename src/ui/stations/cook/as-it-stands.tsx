@@ -1,5 +1,6 @@
 "use client";
 
+import { memo } from "react";
 import { formatGrams, formatNumber } from "../../../core/units";
 import type { StoveView } from "../../../core/views";
 import { inHouseUnit } from "../../parts/figure-words";
@@ -19,7 +20,7 @@ interface AsItStandsProps {
 const digitsOf = (id: string): number => (id === "yield" || id === "serving.energy" ? 0 : id === "binding" ? 2 : 1);
 
 /** The whole batch in figures: as it stands, beside as it was meant; and what is known of it at its table. */
-export function AsItStands({ view, isBehind, why, waits, end }: AsItStandsProps) {
+export const AsItStands = memo(function AsItStands({ view, isBehind, why, waits, end }: AsItStandsProps) {
   const { energy } = useHousehold().units;
   const { verdict, unknown } = view;
   return (
@@ -102,4 +103,4 @@ export function AsItStands({ view, isBehind, why, waits, end }: AsItStandsProps)
       )}
     </section>
   );
-}
+});

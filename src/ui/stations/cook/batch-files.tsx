@@ -1,11 +1,12 @@
 "use client";
 
+import { memo } from "react";
 import { useRouter } from "next/navigation";
 import { buttonClass } from "../../parts/button";
 import { useDelete } from "../../shell/use-delete";
 
 /** A batch on paper, as a file, or gone. */
-export function BatchFiles({ id, title }: { readonly id: string; readonly title: string }) {
+export const BatchFiles = memo(function BatchFiles({ id, title }: { readonly id: string; readonly title: string }) {
   const router = useRouter();
   const { remove } = useDelete();
   return (
@@ -31,4 +32,4 @@ export function BatchFiles({ id, title }: { readonly id: string; readonly title:
       </div>
     </section>
   );
-}
+});

@@ -1,6 +1,6 @@
 "use client";
 
-import { useState } from "react";
+import { memo, useState } from "react";
 import { storyOf, type CookHappening, type CookSession } from "../../../core/cook";
 import type { DiningTable } from "../../../core/table";
 import { formatGrams, gramsBeside } from "../../../core/units";
@@ -17,7 +17,7 @@ interface BesideProps {
 const TIME = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
 
 /** What to get ready, to be ticked off. */
-export function Ready({ session: { plan, ready }, act }: BesideProps) {
+export const Ready = memo(function Ready({ plan, ready, act }: Pick<CookSession, "plan" | "ready"> & Pick<BesideProps, "act">) {
   return (
     <section aria-label="To get ready">
       <h2 className="t-h2">
@@ -38,10 +38,10 @@ export function Ready({ session: { plan, ready }, act }: BesideProps) {
       </ul>
     </section>
   );
-}
+});
 
 /** All steps, each with how it stands and what it took; a press goes to it. */
-export function AllSteps({ session: { steps }, act }: BesideProps) {
+export const AllSteps = memo(function AllSteps({ session: { steps }, act }: BesideProps) {
   return (
     <section aria-label="All steps" className="mt-6">
       <h2 className="t-h2">All steps</h2>
@@ -75,12 +75,17 @@ export function AllSteps({ session: { steps }, act }: BesideProps) {
       </ol>
     </section>
   );
-}
+});
 
 const field = "border border-edge bg-sheet px-2 min-h-11 text-[16px]";
 
 /** What goes in beside the plan, the pot on the scale where it is not cooked down, a note, a step of one's own. */
-export function WriteDown({ session, table, isCookedDown, act }: BesideProps & { readonly table: DiningTable; readonly isCookedDown: boolean }) {
+export const WriteDown = memo(function WriteDown({
+  session,
+  table,
+  isCookedDown,
+  act,
+}: BesideProps & { readonly table: DiningTable; readonly isCookedDown: boolean }) {
   const [note, setNote] = useState("");
   const [asStep, setAsStep] = useState(false);
   const [why, setWhy] = useState<string | null>(null);
@@ -137,7 +142,7 @@ export function WriteDown({ session, table, isCookedDown, act }: BesideProps & {
       )}
     </section>
   );
-}
+});
 
 const OTHER = "another";
 
@@ -224,7 +229,7 @@ interface StoryProps {
 }
 
 /** What happened, as sentences with their times. */
-export function Story({ session, latest = Infinity }: StoryProps) {
+export const Story = memo(function Story({ session, latest = Infinity }: StoryProps) {
   const [isWhole, setWhole] = useState(false);
   const all = storyOf(session);
   const told = isWhole ? all : all.slice(Math.max(0, all.length - latest));
@@ -248,4 +253,4 @@ export function Story({ session, latest = Infinity }: StoryProps) {
       </ol>
     </section>
   );
-}
+});

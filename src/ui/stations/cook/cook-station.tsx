@@ -166,7 +166,8 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, p
         {said}
       </p>
       <main id="main" className="lg:grid lg:grid-cols-[minmax(0,1fr)_404px] pb-[120px]">
-        <div className="p-4 md:p-6 min-w-0 flex flex-col">
+        {/* What changes in one of the two is laid out and painted there alone. */}
+        <div className="p-4 md:p-6 min-w-0 flex flex-col [contain:content]">
           {missed.length > 0 && (
             <div role="alert" className="bg-saffron-wash border border-saffron px-3 py-2 mb-4 flex flex-wrap gap-3 items-center justify-between">
               <p>While the screen slept, time was up for {missed.map(({ label }) => label).join(", ")}.</p>
@@ -198,7 +199,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, p
               <Story session={session} />
             </>
           ) : step ? (
-            <TheStep session={session} now={now} />
+            <TheStep session={session} later={later} now={now} />
           ) : (
             <AllDone session={session} onGo={(to) => act({ kind: "went to", step: to })} act={act} />
           )}
@@ -217,7 +218,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, p
             </p>
           )}
         </div>
-        <aside className="lg:crease-l p-4 md:p-5" aria-label="Beside the step">
+        <aside className="lg:crease-l p-4 md:p-5 [contain:content]" aria-label="Beside the step">
           {isOn && <HeldBack session={later} lines={lines} view={view} act={act} />}
           {isOn && view.cookDown && stove.isCookedDown && view.step === stove.step && <CookDownPanel session={later} of={view.cookDown} now={now} act={act} />}
           {isOn && <Devices session={later} view={view} act={act} />}
@@ -231,7 +232,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, p
               end={isOver ? (later.got === null ? "not weighed" : "weighed") : null}
             />
           )}
-          {!isOver && <Ready session={session} act={act} />}
+          {!isOver && <Ready plan={plan} ready={session.ready} act={act} />}
           {later.startedAt !== null && <AllSteps session={later} act={act} />}
           {isOn && <WriteDown session={later} table={ground.table} isCookedDown={stove.isCookedDown} act={act} />}
           {!isOver && <Story session={later} latest={LATEST} />}

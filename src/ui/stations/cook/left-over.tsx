@@ -62,7 +62,7 @@ export function LeftOver({ session: { leftOver, setAside, got, plan, endedAt }, 
               <span className="flex gap-3">
                 <span className="t-figure">{formatGrams(each.grams)} g</span>
                 <button type="button" className="underline no-print" onClick={() => act({ kind: "taken back", event: each.event })}>
-                  Take back<span className="sr-only">: {formatGrams(each.grams)} g left over</span>
+                  Take back<span className="sr-only"> {formatGrams(each.grams)} g left over</span>
                 </button>
               </span>
             </li>

@@ -7,8 +7,15 @@ import { spanText } from "../../parts/span-text";
 
 const attention = { "hands on": "hands on", "now and then": "stir now and then", unattended: "goes by itself" } as const;
 
+interface TheStepProps {
+  readonly session: CookSession;
+  /** The same, right behind: what is drawn of a step follows its words. */
+  readonly later: CookSession;
+  readonly now: number;
+}
+
 /** The step that is on, legible from two metres, with what to look for. */
-export function TheStep({ session, now }: { readonly session: CookSession; readonly now: number }) {
+export function TheStep({ session, later, now }: TheStepProps) {
   const at = session.steps.findIndex(({ id }) => id === session.now);
   const step = session.steps[at];
   if (!step) return null;
@@ -60,9 +67,7 @@ export function TheStep({ session, now }: { readonly session: CookSession; reado
           the pressure falls. Timer begins the next.
         </p>
       )}
-      {planned?.cues.map((cue) => (
-        <CueCard key={`${id} ${cue.id}`} cue={cue} />
-      ))}
+      {later.now === id && planned?.cues.map((cue) => <CueCard key={`${id} ${cue.id}`} cue={cue} />)}
       {planned?.hazards.map((hazard) => (
         <HazardNote key={hazard.what} what={hazard.what} mend={hazard.mend} />
       ))}

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import {
   isCookEvent,
   problemOf,
-  sessionOf,
+  growingSession,
   transition,
   type CookAction,
   type CookEvent,
@@ -12,6 +12,7 @@ import {
   type CookPlan,
   type CookSession,
 } from "../../../core/cook";
+import { afterPaint } from "../../parts/after-paint";
 import { Refused, send, why as whyOf } from "../../parts/send";
 
 export interface PlacedEvent {
@@ -49,11 +50,12 @@ export function useBatch(id: string, plan: CookPlan, given: readonly PlacedEvent
   const [placed, setPlaced] = useState<ReadonlyMap<number, CookEvent>>(() => new Map(given.map(({ place, event }) => [place, event])));
   const [own, setOwn] = useState<readonly CookEvent[]>([]);
   const [why, setWhy] = useState<string | null>(null);
+  const fold = useMemo(() => growingSession(plan), [plan]);
   const session = useMemo(() => {
     const there = [...placed].sort(([a], [b]) => a - b).map(([, event]) => event);
     const known = new Set(there.map((event) => event.id));
-    return sessionOf(plan, [...there, ...own.filter((event) => !known.has(event.id))]);
-  }, [plan, placed, own]);
+    return fold([...there, ...own.filter((event) => !known.has(event.id))]);
+  }, [fold, placed, own]);
 
   const take = useCallback((events: readonly PlacedEvent[]) => {
     if (events.length === 0) return;
@@ -72,9 +74,10 @@ export function useBatch(id: string, plan: CookPlan, given: readonly PlacedEvent
   useEffect(() => {
     if (own.length === 0) localStorage.removeItem(heldAt(id));
     else localStorage.setItem(heldAt(id), JSON.stringify(own));
-    if (own.length === 0 || isSending.current) return;
+    if (own.length === 0) return;
     let again: ReturnType<typeof setTimeout> | undefined;
     const flush = async (): Promise<void> => {
+      if (isSending.current) return;
       isSending.current = true;
       try {
         const { added } = (await send("POST", `/api/batches/${id}/events`, { events: own.slice(0, 200) }, { limit: 15_000 })) as {
@@ -100,8 +103,12 @@ export function useBatch(id: string, plan: CookPlan, given: readonly PlacedEvent
         isSending.current = false;
       }
     };
-    void flush();
-    return () => clearTimeout(again);
+    // It is kept here by now: what was pressed is painted first.
+    const stop = afterPaint(() => void flush());
+    return () => {
+      stop();
+      clearTimeout(again);
+    };
   }, [id, own, take]);
 
   const seen = useRef(Math.max(0, ...given.map(({ place }) => place)));

@@ -3,6 +3,7 @@
 import type NoSleep from "nosleep.js";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
+import { afterPaint } from "../../parts/after-paint";
 import { missedBetween, secondsLeft, type CookSession, type CookTimer } from "../../../core/cook";
 
 const TICK_MS = 500;
@@ -65,9 +66,13 @@ const RING_EVERY_MS = 2500;
 /** Rings, shakes and writes into the title for as long as a timer has run out; the first press of a page lets it sound. */
 export function useAlarm(session: CookSession, now: number, isToStir: boolean): { readonly allowSound: () => void } {
   const audio = useRef<AudioContext | null>(null);
+  // Sound is asked for by a press, and got ready once that is painted.
   const allowSound = useCallback(() => {
-    audio.current ??= new AudioContext();
-    void audio.current.resume();
+    if (audio.current?.state === "running") return;
+    afterPaint(() => {
+      audio.current ??= new AudioContext();
+      void audio.current.resume();
+    });
   }, []);
   const rings = session.timers.some((timer) => secondsLeft(timer, now) <= 0);
   const label = session.timers.find((timer) => secondsLeft(timer, now) <= 0)?.label ?? "";
@@ -186,7 +191,10 @@ export function useVoice(): { readonly isThere: boolean; readonly isOn: boolean;
 export function useTopOf(step: string | null): void {
   const before = useRef(step);
   useEffect(() => {
-    if (before.current !== step) window.scrollTo({ top: 0 });
+    if (before.current === step) return;
     before.current = step;
+    // With the frame that shows it: scrolling at once would lay the page out twice.
+    const frame = requestAnimationFrame(() => window.scrollTo({ top: 0 }));
+    return () => cancelAnimationFrame(frame);
   }, [step]);
 }
