@@ -29,9 +29,7 @@ async function shot(
   await options.then?.(page);
   await page.waitForTimeout(400);
   await page.screenshot({ path: `${OUT}/${name}.png` });
-  const address = page.url();
   await page.close();
-  return address;
 }
 
 await save(app.address, "/api/recipes/demo-1/table", tableOf({ rules: ["vegan", "no-cashew"] }));
@@ -55,27 +53,12 @@ await shot("table", "/recipes/demo-1/table", {
     await page.getByRole("heading", { name: "Where wishes meet" }).waitFor();
   },
 });
-const kept = await shot("version", "/recipes/demo-2/swap", {
+await shot("version", "/recipes/demo-2/swap", {
   then: async (page) => {
     await page.getByRole("button", { name: /Keep as a version/ }).click();
     await page.waitForURL(/versions\/.+/);
   },
 });
-const again = await shot("compare", "/recipes/demo-2/swap", {
-  then: async (page) => {
-    const first = new URL(kept).pathname.split("/").at(-1) ?? "";
-    await page.goto(`${app.address}/versions/${first}`, { waitUntil: "networkidle" });
-    await page.getByRole("button", { name: "Work on from it" }).click();
-    await page.waitForURL(/swap/);
-    await page.getByLabel(/^Water driven off in this version/).fill("160");
-    await page.getByRole("button", { name: /Keep as a version/ }).click();
-    await page.waitForURL(/versions\/.+/);
-    const second = new URL(page.url()).pathname.split("/").at(-1) ?? "";
-    await page.goto(`${app.address}/recipes/demo-2/compare?with=now,${first},${second}`, { waitUntil: "networkidle" });
-    await page.locator("[role='img'] svg").first().waitFor();
-  },
-});
-if (!again.includes("compare")) throw new Error("no comparison");
 await shot("recipes", "/recipes");
 await shot("nutrition", "/recipes/demo-2/nutrition", { then: (page) => page.locator("svg path").first().waitFor() });
 await shot("pantry", "/pantry?family=sweetener");
@@ -97,6 +80,7 @@ await shot("cook", "/batches", {
     await page.getByRole("region", { name: "Cook down" }).locator("svg").waitFor();
   },
 });
+await shot("stock", "/pantry/stock", { height: 900 });
 await shot("learned", "/batches/learned", { height: 1060 });
 await shot("suits", "/recipes/suits?table=demo-10", {
   then: (page) => page.waitForFunction(() => document.querySelector("progress") === null, null, { timeout: 60_000 }).then(() => undefined),
