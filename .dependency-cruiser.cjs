@@ -8,7 +8,7 @@ const below = {
   units: ["numeric"],
   food: ["numeric", "units"],
   household: ["numeric", "units"],
-  learning: ["food", "household"],
+  learning: ["numeric", "food", "household"],
   devices: ["numeric", "units"],
   calendar: ["numeric", "units", "household"],
   process: ["numeric", "units", "food", "household"],
@@ -30,6 +30,7 @@ const below = {
   cues: ["units", "food", "recipe", "models", "evaluate", "method", "hazards"],
   cook: ["numeric", "units", "food", "household", "process", "recipe", "cues", "calendar", "stock"],
   stock: ["units", "calendar"],
+  sensory: ["numeric", "units", "food"],
   ways: ["food", "recipe", "evaluate", "method"],
   adaptation: ["numeric", "units", "food", "household", "process", "recipe", "models", "table", "evaluate", "substitution", "method", "hazards"],
   kitchen: [
@@ -54,7 +55,7 @@ const below = {
     "adaptation",
     "cautions",
   ],
-  views: ["numeric", "units", "food", "household", "pantry", "packet", "process", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "learning", "stock", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "pantry", "packet", "process", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "learning", "stock", "sensory", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],

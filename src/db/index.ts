@@ -23,3 +23,4 @@ export * from "./batches";
 export * from "./outcomes";
 export * from "./photos";
 export * from "./stock";
+export * from "./tastings";

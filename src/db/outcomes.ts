@@ -12,6 +12,12 @@ export async function noteTaught(db: Connection): Promise<void> {
   ]);
 }
 
+/** Has the outcomes of a batch worked out anew: other is said of it. */
+export async function forgetOutcomes(db: Connection, batchId: string): Promise<void> {
+  await db.query("DELETE FROM batch_outcome WHERE batch_id = $1", [batchId]);
+  await noteTaught(db);
+}
+
 const LAST = "(SELECT coalesce(max(place), 0) FROM cook_event WHERE cook_event.batch_id = batch.id)";
 const DONE = "deleted_at IS NULL AND ended_at IS NOT NULL";
 const OLD = `(batch_outcome.batch_id IS NULL OR basis <> $1 OR events <> ${LAST})`;

@@ -20,6 +20,7 @@ export const TABLES = [
   ["photo", "batch_id"],
   ["stock", "id"],
   ["stock_move", "id"],
+  ["tasting", "id"],
 ] as const;
 export type TableName = (typeof TABLES)[number][0];
 

@@ -203,7 +203,7 @@ export function batchIn(house: House, n: number, learned: Learned): HouseBatch {
   const ladoo = ladooIn(house, n, kitchen, at);
   const { value, low, high } = told.minutes ?? { value: 0, low: 0, high: 0 };
   return {
-    outcomes: [...batchOutcomes({ id: `${seed}.${n}`, plan, ...ground, events: session.events }, tables), ...ladoo.outcomes],
+    outcomes: [...batchOutcomes({ id: `${seed}.${n}`, plan, ...ground, events: session.events, tastings: [] }, tables), ...ladoo.outcomes],
     minutes: { told: value, low, high, real: minutes },
     grams: {
       told: stop,
@@ -228,7 +228,10 @@ function ladooIn({ seed, takesUp }: House, n: number, kitchen: typeof tables, at
   const holds: Holds = real < 0.85 ? "crumbles" : real < 1.15 ? "binds" : real < 1.25 ? "rich, but holds" : "greasy";
   const { value, low, high } = stoveStanding({ ...ground, stove: stoveState(session) }, kitchen).figures.binding;
   session = transition(session, { kind: "turned out", when: "chilled", body: null, off: "", holds, id: "said", at: at + 9 })[0];
-  return { outcomes: batchOutcomes({ id: `${seed}.${n}.l`, plan, ...ground, events: session.events }, tables), binding: { told: value, low, high, real } };
+  return {
+    outcomes: batchOutcomes({ id: `${seed}.${n}.l`, plan, ...ground, events: session.events, tastings: [] }, tables),
+    binding: { told: value, low, high, real },
+  };
 }
 
 export const MEASURES = ["minutes", "grams", "body", "binding"] as const;

@@ -33,6 +33,9 @@ export const learnedKey = {
   time: (operation: string) => `time/${operation}`,
   /** How long something takes to cool, by where it stands. */
   cooling: (place: string) => `cooling/${place}`,
+  /** How sweet, and how thick, an eater (by id) wants a sweet beside the recipe as it was handed down. */
+  wantedSweetness: (eater: string) => `wanted sweetness/${plain(eater)}`,
+  wantedBody: (eater: string) => `wanted body/${plain(eater)}`,
 } as const;
 
 /** A mark of what was learned, other where any of it is: what was worked out with it is told by this. Empty where nothing was. */

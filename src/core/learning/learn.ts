@@ -1,4 +1,5 @@
 import type { Learned, LearnedFactor } from "../food";
+import { normalBelow } from "../numeric";
 import type { LearningWish } from "../household";
 import { KINDS_LEARNED, kindOf, type LearnedKind } from "./kinds";
 
@@ -72,6 +73,11 @@ function taken(used: readonly Used[], between: (key: string) => number): Readonl
   const variance = keys.map((key, i) => keys.map((_, k) => (i === k ? KINDS_LEARNED[kindOf(key) ?? "rate"].prior ** 2 : 0)));
   for (const { of, ln, sd, kind } of used) {
     const weights = of.map(([key, weight]) => [place.get(key) ?? 0, weight] as const);
+    const { drift = 0 } = KINDS_LEARNED[kind];
+    for (const [k] of weights) {
+      const row = variance[k];
+      if (row) row[k] = (row[k] ?? 0) + drift ** 2;
+    }
     // What moves it, as each quantity sees it.
     const together = keys.map((_, i) => weights.reduce((sum, [k, weight]) => sum + weight * (variance[i]?.[k] ?? 0), 0));
     const own = weights.reduce((sum, [k, weight]) => sum + weight * (together[k] ?? 0), 0);
@@ -119,9 +125,3 @@ function heard(ln: Outcome["ln"], expected: number, own: number, noise: number):
 /** Beyond so many standard deviations there is nothing. */
 const FARTHEST = 8;
 const density = (x: number): number => Math.exp(-(x ** 2) / 2) / Math.sqrt(2 * Math.PI);
-/** What of a standard normal lies below: Abramowitz & Stegun (1964) 26.2.17, to 7.5e-8. */
-function normalBelow(x: number): number {
-  const t = 1 / (1 + 0.2316419 * Math.abs(x));
-  const above = density(x) * t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
-  return x >= 0 ? 1 - above : above;
-}

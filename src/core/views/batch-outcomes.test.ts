@@ -6,6 +6,8 @@ import { explain, evaluate } from "../evaluate";
 import { learnedKey, type Learned } from "../food";
 import { evaluateRecipe, openRecipe, USUAL_SOURCES } from "../kitchen";
 import { learn, type Outcome } from "../learning";
+import type { Step } from "../sensory";
+import type { EaterTasting } from "./palate-outcomes";
 import { batchOutcomes, cookPlan, learnedView, methodView, stoveView } from ".";
 import { stoveStanding } from "./stove-standing";
 
@@ -25,7 +27,7 @@ type Timed = readonly [minutes: number, happening: CookHappening | ((session: Co
 const done: Timed[1] = ({ now }) => ({ kind: "done", step: now ?? "" });
 
 /** A batch by what happens in it, minutes apart, and what it has shown. */
-function batchOf(text: string, happenings: readonly Timed[]) {
+function batchOf(text: string, happenings: readonly Timed[], tastings: readonly EaterTasting[] = []) {
   const { recipe } = read(text);
   const ground = { recipe, table: tableOf({ servings: recipe.servings, serve: "chilled" }), bench: null };
   const plan = cookPlan(recipe, ground.table, methodView(ground, tables));
@@ -37,7 +39,7 @@ function batchOf(text: string, happenings: readonly Timed[]) {
     },
     sessionOf(plan, []),
   );
-  const shown = batchOutcomes({ id: "b", plan, ...ground, events: session.events }, tables);
+  const shown = batchOutcomes({ id: "b", plan, ...ground, events: session.events, tastings }, tables);
   return { ground, plan, session, shown, of: (key: string): Outcome | undefined => shown.find(({ of }) => (of[key] ?? 0) > 0.25) };
 }
 const WEIGHED: readonly Timed[] = [
@@ -123,6 +125,52 @@ describe("what a batch has shown", () => {
   });
 });
 
+describe("what eaters want", () => {
+  const say = (sweetness: Step, part: Partial<EaterTasting> = {}): EaterTasting => ({
+    eater: "ana",
+    served: "chilled",
+    answer: { steps: { sweetness }, liking: null, word: "" },
+    at: 60 * MINUTE,
+    ...part,
+  });
+  const wanted = (tastings: readonly EaterTasting[], text = KHEER, more: readonly Timed[] = []) =>
+    learn(batchOf(text, [...WEIGHED, ...more, ...ENDED], tastings).shown)[learnedKey.wantedSweetness("ana")];
+  it("is the other way from where it is off, further where it is further off, and as it is where it is just right", () => {
+    const lns = ([2, 1, 0, -1, -2] as const).map((step) => wanted([say(step)])?.ln ?? NaN);
+    for (const [i, ln] of lns.entries()) expect(ln).toBeGreaterThan(lns[i - 1] ?? -Infinity);
+    expect(Math.abs(lns[2] ?? NaN)).toBeLessThan(0.06);
+  });
+  it("goes by how sweet it really became, and is surer with more that agree than with what contradicts itself", () => {
+    // Twice the sugar went in, and is just right: it is wanted sweeter than handed down.
+    const sugar: Timed = [1, { kind: "put in", line: "l3", food: "sugar", name: "sugar", grams: 60, word: "" }];
+    expect(wanted([say(0)], KHEER, [sugar])?.ln ?? 0).toBeGreaterThan(0.2);
+    const batches = (steps: readonly Step[]) => {
+      const [outcome] = steps.map((step) => batchOf(KHEER, [...WEIGHED, ...ENDED], [say(step)]).shown);
+      const all = steps.flatMap((step, i) =>
+        batchOf(KHEER, [...WEIGHED, ...ENDED], [say(step)]).shown.map((each) => ({ ...each, at: each.at + i * 1e9, batch: `${i}` })),
+      );
+      return { one: learn(outcome ?? [])[learnedKey.wantedSweetness("ana")], all: learn(all)[learnedKey.wantedSweetness("ana")] };
+    };
+    const { one, all } = batches([1, 1, 1, 1]);
+    expect(all?.sd ?? 9).toBeLessThan(one?.sd ?? 0);
+    expect(all?.batches).toBe(4);
+    const torn = batches([2, -2, 2, -2, 2, -2, 0]).all;
+    expect(Math.abs(torn?.ln ?? 9)).toBeLessThan(0.12);
+  });
+  it("is not told by a guest, long after, by the same end of everything, or with who knows what in it", () => {
+    expect(wanted([])).toBeUndefined();
+    expect(wanted([say(2, { at: 60 * 24 * 60 * MINUTE })])).toBeUndefined();
+    expect(wanted([say(2, { answer: { steps: { sweetness: 2, body: 2, aroma: 2 }, liking: 1, word: "" } })])).toBeUndefined();
+    expect(wanted([say(1)], KHEER, [[1, { kind: "put in", line: null, food: null, name: "a powder", grams: 40, word: "" }]])).toBeUndefined();
+  });
+  it("is of body too, by its own temperature; not of what is shaped", () => {
+    const body = (step: Step, text = KHEER) =>
+      learn(batchOf(text, [...WEIGHED, ...ENDED], [say(0, { answer: { steps: { body: step }, liking: null, word: "" } })]).shown)[learnedKey.wantedBody("ana")];
+    expect(body(-1)?.ln ?? 0).toBeGreaterThan(body(1)?.ln ?? 0);
+    expect(body(-1, LADOO)).toBeUndefined();
+  });
+});
+
 describe("what was learned is used", () => {
   const own = (ln: number, sd: number) => ({ ln, sd, batches: 3 });
   const recipe = read(KHEER);
@@ -191,15 +239,23 @@ describe("what was learned is used", () => {
         [1, { kind: "ended", grams: null }],
       ] as const
     ).map(([minutes, what], i) => ({ ...what, id: `${i}`, at: (minutes + i) * MINUTE }));
-    const [shown] = batchOutcomes({ id: "b", plan, ...ground, events }, tables);
+    const [shown] = batchOutcomes({ id: "b", plan, ...ground, events, tastings: [] }, tables);
     expect(lnOf(shown)).toBeGreaterThan(0.25);
   });
   it("is told as figures, with what a next batch does", () => {
     const rows = learnedView(
-      taught({ [learnedKey.body("chilled", "rice")]: own(0.1, 0.1), [RATE]: own(-0.1, 0.2), [learnedKey.binding("besan")]: own(0, 0.1) }),
+      taught({
+        [learnedKey.body("chilled", "rice")]: own(0.1, 0.1),
+        [RATE]: own(-0.1, 0.2),
+        [learnedKey.binding("besan")]: own(0, 0.1),
+        [learnedKey.wantedSweetness("a")]: own(-0.1, 0.1),
+        [learnedKey.wantedSweetness("somebody who is gone")]: own(-0.1, 0.1),
+      }),
+      new Map([["a", "Ana"]]),
     );
-    expect(rows.map(({ kind }) => kind)).toEqual(["rate", "body", "binding"]);
-    expect(rows[1]).toMatchObject({ what: "Rice, chilled", now: "11 % more", next: "−3 % to +26 %", batches: 3 });
+    expect(rows.map(({ kind }) => kind)).toEqual(["wanted sweetness", "rate", "body", "binding"]);
+    expect(rows[0]).toMatchObject({ what: "Ana", now: "10 % less sweet" });
+    expect(rows[2]).toMatchObject({ what: "Rice, chilled", now: "11 % more", next: "−3 % to +26 %", batches: 3 });
     expect(rows.every(({ ratio }) => ratio.low < ratio.value && ratio.value < ratio.high)).toBe(true);
   });
 });

@@ -5,6 +5,7 @@ import type { Kitchen } from "../kitchen";
 import type { Outcome } from "../learning";
 import { BY_THE_STOVE } from "../method";
 import { burnerCap, indexOfBody } from "../process";
+import { palateOutcomes, type EaterTasting } from "./palate-outcomes";
 import type { Constants } from "./stove-aim";
 import { heldIn, tableRate } from "./stove-cook-down";
 import { coolsIn, ROOM } from "./stove-cooling";
@@ -15,28 +16,31 @@ export interface KeptBatch extends CookGround {
   readonly id: string;
   readonly plan: CookPlan;
   readonly events: readonly CookEvent[];
+  /** What eaters of the household said of it. */
+  readonly tastings: readonly EaterTasting[];
 }
 
 type Shown = Pick<Outcome, "of" | "ln" | "sd">;
 
 /**
  * What a batch that is done has shown, beside the tables: how fast its pan boiled away, how thick it became for what was in it, how it
- * held, how long steps took, how it cooled. Only by what was weighed, measured or said of it. `kitchen` is that of the tables: nothing
+ * held, how long steps took, how it cooled, how its eaters want it. Only by what was weighed, measured or said of it. `kitchen` is that of the tables: nothing
  * learned in it, so that nothing is learned twice. Empty of one that is not done.
  */
-export function batchOutcomes({ id, plan, events, ...begun }: KeptBatch, kitchen: Kitchen): readonly Outcome[] {
+export function batchOutcomes({ id, plan, events, tastings, ...begun }: KeptBatch, kitchen: Kitchen): readonly Outcome[] {
   const session = sessionOf(plan, events);
   if (session.endedAt === null) return [];
   const { constants } = kitchen.reference;
   const stands = stoveStanding({ ...begun, stove: stoveState(session) }, kitchen);
   const at = session.endedAt;
-  return [
+  const shown: readonly Shown[] = [
     ...ratesShown(plan, events, stands, constants),
     ...bodiesShown(session, stands, constants),
     ...bindingShown(session, stands, constants),
     ...timesShown(session),
     ...coolingShown(session, stands, constants),
-  ].map((shown) => ({ ...shown, at, batch: id }));
+  ];
+  return [...shown.map((each) => ({ ...each, at, batch: id })), ...palateOutcomes(tastings, at, stands, constants).map((each) => ({ ...each, batch: id }))];
 }
 
 /** What of a burner's power reaches a pot is a rule of thumb: so much more of it may. */

@@ -32,6 +32,8 @@ export { splitIn, splitsOf, type Splits } from "./splits";
 export type { SplitPortion, SplitView } from "./split-view";
 export { cookPlan } from "./cook-plan";
 export type { ToldBlock } from "./stove-blocks";
+export { nextTime, nextTimeBench, type NextTime } from "./next-time";
+export { mayTaste, type MayTaste } from "./may-taste";
 export { keepingOfBatch } from "./stove-keeping";
 export { stoveView, type StoveView } from "./stove-view";
 export type { CookGround } from "./stove-standing";

@@ -36,8 +36,8 @@ const FAMILIES: Readonly<Record<BodyFamily, string>> = {
 };
 const OPERATIONS: Readonly<Record<string, string>> = { roast: "roasting", fry: "frying", steam: "steaming", bake: "baking", caramelise: "browning sugar" };
 
-/** All that was learned, by kind, what most batches have shown first. */
-export function learnedView({ reference: { constants, foods }, household }: Kitchen): readonly LearnedRow[] {
+/** All that was learned, by kind, what most batches have shown first; of eaters those that are named, by id. */
+export function learnedView({ reference: { constants, foods }, household }: Kitchen, names: ReadonlyMap<string, string>): readonly LearnedRow[] {
   const { pans, burners } = household.equipment ?? { pans: [], burners: [] };
   const rateOf = (key: string): number | null => {
     for (const pan of pans)
@@ -48,7 +48,7 @@ export function learnedView({ reference: { constants, foods }, household }: Kitc
   return Object.entries(constants.learned)
     .flatMap(([key, factor]): LearnedRow[] => {
       const kind = kindOf(key);
-      if (kind === null) return [];
+      if (kind === null || (kind.startsWith("wanted") && !names.has(key.slice(kind.length + 1)))) return [];
       const rest = key.slice(kind.length + 1);
       return [
         {
@@ -56,13 +56,20 @@ export function learnedView({ reference: { constants, foods }, household }: Kitc
           kind,
           batches: factor.batches,
           ratio: ratioOf(factor),
-          ...told(kind, rest, factor, kind === "rate" ? rateOf(key) : null, (id) => foods.get(id)?.name ?? id),
+          ...told(
+            kind,
+            rest,
+            factor,
+            kind === "rate" ? rateOf(key) : null,
+            (id) => foods.get(id)?.name ?? id,
+            (id) => names.get(id) ?? id,
+          ),
         },
       ];
     })
     .sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind) || b.batches - a.batches || (a.what < b.what ? -1 : 1));
 }
-const ORDER: readonly LearnedKind[] = ["rate", "body", "binding", "time", "cooling"];
+const ORDER: readonly LearnedKind[] = ["wanted sweetness", "wanted body", "rate", "body", "binding", "time", "cooling"];
 
 const ratioOf = ({ ln, sd }: LearnedFactor): Figure => ({ value: Math.exp(ln), low: Math.exp(ln - Z80 * sd), high: Math.exp(ln + Z80 * sd) });
 
@@ -73,6 +80,8 @@ const WORDS: Readonly<Record<LearnedKind, readonly [more: string, less: string, 
   binding: ["more", "less", "as much as by the table"],
   time: ["longer", "shorter", "as long as told"],
   cooling: ["longer", "shorter", "as long as by the law"],
+  "wanted sweetness": ["sweeter", "less sweet", "as sweet as handed down"],
+  "wanted body": ["more of what thickens", "less of what thickens", "as thick as handed down"],
 };
 const percent = (ratio: number): number => Math.round(100 * Math.abs(ratio - 1));
 const signed = (ratio: number): string => `${ratio < 1 ? "−" : "+"}${percent(ratio)} %`;
@@ -83,6 +92,7 @@ function told(
   factor: LearnedFactor,
   rate: number | null,
   foodName: (id: string) => string,
+  eaterName: (id: string) => string,
 ): Pick<LearnedRow, "what" | "now" | "next"> {
   const { value, low, high } = ratioOf(factor);
   const [more, less, same] = WORDS[kind];
@@ -105,6 +115,9 @@ function told(
       return { what: capital(OPERATIONS[rest] ?? rest), ...plain };
     case "cooling":
       return { what: capital(rest), ...plain };
+    case "wanted sweetness":
+    case "wanted body":
+      return { what: eaterName(rest), ...plain };
   }
 }
 const isFamily = (family: string): family is BodyFamily => Object.hasOwn(FAMILIES, family);

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { learnedKey } from "../food";
 import { levelOf } from "../models/sweetness";
 import { REFERENCE } from "../../data";
 import { recipeInput } from "../adaptation";
@@ -6,6 +7,7 @@ import { evaluate } from "../evaluate";
 import { seat, type Eater } from "../table";
 import { standingOf } from "../substitution";
 import { problem, read, tableOf } from "../../../tests/support/kitchen";
+import { palateRows } from "../../../tests/support/tasters";
 import { eatersRow } from "./eaters-row";
 import { palatesOf } from "./palates";
 
@@ -25,6 +27,40 @@ describe("an eater's own level of sweetness", () => {
     expect(words(120)).toEqual(["Sweeter than Ana likes it", "Less sweet than Cy likes it"]);
     expect(words(88)).toEqual(["Level for Ana", "Less sweet than Cy likes it"]);
     expect(words(170)).toEqual(["Sweeter than Ana likes it", "Level for Cy"]);
+  });
+});
+
+describe("a level that was tasted", () => {
+  it("goes before what an eater says of themselves, is as wide as the answers leave it, and says by how many batches", () => {
+    const seat = { eater: "a", name: "Ana", servings: 1, rules: [], limits: [], taste: "less sweet" as const };
+    const table = { rules: [], limits: [], servings: 3, serve: "chilled" as const, seats: [seat] };
+    const { figures } = evaluate(
+      recipeInput(read("Kheer\nServes 3\n\n1 litre milk\n60 g rice\n120 g sugar\n\n1. Simmer all of it for 20 minutes."), table),
+      REFERENCE.constants,
+    );
+    const level = (ln: number, sd: number, batches = 3) =>
+      palatesOf(table, figures, figures, { ...REFERENCE.constants, learned: { [learnedKey.wantedSweetness("a")]: { ln, sd, batches } } })[0];
+    expect(level(0.02, 0.05)).toMatchObject({ words: "Level for Ana", why: expect.stringMatching(/by 3 batches tasted here/) as string });
+    expect(level(-0.4, 0.05)?.words).toBe("Sweeter than Ana likes it");
+    expect(level(-0.4, 0.4, 1)?.words).toBe("Level for Ana");
+  });
+});
+
+describe("what eaters want, over simulated eaters that wander and err", () => {
+  it("is missed by less with more tastings, and lies in its interval about eight times in ten", () => {
+    const [none, one, three, ten] = palateRows(250, [0, 1, 3, 10], 5);
+    if (!none || !one || !three || !ten) throw new Error("four rows");
+    for (const [before, after] of [
+      [none, one],
+      [one, three],
+    ] as const)
+      expect(after.miss).toBeLessThan(0.9 * before.miss);
+    expect(ten.miss).toBeLessThan(0.6 * none.miss);
+    for (const { inside } of [one, three, ten]) {
+      expect(inside).toBeGreaterThan(0.73);
+      expect(inside).toBeLessThan(0.89);
+    }
+    expect(ten.width).toBeLessThan(0.75 * one.width);
   });
 });
 

@@ -1,5 +1,5 @@
 import { openRecipe, type Kitchen } from "../kitchen";
-import { INDEX, type Food } from "../food";
+import { INDEX, type Family, type Food } from "../food";
 import { massStated, readRecipeText } from "../recipe";
 import type { StockPlace } from "../stock";
 import { capital } from "../units";
@@ -28,7 +28,13 @@ export function stockLine({ text }: StockLineQuestion, kitchen: Kitchen): StockL
   const [reading] = recipe.ok ? openRecipe(recipe.value, kitchen).readings : [];
   switch (reading?.kind) {
     case "read":
-      return { foodId: reading.food.id, name: reading.food.name, grams: Math.max(0, reading.grams.value), place: placeOf(reading.food), how: reading.how };
+      return {
+        foodId: reading.food.id,
+        name: reading.food.name,
+        grams: Math.max(0, reading.grams.value),
+        place: placeOf(reading.food, reading.containers),
+        how: reading.how,
+      };
     case "amount unknown":
       return { foodId: reading.food.id, name: reading.food.name, grams: null, place: placeOf(reading.food), how: reading.why };
     case "food unknown":
@@ -38,6 +44,13 @@ export function stockLine({ text }: StockLineQuestion, kitchen: Kitchen): StockL
   }
 }
 
-/** From so much water on, g in 100 g, a food spoils out of the fridge: a rule of thumb. */
+/** From so much water on, g in 100 g, a food spoils out of the fridge, what comes of animals sooner: rules of thumb. */
 const MOIST = 45;
-const placeOf = ({ per100g }: Food): StockPlace => ((per100g[INDEX.water] ?? 0) > MOIST ? "fridge" : "cupboard");
+const MOIST_OF_ANIMALS = 15;
+const OF_ANIMALS: readonly Family[] = ["dairy", "egg"];
+/** Whole cans and jars are shut, and fruit ripens where it lies. */
+function placeOf({ per100g, family }: Food, containers = 0): StockPlace {
+  const isShut = containers >= 1 && Number.isInteger(containers);
+  const water = per100g[INDEX.water] ?? 0;
+  return !isShut && family !== "fruit" && water > (OF_ANIMALS.includes(family) ? MOIST_OF_ANIMALS : MOIST) ? "fridge" : "cupboard";
+}

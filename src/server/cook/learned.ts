@@ -20,7 +20,7 @@ export interface Taught {
 /** So many batches are looked through before a page is shown; more of them behind it. */
 const AT_ONCE = 4;
 /** Changes with how outcomes are worked out. */
-const BASIS = `${MODEL_VERSION} 1`;
+const BASIS = `${MODEL_VERSION} 2`;
 
 // Next's bundles each have modules of their own: they share this.
 const shared = globalThis as {
@@ -56,16 +56,27 @@ async function tablesKitchen(): Promise<Kitchen> {
 /** Works out what a batch has shown, and keeps it. One that cannot be read has shown nothing. */
 async function lookThrough(id: string, events: number): Promise<void> {
   const database = await getDatabase();
-  const [batch, placed, kitchen] = await Promise.all([db.findBatch(database, id), db.eventsAfter(database, id, 0), tablesKitchen()]);
+  const [batch, placed, tastings, kitchen] = await Promise.all([
+    db.findBatch(database, id),
+    db.eventsAfter(database, id, 0),
+    db.tastingsOf(database, id),
+    tablesKitchen(),
+  ]);
   let outcomes: readonly Outcome[] = [];
   try {
     if (batch && validatePlan(batch.plan) && validateGround(batch.ground))
-      outcomes = batchOutcomes({ id, plan: batch.plan, ...batch.ground, events: placed.map(({ event }) => event) }, kitchen);
+      outcomes = batchOutcomes(
+        { id, plan: batch.plan, ...batch.ground, events: placed.map(({ event }) => event), tastings: tastings.flatMap(byEater) },
+        kitchen,
+      );
   } catch (error) {
     log.warn({ batch: id, error }, "what a batch has shown could not be worked out");
   }
   await db.writeOutcomes(database, id, BASIS, events, outcomes);
 }
+
+const byEater = ({ eaterId, served, answer, tastedAt }: db.StoredTasting) =>
+  eaterId === null ? [] : [{ eater: eaterId, served, answer, at: Date.parse(tastedAt) }];
 
 /** Looks through all batches that are due, behind the pages; one run at a time. */
 function catchUp(): Promise<void> {

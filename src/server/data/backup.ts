@@ -2,6 +2,7 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from "node:f
 import { join } from "node:path";
 import type { ValidateFunction } from "ajv";
 import { MOVE_REASONS, STOCK_KINDS, STOCK_LIMITS, STOCK_PLACES } from "../../core/stock";
+import { SERVING_TEMPERATURES } from "../../core/food";
 import { COOK_LIMITS } from "../../core/cook";
 import * as db from "../../db";
 import { dataFolder, getDatabase } from "./database";
@@ -14,6 +15,7 @@ import { ANY_BENCH, TABLE, VERSION_LIMITS } from "../http/schemas/documents";
 import { EATER_LISTS, RULE_LISTS, validateHousehold } from "../http/schemas/household";
 import { PANTRY_LISTS } from "../http/schemas/pantry";
 import { STORED_RECIPE } from "../http/schemas/recipe";
+import { TASTING_ANSWER } from "../http/schemas/taste";
 import { SNAPSHOT_SCHEMA } from "../http/schemas/snapshot";
 
 /** The largest backup that is taken in by a browser, bytes; `npm run restore` takes any. */
@@ -246,6 +248,18 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
   food_name: listed(PANTRY_LISTS.names),
   own_rule: listed(RULE_LISTS.own),
   rule_answer: listed(RULE_LISTS.answers),
+  tasting: ajv.compile(
+    row({
+      id: text,
+      batch_id: text,
+      eater_id: orNull(text),
+      name: text,
+      is_guest: { type: "boolean" },
+      served: { enum: SERVING_TEMPERATURES },
+      answer: TASTING_ANSWER,
+      tasted_at: time,
+    }),
+  ),
   stock: ajv.compile(
     row({
       id: text,

@@ -174,7 +174,7 @@ export async function describeVersion(id: string, told: { readonly label: string
 }
 
 /** A version laid on a bench, and what it took the place of: to be put back over these revisions. */
-interface LaidOn {
+export interface LaidOn {
   readonly recipeId: string;
   readonly before: { readonly table: DiningTable; readonly bench: StoredBench | null };
   readonly revisions: { readonly table: number; readonly bench: number };
@@ -244,7 +244,13 @@ export async function benchOfVersion(id: string): Promise<BenchOfVersion> {
 
 /** Lays a kept version on its recipe's bench, to be worked on from there. */
 export async function workOnFrom(id: string): Promise<LaidOn> {
-  const { recipeId, recipe, table, bench } = await benchOfVersion(id);
+  const { recipeId, table, bench } = await benchOfVersion(id);
+  return layOn(recipeId, table, bench);
+}
+
+/** Lays a table and what is made for it on a recipe's bench; what lay there before comes with the answer, so that it can be put back. */
+export async function layOn(recipeId: string, table: DiningTable, bench: StoredBench): Promise<LaidOn> {
+  const { recipe } = await requireRecipe(recipeId);
   const there = await getAdaptation(recipeId, recipe);
   const revisions = await saveBoth(recipeId, { document: table, revision: there.table.revision }, { document: bench, revision: there.bench.revision });
   return { recipeId, before: { table: there.table.document, bench: there.bench.document }, revisions };

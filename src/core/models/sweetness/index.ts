@@ -1,2 +1,2 @@
 export * from "./sweetness";
-export { levelOf, LIKINGS, type Liking } from "./liking";
+export { levelOf, LIKINGS, tastedLevel, type Liking } from "./liking";

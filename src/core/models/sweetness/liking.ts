@@ -1,4 +1,5 @@
-import type { Constants } from "../../food";
+import type { Constants, LearnedFactor } from "../../food";
+import { Z80 } from "../../numeric";
 
 /** How sweet somebody likes it, beside how it is usually made here. */
 export const LIKINGS = ["less sweet", "as made here", "sweeter"] as const;
@@ -23,4 +24,16 @@ export function levelOf(usual: number, liking: Liking, { liking: { value }, noti
   const target = usual * value[liking];
   const noticed = target * noticeable.value.sweetness;
   return { target, sd: target * value.sd, low: target - noticed, high: target + noticed };
+}
+
+/**
+ * The same for an eater whose answers to batches are known: as wide as what is not noticed, or as they leave it open (80 %), whichever is more.
+ * @unit g sucrose per 100 g
+ * @range 0 or more
+ * @source science.md §11; the factor is learned from answers
+ */
+export function tastedLevel(usual: number, { ln, sd }: Pick<LearnedFactor, "ln" | "sd">, { noticeable }: Pick<Constants, "noticeable">): Level {
+  const target = usual * Math.exp(ln);
+  const half = Math.max(Math.log(1 + noticeable.value.sweetness), Z80 * sd);
+  return { target, sd: target * sd, low: target * Math.exp(-half), high: target * Math.exp(half) };
 }

@@ -2,12 +2,11 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import type { StoredBench } from "../../../core/adaptation";
-import type { DiningTable } from "../../../core/table";
 import { Button } from "../../parts/button";
 import { send, why as whyOf } from "../../parts/send";
 import { noteSave } from "../../shell/documents";
 import { failed, toast } from "../../shell/messages";
+import { useLayOn } from "../../shell/use-lay-on";
 
 interface Story {
   readonly label: string;
@@ -90,44 +89,11 @@ export function VersionStory({ id, story }: { readonly id: string; readonly stor
   );
 }
 
-interface LaidOn {
-  readonly recipeId: string;
-  readonly before: { readonly table: DiningTable; readonly bench: StoredBench | null };
-  readonly revisions: { readonly table: number; readonly bench: number };
-}
-
 /** Lays the version on its recipe's bench, to be worked on from there. */
 export function WorkOnFrom({ id, className }: { readonly id: string; readonly className: string }) {
-  const router = useRouter();
-  const [busy, setBusy] = useState(false);
-  const putBack = async ({ recipeId, before, revisions }: LaidOn) => {
-    try {
-      await send("PUT", `/api/recipes/${recipeId}/table`, { document: before.table, revision: revisions.table });
-      await send("PUT", `/api/recipes/${recipeId}/bench`, { document: before.bench, revision: revisions.bench });
-      noteSave();
-      const bench = `/recipes/${recipeId}/swap`;
-      // A bench that is open holds what it was given: it is read anew.
-      if (window.location.pathname === bench) window.location.reload();
-      else router.push(bench);
-    } catch (error) {
-      failed(whyOf(error, "It could not be put back."));
-    }
-  };
-  const lay = async () => {
-    setBusy(true);
-    try {
-      const laid = (await send("POST", `/api/versions/${id}/bench`)) as LaidOn;
-      noteSave();
-      router.push(`/recipes/${laid.recipeId}/swap`);
-      router.refresh();
-      if (laid.before.bench) toast("What lay on the bench, and its table, are put aside.", { label: "Put them back", run: () => void putBack(laid) });
-    } catch (error) {
-      failed(whyOf(error, "It could not be laid on the bench."), () => void lay());
-      setBusy(false);
-    }
-  };
+  const { isBusy, lay } = useLayOn(`/api/versions/${id}/bench`);
   return (
-    <button type="button" disabled={busy} className={className} onClick={() => void lay()}>
+    <button type="button" disabled={isBusy} className={className} onClick={() => void lay()}>
       Work on from it
     </button>
   );

@@ -1,6 +1,5 @@
 "use client";
 
-import { memo } from "react";
 import { formatGrams, formatNumber } from "../../../core/units";
 import type { StoveView } from "../../../core/views";
 import { inHouseUnit } from "../../parts/figure-words";
@@ -20,7 +19,7 @@ interface AsItStandsProps {
 const digitsOf = (id: string): number => (id === "yield" || id === "serving.energy" ? 0 : id === "binding" ? 2 : 1);
 
 /** The whole batch in figures: as it stands, beside as it was meant; and what is known of it at its table. */
-export const AsItStands = memo(function AsItStands({ view, isBehind, why, waits, end }: AsItStandsProps) {
+export function AsItStands({ view, isBehind, why, waits, end }: AsItStandsProps) {
   const { energy } = useHousehold().units;
   const { verdict, unknown } = view;
   return (
@@ -103,4 +102,4 @@ export const AsItStands = memo(function AsItStands({ view, isBehind, why, waits,
       )}
     </section>
   );
-});
+}

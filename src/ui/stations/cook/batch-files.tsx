@@ -1,12 +1,11 @@
 "use client";
 
-import { memo } from "react";
 import { useRouter } from "next/navigation";
 import { buttonClass } from "../../parts/button";
 import { useDelete } from "../../shell/use-delete";
 
 /** A batch on paper, as a file, or gone. */
-export const BatchFiles = memo(function BatchFiles({ id, title }: { readonly id: string; readonly title: string }) {
+export function BatchFiles({ id, title }: { readonly id: string; readonly title: string }) {
   const router = useRouter();
   const { remove } = useDelete();
   return (
@@ -32,4 +31,4 @@ export const BatchFiles = memo(function BatchFiles({ id, title }: { readonly id:
       </div>
     </section>
   );
-});
+}

@@ -1,6 +1,6 @@
 "use client";
 
-import { memo, useState } from "react";
+import { useState } from "react";
 import { storyOf, type CookHappening, type CookSession } from "../../../core/cook";
 import type { DiningTable } from "../../../core/table";
 import { formatGrams, gramsBeside } from "../../../core/units";
@@ -17,7 +17,7 @@ interface BesideProps {
 const TIME = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
 
 /** What to get ready, to be ticked off. */
-export const Ready = memo(function Ready({ plan, ready, act }: Pick<CookSession, "plan" | "ready"> & Pick<BesideProps, "act">) {
+export function Ready({ plan, ready, act }: Pick<CookSession, "plan" | "ready"> & Pick<BesideProps, "act">) {
   return (
     <section aria-label="To get ready">
       <h2 className="t-h2">
@@ -38,10 +38,10 @@ export const Ready = memo(function Ready({ plan, ready, act }: Pick<CookSession,
       </ul>
     </section>
   );
-});
+}
 
 /** All steps, each with how it stands and what it took; a press goes to it. */
-export const AllSteps = memo(function AllSteps({ session: { steps }, act }: BesideProps) {
+export function AllSteps({ session: { steps }, act }: BesideProps) {
   return (
     <section aria-label="All steps" className="mt-6">
       <h2 className="t-h2">All steps</h2>
@@ -75,17 +75,12 @@ export const AllSteps = memo(function AllSteps({ session: { steps }, act }: Besi
       </ol>
     </section>
   );
-});
+}
 
 const field = "border border-edge bg-sheet px-2 min-h-11 text-[16px]";
 
 /** What goes in beside the plan, the pot on the scale where it is not cooked down, a note, a step of one's own. */
-export const WriteDown = memo(function WriteDown({
-  session,
-  table,
-  isCookedDown,
-  act,
-}: BesideProps & { readonly table: DiningTable; readonly isCookedDown: boolean }) {
+export function WriteDown({ session, table, isCookedDown, act }: BesideProps & { readonly table: DiningTable; readonly isCookedDown: boolean }) {
   const [note, setNote] = useState("");
   const [asStep, setAsStep] = useState(false);
   const [why, setWhy] = useState<string | null>(null);
@@ -142,7 +137,7 @@ export const WriteDown = memo(function WriteDown({
       )}
     </section>
   );
-});
+}
 
 const OTHER = "another";
 
@@ -229,7 +224,7 @@ interface StoryProps {
 }
 
 /** What happened, as sentences with their times. */
-export const Story = memo(function Story({ session, latest = Infinity }: StoryProps) {
+export function Story({ session, latest = Infinity }: StoryProps) {
   const [isWhole, setWhole] = useState(false);
   const all = storyOf(session);
   const told = isWhole ? all : all.slice(Math.max(0, all.length - latest));
@@ -253,4 +248,4 @@ export const Story = memo(function Story({ session, latest = Infinity }: StoryPr
       </ol>
     </section>
   );
-});
+}

@@ -1,6 +1,6 @@
 "use client";
 
-import { memo, lazy, Suspense, useMemo, useState } from "react";
+import { lazy, Suspense, useMemo, useState } from "react";
 import { forecast, gramsByStick, heatNow, oddWeight, weightsNow, type CookHappening, type CookSession } from "../../../core/cook";
 import { HEATS } from "../../../core/recipe";
 import { formatGrams } from "../../../core/units";
@@ -24,7 +24,7 @@ const HEAT_WORDS: Readonly<Record<(typeof HEATS)[number], string>> = {
 };
 
 /** How the pot boils down: where to stop, how long that takes, and its curve. */
-export const CookDownPanel = memo(function CookDownPanel({
+export function CookDownPanel({
   session,
   of,
   now,
@@ -121,7 +121,7 @@ export const CookDownPanel = memo(function CookDownPanel({
       <OwnStop of={of} act={act} />
     </section>
   );
-});
+}
 
 const field = "border border-edge bg-sheet px-2 min-h-11 text-[16px] t-figure min-w-0";
 

@@ -1,6 +1,6 @@
 "use client";
 
-import { memo, lazy, Suspense, useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import type { CookHappening, CookSession } from "../../../core/cook";
 import type { StoveView } from "../../../core/views";
 
@@ -13,7 +13,7 @@ interface DevicesProps {
 }
 
 /** Devices beside the pot, folded until they are asked for. Without any, all goes by hand. */
-export const Devices = memo(function Devices(of: DevicesProps) {
+export function Devices(of: DevicesProps) {
   const [isOpen, setOpen] = useState(false);
   return (
     <details className="mb-5 border-y border-line no-print" onToggle={(event) => setOpen(event.currentTarget.open)}>
@@ -27,4 +27,4 @@ export const Devices = memo(function Devices(of: DevicesProps) {
       )}
     </details>
   );
-});
+}

@@ -57,6 +57,9 @@ export function Ended({ batch, photo, session, view, now, waiting, names, bodies
         </div>
       </div>
       <p className="mt-6 flex flex-wrap gap-x-6 gap-y-2 items-center no-print">
+        <Go href={`/batches/${batch}/taste`} className={buttonClass("primary")}>
+          Taste it
+        </Go>
         <button type="button" className={buttonClass("plain")} onClick={() => act({ kind: "taken up again" })}>
           Take it up again
         </button>

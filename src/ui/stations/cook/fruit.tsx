@@ -1,6 +1,6 @@
 "use client";
 
-import { memo, lazy, Suspense, useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { FRUIT_SWEETNESSES, type CookHappening, type CookSession } from "../../../core/cook";
 import { formatGrams, lowerFirst } from "../../../core/units";
 import type { StoveView } from "../../../core/views";
@@ -16,7 +16,7 @@ interface FruitProps {
 }
 
 /** How sweet the fruit is of itself, before the sweetener goes in; and how much of that it then takes. */
-export const OwnSweetness = memo(function OwnSweetness({ session, view, act }: FruitProps) {
+export function OwnSweetness({ session, view, act }: FruitProps) {
   if (view.fruits.length === 0) return null;
   return (
     <details className="mb-5 border-y border-line" open={session.fruits.size > 0}>
@@ -28,7 +28,7 @@ export const OwnSweetness = memo(function OwnSweetness({ session, view, act }: F
       ))}
     </details>
   );
-});
+}
 
 function Fruit({
   fruit: { line, name, sugars, sweetener },

@@ -1,6 +1,5 @@
 "use client";
 
-import { memo } from "react";
 import type { CookHappening, CookSession, StoveLine } from "../../../core/cook";
 import { formatGrams, lowerFirst } from "../../../core/units";
 import type { StoveView, ToldBlock } from "../../../core/views";
@@ -29,7 +28,7 @@ const stillOf = ({ role }: StoveLine): string => STILL[role] ?? "not yet";
 const TIME = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
 
 /** All lines that wait, each bit by bit; and those of the step that is on, to be held back. */
-export const HeldBack = memo(function HeldBack({ session, lines, view, act }: HeldProps) {
+export function HeldBack({ session, lines, view, act }: HeldProps) {
   const on = session.steps.find(({ id }) => id === session.now)?.planned;
   const taken = new Set(on?.takes.map(({ line }) => line) ?? []);
   const isTasted = session.setUp?.tasting !== false;
@@ -69,7 +68,7 @@ export const HeldBack = memo(function HeldBack({ session, lines, view, act }: He
       )}
     </>
   );
-});
+}
 const BY_TASTE: readonly StoveLine["role"][] = ["sweetener", "seasoning"];
 /** A third, or three blocks where those are less; never all of it. */
 const toHold = (all: number, block: number): number => {

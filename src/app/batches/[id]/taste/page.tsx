@@ -1,0 +1,38 @@
+import { notFound, redirect } from "next/navigation";
+import { cache } from "react";
+import { Refusal } from "@/server/http/problems";
+import { getTasting, guestRules } from "@/server/taste/tastings";
+import { dateWords } from "../../../words";
+import { TasteStation } from "@/ui/stations/taste/taste-station";
+
+interface Props {
+  readonly params: Promise<{ readonly id: string }>;
+}
+
+/** Once for a page, whose title needs it too. What is still on the stove is tasted there. */
+const load = cache(async (id: string) =>
+  getTasting(id).catch((error: unknown) => {
+    if (error instanceof Refusal && error.status === 404) notFound();
+    if (error instanceof Refusal && error.status === 409) redirect(`/batches/${id}`);
+    throw error;
+  }),
+);
+
+export const generateMetadata = async ({ params }: Props) => ({ title: `${(await load((await params).id)).batch.title}, taste` });
+
+export default async function Page({ params }: Props) {
+  const { id } = await params;
+  const [{ batch, isBound, may, tastings }, rules] = await Promise.all([load(id), guestRules()]);
+  return (
+    <TasteStation
+      id={id}
+      title={batch.title}
+      label={batch.label}
+      serve={batch.plan.serve}
+      isBound={isBound}
+      may={may}
+      rules={rules}
+      tastings={tastings.map((each) => ({ ...each, when: dateWords(each.tastedAt) }))}
+    />
+  );
+}

@@ -1,0 +1,136 @@
+import { describe, expect, it } from "vitest";
+import { freeSugars, read, tableOf } from "../../../tests/support/kitchen";
+import { kitchenOf } from "../../data";
+import { sessionOf, stoveState, transition, type CookHappening } from "../cook";
+import { learnedKey, type Learned } from "../food";
+import { evaluateVersion, openRecipe, USUAL_SOURCES } from "../kitchen";
+import type { TastingAnswer } from "../sensory";
+import { groundOfBench } from "./bench-ground";
+import { begunAs } from "./stove-version";
+import { cookPlan, methodView, nextTime, nextTimeBench } from ".";
+
+const tables = kitchenOf(USUAL_SOURCES);
+const KHEER =
+  "Rice kheer\nServes 4\n\n1 litre milk\n80 g rice\n80 g sugar\n\n1. Simmer the rice in the milk for 40 minutes.\n2. Stir in the sugar and simmer for 2 minutes.";
+const LADOO =
+  "Besan ladoo\nMakes 12\n\n250 g besan\n120 g ghee\n130 g icing sugar\n\n1. Roast the besan in the ghee for 15 minutes.\n2. Cool, mix in the icing sugar, and shape into balls.";
+
+type Said = readonly [name: string, steps: TastingAnswer["steps"], isGuest?: boolean];
+function after(said: readonly Said[], { text = KHEER, learned = {}, table = {}, more = [] as readonly CookHappening[] } = {}) {
+  const { recipe } = read(text);
+  const ground = { recipe, table: tableOf({ servings: recipe.servings, serve: "chilled", ...table }), bench: null };
+  const plan = cookPlan(recipe, ground.table, methodView(ground, tables));
+  const all: readonly CookHappening[] = [{ kind: "started" }, ...more, { kind: "ended", grams: null }];
+  const session = all.reduce((now, each, i) => transition(now, { ...each, id: `e${i}`, at: i })[0], sessionOf(plan, []));
+  const tastings = said.map(([name, steps, isGuest]) => ({
+    eater: isGuest ? null : name,
+    name,
+    served: "chilled" as const,
+    answer: { steps, liking: null, word: "" },
+    at: 10,
+  }));
+  return nextTime({ ...ground, stove: stoveState(session), tastings, endedAt: 2 }, kitchenOf({ ...USUAL_SOURCES, learned }));
+}
+const all = (sweetness: -2 | -1 | 0 | 1 | 2): readonly Said[] => ["ana", "bo", "cy"].map((name) => [name, { sweetness }]);
+
+describe("next time", () => {
+  it("is sweeter where it was not sweet enough, by sugar or by what may stand beside it, and less where it was too sweet", () => {
+    const [more] = after(all(-1)).changes;
+    expect(more).toMatchObject({ attribute: "sweetness", of: 3, counts: { little: 3, right: 0, much: 0 } });
+    expect(more?.share).toBeGreaterThan(0.05);
+    expect(more?.rightThen).toBeGreaterThan((more?.rightNow ?? 9) + 0.25);
+    const sugar = more?.ways.find(({ food }) => food === "sugar");
+    expect(sugar?.grams).toBeGreaterThan(5);
+    // Less sweet than sugar is, gram for gram: more of it.
+    expect(more?.ways.find(({ food }) => food === "date-paste")?.grams).toBeGreaterThan(sugar?.grams ?? Infinity);
+    const [less] = after(all(2)).changes;
+    expect(less?.share).toBeLessThan(-0.05);
+    expect(less?.ways.map(({ food, grams }) => [food, grams < 0])).toEqual([["sugar", true]]);
+  });
+  it("is as sweet as it is told to be, when it is cooked so", () => {
+    const [told] = after(all(-1)).changes;
+    const sugar = told?.ways.find(({ food }) => food === "sugar")?.grams ?? 0;
+    const again = after(all(0), { text: KHEER.replace("80 g sugar", `${80 + sugar} g sugar`) });
+    expect(again.changes).toEqual([]);
+    const [same] = after(all(-1), { text: KHEER.replace("80 g sugar", `${80 + sugar} g sugar`) }).changes;
+    expect(same?.before).toBeCloseTo(told?.after ?? 0, 0);
+  });
+  it("is drafted as it was cooked, with the change and why, from the version that was cooked", () => {
+    const { recipe } = read(KHEER);
+    const ground = { recipe, table: tableOf({ servings: 4, serve: "chilled" }), bench: null };
+    const plan = cookPlan(recipe, ground.table, methodView(ground, tables));
+    const jaggery: CookHappening = { kind: "put in", line: null, food: "jaggery", name: "jaggery", grams: 12, word: "" };
+    const happened: readonly CookHappening[] = [{ kind: "started" }, jaggery, { kind: "ended", grams: null }];
+    const session = happened.reduce((now, each, i) => transition(now, { ...each, id: `e${i}`, at: i })[0], sessionOf(plan, []));
+    const tastings = ["ana", "bo"].map((name) => ({
+      eater: name,
+      name,
+      served: "chilled" as const,
+      at: 10,
+      answer: { steps: { sweetness: -1 as const }, liking: null, word: "" },
+    }));
+    const question = { ...ground, stove: stoveState(session), tastings, endedAt: 2 };
+    const [change] = nextTime(question, tables).changes;
+    const way = change?.ways.find(({ food }) => food === "sugar");
+    if (!change || !way) throw new Error("sugar makes it sweeter");
+    const bench = nextTimeBench(question, { change, way, label: "As handed down", from: "v1" }, tables);
+    expect(bench).toMatchObject({ byHand: true, from: "v1", label: expect.stringMatching(/^As handed down, \d+ % sweeter$/) as string });
+    expect(bench.rows.find(({ foodId }) => foodId === "jaggery")).toMatchObject({ grams: 12, change: "added" });
+    const sugar = bench.rows.find(({ foodId }) => foodId === "sugar");
+    expect(sugar).toMatchObject({ change: "amount", why: "2 of 2 found it not sweet enough" });
+    expect(sugar?.grams).toBeCloseTo(80 + way.grams, 6);
+    // What is laid so is as sweet as it was told to be.
+    const laid = evaluateVersion(
+      { rows: begunAs(bench, groundOfBench({ ...ground, bench }, tables), tables.reference.foods).version.rows, evaporation: bench.evaporation },
+      openRecipe(recipe, tables),
+      ground.table,
+      tables,
+    );
+    expect(laid.figures["sweetness.chilled"].value).toBeCloseTo(change.after, 0);
+    const date = change.ways.find(({ food }) => food === "date-paste");
+    if (date)
+      expect(nextTimeBench(question, { change, way: date, label: "x", from: null }, tables).rows.at(-1)).toMatchObject({
+        foodId: "date-paste",
+        change: "added",
+        line: null,
+      });
+  });
+  it("is left as it is where it was just right, and where nobody said", () => {
+    expect(after(all(0))).toMatchObject({ changes: [], left: ["Sweetness: leave it as it is."] });
+    expect(after([])).toMatchObject({ changes: [], left: [] });
+    expect(after([["ana", { aroma: -1 }]]).left[0]).toMatch(/^Aroma: 1 too little.*no model tells/);
+  });
+  it("goes by what each is known to want before one answer, and says which limit it would pass", () => {
+    const known: Learned = Object.fromEntries(["ana", "bo", "cy"].map((name) => [learnedKey.wantedSweetness(name), { ln: 0.2, sd: 0.05, batches: 6 }]));
+    const { changes } = after(all(0), { learned: known, table: { limits: freeSugars(8) } });
+    expect(changes[0]?.share).toBeGreaterThan(0.03);
+    expect(changes[0]?.ways[0]?.over[0]).toMatch(/^then \d+\.\d g of free sugars.* a serving, over the 8 that were set$/);
+  });
+  it("says where eaters pull apart what each takes at the table, and promises nothing for all", () => {
+    const apart = after([
+      ["ana", { sweetness: -2 }],
+      ["bo", { sweetness: 2 }],
+      ["the aunt", { sweetness: 2 }, true],
+    ]);
+    const [change] = apart.changes;
+    if (change) {
+      expect(change.rightThen).toBeLessThan(2.5);
+      expect(change.apart).toMatch(/ana stirs about \d+ g of sugar/);
+    } else expect(apart.left[0]).toMatch(/some want more and some less/);
+  });
+  it("is thicker by cooking down further, of what is spooned; a shaped sweet has no body", () => {
+    const thin = after([
+      ["ana", { body: -1 }],
+      ["bo", { body: -2 }],
+    ]).changes[0];
+    expect(thin?.attribute).toBe("body");
+    expect(thin?.after).toBeGreaterThan(thin?.before ?? 99);
+    expect(thin?.cookedTo).toBeGreaterThan(300);
+    expect(after([["ana", { body: -1, sweetness: 0 }]], { text: LADOO }).changes).toEqual([]);
+  });
+  it("is not told of a batch that holds who knows what", () => {
+    const { changes, left } = after(all(-1), { more: [{ kind: "put in", line: null, food: null, name: "a powder", grams: 30, word: "" }] });
+    expect(changes).toEqual([]);
+    expect(left[0]).toMatch(/a powder/);
+  });
+});

@@ -1,0 +1,118 @@
+"use client";
+
+import { useState, type SubmitEvent } from "react";
+import type { MayTaste } from "../../../core/views";
+import { buttonClass } from "../../parts/button";
+import { send, why as whyOf } from "../../parts/send";
+import type { Taster } from "./taste-data";
+
+interface GuestProps {
+  readonly batch: string;
+  readonly rules: readonly { readonly id: string; readonly name: string }[];
+  readonly onAsk: (taster: Taster) => void;
+  readonly onBack: () => void;
+}
+
+/** A guest: asked about allergies before anything is offered. Only what they say of the sweet is kept, and their name. */
+export function Guest({ batch, rules, onAsk, onBack }: GuestProps) {
+  const [name, setName] = useState("");
+  const [kept, setKept] = useState<readonly string[]>([]);
+  const [isNone, setNone] = useState(false);
+  const [found, setFound] = useState<MayTaste | null>(null);
+  const [why, setWhy] = useState<string | null>(null);
+  const guest = { name: name.trim(), rules: kept };
+  const start = (isSettled: boolean) => onAsk({ eater: null, guest, name: guest.name, isSettled });
+  const change = (rule: string, isKept: boolean) => {
+    setFound(null);
+    setNone(false);
+    setKept(isKept ? [...kept, rule] : kept.filter((each) => each !== rule));
+  };
+  const submit = async (event: SubmitEvent) => {
+    event.preventDefault();
+    setFound(null);
+    if (guest.name === "") return setWhy("What is the guest called? A first name will do.");
+    if (kept.length === 0 && !isNone) return setWhy("Ask first: is there anything that makes them ill? If there is nothing, say so.");
+    try {
+      const { may } = (await send("POST", `/api/batches/${batch}/guests`, { guests: [guest] })) as { readonly may: readonly MayTaste[] };
+      setWhy(null);
+      if (may[0]?.may === "yes") start(false);
+      else setFound(may[0] ?? null);
+    } catch (error) {
+      setWhy(whyOf(error, "It could not be found out whether they may taste it."));
+    }
+  };
+  return (
+    <form noValidate onSubmit={(event) => void submit(event)}>
+      <h2 className="text-[26px] font-[600]">A guest</h2>
+      <label className="block mt-2">
+        Name
+        <input
+          className="block border border-edge bg-sheet px-3 min-h-14 text-[20px] w-full max-w-80"
+          maxLength={60}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      <fieldset className="mt-4">
+        <legend className="font-[550]">Does any of these make you ill?</legend>
+        <label className="flex items-center gap-3 min-h-11 border-b border-line">
+          <input
+            type="checkbox"
+            className="size-6 accent-ink"
+            checked={isNone}
+            onChange={(event) => {
+              setFound(null);
+              setNone(event.target.checked);
+              if (event.target.checked) setKept([]);
+            }}
+          />
+          No, none of them, nor traces of any
+        </label>
+        <div className="grid sm:grid-cols-2 md:grid-cols-3 gap-x-5">
+          {rules.map((rule) => (
+            <label key={rule.id} className="flex items-center gap-3 min-h-11 border-b border-line t-ledger">
+              <input
+                type="checkbox"
+                className="size-6 accent-ink shrink-0"
+                checked={kept.includes(rule.id)}
+                onChange={(event) => change(rule.id, event.target.checked)}
+              />
+              {rule.name}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      {why && (
+        <p role="alert" className="mt-3 bg-rose-wash text-rose px-3 py-2">
+          {why}
+        </p>
+      )}
+      {found && (
+        <div role="alert" className={`mt-3 px-3 py-2 ${found.may === "no" ? "bg-rose-wash" : "bg-saffron-wash"}`}>
+          <p className="font-[550]">{found.may === "no" ? `It is not for ${found.name}.` : `Something is to be settled before ${found.name} tastes it.`}</p>
+          <ul className="list-disc pl-5 t-ledger">
+            {found.why.map((each) => (
+              <li key={each}>{each}</li>
+            ))}
+          </ul>
+          {found.may === "ask" && (
+            <p className="mt-2">
+              <button type="button" className={buttonClass("plain")} onClick={() => start(true)}>
+                I have settled this: it is fine for {found.name}
+              </button>
+            </p>
+          )}
+        </div>
+      )}
+      <p className="mt-5 flex gap-3">
+        <button type="submit" className={buttonClass("primary")}>
+          Taste it
+        </button>
+        <button type="button" className={buttonClass("plain")} onClick={onBack}>
+          Back
+        </button>
+      </p>
+      <p className="t-small text-ink2 mt-3 max-w-[60ch]">What a guest avoids is not kept, only their name and what they say of the sweet.</p>
+    </form>
+  );
+}

@@ -1,0 +1,95 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import type { ServingTemperature } from "../../../core/food";
+import type { MayTaste } from "../../../core/views";
+import { buttonClass } from "../../parts/button";
+import { Go } from "../../shell/go";
+import { PageHead } from "../../shell/shell";
+import { AnswerForm } from "./answer-form";
+import { Guest } from "./guest";
+import { Said } from "./said";
+import type { Taster, TastingData } from "./taste-data";
+import { Who } from "./who";
+
+interface TasteStationProps {
+  readonly id: string;
+  readonly title: string;
+  readonly label: string | null;
+  readonly serve: ServingTemperature;
+  readonly isBound: boolean;
+  readonly may: readonly MayTaste[];
+  /** Allergies that a guest can be asked for. */
+  readonly rules: readonly { readonly id: string; readonly name: string }[];
+  readonly tastings: readonly TastingData[];
+}
+
+/** A batch is tasted, one after the other on a device that is handed round: who may, what each says, and, once that is asked for, what all said. */
+export function TasteStation({ id, title, label, serve, isBound, may, rules, tastings }: TasteStationProps) {
+  const router = useRouter();
+  const [on, setOn] = useState<Taster | "a guest" | "what was said" | null>(null);
+  const [thanks, setThanks] = useState<string | null>(null);
+  const [served, setServed] = useState(serve);
+  const choose = (next: typeof on) => {
+    setThanks(null);
+    setOn(next);
+  };
+  const isAsking = on !== null && typeof on === "object";
+  return (
+    <>
+      <PageHead
+        title={isAsking ? on.name : title}
+        line={
+          isAsking
+            ? `${title}: what do you say?`
+            : `${label === null ? "As handed down" : `“${label}”`}, tasted by ${tastings.length === 1 ? "1" : tastings.length}`
+        }
+      >
+        {!isAsking && (
+          <Go href={`/batches/${id}`} className="underline min-h-11 inline-flex items-center no-print">
+            To the batch
+          </Go>
+        )}
+      </PageHead>
+      <main id="main" className="p-4 md:p-6 max-w-[860px]">
+        {isAsking ? (
+          <AnswerForm
+            key={on.eater ?? on.name}
+            batch={id}
+            taster={on}
+            isBound={isBound}
+            served={served}
+            onServed={setServed}
+            onDone={(isKept) => {
+              setThanks(isKept ? `Thank you, ${on.name}. Hand it to the next.` : null);
+              setOn(null);
+              router.refresh();
+            }}
+          />
+        ) : on === "a guest" ? (
+          <Guest batch={id} rules={rules} onAsk={choose} onBack={() => choose(null)} />
+        ) : on === "what was said" ? (
+          <Said batch={id} tastings={tastings} onBack={() => choose(null)} />
+        ) : (
+          <>
+            {thanks && (
+              <p role="status" className="bg-saffron-wash px-3 py-2 mb-4 text-[20px]">
+                {thanks}
+              </p>
+            )}
+            <Who may={may} tastings={tastings} onAsk={choose} onGuest={() => choose("a guest")} />
+            {tastings.length > 0 && (
+              <p className="mt-8 no-print">
+                <button type="button" className={buttonClass("plain")} onClick={() => choose("what was said")}>
+                  See what was said
+                </button>
+                <span className="block t-small text-ink2 mt-1">Once all have tasted: who has not would know what the others think.</span>
+              </p>
+            )}
+          </>
+        )}
+      </main>
+    </>
+  );
+}
