@@ -94,6 +94,6 @@ describe("a batch that is tasted", () => {
     await page.getByText(/has tasted it/).waitFor();
     await session.goto("/batches/learned");
     await page.getByRole("heading", { name: "How sweet each wants it" }).waitFor();
-    await page.getByText("Grandmother").waitFor();
+    await page.getByText("Grandmother").first().waitFor();
   });
 });

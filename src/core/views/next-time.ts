@@ -55,6 +55,8 @@ export interface NextTimeChange {
   readonly ways: readonly NextTimeWay[];
   /** What it weighs when it is cooked down so much further, or less far, g; null where that is no way. */
   readonly cookedTo: number | null;
+  /** What it weighed, g. */
+  readonly weighed: number;
   /** Where some want more and some want less: what to do at the table, in words; null where they agree. */
   readonly apart: string | null;
 }
@@ -173,7 +175,7 @@ function changeOf(attribute: "sweetness" | "body", counts: Counted, ground: Chan
   const [before, usual] = [stands.figures[id].value, stands.ground.before.figures[id].value];
   const palates = palatesFrom(attribute, ground);
   const name = attribute === "sweetness" ? "Sweetness" : "Body";
-  if (palates.length === 0 || !(before > 0) || !(usual > 0)) return `${name}: what was said does not tell how much to change.`;
+  if (palates.length === 0 || !(before > 0) || !(usual > 0)) return `${name}: what was said, or so long after it was cooked, does not tell how much to change.`;
   const scale = scaleOf(attribute, constants);
   const at = Math.log(scale.index(before) / scale.index(usual));
   const just = (change: number) => {
@@ -202,6 +204,7 @@ function changeOf(attribute: "sweetness" | "body", counts: Counted, ground: Chan
     of: palates.length,
     ways: attribute === "sweetness" ? sweetenerWays(id, after, ground) : [],
     cookedTo: attribute === "body" ? cookedTo(id, after, ground) : null,
+    weighed: stands.figures.yield.value,
     apart: pulled && attribute === "sweetness" ? apartWords(usual, palates, ground) : null,
   };
 }

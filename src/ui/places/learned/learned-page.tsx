@@ -104,7 +104,7 @@ export function LearnedPage({ rows, pressings }: { readonly rows: readonly Learn
                       <span className="t-figure font-[600]">{row.now}</span>
                       <span className="block t-small text-ink2">the next one, 8 times in 10: {row.next}</span>
                     </span>
-                    <RatioBar ratio={row.ratio} className="max-md:order-2 max-md:w-[110px]" />
+                    <RatioBar ratio={row.ratio} beside={kind.startsWith("wanted") ? "handed down" : "the table"} className="max-md:order-2 max-md:w-[110px]" />
                     <button type="button" className={buttonClass("plain", "no-print justify-self-end")} onClick={() => anew(row)}>
                       Learn anew<span className="sr-only">, {row.what}</span>
                     </button>

@@ -75,10 +75,10 @@ export function AnswerForm({ batch, taster, isBound, served, onServed, onDone }:
             </label>
           ))}
         </div>
-        <p className="flex justify-between t-small text-ink2 max-w-[640px]">
+        <p className="grid grid-cols-[1fr_auto_1fr] t-small text-ink2 max-w-[640px]">
           <span>not at all</span>
           <span aria-live="polite">{liking === null ? "" : LIKING_WORDS[liking - 1]}</span>
-          <span>very much</span>
+          <span className="text-right">very much</span>
         </p>
       </fieldset>
       <label className="block mt-6 text-[20px] font-[550]">
@@ -145,10 +145,10 @@ function JustRight({ attribute, value, onSay }: JustRightProps) {
           </label>
         ))}
       </div>
-      <p className="flex justify-between t-small text-ink2 max-w-[640px]" aria-hidden>
+      <p className="grid grid-cols-3 t-small text-ink2 max-w-[640px]" aria-hidden>
         <span>{little}</span>
-        <span>just right</span>
-        <span>{much}</span>
+        <span className="text-center">just right</span>
+        <span className="text-right">{much}</span>
       </p>
     </fieldset>
   );

@@ -58,7 +58,7 @@ export function NextTime({ batch, tastings }: { readonly batch: string; readonly
 
 function ChangeTold({ batch, change, served }: { readonly batch: string; readonly change: Change; readonly served: string }) {
   const { isBusy, lay } = useLayOn(`/api/batches/${batch}/next-time`);
-  const { attribute, before, after, unit, share, ways, cookedTo, apart, rightNow, rightThen, of } = change;
+  const { attribute, before, after, unit, share, ways, cookedTo, weighed, apart, rightNow, rightThen, of } = change;
   const percent = Math.abs(Math.round(100 * share));
   const head = attribute === "sweetness" ? `${percent} % ${share > 0 ? "sweeter" : "less sweet"}` : share > 0 ? "Thicker" : "Thinner";
   const digits = (value: number) => value.toFixed(1);
@@ -67,11 +67,12 @@ function ChangeTold({ batch, change, served }: { readonly batch: string; readonl
       <p className="text-[20px]">
         <span className="font-[600]">{head}</span>
         {ways.length > 0 && `: ${ways.map(wayWords).join(", or ")}`}
-        {cookedTo !== null && `: cook it down to ${formatGrams(Math.round(cookedTo))} g in all`}.
+        {cookedTo !== null && `: cook it down to ${formatGrams(Math.round(cookedTo))} g in all instead of ${formatGrams(Math.round(weighed))} g`}.
       </p>
       <p className="t-ledger text-ink2">
-        {attribute === "sweetness" ? "Sweetness" : "Body"}, {served}: {digits(before)} to {digits(after)} {unit}. Just right for about {digits(rightThen)} of{" "}
-        {of} instead of {digits(rightNow)}, as far as what they said tells.
+        {attribute === "sweetness" ? "Sweetness" : "Body"}, {served}: {digits(before)} to {digits(after)}
+        {unit === "" ? ", step of 10" : ` ${unit}`}. Just right for about {digits(rightThen)} of {of} instead of {digits(rightNow)}, as far as what they said
+        tells.
       </p>
       {ways.flatMap(({ name, over }) =>
         over.map((each) => (

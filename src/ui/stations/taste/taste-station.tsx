@@ -43,7 +43,7 @@ export function TasteStation({ id, title, label, serve, isBound, may, rules, tas
         line={
           isAsking
             ? `${title}: what do you say?`
-            : `${label === null ? "As handed down" : `“${label}”`}, tasted by ${tastings.length === 1 ? "1" : tastings.length}`
+            : `${label === null ? "As handed down" : `“${label}”`}, ${tastings.length === 0 ? "not tasted yet" : tastings.length === 1 ? "tasted once" : `tasted ${tastings.length} times`}`
         }
       >
         {!isAsking && (
