@@ -4,7 +4,8 @@ import { atLeast, proportionAtMost } from "../numeric";
 
 /** Who guesses is right once in three. */
 const GUESSED = 1 / 3;
-export const TRIANGLE_LIMITS: { readonly tests: number } = { tests: 200 };
+/** More tests than this no household serves. */
+const MOST_TESTS: number = 200;
 
 /** What a triangle test comes to. */
 export interface TriangleResult {
@@ -60,7 +61,7 @@ export function testsNeeded(tell: number, missed = 0.2, alpha = ALPHA): number |
     return right !== null && 1 - atLeast(right, tests, chance) <= missed;
   };
   let found: number | null = null;
-  for (let tests = TRIANGLE_LIMITS.tests; tests >= 3 && does(tests); tests--) found = tests;
+  for (let tests = MOST_TESTS; tests >= 3 && does(tests); tests--) found = tests;
   return found;
 }
 
