@@ -15,7 +15,7 @@ import { toast } from "../../shell/messages";
 import { RatioBar } from "./ratio-bar";
 
 const KINDS: Readonly<Record<LearnedRow["kind"], readonly [title: string, line: string]>> = {
-  "wanted sweetness": ["How sweet each wants it", "Beside the recipe as it was handed down, from what each said of batches. Table and Swap go by it."],
+  "wanted sweetness": ["How sweet each wants it", "Beside the recipe as it was handed down, from what each said of batches. Swap goes by it."],
   "wanted body": ["How thick each wants it", "Beside the recipe as it was handed down, from what each said of batches."],
   rate: ["How fast your pans boil away", "By pan and burner, from pots that were weighed twice. The minutes of a simmer and the time to a weight go by it."],
   body: ["How much it thickens", "By what thickens, from how hot and cold batches turned out for what was weighed. Body and amounts on Swap go by it."],
