@@ -232,6 +232,32 @@ describe("beside the stove", () => {
     await phone.getByText("The screen stays on while a silent video plays").waitFor();
   });
 
+  it("sends what was pressed as the page was left", async () => {
+    const { page } = session;
+    await goto("/recipes/demo-1/method");
+    await session.button("Cook it").click();
+    await page.waitForURL(/\/batches\//);
+    const address = page.url();
+    await session.button("Begin").click();
+    await page.getByText(/^Step 1 of/).waitFor();
+    await page.getByText("Saved", { exact: true }).waitFor();
+    // In the same turn, before anything is painted.
+    await page.evaluate(() => {
+      [...document.querySelectorAll("button")].find(({ textContent }) => textContent === "Next")?.click();
+      document.querySelector<HTMLAnchorElement>("a[href='/pantry']")?.click();
+    });
+    await page.waitForURL(/\/pantry$/);
+    await expect
+      .poll(async () =>
+        (
+          (await (await fetch(`${address.replace("/batches", "/api/batches")}/export?format=json`)).json()) as {
+            readonly events: readonly { readonly kind: string }[];
+          }
+        ).events.map(({ kind }) => kind),
+      )
+      .toContain("done");
+  });
+
   it("sends what was pressed while the server was away, once it is back", async () => {
     await goto("/recipes/demo-3/method");
     await session.button(/^Cook it$|^Keep it and cook$/).click();

@@ -74,6 +74,49 @@ describe.each(BACKENDS)("%s", (_, open) => {
     expect(states.length).toBe(60);
     expect(states[0]).toEqual({ revision: 63, bench: { at: 62 }, replacedAt: AT });
   });
+  it("counts what is in stock from what came and went, and keeps what was said of a batch, each once", async () => {
+    const plan = { title: "Halwa", grams: 900 };
+    await database.query("INSERT INTO batch (id, title, plan, ground, begun_at) VALUES ('b', 'Halwa', $1::jsonb, '{}'::jsonb, $2)", [JSON.stringify(plan), AT]);
+    const item = { id: "s", foodId: "rice", name: ODD, kind: "bought", place: "fridge", gotOn: "2026-11-25", useBy: null, note: "" } as const;
+    expect(await db.insertStock(database, item, AT)).toBe(true);
+    expect(await db.insertStock(database, item, AT)).toBe(false);
+    for (const [id, grams] of [
+      ["one", 500.1],
+      ["two", -200.3],
+      ["three", -0.1],
+      ["three", -0.1],
+    ] as const)
+      await db.insertMove(database, { id, item: "s", grams, why: grams > 0 ? "put in" : "cooked", at: AT }, { batchId: grams > 0 ? null : "b" });
+    expect(await db.listStock(database)).toEqual([{ ...item, batchId: null, revision: 1, grams: 299.7 }]);
+    expect((await db.movesOfBatch(database, "b")).map(({ grams, batch }) => [grams, batch?.title])).toEqual([
+      [-0.1, "Halwa"],
+      [-200.3, "Halwa"],
+    ]);
+    expect(await db.updateStock(database, { ...item, useBy: "2026-12-01", note: "x" }, 1, LATER)).toBe(2);
+    expect(await db.updateStock(database, item, 1, LATER)).toBeNull();
+    await db.deleteMovesOfBatch(database, "b");
+    expect(await db.findStock(database, "s")).toMatchObject({ grams: 500.1, useBy: "2026-12-01", revision: 2 });
+    await db.insertStock(database, { ...item, id: "left", foodId: null }, AT, { batchId: "b" });
+    await db.insertStock(database, { ...item, id: "gone", foodId: null }, AT, { batchId: "b" });
+    await db.deleteStockOfBatch(database, "b", ["left"]);
+    expect((await db.listStock(database)).map(({ id }) => id)).toEqual(["left", "s"]);
+    const said = {
+      id: "t",
+      batchId: "b",
+      eaterId: null,
+      name: ODD,
+      isGuest: true,
+      served: "hot",
+      answer: { steps: { body: -1 }, liking: 7, word: ODD },
+      tastedAt: AT,
+    } as const;
+    expect(await db.insertTasting(database, said)).toBe(true);
+    expect(await db.insertTasting(database, said)).toBe(false);
+    expect(await db.tastingsOf(database, "b")).toEqual([said]);
+    expect([await db.deleteTasting(database, "other", "t"), await db.deleteTasting(database, "b", "t")]).toEqual([false, true]);
+    for (const id of ["left", "s"]) await db.deleteStock(database, id);
+    await database.query("DELETE FROM batch WHERE id = 'b'");
+  });
   it("keeps versions with where they come from; what is deleted comes back, until it is forgotten", async () => {
     const version = (id: string, parentId: string | null) => ({
       id,

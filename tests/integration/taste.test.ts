@@ -55,14 +55,19 @@ describe("a tasting", () => {
     expect((await say({ eater: "bo", isSettled: true })).status).toBe(422);
     expect((await say({ eater: "ed" })).title).toMatch(/to be settled/);
     expect((await say({ eater: "ed", isSettled: true })).status).toBe(201);
-    const guest = (rules: readonly string[]) => ({ eater: null, guest: { name: "the neighbour's aunt", rules } });
+    const guest = (rules: readonly string[], other = "", name = "the neighbour's aunt") => ({ eater: null, guest: { name, rules, other } });
     expect((await say(guest(["no-milk"]))).status).toBe(422);
     expect((await say(guest(["no-such-rule"]))).status).toBe(422);
     expect((await say(guest([]))).status).toBe(201);
+    // Who eats here is no guest, by whatever is said; and what no rule knows is asked first.
+    expect((await say(guest([], "", " Bo"))).title).toMatch(/eats here/);
+    expect((await say(guest([], "kiwi"))).title).toMatch(/“kiwi” is in it, no rule tells.*It holds .*rice/);
+    expect((await say({ ...guest([], "kiwi"), isSettled: true })).status).toBe(201);
+    expect((await say({ ...guest(["no-milk"], "kiwi"), isSettled: true })).status).toBe(422);
     for (const bad of [
       { eater: "nobody" },
       { eater: null },
-      { eater: "ana", ...{ guest: { name: "two", rules: [] } } },
+      { eater: "ana", ...{ guest: { name: "two", rules: [], other: "" } } },
       { answer: { steps: {}, liking: null, word: " " } },
       { answer: { steps: { sweetness: 3 }, liking: 7, word: "" } },
       { answer: { steps: { colour: 1 }, liking: 7, word: "" } },
@@ -72,8 +77,8 @@ describe("a tasting", () => {
       expect((await say(bad)).status, JSON.stringify(bad)).toBe(422);
     const asked = await send(address, "POST", `/api/batches/${batch}/guests`, {
       guests: [
-        { name: "one", rules: ["no-milk"] },
-        { name: "two", rules: [] },
+        { name: "one", rules: ["no-milk"], other: "" },
+        { name: "two", rules: [], other: "" },
       ],
     });
     expect((asked.json as { readonly may: readonly { readonly may: string }[] }).may.map(({ may }) => may)).toEqual(["no", "yes"]);
@@ -95,7 +100,8 @@ describe("a tasting", () => {
 
     const backup = await (await fetch(`${address}/api/backup`)).text();
     expect(backup).toContain("of cardamom");
-    expect(backup.split("\n").filter((row) => row.includes('"tasting"') && row.includes("no-milk"))).toEqual([]);
+    expect(backup.split("\n").filter((row) => row.includes('"table":"tasting"') && /no-milk|kiwi/.test(row))).toEqual([]);
+    expect(backup).toContain('"table":"tasting"');
     expect((await send(address, "DELETE", `/api/batches/${batch}/tastings/once`)).status).toBe(204);
     expect((await send(address, "DELETE", `/api/batches/${batch}/tastings/once`)).status).toBe(404);
     expect((await fetch(`${address}/api/backup`, { method: "PUT", headers: { "content-type": "application/jsonl" }, body: backup })).status).toBe(200);

@@ -59,6 +59,13 @@ const ALLERGY_DIETS = ["gluten-free", "nut-free", "soy-free", "peanut-free", "se
 /** Whether a rule, by id, may be kept for an allergy's sake. */
 export const isAllergyRule = (rule: string): boolean => ALLERGY_DIETS.includes(baseOf(rule)) || ALLERGENS.some((allergen) => baseOf(rule) === `no-${allergen}`);
 
+/** What somebody is asked about who comes to eat: by what makes them ill, each with the rule that is strictest about it. */
+export const ALLERGIES: readonly { readonly name: string; readonly rule: string }[] = [
+  { name: "gluten, of whatever cereal", rule: "gluten-free/no-oats" },
+  { name: "any tree nut", rule: "nut-free" },
+  ...ALLERGENS.map((allergen) => ({ name: allergen === "soy" ? "soya" : allergen.replace("-", " "), rule: `no-${allergen}` })),
+];
+
 /** Kept by many for no allergy's sake: that somebody does says nothing of whether they were asked. */
 const DIETS_TOO = ["egg-free", "dairy-free"];
 

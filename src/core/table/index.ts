@@ -1,5 +1,17 @@
 export { LIMIT_IDS, LIMIT_NAMES, type Limit, type LimitId } from "./limits";
-export { AGE_BANDS, ageOf, EATER_KEYS, isAllergyRule, isNotAsked, NO_EATERS, withAge, type AgeBand, type Eater, type EatersDocument } from "./eaters";
+export {
+  AGE_BANDS,
+  ageOf,
+  ALLERGIES,
+  EATER_KEYS,
+  isAllergyRule,
+  isNotAsked,
+  NO_EATERS,
+  withAge,
+  type AgeBand,
+  type Eater,
+  type EatersDocument,
+} from "./eaters";
 export { BATCH_BY, rulesAt, type DiningTable, type Seat } from "./dining-table";
 export {
   askedAt,

@@ -67,7 +67,7 @@ describe("next time", () => {
       name,
       served: "chilled" as const,
       at: 10,
-      answer: { steps: { sweetness: -1 as const }, liking: null, word: "" },
+      answer: { steps: { sweetness: -2 as const }, liking: null, word: "" },
     }));
     const question = { ...ground, stove: stoveState(session), tastings, endedAt: 2 };
     const [change] = nextTime(question, tables).changes;
@@ -98,7 +98,7 @@ describe("next time", () => {
   it("is left as it is where it was just right, and where nobody said", () => {
     expect(after(all(0))).toMatchObject({ changes: [], left: ["Sweetness: leave it as it is."] });
     expect(after([])).toMatchObject({ changes: [], left: [] });
-    expect(after([["ana", { aroma: -1 }]]).left[0]).toMatch(/^Aroma: 1 too little.*no model tells/);
+    expect(after([["ana", { aroma: -1 }]]).left[0]).toMatch(/^Aroma: 1 too faint.*no model tells/);
   });
   it("goes by what each is known to want before one answer, and says which limit it would pass", () => {
     const known: Learned = Object.fromEntries(["ana", "bo", "cy"].map((name) => [learnedKey.wantedSweetness(name), { ln: 0.2, sd: 0.05, batches: 6 }]));
@@ -127,6 +127,50 @@ describe("next time", () => {
     expect(thin?.after).toBeGreaterThan(thin?.before ?? 99);
     expect(thin?.cookedTo).toBeGreaterThan(300);
     expect(after([["ana", { body: -1, sweetness: 0 }]], { text: LADOO }).changes).toEqual([]);
+  });
+  it("is no change that nobody would notice, and no cooking down of what is not cooked", () => {
+    const chikki =
+      "Chikki\nMakes 16\n\n200 g peanuts, roasted\n180 g jaggery\n1 tbsp water\n\n1. Melt the jaggery with the water and cook for 6 minutes.\n2. Stir in the peanuts and roll out.";
+    expect(
+      after(
+        [
+          ["ana", { sweetness: 0 }],
+          ["bo", { sweetness: 1 }],
+        ],
+        { text: chikki },
+      ).changes,
+    ).toEqual([]);
+    const shrikhand = "Shrikhand\nServes 4\n\n500 g hung yogurt\n90 g sugar\n\n1. Whisk the yogurt with the sugar.\n2. Chill for 2 hours.";
+    const thick = after(
+      [
+        ["ana", { body: 2 }],
+        ["bo", { body: 2 }],
+        ["cy", { body: 2 }],
+      ],
+      { text: shrikhand },
+    );
+    expect(thick.changes.every(({ cookedTo }) => cookedTo === null)).toBe(true);
+    expect(thick.changes.length + thick.left.length).toBeGreaterThan(0);
+  });
+  it("is thinner by more of what is poured in, of what is not boiled down", () => {
+    const text =
+      "Mango sago pudding\nServes 5\n\n80 g sago pearls\n300 ml coconut milk\n400 g mango pulp\n40 g sugar\n\n1. Simmer the sago in water for 15 minutes, drain.\n2. Stir into the coconut milk, mango pulp and sugar.\n3. Chill.";
+    const [thinner] = after(
+      [
+        ["ana", { body: 1 }],
+        ["bo", { body: 2 }],
+        ["cy", { body: 1 }],
+      ],
+      { text },
+    ).changes;
+    expect(thinner).toMatchObject({ attribute: "body", cookedTo: null });
+    expect(thinner?.after).toBeLessThan(thinner?.before ?? 0);
+    expect(thinner?.ways.find(({ food }) => food === "coconut-milk")?.grams).toBeGreaterThan(20);
+  });
+  it("is not told of a batch of which a line is not read", () => {
+    const { changes, left } = after(all(-1), { text: KHEER.replace("80 g sugar", "80 g sugar\na handful of what the neighbour dried") });
+    expect(changes).toEqual([]);
+    expect(left[0]).toMatch(/A line of the recipe not read/);
   });
   it("is not told of a batch that holds who knows what", () => {
     const { changes, left } = after(all(-1), { more: [{ kind: "put in", line: null, food: null, name: "a powder", grams: 30, word: "" }] });

@@ -41,7 +41,7 @@ function wantedFrom(step: Step): readonly [low: number | null, high: number | nu
 
 /**
  * How sweet and how thick each eater wants it beside the recipe as it was handed down, as their answers say: ranges, by what was in the
- * batch as it was served. Nothing of a batch that holds what nobody knows, of an answer long after, or of the same end of everything.
+ * batch as it was served. Nothing of a batch that holds what nobody knows or has read, of an answer long after, or of the same end of everything.
  */
 export function palateOutcomes(
   tastings: readonly EaterTasting[],
@@ -49,7 +49,7 @@ export function palateOutcomes(
   { ground, figures, isBound, unknown }: StoveStanding,
   constants: Constants,
 ): readonly Omit<Outcome, "batch">[] {
-  if (unknown.length > 0) return [];
+  if (unknown.length > 0 || ground.read.unresolved.length > 0) return [];
   const usual = ground.before.figures;
   const { sweetness: noticed, body: noticedBody } = constants.noticeable.value;
   return tastings.flatMap(({ eater, served, answer, at }): Omit<Outcome, "batch">[] => {

@@ -1,6 +1,6 @@
 import { sessionOf, stoveState, type CookSession } from "../../core/cook";
 import { baseOf } from "../../core/models/diet";
-import { isAllergyRule, onDay, type Eater } from "../../core/table";
+import { ALLERGIES, onDay, type Eater } from "../../core/table";
 import { mayTaste, nextTime, nextTimeBench, stoveView, type MayTaste, type NextTime } from "../../core/views";
 import * as db from "../../db";
 import { getBatch } from "../cook/batches";
@@ -39,8 +39,14 @@ async function mayEach(batch: db.StoredBatch, session: CookSession, eaters: read
   return mayTaste({ recipe, table: today, bench, stove: stoveState(session), pan: session.setUp?.pan?.name ?? null, eaters }, kitchen);
 }
 
+interface Guest {
+  readonly name: string;
+  readonly rules: readonly string[];
+  /** What else makes them ill, in their words. */
+  readonly other: string;
+}
 /** A guest as somebody at the table: what they keep was asked. */
-const asEater = ({ name, rules }: { readonly name: string; readonly rules: readonly string[] }, day: string): Eater => ({
+const asEater = ({ name, rules }: Guest, day: string): Eater => ({
   id: `guest ${name}`,
   name,
   rules,
@@ -71,42 +77,60 @@ export async function getTasting(id: string): Promise<{
   };
 }
 
-/** Rules that a guest can be asked for: allergies, by id and name. */
-export async function guestRules(): Promise<readonly { readonly id: string; readonly name: string }[]> {
+/** What a guest is asked about: what makes ill, by name, with the rule that goes with it. */
+export async function guestAllergies(): Promise<typeof ALLERGIES> {
   const { rules } = await getKitchen();
-  return [...rules.values()].filter((rule) => isAllergyRule(rule.id)).map(({ id, name }) => ({ id, name }));
+  return ALLERGIES.filter(({ rule }) => rules.has(rule));
 }
 
 /** Whether guests may taste a batch, each by what they said they keep. */
 export async function mayGuests(id: string, body: unknown): Promise<readonly MayTaste[]> {
   const { guests } = checked(validateGuests, body);
-  await requireRules(guests.flatMap(({ rules }) => rules));
+  await checkGuests(guests);
   const { batch, session } = await requireDone(id);
   const day = (await dayHere())(Date.now());
-  return mayEach(
+  const may = await mayEach(
     batch,
     session,
     guests.map((guest) => asEater(guest, day)),
   );
+  return may.map((each, i) => withOther(each, guests[i]?.other ?? "", session));
 }
 
-async function requireRules(ids: readonly string[]): Promise<void> {
-  const known = new Set((await guestRules()).map((rule) => rule.id));
-  const strange = ids.find((each) => !known.has(each));
+/** What no rule knows is asked about, with what is in it. */
+function withOther(may: MayTaste, other: string, { plan, putIn }: CookSession): MayTaste {
+  if (other.trim() === "" || may.may === "no") return may;
+  const holds = [...new Set([...plan.lines.map(({ name }) => name.toLowerCase()), ...putIn.map(({ name }) => name.toLowerCase())])].join(", ");
+  const settled = may.may === "ask" ? may.why : [];
+  return { ...may, may: "ask", why: [...settled, `Whether “${other.trim()}” is in it, no rule tells. It holds ${holds}, and what those are made of.`] };
+}
+
+async function checkGuests(guests: readonly Guest[]): Promise<void> {
+  const [known, { document }] = await Promise.all([guestAllergies(), getEaters()]);
+  const rules = new Set(known.map(({ rule }) => rule));
+  const strange = guests.flatMap((guest) => guest.rules).find((each) => !rules.has(each));
   if (strange !== undefined) throw new Refusal(422, `No rule is called “${strange}”.`, [{ pointer: "/guest/rules", detail: "Give rules by their ids." }]);
+  const plain = (name: string) => name.trim().toLowerCase();
+  const eater = document.eaters.find(({ name }) => guests.some((guest) => plain(guest.name) === plain(name)));
+  // By another name than a guest's it is known what they leave out.
+  if (eater)
+    throw new Refusal(422, `${eater.name} eats here: choose ${eater.name} from the list, by what is known of them.`, [
+      { pointer: "/guest/name", detail: "Give a guest of the same name another one." },
+    ]);
 }
 
 /** Keeps what somebody said of a batch: 422 where they may not taste it, or what had to be asked was not. */
 export async function saveTasting(id: string, body: unknown, now = new Date()): Promise<db.StoredTasting> {
   const { id: tasting, eater: eaterId, guest, served, isSettled, answer } = checked(validateTasting, body);
   const [{ batch, session }, { document }, dayOf] = await Promise.all([requireDone(id), getEaters(), dayHere()]);
-  if (guest) await requireRules(guest.rules);
+  if (guest) await checkGuests([guest]);
   const eater = guest ? asEater(guest, dayOf(now.getTime())) : document.eaters.find((each) => each.id === eaterId);
   if (!eater || (guest !== null && eaterId !== null))
     throw new Refusal(422, "Say who tasted it: one of the eaters, or a guest by name.", [{ pointer: "/eater", detail: "It is nobody who eats here." }]);
   if (Object.keys(answer.steps).length === 0 && answer.liking === null && answer.word.trim() === "")
     throw new Refusal(422, "Nothing was said of it.", [{ pointer: "/answer", detail: "Say at least one thing, or skip it." }]);
-  const [may] = await mayEach(batch, session, [eater]);
+  const [judged] = await mayEach(batch, session, [eater]);
+  const may = judged && withOther(judged, guest?.other ?? "", session);
   if (may?.may === "no") throw new Refusal(422, `It is not for ${eater.name}. ${may.why.join(" ")}`, [{ pointer: "/eater", detail: may.why.join(" ") }]);
   if (may?.may === "ask" && !isSettled)
     throw new Refusal(422, `Something is to be settled before ${eater.name} tastes it. ${may.why.join(" ")}`, [

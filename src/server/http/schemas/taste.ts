@@ -15,8 +15,8 @@ export const TASTING_ANSWER = only({
   liking: Type.Unsafe<number | null>({ type: ["integer", "null"], minimum: LIKING.least, maximum: LIKING.most }),
   word: text(500),
 });
-/** Rules that a guest keeps, by id; empty where they said that there are none. */
-const guest = only({ name: text(60, 1), rules: distinct(text(80, 1), 60) });
+/** A guest: rules by what makes them ill, by id, and what else does, in their words; both empty where they said that nothing does. */
+const guest = only({ name: text(60, 1), rules: distinct(text(80, 1), 60), other: text(200) });
 /** Who may taste, with the guests that are named. */
 export const validateGuests = compiled(only({ guests: atLeastOne(guest, 20) }));
 /** What somebody said: an eater by id, or a guest who was asked about allergies. */

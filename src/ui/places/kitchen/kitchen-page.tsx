@@ -1,15 +1,16 @@
 "use client";
 
-import { formatGrams, formatNumber, servingsText } from "../../../core/units";
+import { formatNumber, servingsText } from "../../../core/units";
 import type { Household } from "../../../core/household";
 import type { Archetype } from "../../../core/recipe";
 import { buttonClass } from "../../parts/button";
-import { Arrow, WhyMark } from "../../parts/marks";
+import { Arrow } from "../../parts/marks";
 import { Go } from "../../shell/go";
 import { useHouseholdDocument } from "../../shell/household";
 import { PageHead } from "../../shell/shell";
 import { useFresh } from "../../shell/use-fresh";
 import { nextStep, STATIONS_TO_KEEP, type Progress } from "../../shell/next-step";
+import { UseFirst, type DueData } from "./use-first";
 import { Vessel } from "./vessel";
 import { BatchList, type BatchRow } from "../../panels/batch-list";
 import { WayOfWork } from "../../panels/way-of-work";
@@ -47,18 +48,7 @@ interface KitchenPageProps {
   readonly due: readonly DueData[];
 }
 
-interface DueData {
-  readonly id: string;
-  readonly name: string;
-  readonly grams: number;
-  readonly where: string;
-  readonly words: string;
-  readonly isPast: boolean;
-}
-
 const FEW = 3;
-/** Of what is to be used soon, so much is named. */
-const MOST_DUE = 5;
 
 /** The Kitchen: what is next, what is on the go, what was kept last. */
 export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, recipeTotal, batches, due }: KitchenPageProps) {
@@ -307,31 +297,3 @@ function OnShelf({
     </li>
   );
 }
-
-/** What in stock is to be used first. */
-const UseFirst = ({ due }: { readonly due: readonly DueData[] }) => (
-  <section aria-labelledby="due-head" className="mb-6">
-    <h2 id="due-head" className="t-h2">
-      To be used first
-    </h2>
-    <ul className="border-t border-ink">
-      {due.slice(0, MOST_DUE).map(({ id, name, grams, where, words, isPast }) => (
-        <li key={id} className="border-b border-line flex flex-wrap gap-x-6 items-baseline py-2 t-ledger">
-          <span className="flex-1 basis-48 min-w-0">
-            <span className="font-[550]">{name}</span>{" "}
-            <span className="text-ink2">
-              {formatGrams(grams)} g {where}
-            </span>
-          </span>
-          <span className={`flex gap-1.5 items-center font-[550] ${isPast ? "text-rose" : "text-saffron"}`}>
-            {isPast && <WhyMark kind="conflict" />}
-            {words}
-          </span>
-        </li>
-      ))}
-    </ul>
-    <Go href="/pantry/stock" className="underline t-ledger inline-flex items-center min-h-11 md:min-h-8">
-      {due.length > MOST_DUE ? `All ${due.length}, and what is in stock` : "What is in stock"}
-    </Go>
-  </section>
-);

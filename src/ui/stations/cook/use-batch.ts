@@ -71,6 +71,16 @@ export function useBatch(id: string, plan: CookPlan, given: readonly PlacedEvent
   }, [id]);
 
   const isSending = useRef(false);
+  // What waits for the paint is sent at once where the page is left.
+  const due = useRef<(() => void) | null>(null);
+  useEffect(() => {
+    const now = () => due.current?.();
+    window.addEventListener("pagehide", now);
+    return () => {
+      window.removeEventListener("pagehide", now);
+      now();
+    };
+  }, []);
   useEffect(() => {
     if (own.length === 0) localStorage.removeItem(heldAt(id));
     else localStorage.setItem(heldAt(id), JSON.stringify(own));
@@ -104,7 +114,12 @@ export function useBatch(id: string, plan: CookPlan, given: readonly PlacedEvent
       }
     };
     // It is kept here by now: what was pressed is painted first.
-    const stop = afterPaint(() => void flush());
+    const go = () => {
+      due.current = null;
+      void flush();
+    };
+    due.current = go;
+    const stop = afterPaint(go);
     return () => {
       stop();
       clearTimeout(again);

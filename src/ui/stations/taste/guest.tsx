@@ -8,19 +8,20 @@ import type { Taster } from "./taste-data";
 
 interface GuestProps {
   readonly batch: string;
-  readonly rules: readonly { readonly id: string; readonly name: string }[];
+  readonly allergies: readonly { readonly name: string; readonly rule: string }[];
   readonly onAsk: (taster: Taster) => void;
   readonly onBack: () => void;
 }
 
 /** A guest: asked about allergies before anything is offered. Only what they say of the sweet is kept, and their name. */
-export function Guest({ batch, rules, onAsk, onBack }: GuestProps) {
+export function Guest({ batch, allergies, onAsk, onBack }: GuestProps) {
   const [name, setName] = useState("");
   const [kept, setKept] = useState<readonly string[]>([]);
+  const [other, setOther] = useState("");
   const [isNone, setNone] = useState(false);
   const [found, setFound] = useState<MayTaste | null>(null);
   const [why, setWhy] = useState<string | null>(null);
-  const guest = { name: name.trim(), rules: kept };
+  const guest = { name: name.trim(), rules: kept, other: other.trim() };
   const start = (isSettled: boolean) => onAsk({ eater: null, guest, name: guest.name, isSettled });
   const change = (rule: string, isKept: boolean) => {
     setFound(null);
@@ -31,7 +32,7 @@ export function Guest({ batch, rules, onAsk, onBack }: GuestProps) {
     event.preventDefault();
     setFound(null);
     if (guest.name === "") return setWhy("What is the guest called? A first name will do.");
-    if (kept.length === 0 && !isNone) return setWhy("Ask first: is there anything that makes them ill? If there is nothing, say so.");
+    if (kept.length === 0 && guest.other === "" && !isNone) return setWhy("Ask first: is there anything that makes them ill? If there is nothing, say so.");
     try {
       const { may } = (await send("POST", `/api/batches/${batch}/guests`, { guests: [guest] })) as { readonly may: readonly MayTaste[] };
       setWhy(null);
@@ -54,7 +55,7 @@ export function Guest({ batch, rules, onAsk, onBack }: GuestProps) {
         />
       </label>
       <fieldset className="mt-4">
-        <legend className="font-[550]">Does any of these make you ill?</legend>
+        <legend className="font-[550]">Does anything make you ill?</legend>
         <label className="flex items-center gap-3 min-h-11 border-b border-line">
           <input
             type="checkbox"
@@ -63,24 +64,40 @@ export function Guest({ batch, rules, onAsk, onBack }: GuestProps) {
             onChange={(event) => {
               setFound(null);
               setNone(event.target.checked);
-              if (event.target.checked) setKept([]);
+              if (!event.target.checked) return;
+              setKept([]);
+              setOther("");
             }}
           />
-          No, none of them, nor traces of any
+          No, nothing does, nor traces of anything
         </label>
         <div className="grid sm:grid-cols-2 md:grid-cols-3 gap-x-5">
-          {rules.map((rule) => (
-            <label key={rule.id} className="flex items-center gap-3 min-h-11 border-b border-line t-ledger">
+          {allergies.map(({ name: what, rule }) => (
+            <label key={rule} className="flex items-center gap-3 min-h-11 border-b border-line t-ledger">
               <input
                 type="checkbox"
                 className="size-6 accent-ink shrink-0"
-                checked={kept.includes(rule.id)}
-                onChange={(event) => change(rule.id, event.target.checked)}
+                checked={kept.includes(rule)}
+                onChange={(event) => change(rule, event.target.checked)}
               />
-              {rule.name}
+              <span className="first-letter:uppercase">{what}</span>
             </label>
           ))}
         </div>
+        <label className="block mt-3 t-ledger">
+          Something else
+          <input
+            className="block border border-edge bg-sheet px-3 min-h-11 w-full max-w-80 text-[16px]"
+            maxLength={200}
+            placeholder="kiwi, cinnamon"
+            value={other}
+            onChange={(event) => {
+              setFound(null);
+              setNone(false);
+              setOther(event.target.value);
+            }}
+          />
+        </label>
       </fieldset>
       {why && (
         <p role="alert" className="mt-3 bg-rose-wash text-rose px-3 py-2">

@@ -16,7 +16,7 @@ export interface TastingData {
 /** Who is asked now. */
 export interface Taster {
   readonly eater: string | null;
-  readonly guest: { readonly name: string; readonly rules: readonly string[] } | null;
+  readonly guest: { readonly name: string; readonly rules: readonly string[]; readonly other: string } | null;
   readonly name: string;
   /** What had to be asked before is settled. */
   readonly isSettled: boolean;

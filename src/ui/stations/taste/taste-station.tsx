@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import type { ServingTemperature } from "../../../core/food";
 import type { MayTaste } from "../../../core/views";
 import { buttonClass } from "../../parts/button";
@@ -9,9 +9,11 @@ import { Go } from "../../shell/go";
 import { PageHead } from "../../shell/shell";
 import { AnswerForm } from "./answer-form";
 import { Guest } from "./guest";
-import { Said } from "./said";
 import type { Taster, TastingData } from "./taste-data";
 import { Who } from "./who";
+
+// What it counts with comes when it is asked for.
+const Said = lazy(() => import("./said").then((module) => ({ default: module.Said })));
 
 interface TasteStationProps {
   readonly id: string;
@@ -20,13 +22,13 @@ interface TasteStationProps {
   readonly serve: ServingTemperature;
   readonly isBound: boolean;
   readonly may: readonly MayTaste[];
-  /** Allergies that a guest can be asked for. */
-  readonly rules: readonly { readonly id: string; readonly name: string }[];
+  /** What a guest is asked about, each with its rule. */
+  readonly allergies: readonly { readonly name: string; readonly rule: string }[];
   readonly tastings: readonly TastingData[];
 }
 
 /** A batch is tasted, one after the other on a device that is handed round: who may, what each says, and, once that is asked for, what all said. */
-export function TasteStation({ id, title, label, serve, isBound, may, rules, tastings }: TasteStationProps) {
+export function TasteStation({ id, title, label, serve, isBound, may, allergies, tastings }: TasteStationProps) {
   const router = useRouter();
   const [on, setOn] = useState<Taster | "a guest" | "what was said" | null>(null);
   const [thanks, setThanks] = useState<string | null>(null);
@@ -68,9 +70,11 @@ export function TasteStation({ id, title, label, serve, isBound, may, rules, tas
             }}
           />
         ) : on === "a guest" ? (
-          <Guest batch={id} rules={rules} onAsk={choose} onBack={() => choose(null)} />
+          <Guest batch={id} allergies={allergies} onAsk={choose} onBack={() => choose(null)} />
         ) : on === "what was said" ? (
-          <Said batch={id} tastings={tastings} onBack={() => choose(null)} />
+          <Suspense fallback={<p role="status">One moment.</p>}>
+            <Said batch={id} tastings={tastings} onBack={() => choose(null)} />
+          </Suspense>
         ) : (
           <>
             {thanks && (

@@ -1,7 +1,7 @@
 import { notFound, redirect } from "next/navigation";
 import { cache } from "react";
 import { Refusal } from "@/server/http/problems";
-import { getTasting, guestRules } from "@/server/taste/tastings";
+import { getTasting, guestAllergies } from "@/server/taste/tastings";
 import { dateWords } from "../../../words";
 import { TasteStation } from "@/ui/stations/taste/taste-station";
 
@@ -22,7 +22,7 @@ export const generateMetadata = async ({ params }: Props) => ({ title: `${(await
 
 export default async function Page({ params }: Props) {
   const { id } = await params;
-  const [{ batch, isBound, may, tastings }, rules] = await Promise.all([load(id), guestRules()]);
+  const [{ batch, isBound, may, tastings }, allergies] = await Promise.all([load(id), guestAllergies()]);
   return (
     <TasteStation
       id={id}
@@ -31,7 +31,7 @@ export default async function Page({ params }: Props) {
       serve={batch.plan.serve}
       isBound={isBound}
       may={may}
-      rules={rules}
+      allergies={allergies}
       tastings={tastings.map((each) => ({ ...each, when: dateWords(each.tastedAt) }))}
     />
   );
