@@ -110,12 +110,12 @@ async function checkItem({ foodId, name, gotOn, useBy }: Omit<StockItem, "id">, 
   else if (gotOn > today) errors.push({ pointer: `${at}/gotOn`, detail: `It cannot have come after today, ${today}.` });
   if (useBy !== null && !isDay(useBy)) errors.push({ pointer: `${at}/useBy`, detail: "There is no such day." });
   else if (useBy !== null && useBy < gotOn) errors.push({ pointer: `${at}/useBy`, detail: "Its last day is before the day on which it came." });
-  if (errors.length > 0) throw new Refusal(422, "It cannot be put in stock so.", errors);
+  if (errors[0]) throw new Refusal(422, errors[0].detail, errors);
 }
 const isDay = (day: string): boolean => {
   const time = Date.parse(`${day}T12:00:00Z`);
   return !Number.isNaN(time) && new Date(time).toISOString().startsWith(day);
 };
 function refuseGrams(title: string, detail: string): never {
-  throw new Refusal(422, title, [{ pointer: "/grams", detail }]);
+  throw new Refusal(422, `${title} ${detail}`, [{ pointer: "/grams", detail }]);
 }

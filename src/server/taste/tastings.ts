@@ -115,7 +115,7 @@ async function checkGuests(guests: readonly Guest[]): Promise<void> {
   // By another name than a guest's it is known what they leave out.
   if (eater)
     throw new Refusal(422, `${eater.name} eats here: choose ${eater.name} from the list, by what is known of them.`, [
-      { pointer: "/guest/name", detail: "Give a guest of the same name another one." },
+      { pointer: "/guest/name", detail: `choose ${eater.name} from the list` },
     ]);
 }
 

@@ -66,8 +66,12 @@ function ChangeTold({ batch, change, served }: { readonly batch: string; readonl
     <div className="py-2">
       <p className="text-[20px]">
         <span className="font-[600]">{head}</span>
-        {ways.length > 0 && `: ${ways.map(wayWords).join(", or ")}`}
-        {cookedTo !== null && `: cook it down to ${formatGrams(Math.round(cookedTo))} g in all instead of ${formatGrams(Math.round(weighed))} g`}.
+        {": "}
+        {[
+          ...ways.map(wayWords),
+          ...(cookedTo === null ? [] : [`cook it down to ${formatGrams(Math.round(cookedTo))} g in all instead of ${formatGrams(Math.round(weighed))} g`]),
+        ].join(", or ")}
+        .
       </p>
       <p className="t-ledger text-ink2">
         {attribute === "sweetness" ? "Sweetness" : "Body"}, {served}: {digits(before)} to {digits(after)}
@@ -85,7 +89,7 @@ function ChangeTold({ batch, change, served }: { readonly batch: string; readonl
       <p className="mt-2 flex flex-wrap gap-2 no-print">
         {ways.map((way) => (
           <button key={way.food} type="button" disabled={isBusy} className={buttonClass("plain")} onClick={() => void lay({ attribute, food: way.food })}>
-            Draft it with {lowerFirst(way.name)}
+            Draft it with {way.grams > 0 ? "more" : "less"} {lowerFirst(way.name)}
           </button>
         ))}
         {cookedTo !== null && (
