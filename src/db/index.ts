@@ -24,3 +24,4 @@ export * from "./outcomes";
 export * from "./photos";
 export * from "./stock";
 export * from "./tastings";
+export * from "./triangles";

@@ -21,6 +21,8 @@ export const TABLES = [
   ["stock", "id"],
   ["stock_move", "id"],
   ["tasting", "id"],
+  ["triangle_test", "id"],
+  ["triangle_answer", "id"],
 ] as const;
 export type TableName = (typeof TABLES)[number][0];
 

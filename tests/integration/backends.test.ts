@@ -115,6 +115,26 @@ describe.each(BACKENDS)("%s", (_, open) => {
     expect(await db.tastingsOf(database, "b")).toEqual([said]);
     expect([await db.deleteTasting(database, "other", "t"), await db.deleteTasting(database, "b", "t")]).toEqual([false, true]);
     for (const id of ["left", "s"]) await db.deleteStock(database, id);
+
+    await database.query("INSERT INTO batch (id, title, plan, ground, begun_at) SELECT 'c', title, plan, ground, begun_at FROM batch WHERE id = 'b'");
+    const test = {
+      ...({ id: "x", batches: ["b", "c"], aim: "alike", tell: 0.3, planned: 12, seed: 7, served: "hot" } as const),
+      ...{ server: { eater: null, name: ODD }, begunAt: AT, endedAt: null },
+    };
+    await db.insertTriangle(database, test);
+    await db.insertTriangle(database, { ...test, tell: 0.5 });
+    expect(await db.findTriangle(database, "x")).toEqual(test);
+    expect([(await db.trianglesOf(database, "c")).length, (await db.trianglesOf(database, "x")).length]).toEqual([1, 0]);
+    const chosen = { id: "y", place: 2, eaterId: null, name: ODD, isGuest: true, code: "123", saw: false, answeredAt: AT };
+    await db.insertTriangleAnswer(database, "x", chosen);
+    await expect(db.insertTriangleAnswer(database, "x", { ...chosen, id: "z" })).rejects.toThrow();
+    expect([await db.writeSaw(database, "x", "y", true), await db.writeSaw(database, "x", "z", true)]).toEqual([true, false]);
+    expect(await db.triangleAnswers(database, "x")).toEqual([{ ...chosen, saw: true }]);
+    await db.endTriangle(database, "x", LATER);
+    await db.endTriangle(database, "x", AT);
+    expect((await db.findTriangle(database, "x"))?.endedAt).toBe(LATER);
+    expect([await db.deleteTriangle(database, "x"), await db.deleteTriangle(database, "x")]).toEqual([true, false]);
+    await database.query("DELETE FROM batch WHERE id = 'c'");
     await database.query("DELETE FROM batch WHERE id = 'b'");
   });
   it("keeps versions with where they come from; what is deleted comes back, until it is forgotten", async () => {

@@ -111,3 +111,83 @@ describe("a tasting", () => {
     expect(page).toContain("It is not for");
   });
 });
+
+describe("a triangle test", () => {
+  it("is served blind by one who does not taste, of sweets that each may have, and tells nothing before it is over", async () => {
+    const { address } = app;
+    const [one, two, going] = [await cooked(), await cooked(), await cooked()];
+    for (const batch of [one, two]) await end(batch);
+    const test = (part: object = {}) => ({
+      id: "first",
+      batches: [one, two],
+      aim: "different",
+      tell: 0.5,
+      planned: 3,
+      served: "hot",
+      server: { eater: "ana", name: "ana" },
+      ...part,
+    });
+    const begin = async (part: object = {}) => (await send(address, "POST", "/api/triangles", test(part))).status;
+    for (const bad of [{ batches: [one, one] }, { batches: [one] }, { planned: 2 }, { planned: 201 }, { tell: 1 }, { server: { eater: "nobody", name: "x" } }])
+      expect(await begin(bad), JSON.stringify(bad)).toBe(422);
+    expect(await begin({ batches: [one, "nowhere"] })).toBe(404);
+    expect(await begin({ batches: [one, going] })).toBe(409);
+    expect(await begin()).toBe(201);
+    // Sent again it is the same test, coded as before.
+    const sheets = async () => await (await fetch(`${address}/triangles/first/sheets`)).text();
+    const before = await sheets();
+    expect(await begin()).toBe(201);
+    const rows = [...before.matchAll(/<th scope="row"[^>]*>(\d+)<\/th>(.*?)<\/tr>/gs)].map(([, place, cells = ""]) => {
+      const codes = [...cells.matchAll(/>\s*(\d{3})/g)].map(([, code]) => code ?? "");
+      return { place: Number(place), codes: codes.slice(0, 3), odd: codes[3] ?? "" };
+    });
+    expect(rows.map(({ place }) => place)).toEqual([1, 2, 3]);
+    const page = async () => await (await fetch(`${address}/triangles/first`)).text();
+    const shown = await page();
+    // What tastes is given the codes of the next three cups, and nothing by which to tell them.
+    for (const code of rows[0]?.codes ?? []) expect(shown).toContain(code);
+    expect(shown).not.toMatch(/"odd"|"sample"|isRight|"seed"/);
+    expect(shown).toMatch(/It is not for.*bo/s);
+
+    const say = async (place: number, part: object = {}) => {
+      const row = rows[place - 1];
+      const body = { id: `a${count++}`, eater: "ed", guest: null, isSettled: true, place, code: row?.odd ?? "", ...part };
+      const { status, json } = await send(address, "POST", "/api/triangles/first/answers", body);
+      return { status, title: (json as { readonly title?: string } | null)?.title ?? "" };
+    };
+    expect((await say(1, { eater: "ana" })).title).toMatch(/serves, and knows/);
+    expect((await say(1, { eater: null, guest: { name: " ANA ", rules: [], other: "" } })).status).toBe(422);
+    expect((await say(1, { eater: "bo" })).title).toMatch(/not for bo/);
+    expect((await say(1, { eater: null, guest: { name: "aunt", rules: ["no-milk"], other: "" } })).status).toBe(422);
+    expect((await say(1, { isSettled: false })).title).toMatch(/to be settled/);
+    expect((await say(1, { code: rows[1]?.codes[0] })).status).toBe(422);
+    expect((await say(4)).status).toBe(422);
+    expect((await say(1, { id: "same" })).status).toBe(204);
+    expect((await say(1, { id: "same" })).status).toBe(204);
+    expect((await say(1)).title).toMatch(/Set 1 is answered already/);
+    // Of two at once one is taken.
+    const both = await Promise.all([say(2), say(2, { eater: null, guest: { name: "aunt", rules: [], other: "" } })]);
+    expect(both.map(({ status }) => status).sort()).toEqual([204, 409]);
+    expect(await page()).not.toMatch(/told apart:|isRight/);
+    expect((await say(3)).status).toBe(204);
+    expect((await say(3)).title).toMatch(/over/);
+    expect(await page()).toContain("They are told apart");
+    // Who saw the codes does not count, and too few are left.
+    expect((await send(address, "PUT", "/api/triangles/first/answers/same", { saw: true })).status).toBe(204);
+    expect((await send(address, "PUT", "/api/triangles/first/answers/none", { saw: true })).status).toBe(404);
+    expect(await page()).toMatch(/An answer is left out.*planned for 3 and ended after 2/s);
+
+    const backup = await (await fetch(`${address}/api/backup`)).text();
+    expect(backup).toContain('"table":"triangle_answer"');
+    expect((await fetch(`${address}/api/backup`, { method: "PUT", headers: { "content-type": "application/jsonl" }, body: backup })).status).toBe(200);
+    expect(await sheets()).toContain(rows[2]?.odd);
+    expect(await page()).toMatch(/An answer is left out/);
+
+    expect(await begin({ id: "early", planned: 12 })).toBe(201);
+    expect((await send(address, "POST", "/api/triangles/early/end")).status).toBe(204);
+    expect(await (await fetch(`${address}/triangles/early`)).text()).toContain("Nobody answered: nothing is known.");
+    expect((await send(address, "DELETE", "/api/triangles/early")).status).toBe(204);
+    expect((await send(address, "DELETE", "/api/triangles/early")).status).toBe(404);
+    expect((await fetch(`${address}/triangles/early`)).status).toBe(404);
+  });
+});

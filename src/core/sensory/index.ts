@@ -1,3 +1,4 @@
 export * from "./answers";
 export { PENALTY_FROM, penalties } from "./penalty";
-export { rightNeeded, testsNeeded, triangleResult, triangleServings } from "./triangle";
+export { MOST_TESTS, rightNeeded, testsNeeded, TRIANGLE_AIMS, triangleFinds, triangleResult, triangleServings, type TriangleAim, type TriangleServing } from "./triangle";
+export { triangleTold, type TriangleChoice, type TriangleTold } from "./triangle-words";

@@ -11,7 +11,9 @@ import {
   STEPS,
   testsNeeded,
   triangleResult,
+  triangleFinds,
   triangleServings,
+  triangleTold,
   type Step,
   type TastingAnswer,
 } from ".";
@@ -146,6 +148,38 @@ describe("a triangle test", () => {
       expect(sees(tests - 1)).toBeLessThan(1 - missed);
     }
     expect(testsNeeded(0.05)).toBeNull();
+  });
+  it("says how many are needed to show that hardly anybody can: by the limits that it would tell", () => {
+    for (const tell of [0.3, 0.4, 0.5]) {
+      const tests = testsNeeded(tell, 0.2, "alike") ?? 0;
+      // By trying all: how likely those counts are, where nobody can tell, whose limit is no more than that.
+      const shows = (of: number) =>
+        Array.from({ length: of + 1 }, (_, right) =>
+          triangleResult(right, of).tellAtMost <= tell ? triangleResult(right, of).p - (triangleResult(right + 1, of).p || 0) : 0,
+        ).reduce((sum, each) => sum + each, 0);
+      expect(shows(tests)).toBeGreaterThanOrEqual(0.8);
+      expect(shows(tests - 1)).toBeLessThan(0.8);
+      expect(triangleFinds("alike", tests, tell)).toBeCloseTo(shows(tests), 6);
+    }
+  });
+  it("is told no further than the answers go", () => {
+    const said = (right: number, wrong: number, people = right + wrong) =>
+      Array.from({ length: right + wrong }, (_, i) => ({ name: `${i % people}`, isRight: i < right, saw: false }));
+    const different = { aim: "different", tell: 0.5, planned: 12 } as const;
+    expect(triangleTold(said(8, 4), different)).toMatchObject({ isShown: true, but: [] });
+    expect(triangleTold(said(7, 5), different)).toMatchObject({
+      isShown: false,
+      verdict: expect.stringContaining("does not show that they are alike") as string,
+    });
+    // Alike by far too few answers.
+    expect(triangleTold(said(2, 4), { aim: "alike", tell: 0.3, planned: 6 }).isShown).toBe(false);
+    expect(triangleTold([], different)).toMatchObject({ isShown: false, tests: 0 });
+    expect(triangleTold(said(2, 0), different)).toMatchObject({ isShown: false, rests: expect.stringContaining("show nothing") as string });
+    // Who saw the codes does not count, who answered more than once is one, and what ended early says so.
+    const [first, ...others] = said(8, 3, 4);
+    const told = triangleTold([{ ...(first ?? { name: "", isRight: true }), saw: true }, ...others], different);
+    expect(told).toMatchObject({ tests: 10, right: 7 });
+    expect(told.but.map((each) => each.split(" ")[0])).toEqual(["An", "It", "4"]);
   });
   it("is served in balanced orders by codes that say nothing, the same for a seed", () =>
     fc.assert(

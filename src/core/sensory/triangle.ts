@@ -5,7 +5,10 @@ import { atLeast, proportionAtMost } from "../numeric";
 /** Who guesses is right once in three. */
 const GUESSED = 1 / 3;
 /** More tests than this no household serves. */
-const MOST_TESTS: number = 200;
+export const MOST_TESTS: number = 200;
+/** What is to be found out: whether anybody tells two samples apart, or that hardly anybody does. */
+export const TRIANGLE_AIMS = ["different", "alike"] as const;
+export type TriangleAim = (typeof TRIANGLE_AIMS)[number];
 
 /** What a triangle test comes to. */
 export interface TriangleResult {
@@ -48,20 +51,34 @@ export function rightNeeded(tests: number, alpha = ALPHA): number | null {
 }
 
 /**
- * How many tests are needed to see a difference that a share of the eaters can tell, missed no more than so often; null where more than
- * 200 are. More tests that would do worse by the steps of whole numbers are passed over: from the number given on, all do.
+ * How often so many tests find what they are to find, about a share of the eaters that can tell: of "different" how often it is seen
+ * where so many can; of "alike" how often it is shown that no more can, where nobody can.
+ * @unit probability
+ * @range 0 to 1
+ * @source exact power of the binomial test of ISO 4120:2021
+ */
+export function triangleFinds(aim: TriangleAim, tests: number, tell: number, alpha = ALPHA): number {
+  const chance = tell + (1 - tell) * GUESSED;
+  if (aim === "different") {
+    const right = rightNeeded(tests, alpha);
+    return right === null ? 0 : atLeast(right, tests, chance);
+  }
+  // The most right answers that are still so few that so many who can tell would seldom leave it there.
+  let most = -1;
+  while (most + 1 < tests && 1 - atLeast(most + 2, tests, chance) <= alpha) most++;
+  return most < 0 ? 0 : 1 - atLeast(most + 1, tests, GUESSED);
+}
+
+/**
+ * How many tests are needed to find that, missed no more than so often; null where more than 200 are. More tests that would do worse by
+ * the steps of whole numbers are passed over: from the number given on, all do.
  * @unit tests
  * @range 3 to 200
  * @source exact power of the binomial test of ISO 4120:2021
  */
-export function testsNeeded(tell: number, missed = 0.2, alpha = ALPHA): number | null {
-  const chance = tell + (1 - tell) * GUESSED;
-  const does = (tests: number) => {
-    const right = rightNeeded(tests, alpha);
-    return right !== null && 1 - atLeast(right, tests, chance) <= missed;
-  };
+export function testsNeeded(tell: number, missed = 0.2, aim: TriangleAim = "different"): number | null {
   let found: number | null = null;
-  for (let tests = MOST_TESTS; tests >= 3 && does(tests); tests--) found = tests;
+  for (let tests = MOST_TESTS; tests >= 3 && 1 - triangleFinds(aim, tests, tell) <= missed; tests--) found = tests;
   return found;
 }
 

@@ -3,6 +3,7 @@ import { join } from "node:path";
 import type { ValidateFunction } from "ajv";
 import { MOVE_REASONS, STOCK_KINDS, STOCK_LIMITS, STOCK_PLACES } from "../../core/stock";
 import { SERVING_TEMPERATURES } from "../../core/food";
+import { MOST_TESTS } from "../../core/sensory";
 import { COOK_LIMITS } from "../../core/cook";
 import * as db from "../../db";
 import { dataFolder, getDatabase } from "./database";
@@ -15,7 +16,7 @@ import { ANY_BENCH, TABLE, VERSION_LIMITS } from "../http/schemas/documents";
 import { EATER_LISTS, RULE_LISTS, validateHousehold } from "../http/schemas/household";
 import { PANTRY_LISTS } from "../http/schemas/pantry";
 import { STORED_RECIPE } from "../http/schemas/recipe";
-import { TASTING_ANSWER } from "../http/schemas/taste";
+import { TASTING_ANSWER, TRIANGLE } from "../http/schemas/taste";
 import { SNAPSHOT_SCHEMA } from "../http/schemas/snapshot";
 
 /** The largest backup that is taken in by a browser, bytes; `npm run restore` takes any. */
@@ -258,6 +259,32 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
       served: { enum: SERVING_TEMPERATURES },
       answer: TASTING_ANSWER,
       tasted_at: time,
+    }),
+  ),
+  triangle_test: ajv.compile(
+    row({
+      id: text,
+      batch_a: text,
+      batch_b: text,
+      ...TRIANGLE,
+      seed: { type: "integer", minimum: -(2 ** 31), maximum: 2 ** 31 - 1 },
+      server_id: orNull(text),
+      server: text,
+      begun_at: time,
+      ended_at: timeOrNull,
+    }),
+  ),
+  triangle_answer: ajv.compile(
+    row({
+      id: text,
+      test_id: text,
+      place: { type: "integer", minimum: 1, maximum: MOST_TESTS },
+      eater_id: orNull(text),
+      name: text,
+      is_guest: { type: "boolean" },
+      code: text,
+      saw: { type: "boolean" },
+      answered_at: time,
     }),
   ),
   stock: ajv.compile(

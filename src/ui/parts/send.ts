@@ -45,9 +45,16 @@ export async function send(
   const said = isRecord(read) ? read : {};
   const title = typeof said.title === "string" ? said.title : `The server answered ${response.status}.`;
   const detail = Array.isArray(said.errors) ? (said.errors as { pointer?: string; detail?: string }[])[0] : undefined;
-  const words = detail?.detail && !title.includes(detail.detail) ? `${title} ${detail.pointer ?? ""} ${detail.detail}`.replace(/\s+/g, " ") : title;
+  const words = detail?.detail && !title.includes(detail.detail) ? `${title} ${pointerWords(detail.pointer ?? "")}${detail.detail}` : title;
   throw new Refused(words, response.status, said);
 }
+
+/** Where in what was sent something is wrong, for people: "/lines/0/grams" is "lines 1, grams: ". */
+export const pointerWords = (pointer: string): string => {
+  const parts = pointer.split("/").slice(1);
+  const words = parts.map((part, i) => (/^\d+$/.test(part) ? ` ${Number(part) + 1}` : `${i > 0 ? ", " : ""}${part}`)).join("");
+  return words === "" ? "" : `${words.trim()}: `;
+};
 
 /** An error in plain words, whatever was thrown. */
 export const why = (error: unknown, otherwise: string): string => (error instanceof Error ? error.message : otherwise);

@@ -8,6 +8,7 @@ import { beamReadings } from "../../../core/substitution";
 import type { DiningTable } from "../../../core/table";
 import type { FigureOf } from "../../../core/views";
 import { formatGrams, servingsText } from "../../../core/units";
+import { PrintButton } from "../../parts/print-button";
 import { Beam } from "../../parts/beam";
 import { buttonClass } from "../../parts/button";
 import { figureText, isBody, rangeText } from "../../parts/figure-words";
@@ -69,9 +70,7 @@ export function ComparePage({ id, title, items: given, table, refused, constants
     <WorkingProvider anchors={constants} sweet={sweet}>
       <PageHead title={`${title}, side by side`} line={first ? `Each is held against the first: ${first.name.toLowerCase()}.` : ""}>
         <span className="flex gap-2 no-print">
-          <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>
-            Print
-          </button>
+          <PrintButton />
           <Go className={buttonClass("plain")} href={`/recipes/${id}/lineage`}>
             Choose others
           </Go>

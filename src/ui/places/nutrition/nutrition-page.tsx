@@ -4,6 +4,7 @@ import { useState } from "react";
 import { describeRow, type Basis, type NutritionProfile, type NutritionRow, type NutritionRowId } from "../../../core/nutrition";
 import type { Figure } from "../../../core/numeric";
 import { formatToSpread, inEnergyUnit, type HouseholdUnits, servingsText } from "../../../core/units";
+import { PrintButton } from "../../parts/print-button";
 import { Choice } from "../../parts/choice";
 import { buttonClass } from "../../parts/button";
 import { Go } from "../../shell/go";
@@ -58,9 +59,7 @@ export function NutritionPage({ view }: NutritionPageProps) {
         line={`${label ? `${label} beside the recipe as handed down` : "As handed down"}; ${servingsText(now.servings)} of ${Math.round(now.finishedMass / now.servings)} g.`}
       >
         <span className="flex flex-wrap gap-2 no-print">
-          <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>
-            Print
-          </button>
+          <PrintButton />
           <Go className={buttonClass("plain")} href={backTo}>
             Back
           </Go>

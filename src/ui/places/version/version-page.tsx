@@ -1,5 +1,6 @@
 "use client";
 
+import { PrintButton } from "../../parts/print-button";
 import { Cautions } from "../../parts/cautions";
 import { Go } from "../../shell/go";
 import { useRouter } from "next/navigation";
@@ -60,9 +61,7 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
         line={`${story.label}, kept ${kept}. ${wishes.length ? capital(wishes.join(", ")) : "No wishes"}; ${servingsText(table.servings)}, served ${isEatenFrozen(before.figures) ? "frozen" : table.serve}.`}
       >
         <span className="flex flex-wrap gap-2 no-print">
-          <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>
-            Print
-          </button>
+          <PrintButton />
           {recipeId && (
             <>
               <Go className={buttonClass("plain")} href={`/recipes/${recipeId}/lineage`}>

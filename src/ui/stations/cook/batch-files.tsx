@@ -1,6 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
+import { PrintButton } from "../../parts/print-button";
 import { buttonClass } from "../../parts/button";
 import { useDelete } from "../../shell/use-delete";
 
@@ -12,9 +13,7 @@ export function BatchFiles({ id, title }: { readonly id: string; readonly title:
     <section aria-label="This batch" className="mt-6 no-print">
       <h2 className="t-h2">This batch</h2>
       <div className="border-t border-ink mt-1 pt-2 flex flex-wrap gap-3 items-center">
-        <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>
-          Print
-        </button>
+        <PrintButton />
         <a className={buttonClass("plain")} href={`/api/batches/${id}/export?format=json`} download>
           JSON
         </a>

@@ -10,7 +10,7 @@ import type { WayPicks } from "../../../core/ways";
 import { setWay } from "../../panels/bench-state";
 import { CookIt } from "../../panels/cook-it";
 import { WaysPanel } from "../../panels/ways-panel";
-import { buttonClass } from "../../parts/button";
+import { PrintButton } from "../../parts/print-button";
 import { WhyMark } from "../../parts/marks";
 import { PageColumns } from "../../parts/page-columns";
 import { send } from "../../parts/send";
@@ -117,9 +117,7 @@ export function MethodStation({ id, recipe: givenRecipe, table: givenTable, benc
                   <span className="no-print flex flex-wrap gap-3 items-center">
                     <SaveNotice document={edited} />
                     <UndoButtons undo={undo} redo={redo} />
-                    <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>
-                      Print
-                    </button>
+                    <PrintButton />
                     <CookIt recipeId={id} words={label === null ? "Cook it" : "Keep it and cook"} version={keep} />
                   </span>
                 </div>

@@ -7,6 +7,7 @@ import type { Role } from "../../../core/food";
 import { scaleRecipe, stepTexts, type LineId, type Recipe, type ScaleProblem } from "../../../core/recipe";
 import type { DiningTable, LimitId } from "../../../core/table";
 import { formatGrams, formatNumber, servingsText } from "../../../core/units";
+import { PrintButton } from "../../parts/print-button";
 import { Button, buttonClass } from "../../parts/button";
 import { Choice } from "../../parts/choice";
 import { send, why as whyOf } from "../../parts/send";
@@ -81,9 +82,7 @@ export function ScalePage({
     <>
       <PageHead title={`${recipe.title}, for another quantity`} line={`As handed down for ${servingsText(recipe.servings)}. The recipe itself stays as it is.`}>
         <span className="flex flex-wrap gap-2 no-print">
-          <button type="button" className={buttonClass("plain")} onClick={() => window.print()}>
-            Print
-          </button>
+          <PrintButton />
           <Go className={buttonClass("plain")} href={`/recipes/${id}/recipe`}>
             Back
           </Go>

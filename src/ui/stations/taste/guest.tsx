@@ -7,14 +7,15 @@ import { send, why as whyOf } from "../../parts/send";
 import type { Taster } from "./taste-data";
 
 interface GuestProps {
-  readonly batch: string;
+  /** Where it is found out whether they may taste it. */
+  readonly ask: string;
   readonly allergies: readonly { readonly name: string; readonly rule: string }[];
   readonly onAsk: (taster: Taster) => void;
   readonly onBack: () => void;
 }
 
-/** A guest: asked about allergies before anything is offered. Only what they say of the sweet is kept, and their name. */
-export function Guest({ batch, allergies, onAsk, onBack }: GuestProps) {
+/** A guest: asked about allergies before anything is offered. Only what they say is kept, and their name. */
+export function Guest({ ask, allergies, onAsk, onBack }: GuestProps) {
   const [name, setName] = useState("");
   const [kept, setKept] = useState<readonly string[]>([]);
   const [other, setOther] = useState("");
@@ -34,7 +35,7 @@ export function Guest({ batch, allergies, onAsk, onBack }: GuestProps) {
     if (guest.name === "") return setWhy("What is the guest called? A first name will do.");
     if (kept.length === 0 && guest.other === "" && !isNone) return setWhy("Ask first: is there anything that makes them ill? If there is nothing, say so.");
     try {
-      const { may } = (await send("POST", `/api/batches/${batch}/guests`, { guests: [guest] })) as { readonly may: readonly MayTaste[] };
+      const { may } = (await send("POST", ask, { guests: [guest] })) as { readonly may: readonly MayTaste[] };
       setWhy(null);
       if (may[0]?.may === "yes") start(false);
       else setFound(may[0] ?? null);

@@ -25,10 +25,12 @@ interface TasteStationProps {
   /** What a guest is asked about, each with its rule. */
   readonly allergies: readonly { readonly name: string; readonly rule: string }[];
   readonly tastings: readonly TastingData[];
+  /** Triangle tests that it is one sample of. */
+  readonly triangles: readonly { readonly id: string; readonly words: string; readonly isOver: boolean }[];
 }
 
 /** A batch is tasted, one after the other on a device that is handed round: who may, what each says, and, once that is asked for, what all said. */
-export function TasteStation({ id, title, label, serve, isBound, may, allergies, tastings }: TasteStationProps) {
+export function TasteStation({ id, title, label, serve, isBound, may, allergies, tastings, triangles }: TasteStationProps) {
   const router = useRouter();
   const [on, setOn] = useState<Taster | "a guest" | "what was said" | null>(null);
   const [thanks, setThanks] = useState<string | null>(null);
@@ -70,7 +72,7 @@ export function TasteStation({ id, title, label, serve, isBound, may, allergies,
             }}
           />
         ) : on === "a guest" ? (
-          <Guest batch={id} allergies={allergies} onAsk={choose} onBack={() => choose(null)} />
+          <Guest ask={`/api/batches/${id}/guests`} allergies={allergies} onAsk={choose} onBack={() => choose(null)} />
         ) : on === "what was said" ? (
           <Suspense fallback={<p role="status">One moment.</p>}>
             <Said batch={id} tastings={tastings} onBack={() => choose(null)} />
@@ -82,9 +84,31 @@ export function TasteStation({ id, title, label, serve, isBound, may, allergies,
                 {thanks}
               </p>
             )}
-            <Who may={may} tastings={tastings} onAsk={choose} onGuest={() => choose("a guest")} />
+            <Who may={may} tasted={tastings.map(({ eaterId }) => eaterId)} onAsk={choose} onGuest={() => choose("a guest")} />
+            {triangles.length > 0 && (
+              <section aria-labelledby="tests-head" className="mt-8">
+                <h2 id="tests-head" className="t-h2">
+                  Can anybody tell?
+                </h2>
+                <ul className="border-t border-ink mt-1">
+                  {triangles.map((each) => (
+                    <li key={each.id} className="border-b border-line">
+                      <Go href={`/triangles/${each.id}`} className="flex flex-wrap gap-x-4 py-2 min-h-11 items-center hover:bg-pressed">
+                        <span className="flex-1">{each.words}</span>
+                        <span className="t-ledger text-ink2">{each.isOver ? "over" : "under way"}</span>
+                      </Go>
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            )}
+            <p className="mt-5 no-print">
+              <Go href={`/triangles/new?batch=${id}`} className={buttonClass("plain")}>
+                Can anybody tell it from another?
+              </Go>
+            </p>
             {tastings.length > 0 && (
-              <p className="mt-8 no-print">
+              <p className="mt-5 no-print">
                 <button type="button" className={buttonClass("plain")} onClick={() => choose("what was said")}>
                   See what was said
                 </button>

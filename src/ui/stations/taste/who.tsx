@@ -4,22 +4,23 @@ import { useState } from "react";
 import type { MayTaste } from "../../../core/views";
 import { buttonClass } from "../../parts/button";
 import { WhyMark } from "../../parts/marks";
-import type { Taster, TastingData } from "./taste-data";
+import type { Taster } from "./taste-data";
 
 interface WhoProps {
   readonly may: readonly MayTaste[];
-  readonly tastings: readonly TastingData[];
+  /** Who has tasted already, an id for each time. */
+  readonly tasted: readonly (string | null)[];
   readonly onAsk: (taster: Taster) => void;
   readonly onGuest: () => void;
 }
 
 /** Who is next: those who may taste it, each a press; whom something is to be asked of before; and those it is not for. */
-export function Who({ may, tastings, onAsk, onGuest }: WhoProps) {
+export function Who({ may, tasted, onAsk, onGuest }: WhoProps) {
   const [asked, setAsked] = useState<string | null>(null);
   const offered = may.filter((each) => each.may !== "no");
   const barred = may.filter((each) => each.may === "no");
   const start = (each: MayTaste, isSettled: boolean) => onAsk({ eater: each.eater, guest: null, name: each.name, isSettled });
-  const times = (eater: string) => tastings.filter(({ eaterId }) => eaterId === eater).length;
+  const times = (eater: string) => tasted.filter((each) => each === eater).length;
   return (
     <>
       <section aria-labelledby="who-head">
@@ -76,7 +77,7 @@ export function Who({ may, tastings, onAsk, onGuest }: WhoProps) {
           <ul className="border-t border-ink mt-1">
             {barred.map(({ eater, name, why }) => (
               <li key={eater} className="border-b border-line py-2 t-ledger flex gap-2">
-                <span className="pt-1">
+                <span className="pt-0.5">
                   <WhyMark kind="conflict" />
                 </span>
                 <span>

@@ -1,7 +1,8 @@
 import { notFound, redirect } from "next/navigation";
 import { cache } from "react";
 import { Refusal } from "@/server/http/problems";
-import { getTasting, guestAllergies } from "@/server/taste/tastings";
+import { getTasting } from "@/server/taste/tastings";
+import { guestAllergies } from "@/server/taste/who-may";
 import { dateWords } from "../../../words";
 import { TasteStation } from "@/ui/stations/taste/taste-station";
 
@@ -22,7 +23,7 @@ export const generateMetadata = async ({ params }: Props) => ({ title: `${(await
 
 export default async function Page({ params }: Props) {
   const { id } = await params;
-  const [{ batch, isBound, may, tastings }, allergies] = await Promise.all([load(id), guestAllergies()]);
+  const [{ batch, isBound, may, tastings, triangles }, allergies] = await Promise.all([load(id), guestAllergies()]);
   return (
     <TasteStation
       id={id}
@@ -33,6 +34,7 @@ export default async function Page({ params }: Props) {
       may={may}
       allergies={allergies}
       tastings={tastings.map((each) => ({ ...each, when: dateWords(each.tastedAt) }))}
+      triangles={triangles.map((each) => ({ id: each.id, words: `${each.planned} tests, begun ${dateWords(each.begunAt)}`, isOver: each.endedAt !== null }))}
     />
   );
 }
