@@ -73,7 +73,7 @@ const atWork = newFolder();
 app = await startApp(atWork, { environment: { THREPSIS_SEED: "demo at work" } });
 await shot("kitchen", "/");
 await shot("method", "/recipes/demo-6/method", { height: 1300 });
-await shot("cook", "/batches", {
+await shot("cook", "/logbook", {
   height: 900,
   then: async (page) => {
     await page.getByRole("link", { name: /on the stove/ }).click();
@@ -81,7 +81,7 @@ await shot("cook", "/batches", {
   },
 });
 await shot("stock", "/pantry/stock", { height: 900 });
-await shot("learned", "/batches/learned", { height: 1060 });
+await shot("learned", "/logbook/learned", { height: 1060 });
 await shot("suits", "/recipes/suits?table=demo-10", {
   then: (page) => page.waitForFunction(() => document.querySelector("progress") === null, null, { timeout: 60_000 }).then(() => undefined),
 });

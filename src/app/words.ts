@@ -1,4 +1,6 @@
+import type { LogbookEntry } from "@/server/cook/logbook";
 import type { BatchRow } from "@/ui/panels/batch-list";
+import type { LoggedRow } from "@/ui/panels/logged";
 import type { VersionRowData } from "@/ui/panels/version-list";
 
 const FORMAT = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", hour: "2-digit", minute: "2-digit" });
@@ -46,3 +48,12 @@ export const batchRow = (
 const CLOCK = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
 /** A moment of the day, by the clock of this machine. */
 export const clockWords = (at: number): string => CLOCK.format(at);
+
+const SHORT = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" });
+/** A batch as the logbook and the line of its sweet show it. */
+export const loggedRow = ({ id, recipeId, title, label, begunAt, endedAt, planned, got, logged, tastings, liking }: LogbookEntry): LoggedRow => ({
+  ...{ id, recipeId, title, label, planned, got, logged, tastings, liking },
+  made: dateWords(begunAt),
+  day: SHORT.format(new Date(begunAt)),
+  isOn: endedAt === null,
+});

@@ -1,4 +1,4 @@
-export type { Database, ReplaceableDatabase } from "./database";
+export type { Connection, Database, ReplaceableDatabase } from "./database";
 export { openPostgres } from "./backends/postgres";
 export { openDatabase } from "./durable";
 export { CannotRecover, openCopy, upgradeDump } from "./recovery";
@@ -25,3 +25,4 @@ export * from "./photos";
 export * from "./stock";
 export * from "./tastings";
 export * from "./triangles";
+export * from "./logbook";

@@ -1,4 +1,5 @@
 import type { Outcome } from "../core/learning";
+import type { LoggedBatch } from "../core/views";
 import type { Connection } from "./database";
 import { documentOf, many, number, text } from "./rows";
 
@@ -32,11 +33,28 @@ export async function withoutOutcomes(db: Connection, basis: string, limit: numb
   );
 }
 
-export async function writeOutcomes(db: Connection, batchId: string, basis: string, events: number, outcomes: readonly Outcome[]): Promise<void> {
+/** What was worked out of a batch: what it has shown, what the logbook tells of it, and by what it is found. */
+export interface LookedThrough {
+  readonly outcomes: readonly Outcome[];
+  readonly logged: LoggedBatch | null;
+  readonly words: string;
+  /** The day on which it was made, where the household is. */
+  readonly madeOn: string;
+}
+
+export async function writeOutcomes(
+  db: Connection,
+  batchId: string,
+  basis: string,
+  events: number,
+  { outcomes, logged, words, madeOn }: LookedThrough,
+): Promise<void> {
   await db.query(
-    `INSERT INTO batch_outcome (batch_id, basis, events, outcomes) SELECT id, $2, $3, $4::jsonb FROM batch WHERE id = $1
-     ON CONFLICT (batch_id) DO UPDATE SET basis = excluded.basis, events = excluded.events, outcomes = excluded.outcomes`,
-    [batchId, basis, events, JSON.stringify(outcomes)],
+    `INSERT INTO batch_outcome (batch_id, basis, events, outcomes, logged, words, seats, made_on)
+     SELECT id, $2, $3, $4::jsonb, $5::jsonb, $6, ARRAY(SELECT jsonb_array_elements_text($7::jsonb)), $8 FROM batch WHERE id = $1
+     ON CONFLICT (batch_id) DO UPDATE SET basis = excluded.basis, events = excluded.events, outcomes = excluded.outcomes, logged = excluded.logged,
+       words = excluded.words, seats = excluded.seats, made_on = excluded.made_on`,
+    [batchId, basis, events, JSON.stringify(outcomes), logged && JSON.stringify(logged), words, JSON.stringify(logged?.seats ?? []), madeOn],
   );
 }
 

@@ -41,6 +41,18 @@ export async function tastingsOf(db: Connection, batchId: string): Promise<reado
   return (await many(db, TASTING, `SELECT ${COLUMNS} FROM tasting WHERE batch_id = $1 ORDER BY tasted_at, id`, [batchId])).map(read);
 }
 
+/** What was said of all batches of a recipe, in the order in which it was. */
+export async function tastingsOfRecipe(db: Connection, recipeId: string): Promise<readonly StoredTasting[]> {
+  return (
+    await many(
+      db,
+      TASTING,
+      `SELECT ${COLUMNS} FROM tasting WHERE batch_id IN (SELECT batch.id FROM batch WHERE recipe_id = $1 AND deleted_at IS NULL) ORDER BY tasted_at, id`,
+      [recipeId],
+    )
+  ).map(read);
+}
+
 /** Keeps what somebody said, once however often it is sent; false where it is there already. */
 export async function insertTasting(db: Connection, { id, batchId, eaterId, name, isGuest, served, answer, tastedAt }: StoredTasting): Promise<boolean> {
   const rows = await db.query(

@@ -98,7 +98,7 @@ describe("a batch that is tasted", () => {
     await page.getByRole("row", { name: /^Sweetness 1/ }).waitFor();
     await page.reload();
     await page.getByText(/has tasted it/).waitFor();
-    await session.goto("/batches/learned");
+    await session.goto("/logbook/learned");
     await page.getByRole("heading", { name: "How sweet each wants it" }).waitFor();
     await page.getByText("Grandmother").first().waitFor();
   });

@@ -136,7 +136,7 @@ describe("a batch", () => {
   });
 
   it("teaches once it is done, for as long as it is there and was not taken up again", async () => {
-    const learned = async () => await (await fetch(`${app.address}/batches/learned`)).text();
+    const learned = async () => await (await fetch(`${app.address}/logbook/learned`)).text();
     const ROW = "Wheat, semolina and vermicelli, hot";
     const batch = await begin();
     await add(batch, event({ kind: "started" }));

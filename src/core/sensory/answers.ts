@@ -65,6 +65,21 @@ export function counted(answers: readonly TastingAnswer[]): readonly Counted[] {
   });
 }
 
+/** What was said, in a line: how many, how much they like it on average, and of each attribute who found it off. Empty where nobody tasted it. */
+export function saidWords(answers: readonly TastingAnswer[]): string {
+  if (answers.length === 0) return "";
+  const likings = answers.flatMap(({ liking }) => (liking === null ? [] : [liking]));
+  const off = counted(answers).flatMap(({ attribute, little, much }) =>
+    [
+      [little, ATTRIBUTE_WORDS[attribute].little],
+      [much, ATTRIBUTE_WORDS[attribute].much],
+    ].flatMap(([count, words]) => (Number(count) > 0 ? [`${count} ${words}`] : [])),
+  );
+  const liked = likings.length === 0 ? [] : [`liking ${formatLiking(likings)} of ${LIKING.most}`];
+  return `${answers.length} tasted it${[...liked, ...off].map((each) => `, ${each}`).join("")}`;
+}
+const formatLiking = (likings: readonly number[]): string => String(Math.round((10 * likings.reduce((sum, each) => sum + each, 0)) / likings.length) / 10);
+
 /** Whether somebody says the same end of everything: that tells of the day, or of them, more than of the sweet. */
 export function isAllOneEnd({ steps }: Pick<TastingAnswer, "steps">): boolean {
   const all = Object.values(steps);

@@ -42,3 +42,5 @@ export type { StockLine } from "./stock-line";
 export { learnedView, type LearnedRow } from "./learned-view";
 export { batchOutcomes } from "./batch-outcomes";
 export type { ToldCooling } from "./stove-cooling";
+export { loggedBatch, type FoundBatch, type LoggedBatch, type LoggedName } from "./logged-batch";
+export { asLastTime } from "./as-last-time";

@@ -6,8 +6,6 @@ import { Refusal } from "../http/problems";
 import { dayHere } from "../kitchen/day";
 import { getKitchen } from "../kitchen/kitchen";
 
-type Connection = Parameters<typeof db.listStock>[0];
-
 /** What has to be known of the household before its stock is written: in a transaction nothing else can be read. */
 export interface StockGround {
   readonly isWater: (food: string) => boolean;
@@ -41,7 +39,7 @@ export async function checkLeftOver({ plan, ground }: db.StoredBatch, before: re
 
 /** Brings the stock to what a batch comes to: what went into it is taken off once it is done, and put back where it is not; what is left over of it is there with its last day. */
 export async function layStock(
-  connection: Connection,
+  connection: db.Connection,
   { id, plan, before, after }: { readonly id: string; readonly plan: CookPlan; readonly before: CookSession; readonly after: CookSession },
   ground: StockGround,
 ): Promise<void> {

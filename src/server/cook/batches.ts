@@ -1,11 +1,12 @@
 import { randomUUID } from "node:crypto";
-import { AFTER_THE_END, problemOf, sessionOf, transition, type CookEvent, type CookPlan } from "../../core/cook";
-import { cookPlan, methodView } from "../../core/views";
+import { AFTER_THE_END, problemOf, sessionOf, stoveState, transition, type CookEvent, type CookHappening, type CookPlan } from "../../core/cook";
+import { asLastTime, cookPlan, methodView, type CookGround } from "../../core/views";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
 import { schemaErrors } from "../http/ajv";
+import { checked } from "../http/checked";
 import { Refusal } from "../http/problems";
-import { validateGround, validatePlan } from "../http/schemas/cook";
+import { validateAfterwards, validateGround, validatePlan } from "../http/schemas/cook";
 import { getKitchen } from "../kitchen/kitchen";
 import { getAdaptation, requireRecipe } from "../recipes/recipes";
 import { benchOfVersion } from "../versions/versions";
@@ -20,22 +21,86 @@ export interface PlacedEvent {
 
 /** Begins a batch of a kept version, or of the recipe as handed down; its id. What lies on the bench is kept first. */
 export async function startBatch(recipeId: string, versionId: string | null, at = new Date()): Promise<string> {
-  const [{ recipe }, kitchen] = await Promise.all([requireRecipe(recipeId), getKitchen()]);
+  const { ground, plan } = await planOf(recipeId, versionId);
+  requireSteps(plan);
+  return insert(await getDatabase(), { recipeId, versionId, ground, plan, at });
+}
+
+/** What is cooked of a kept version, or of the recipe as handed down. */
+async function planOf(recipeId: string, versionId: string | null): Promise<{ readonly ground: CookGround; readonly plan: CookPlan }> {
+  const { recipe } = await requireRecipe(recipeId);
   const kept = versionId === null ? null : await benchOfVersion(versionId);
   if (kept && kept.recipeId !== recipeId)
     throw new Refusal(422, "The version is of another recipe.", [
       { pointer: "/versionId", detail: "Name a version of this recipe, or null for it as handed down." },
     ]);
   const table = kept?.table ?? (await getAdaptation(recipeId, recipe)).table.document;
-  const ground = { recipe: kept?.recipe ?? recipe, table, bench: kept?.bench ?? null };
-  const view = methodView(ground, kitchen);
-  const plan = cookPlan(recipe, table, view);
-  if (plan.steps.length === 0) throw new Refusal(422, "It has no steps to cook by. Add them at the Recipe station first.", []);
+  return planned({ recipe: kept?.recipe ?? recipe, table, bench: kept?.bench ?? null });
+}
+
+async function planned(ground: CookGround): Promise<{ readonly ground: CookGround; readonly plan: CookPlan }> {
+  const plan = cookPlan(ground.recipe, ground.table, methodView(ground, await getKitchen()));
   if (!validatePlan(plan)) throw new Refusal(422, "It is too long to be taken to the stove.", schemaErrors(validatePlan, plan));
   if (!validateGround(ground)) throw new Refusal(422, "It cannot be taken to the stove as it is.", schemaErrors(validateGround, ground));
+  return { ground, plan };
+}
+
+function requireSteps({ steps }: CookPlan): void {
+  if (steps.length === 0) throw new Refusal(422, "It has no steps to cook by. Add them at the Recipe station first.", []);
+}
+
+interface NewBatch {
+  readonly recipeId: string | null;
+  readonly versionId: string | null;
+  readonly ground: CookGround;
+  readonly plan: CookPlan;
+  readonly at: Date;
+}
+async function insert(connection: db.Connection, { recipeId, versionId, ground, plan, at }: NewBatch): Promise<string> {
   const id = randomUUID();
-  await db.insertBatch(await getDatabase(), { id, recipeId, versionId, title: plan.title, label: plan.label, plan, ground, begunAt: at.toISOString() });
+  await db.insertBatch(connection, { id, recipeId, versionId, title: plan.title, label: plan.label, plan, ground, begunAt: at.toISOString() });
   return id;
+}
+
+/** Begins a batch as another was cooked: what went in then, and how far it was cooked down; its id, and what cannot be in its plan, by name. */
+export async function startAsLastTime(like: string, at = new Date()): Promise<{ readonly id: string; readonly without: readonly string[] }> {
+  const { batch, events } = await getBatch(like);
+  const session = sessionOf(
+    batch.plan,
+    events.map(({ event }) => event),
+  );
+  if (session.endedAt === null) throw new Refusal(409, "It is still on the stove: go on with it, or end it first.");
+  const { ground, without } = asLastTime({ ...batch.ground, stove: stoveState(session) }, batch.label, batch.versionId, await getKitchen());
+  const { plan } = await planned(ground);
+  requireSteps(plan);
+  const { recipeId, versionId } = batch;
+  return { id: await insert(await getDatabase(), { recipeId, versionId, ground, plan, at }), without };
+}
+
+/** Enters a batch that was cooked without Threpsis, after the fact; its id. Nothing is taken off the stock for it. */
+export async function enterAfterwards(body: unknown, now = new Date()): Promise<string> {
+  const { recipeId, versionId, at: made, grams, body: said, holds, note } = checked(validateAfterwards, body);
+  const detail = "Give the day and hour at which it was made.";
+  if (made > now.getTime()) throw new Refusal(422, `That is still to come. ${detail}`, [{ pointer: "/at", detail }]);
+  const { ground, plan } = await planOf(recipeId, versionId);
+  const when = ground.table.serve === "chilled" || ground.table.serve === "room" ? "chilled" : "hot";
+  const happenings: readonly CookHappening[] = [
+    { kind: "started" },
+    { kind: "stock", isTaken: false },
+    { kind: "ended", grams },
+    ...(said === null && holds === null ? [] : [{ kind: "turned out", when, body: said, off: "", holds } as const]),
+    ...(note.trim() === "" ? [] : [{ kind: "note", text: note.trim(), step: null } as const]),
+  ];
+  const events = happenings.map((happening, i): CookEvent => ({ ...happening, id: randomUUID(), at: made + i }));
+  const { placed, session } = judged(plan, [], events, 0);
+  const database = await getDatabase();
+  return database.transaction(async (connection) => {
+    const id = await insert(connection, { recipeId, versionId, ground, plan, at: new Date(made) });
+    for (const { place, event } of placed) await db.insertEvent(connection, id, place, event);
+    await db.settleBatch(connection, id, new Date(session.endedAt ?? made).toISOString(), session.got === 0 ? null : session.got);
+    await db.noteTaught(connection);
+    return id;
+  });
 }
 
 /** A batch; 404 where there is none, 409 where what is stored of it cannot be read. */

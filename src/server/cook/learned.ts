@@ -2,13 +2,14 @@ import { cache } from "react";
 import { NOTHING_LEARNED, learnedMark, type Learned } from "../../core/food";
 import { USUAL_SOURCES, type Kitchen } from "../../core/kitchen";
 import { learn, type Outcome } from "../../core/learning";
-import { batchOutcomes } from "../../core/views";
+import { batchOutcomes, loggedBatch, type FoundBatch, type LoggedBatch } from "../../core/views";
 import { kitchenOf, MODEL_VERSION } from "../../data";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
 import { storedSetting } from "../data/settings";
 import { log } from "../http/log";
 import { validateGround, validatePlan } from "../http/schemas/cook";
+import { dayHere } from "../kitchen/day";
 import { getHousehold, getPantry } from "../kitchen/sources";
 
 /** What the house's batches have taught, and a mark that is other where that is. */
@@ -20,7 +21,7 @@ export interface Taught {
 /** So many batches are looked through before a page is shown; more of them behind it. */
 const AT_ONCE = 4;
 /** Changes with how outcomes are worked out. */
-const BASIS = `${MODEL_VERSION} 2`;
+const BASIS = `${MODEL_VERSION} 3`;
 
 // Next's bundles each have modules of their own: they share this.
 const shared = globalThis as {
@@ -53,26 +54,31 @@ async function tablesKitchen(): Promise<Kitchen> {
   return kitchenOf({ ...USUAL_SOURCES, pantry, household });
 }
 
-/** Works out what a batch has shown, and keeps it. One that cannot be read has shown nothing. */
-async function lookThrough(id: string, events: number): Promise<void> {
+/** Works out what a batch has shown and what the logbook tells of it, and keeps it. One that cannot be read has shown nothing. */
+async function lookThrough(id: string, count: number): Promise<void> {
   const database = await getDatabase();
-  const [batch, placed, tastings, kitchen] = await Promise.all([
+  const [batch, placed, tastings, kitchen, dayOf] = await Promise.all([
     db.findBatch(database, id),
     db.eventsAfter(database, id, 0),
     db.tastingsOf(database, id),
     tablesKitchen(),
+    dayHere(),
   ]);
+  if (!batch) return;
   let outcomes: readonly Outcome[] = [];
+  let found: FoundBatch | null = null;
   try {
-    if (batch && validatePlan(batch.plan) && validateGround(batch.ground))
-      outcomes = batchOutcomes(
-        { id, plan: batch.plan, ...batch.ground, events: placed.map(({ event }) => event), tastings: tastings.flatMap(byEater) },
-        kitchen,
-      );
+    if (validatePlan(batch.plan) && validateGround(batch.ground)) {
+      const kept = { plan: batch.plan, ...batch.ground, events: placed.map(({ event }) => event) };
+      outcomes = batchOutcomes({ id, ...kept, tastings: tastings.flatMap(byEater) }, kitchen);
+      found = loggedBatch(kept, kitchen);
+    }
   } catch (error) {
     log.warn({ batch: id, error }, "what a batch has shown could not be worked out");
   }
-  await db.writeOutcomes(database, id, BASIS, events, outcomes);
+  const { foundBy = [], ...logged } = found ?? {};
+  const told = { logged: found && (logged as LoggedBatch), words: foundBy.join(" ").toLowerCase() };
+  await db.writeOutcomes(database, id, BASIS, count, { outcomes, ...told, madeOn: dayOf(Date.parse(batch.begunAt)) });
 }
 
 const byEater = ({ eaterId, served, answer, tastedAt }: db.StoredTasting) =>

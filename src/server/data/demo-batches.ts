@@ -6,6 +6,7 @@ import { addEvents, getBatch, startBatch } from "../cook/batches";
 import { dayHere } from "../kitchen/day";
 import { getKitchen } from "../kitchen/kitchen";
 import { getHousehold } from "../kitchen/sources";
+import { saveTasting } from "../taste/tastings";
 
 const MINUTE = 60_000;
 /** The demo's stove drives off a little less than a table of rates says. */
@@ -88,8 +89,17 @@ export async function layUnderWay(recipe: string, version: string): Promise<void
   );
 }
 
-/** A batch of a kept version that was cooked so many days ago, with what came of it, how it turned out by the nearest of the house's words, and a share of it left over. */
-export async function layCooked(recipe: string, version: string, { daysAgo, left }: { readonly daysAgo: number; readonly left: number }): Promise<void> {
+interface Cooked {
+  readonly daysAgo: number;
+  /** What of it was left over, and what came of it, as shares. */
+  readonly left: number;
+  readonly got?: number;
+  /** How sweet it was to each of the house's eaters, and how much they liked it. */
+  readonly said?: Readonly<Record<string, readonly [sweetness: -2 | -1 | 0 | 1 | 2, liking: number]>>;
+}
+
+/** A batch of a kept version that was cooked so many days ago, with what came of it, how it turned out by the nearest of the house's words, a share of it left over, and what was said of it. */
+export async function layCooked(recipe: string, version: string | null, { daysAgo, left, got = GOT, said: answers = {} }: Cooked): Promise<void> {
   const began = Date.now() - (24 * daysAgo + 2) * 60 * MINUTE;
   const id = await startBatch(recipe, version, new Date(began));
   const { hand, view } = await handAt(id, began);
@@ -111,7 +121,7 @@ export async function layCooked(recipe: string, version: string, { daysAgo, left
     hand.do({ kind: "done", step: hand.session.now });
   }
   hand.do({ kind: "note", text: "The front burner runs low: it took longer than it says.", step: null });
-  hand.do({ kind: "ended", grams: Math.round(GOT * plan.grams) });
+  hand.do({ kind: "ended", grams: Math.round(got * plan.grams) });
   hand.wait(24);
   hand.do({ kind: "temperature", celsius: 66, place: "in the pan" });
   hand.wait(30);
@@ -124,6 +134,11 @@ export async function layCooked(recipe: string, version: string, { daysAgo, left
   if (said) hand.do({ kind: "turned out", when: body?.id === "body.chilled" ? "chilled" : "hot", body: said[0], off: "" });
   const { keeps } = view(hand.session);
   const madeOn = (await dayHere())(hand.session.endedAt ?? hand.at);
-  if (left > 0) hand.do({ kind: "left over", grams: Math.round(left * GOT * plan.grams), place: "fridge", useBy: lastDay(keeps, "fridge", madeOn) });
+  if (left > 0) hand.do({ kind: "left over", grams: Math.round(left * got * plan.grams), place: "fridge", useBy: lastDay(keeps, "fridge", madeOn) });
   await addEvents(id, hand.events);
+  const served = body?.id === "body.chilled" ? "chilled" : "hot";
+  for (const [eater, [sweetness, liking]] of Object.entries(answers)) {
+    const answer = { steps: { sweetness, body: 0, aroma: 0 }, liking, word: "" };
+    await saveTasting(id, { id: randomUUID(), eater, guest: null, served, isSettled: true, answer }, new Date(hand.at));
+  }
 }

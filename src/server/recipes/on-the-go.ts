@@ -116,13 +116,19 @@ function onShelf(version: db.VersionSummary, snapshot: Snapshot | null): OnShelf
 }
 
 /** Each place's one-line state, for the spine. */
-export async function placeStates(): Promise<Readonly<Record<"kitchen" | "recipes" | "pantry" | "household", string>>> {
+export async function placeStates(): Promise<Readonly<Record<"kitchen" | "recipes" | "pantry" | "logbook" | "household", string>>> {
   const database = await getDatabase();
-  const [goingTotal, total, kitchen] = await Promise.all([db.countOnTheGo(database, since()), db.countRecipes(database), getKitchen()]);
+  const [goingTotal, total, { batches }, kitchen] = await Promise.all([
+    db.countOnTheGo(database, since()),
+    db.countRecipes(database),
+    db.countBatches(database),
+    getKitchen(),
+  ]);
   return {
     kitchen: total === 0 ? "nothing yet" : goingTotal === 0 ? "nothing on the go" : `${formatNumber(goingTotal)} on the go`,
     recipes: formatNumber(total),
     pantry: `${kitchen.reference.foods.size} foods`,
+    logbook: batches === 1 ? "1 batch" : `${formatNumber(batches)} batches`,
     household: kitchen.household.measures.words === "millilitres" ? "ml" : kitchen.household.measures.words,
   };
 }

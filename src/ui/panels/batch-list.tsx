@@ -1,5 +1,5 @@
-import { formatGrams } from "../../core/units";
 import { Go } from "../shell/go";
+import { gotWords } from "./logged";
 
 export interface BatchRow {
   readonly id: string;
@@ -12,14 +12,6 @@ export interface BatchRow {
   readonly got: number | null;
   /** While it is on the stove, or cools: each a few words. */
   readonly goingOn: readonly string[];
-}
-
-/** What came of it, beside the plan. */
-function gotWords({ isOn, planned, got }: Pick<BatchRow, "isOn" | "planned" | "got">): string {
-  if (isOn) return "on the stove";
-  if (got === null) return "not weighed";
-  const off = Math.round((100 * (got - planned)) / Math.max(1, planned));
-  return `${formatGrams(got)} g${off === 0 ? ", as planned" : `, ${Math.abs(off)} % ${off < 0 ? "less" : "more"} than planned`}`;
 }
 
 /** Batches, each a press away. */

@@ -81,7 +81,21 @@ export const PHOTO = { jpeg: jpeg(1_398_104), shade };
 export const validatePhoto = compiled(only({ jpeg: jpeg(2_000_000), shade }));
 export const validateShade = compiled(only({ shade }));
 
-export const validateStart = compiled(only({ recipeId: text(60, 1), versionId: orNull(text(60, 1)) }));
+const OF = { recipeId: text(60, 1), versionId: orNull(text(60, 1)) };
+export const validateStart = compiled(only(OF));
+/** A batch to be made as another was. */
+export const validateAsLastTime = compiled(only({ like: text(80, 1) }));
+/** A batch that is entered after the fact: when, what it weighed, how it turned out. */
+export const validateAfterwards = compiled(
+  only({
+    ...OF,
+    at: made.at,
+    grams: orNull(some(COOK_LIMITS.grams)),
+    body: orNull(amount(0, 10)),
+    holds: orNull(oneOf(HOLDS)),
+    note: text(COOK_LIMITS.text),
+  }),
+);
 
 const share = amount(-1, 2);
 const optional = Type.Optional(share);

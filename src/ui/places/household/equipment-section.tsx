@@ -31,7 +31,7 @@ export function EquipmentSection({ equipment = NO_EQUIPMENT, onEquipment }: Equi
       </h2>
       <p className="t-small text-ink2">
         The first pan and the first burner are the usual ones: how much water a simmer drives off is reckoned by them, and by{" "}
-        <Go href="/batches/learned" className="underline">
+        <Go href="/logbook/learned" className="underline">
           what your batches taught
         </Go>
         .

@@ -79,8 +79,8 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
                 {batches.some(({ isOn }) => isOn) ? "On the stove" : "Cooked last"}
               </h2>
               <BatchList batches={batches} />
-              <Go href="/batches" className="underline t-ledger inline-flex items-center min-h-11 md:min-h-8">
-                All batches
+              <Go href="/logbook" className="underline t-ledger inline-flex items-center min-h-11 md:min-h-8">
+                Logbook
               </Go>
             </section>
           )}

@@ -77,7 +77,7 @@ export function LearnedPage({ rows, pressings }: { readonly rows: readonly Learn
         {rows.length === 0 && !isOff && (
           <p className="mt-4 max-w-[64ch]">
             A batch teaches once it is done: weigh the pot twice while it boils down, say how it turned out hot and cold, measure it as it cools.{" "}
-            <Go href="/batches" className="underline">
+            <Go href="/logbook" className="underline">
               Your batches
             </Go>
           </p>

@@ -4,6 +4,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { LineageRevision, LineageVersion } from "../../../core/adaptation";
 import type { Recipe } from "../../../core/recipe";
+import { BatchCharts } from "../../panels/batch-charts";
 import { Button, buttonClass } from "../../parts/button";
 import { send, why as whyOf } from "../../parts/send";
 import { noteSave } from "../../shell/documents";
@@ -12,6 +13,7 @@ import { failed, toast } from "../../shell/messages";
 import { PageHead } from "../../shell/shell";
 import { useFresh } from "../../shell/use-fresh";
 import { servingsText } from "../../../core/units";
+import { CookedOf, Pictures, type LineBatch } from "./cooked-of";
 
 interface LineagePageProps {
   readonly id: string;
@@ -21,19 +23,24 @@ interface LineagePageProps {
   readonly revision: number;
   readonly versions: readonly LineageVersion[];
   readonly revisions: readonly LineageRevision[];
+  /** What was cooked of it and of its versions, the latest first. */
+  readonly batches: readonly LineBatch[];
   readonly at: number;
 }
 
 const HANDED_DOWN = "now";
 const MOST = 4;
 
-/** Where a sweet's versions come from, and the choice of two to four to hold side by side. */
-export function LineagePage({ id, title, servings, revision, versions, revisions, at }: LineagePageProps) {
+/** The line of a sweet: its versions, where they come from, what was cooked of each and what was said of it; and the choice of two to four to hold side by side. */
+export function LineagePage({ id, title, servings, revision, versions, revisions, batches, at }: LineagePageProps) {
   useFresh(at);
   const [chosen, setChosen] = useState<readonly string[]>([HANDED_DOWN]);
   const toggle = (which: string) => setChosen((now) => (now.includes(which) ? now.filter((each) => each !== which) : [...now, which]));
   const enough = chosen.length >= 2 && chosen.length <= MOST;
   const childrenOf = (parent: string | null) => versions.filter(({ parentId }) => parentId === parent).toReversed();
+  const known = new Set(versions.map((version) => version.id));
+  // What was cooked of a version that is not there any more stands with the recipe.
+  const cookedOf = (version: string | null) => batches.filter(({ versionId }) => (versionId !== null && known.has(versionId) ? versionId : null) === version);
   const pick = (which: string, name: string) => (
     <label className="flex items-center gap-2 min-h-11 md:min-h-9 shrink-0">
       <input type="checkbox" className="size-5" aria-label={`Hold ${name} side by side`} checked={chosen.includes(which)} onChange={() => toggle(which)} />
@@ -61,6 +68,7 @@ export function LineagePage({ id, title, servings, revision, versions, revisions
                 <Changes changes={version.changes} from={version.parentId === null ? "as handed down" : "what it came from"} />
               </div>
             </div>
+            <CookedOf batches={cookedOf(version.id)} />
             {branch(version.id)}
           </li>
         ))}
@@ -69,8 +77,11 @@ export function LineagePage({ id, title, servings, revision, versions, revisions
   };
   return (
     <>
-      <PageHead title={`${title}, lineage`} line="As handed down, the versions made of it, and versions made of those.">
-        <span className="flex gap-2 no-print">
+      <PageHead title={`${title}, lineage`} line="As handed down, the versions made of it, what was cooked of each, and what was said of it.">
+        <span className="flex flex-wrap gap-x-4 gap-y-2 no-print">
+          <Go className="underline inline-flex items-center min-h-11" href={`/logbook/new?recipe=${id}`}>
+            Enter a batch
+          </Go>
           <Go className={buttonClass("plain")} href={`/recipes/${id}/recipe`}>
             Back
           </Go>
@@ -101,6 +112,7 @@ export function LineagePage({ id, title, servings, revision, versions, revisions
             </Go>
             <span className="t-small text-ink2">{servingsText(servings)}</span>
           </div>
+          <CookedOf batches={cookedOf(null)} />
           {branch(null) ?? (
             <p className="t-ledger text-ink2 mt-3">
               Nothing has been kept yet.{" "}
@@ -110,26 +122,37 @@ export function LineagePage({ id, title, servings, revision, versions, revisions
             </p>
           )}
         </section>
-        <section aria-label="The recipe as it was" className="max-lg:mt-8">
-          <h2 className="t-h2">The recipe as it was</h2>
-          {revisions.length === 0 ? (
-            <p className="t-ledger text-ink2 rule-t pt-2 mt-1">
-              It has not been changed since it was written down. When it is, what was there stays here; versions keep what they were made from in any case.
-            </p>
-          ) : (
-            <ul className="rule-t mt-1">
-              {revisions.map((each) => (
-                <li key={each.revision} className="border-b border-line py-1.5 flex gap-3 items-start justify-between">
-                  <div className="min-w-0">
-                    <span className="t-ledger">until {each.until}</span>
-                    <Changes changes={each.changes} from="then to now" />
-                  </div>
-                  <BringBack id={id} revision={revision} recipe={each.recipe} />
-                </li>
-              ))}
-            </ul>
+        <div className="max-lg:mt-8 min-w-0">
+          {batches.length > 0 && (
+            <section aria-labelledby="came-out" className="mb-8">
+              <h2 id="came-out" className="t-h2 mb-2">
+                How it came out
+              </h2>
+              <BatchCharts rows={batches} isOneSweet least={1} />
+            </section>
           )}
-        </section>
+          <Pictures batches={batches} />
+          <section aria-label="The recipe as it was">
+            <h2 className="t-h2">The recipe as it was</h2>
+            {revisions.length === 0 ? (
+              <p className="t-ledger text-ink2 rule-t pt-2 mt-1">
+                It has not been changed since it was written down. When it is, what was there stays here; versions keep what they were made from in any case.
+              </p>
+            ) : (
+              <ul className="rule-t mt-1">
+                {revisions.map((each) => (
+                  <li key={each.revision} className="border-b border-line py-1.5 flex gap-3 items-start justify-between">
+                    <div className="min-w-0">
+                      <span className="t-ledger">until {each.until}</span>
+                      <Changes changes={each.changes} from="then to now" />
+                    </div>
+                    <BringBack id={id} revision={revision} recipe={each.recipe} />
+                  </li>
+                ))}
+              </ul>
+            )}
+          </section>
+        </div>
       </main>
     </>
   );

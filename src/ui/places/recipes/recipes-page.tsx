@@ -1,12 +1,13 @@
 "use client";
 
 import type { RecipeSearch } from "../../../core/recipe";
-import { formatNumber, servingsText } from "../../../core/units";
-import { useRouter, useSearchParams } from "next/navigation";
+import { servingsText } from "../../../core/units";
+import { useRouter } from "next/navigation";
 import { WayOfWork } from "../../panels/way-of-work";
 import { buttonClass } from "../../parts/button";
 import { RowMenu } from "../../parts/row-menu";
 import { Go } from "../../shell/go";
+import { Pages } from "../../shell/pages";
 import { PageHead } from "../../shell/shell";
 import { useDelete } from "../../shell/use-delete";
 import { useFresh } from "../../shell/use-fresh";
@@ -47,14 +48,7 @@ const FEW = 6;
 /** The recipes as handed down, and beside them the versions kept last. */
 export function RecipesPage({ recipes, total, page, pages, search, foodName, choices, versions, at }: RecipesPageProps) {
   useFresh(at);
-  const parameters = useSearchParams();
   const looking = isLooking(search);
-  const pageAddress = (at: number) => {
-    const next = new URLSearchParams(parameters);
-    if (at > 1) next.set("page", String(at));
-    else next.delete("page");
-    return next.size ? `/recipes?${next}` : "/recipes";
-  };
   return (
     <>
       <PageHead title="Recipes" line="As handed down. Open one, set its table, and see the version for it.">
@@ -100,23 +94,7 @@ export function RecipesPage({ recipes, total, page, pages, search, foodName, cho
             </ul>
           )}
           {total <= FEW && !looking && <WayOfWork />}
-          {pages > 1 && (
-            <nav aria-label="Pages" className="flex gap-4 mt-4 items-baseline no-print">
-              {page > 1 && (
-                <Go className="underline" href={pageAddress(page - 1)}>
-                  Before
-                </Go>
-              )}
-              <span className="t-small text-ink2">
-                Page {page} of {pages}, {formatNumber(total)} recipes
-              </span>
-              {page < pages && (
-                <Go className="underline" href={pageAddress(page + 1)}>
-                  Next
-                </Go>
-              )}
-            </nav>
-          )}
+          <Pages page={page} pages={pages} total={total} what="recipes" address="/recipes" />
         </section>
         <aside className="lg:crease-l p-4 md:p-5" aria-label="Kept versions">
           <h2 className="t-h2 flex justify-between items-baseline">

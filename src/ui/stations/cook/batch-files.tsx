@@ -23,7 +23,7 @@ export function BatchFiles({ id, title }: { readonly id: string; readonly title:
         <button
           type="button"
           className={buttonClass("quiet", "min-h-11 text-rose")}
-          onClick={() => remove("batches", id, title, () => router.push("/batches"))}
+          onClick={() => remove("batches", id, title, () => router.push("/logbook"))}
         >
           Delete it
         </button>

@@ -63,7 +63,7 @@ export function Ended({ batch, photo, session, view, now, waiting, names, bodies
         <button type="button" className={buttonClass("plain")} onClick={() => act({ kind: "taken up again" })}>
           Take it up again
         </button>
-        <Go href="/batches/learned" className="underline inline-flex items-center min-h-11">
+        <Go href="/logbook/learned" className="underline inline-flex items-center min-h-11">
           What your batches taught
         </Go>
       </p>

@@ -1,6 +1,7 @@
+import { batchesOfRecipe } from "@/server/cook/logbook";
 import { lineageOf } from "@/server/versions/lineage";
 import { LineagePage } from "@/ui/places/lineage/lineage-page";
-import { dateWords } from "../../../words";
+import { dateWords, loggedRow } from "../../../words";
 import { loadStation, type StationParams } from "../station";
 
 export const generateMetadata = async (parameters: StationParams) => ({ title: `${(await loadStation(parameters)).recipe.document.title}, lineage` });
@@ -8,7 +9,7 @@ export const generateMetadata = async (parameters: StationParams) => ({ title: `
 export default async function Page(parameters: StationParams) {
   const at = new Date().getTime();
   const { id } = await loadStation(parameters);
-  const { title, recipe, revision, versions, revisions } = await lineageOf(id);
+  const [{ title, recipe, revision, versions, revisions }, batches] = await Promise.all([lineageOf(id), batchesOfRecipe(id)]);
   return (
     <LineagePage
       id={id}
@@ -17,6 +18,12 @@ export default async function Page(parameters: StationParams) {
       revision={revision}
       versions={versions.map((version) => ({ ...version, kept: dateWords(version.kept) }))}
       revisions={revisions.map((each) => ({ ...each, until: dateWords(each.until) }))}
+      batches={batches.map((batch) => ({
+        ...loggedRow(batch),
+        versionId: batch.versionId,
+        said: batch.said,
+        picture: batch.hasPhoto ? { shade: batch.shade } : null,
+      }))}
       at={at}
     />
   );

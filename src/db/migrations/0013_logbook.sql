@@ -1,0 +1,9 @@
+-- What the logbook tells of a batch that is done, and by what it is found: derived with its outcomes, and made anew with them.
+
+ALTER TABLE batch_outcome ADD COLUMN logged jsonb;
+-- What went in, what was noted and how it turned out, in lower case.
+ALTER TABLE batch_outcome ADD COLUMN words text NOT NULL DEFAULT '';
+-- Who sat at its table, by id.
+ALTER TABLE batch_outcome ADD COLUMN seats text[] NOT NULL DEFAULT '{}';
+-- The day on which it was made, where the household is.
+ALTER TABLE batch_outcome ADD COLUMN made_on text;
