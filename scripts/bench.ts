@@ -8,6 +8,7 @@ import { nutritionProfile } from "../src/core/nutrition";
 import { propose } from "../src/core/substitution";
 import { createHighsPort } from "../src/workers/solver/highs-port";
 import { library, reading } from "./bench-library";
+import { logbook } from "./bench-logbook";
 import { readings } from "./bench-reading";
 import { besideDraws } from "./bench-draws";
 import { methods } from "./bench-methods";
@@ -269,6 +270,7 @@ const PARTS = {
   pages,
   stations: () => stations(rows),
   stove: () => atTheStove(rows, spread),
+  logbook: () => logbook(rows, spread),
   views,
   faults: () => faults(rows),
   verdicts: () => verdicts(rows),

@@ -35,13 +35,12 @@ export interface LogbookEntry {
   readonly shade: string | null;
 }
 
-const FOUND = `FROM batch
-  LEFT JOIN batch_outcome ON batch_outcome.batch_id = batch.id
-  LEFT JOIN (SELECT batch_id, string_agg(lower(name), ' ') AS names FROM tasting GROUP BY batch_id) AS said ON said.batch_id = batch.id
+// What is not looked through yet is found by its name.
+const FOUND = `SELECT batch.id, ended_at, begun_at FROM batch LEFT JOIN batch_outcome ON batch_outcome.batch_id = batch.id
   WHERE deleted_at IS NULL
-    AND (jsonb_array_length($1::jsonb) = 0 OR lower(title || ' ' || coalesce(label, '') || ' ' || coalesce(words, '') || ' ' || coalesce(names, ''))
-      LIKE ALL (ARRAY(SELECT jsonb_array_elements_text($1::jsonb))))
-    AND ($2::text IS NULL OR seats @> ARRAY[$2::text] OR EXISTS (SELECT 1 FROM tasting WHERE tasting.batch_id = batch.id AND eater_id = $2))
+    AND (jsonb_array_length($1::jsonb) = 0
+      OR coalesce(words, lower(title || ' ' || coalesce(label, ''))) LIKE ALL (ARRAY(SELECT jsonb_array_elements_text($1::jsonb))))
+    AND ($2::text IS NULL OR seats @> ARRAY[$2::text] OR batch.id IN (SELECT batch_id FROM tasting WHERE eater_id = $2))
     AND (jsonb_array_length($3::jsonb) = 0
       OR substr(coalesce(made_on, to_char(begun_at, 'YYYY-MM-DD')), 6, 2) IN (SELECT jsonb_array_elements_text($3::jsonb)))
     AND ($4::text IS NULL OR recipe_id = $4)`;
@@ -53,6 +52,7 @@ const parametersOf = ({ words, eater, months, recipe }: LogbookQuery) => [
 ];
 
 const ENTRY = {
+  total: number,
   id: text,
   recipe_id: maybe(text),
   version_id: maybe(text),
@@ -82,20 +82,21 @@ export async function findLogged(
   const rows = await many(
     db,
     ENTRY,
-    `WITH found AS (SELECT batch.id ${FOUND} ORDER BY ${ORDER} LIMIT $5 OFFSET $6)
-     SELECT batch.id, recipe_id, version_id, title, label, begun_at, ended_at, (plan->>'grams')::float8 AS planned, got::float8 AS got, logged,
+    `WITH found AS (${FOUND}), shown AS (SELECT id FROM found ORDER BY ${ORDER} LIMIT $5 OFFSET $6)
+     SELECT (SELECT count(*)::int FROM found) AS total, batch.id, recipe_id, version_id, title, label, batch.begun_at, batch.ended_at, (plan->>'grams')::float8 AS planned, got::float8 AS got, logged,
        coalesce(said.tastings, 0)::int AS tastings, said.liking, photo.batch_id IS NOT NULL AS has_photo, shade
-     FROM found JOIN batch ON batch.id = found.id
+     FROM shown JOIN batch ON batch.id = shown.id
        LEFT JOIN batch_outcome ON batch_outcome.batch_id = batch.id
        LEFT JOIN photo ON photo.batch_id = batch.id
        LEFT JOIN LATERAL (SELECT count(*) AS tastings, avg((answer->>'liking')::float8) AS liking FROM tasting WHERE tasting.batch_id = batch.id) AS said ON true
-     ORDER BY ${ORDER}`,
+     ORDER BY batch.ended_at IS NOT NULL, batch.begun_at DESC, batch.id`,
     [...parameters, limit, offset],
   );
-  const { total } = await one(db, { total: number }, `SELECT count(*)::int AS total ${FOUND}`, parameters);
+  // Behind the last page there is no row to say how many there are.
+  const total = rows[0]?.total ?? (await one(db, { total: number }, `SELECT count(*)::int AS total FROM (${FOUND}) AS found`, parameters)).total;
   return {
     total,
-    entries: rows.map(({ recipe_id, version_id, begun_at, ended_at, has_photo, ...row }) => ({
+    entries: rows.map(({ total: _, recipe_id, version_id, begun_at, ended_at, has_photo, ...row }) => ({
       ...row,
       recipeId: recipe_id,
       versionId: version_id,

@@ -1,2 +1,3 @@
 export { learn, type Outcome } from "./learn";
 export { KINDS_LEARNED, kindOf, type LearnedKind } from "./kinds";
+export { learningGains, type LearningGain } from "./gains";

@@ -1,6 +1,6 @@
 import { learnedKey, type BodyFamily, type LearnedFactor } from "../food";
 import type { Kitchen } from "../kitchen";
-import { kindOf, type LearnedKind } from "../learning";
+import { kindOf, type LearnedKind, type LearningGain } from "../learning";
 import { Z80, type Figure } from "../numeric";
 import { capital } from "../units";
 import { tableRate } from "./stove-cook-down";
@@ -16,6 +16,8 @@ export interface LearnedRow {
   readonly batches: number;
   /** By what the tables have: now, and between what a next batch lies (80 %). */
   readonly ratio: Figure;
+  /** How far batches that it was not learned from were off, on average, by the house and by the tables, %; null where fewer than two tell. */
+  readonly gain: { readonly batches: number; readonly byHouse: number; readonly byTables: number } | null;
 }
 
 const FAMILIES: Readonly<Record<BodyFamily, string>> = {
@@ -36,8 +38,12 @@ const FAMILIES: Readonly<Record<BodyFamily, string>> = {
 };
 const OPERATIONS: Readonly<Record<string, string>> = { roast: "roasting", fry: "frying", steam: "steaming", bake: "baking", caramelise: "browning sugar" };
 
-/** All that was learned, by kind, what most batches have shown first; of eaters those that are named, by id. */
-export function learnedView({ reference: { constants, foods }, household }: Kitchen, names: ReadonlyMap<string, string>): readonly LearnedRow[] {
+/** All that was learned, by kind, what most batches have shown first; of eaters those that are named, by id. `gains`: what it improves, where that is worked out. */
+export function learnedView(
+  { reference: { constants, foods }, household }: Kitchen,
+  names: ReadonlyMap<string, string>,
+  gains: ReadonlyMap<string, LearningGain> = new Map(),
+): readonly LearnedRow[] {
   const { pans, burners } = household.equipment ?? { pans: [], burners: [] };
   const rateOf = (key: string): number | null => {
     for (const pan of pans)
@@ -56,6 +62,7 @@ export function learnedView({ reference: { constants, foods }, household }: Kitc
           kind,
           batches: factor.batches,
           ratio: ratioOf(factor),
+          gain: gainOf(gains.get(key)),
           ...told(
             kind,
             rest,
@@ -71,6 +78,9 @@ export function learnedView({ reference: { constants, foods }, household }: Kitc
 }
 const ORDER: readonly LearnedKind[] = ["wanted sweetness", "wanted body", "rate", "body", "binding", "time", "cooling"];
 
+/** As a share of what was told, %. */
+const gainOf = (gain: LearningGain | undefined): LearnedRow["gain"] =>
+  gain ? { batches: gain.batches, byHouse: Math.round(100 * Math.expm1(gain.byHouse)), byTables: Math.round(100 * Math.expm1(gain.byTables)) } : null;
 const ratioOf = ({ ln, sd }: LearnedFactor): Figure => ({ value: Math.exp(ln), low: Math.exp(ln - Z80 * sd), high: Math.exp(ln + Z80 * sd) });
 
 /** How more and less of each is called. */

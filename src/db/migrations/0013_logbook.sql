@@ -1,8 +1,8 @@
 -- What the logbook tells of a batch that is done, and by what it is found: derived with its outcomes, and made anew with them.
 
 ALTER TABLE batch_outcome ADD COLUMN logged jsonb;
--- What went in, what was noted and how it turned out, in lower case.
-ALTER TABLE batch_outcome ADD COLUMN words text NOT NULL DEFAULT '';
+-- The words it is found by, each once, in lower case: its name, what went in, what was noted, who tasted it and what they said.
+ALTER TABLE batch_outcome ADD COLUMN words text;
 -- Who sat at its table, by id.
 ALTER TABLE batch_outcome ADD COLUMN seats text[] NOT NULL DEFAULT '{}';
 -- The day on which it was made, where the household is.

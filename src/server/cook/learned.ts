@@ -1,7 +1,7 @@
 import { cache } from "react";
 import { NOTHING_LEARNED, learnedMark, type Learned } from "../../core/food";
 import { USUAL_SOURCES, type Kitchen } from "../../core/kitchen";
-import { learn, type Outcome } from "../../core/learning";
+import { learn, learningGains, type LearningGain, type Outcome } from "../../core/learning";
 import { batchOutcomes, loggedBatch, type FoundBatch, type LoggedBatch } from "../../core/views";
 import { kitchenOf, MODEL_VERSION } from "../../data";
 import * as db from "../../db";
@@ -26,6 +26,7 @@ const BASIS = `${MODEL_VERSION} 3`;
 // Next's bundles each have modules of their own: they share this.
 const shared = globalThis as {
   threpsisTaught?: { readonly key: string; readonly taught: Taught };
+  threpsisGains?: { readonly mark: string; readonly gains: ReadonlyMap<string, LearningGain> };
   threpsisLooking?: Promise<void> | undefined;
   threpsisLooked?: number;
 };
@@ -47,6 +48,15 @@ export const getTaught = cache(async (): Promise<Taught> => {
   shared.threpsisTaught = { key, taught };
   return taught;
 });
+
+/** By how much what was learned improves what is told, quantity by quantity. */
+export async function getGains(): Promise<ReadonlyMap<string, LearningGain>> {
+  const [{ mark }, { document: household }] = [await getTaught(), await getHousehold()];
+  if (shared.threpsisGains?.mark === mark) return shared.threpsisGains.gains;
+  const gains = learningGains(await db.listOutcomes(await getDatabase(), BASIS), household.learning);
+  shared.threpsisGains = { mark, gains };
+  return gains;
+}
 
 /** The kitchen of the tables with this house's foods and pans, in which nothing is learned: what outcomes are held against. */
 async function tablesKitchen(): Promise<Kitchen> {
@@ -77,7 +87,8 @@ async function lookThrough(id: string, count: number): Promise<void> {
     log.warn({ batch: id, error }, "what a batch has shown could not be worked out");
   }
   const { foundBy = [], ...logged } = found ?? {};
-  const told = { logged: found && (logged as LoggedBatch), words: foundBy.join(" ").toLowerCase() };
+  const words = [batch.title, batch.label ?? "", ...foundBy, ...tastings.flatMap(({ name, answer }) => [name, answer.word])].join(" ").toLowerCase();
+  const told = { logged: found && (logged as LoggedBatch), words: [...new Set(words.split(/\s+/))].join(" ").trim() };
   await db.writeOutcomes(database, id, BASIS, count, { outcomes, ...told, madeOn: dayOf(Date.parse(batch.begunAt)) });
 }
 

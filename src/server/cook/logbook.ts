@@ -12,7 +12,7 @@ export const SEASONS: Readonly<Record<string, { readonly name: string; readonly 
   "jun-aug": { name: "June to August", months: [6, 7, 8] },
   "sep-nov": { name: "September to November", months: [9, 10, 11] },
 };
-const PAGE = 50;
+const PAGE = 40;
 /** Longer than any food or name. */
 const LONGEST = 200;
 const MOST_WORDS = 8;

@@ -49,7 +49,7 @@ export async function saveTasting(id: string, body: unknown, now = new Date()): 
     throw new Refusal(422, `${MOST} tastings are as many as a batch holds.`, [{ pointer: "", detail: "Take back some." }]);
   const stored = { id: tasting, batchId: id, ...taster, served, answer, tastedAt: now.toISOString() };
   await database.transaction(async (connection) => {
-    if ((await db.insertTasting(connection, stored)) && stored.eaterId !== null) await db.forgetOutcomes(connection, id);
+    if (await db.insertTasting(connection, stored)) await db.forgetOutcomes(connection, id);
   });
   return stored;
 }

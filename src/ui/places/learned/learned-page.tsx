@@ -99,6 +99,7 @@ export function LearnedPage({ rows, pressings }: { readonly rows: readonly Learn
                     <span className="font-[550]">
                       {row.what}
                       <span className="block t-small text-ink2 font-normal">by {row.batches === 1 ? "a batch" : `${row.batches} batches`}</span>
+                      {row.gain && <span className="block t-small font-normal">{gainWords(row.gain, kind.startsWith("wanted"))}</span>}
                     </span>
                     <span className="t-ledger max-md:order-1">
                       <span className="t-figure font-[600]">{row.now}</span>
@@ -126,4 +127,12 @@ export function LearnedPage({ rows, pressings }: { readonly rows: readonly Learn
       </main>
     </>
   );
+}
+
+/** What it improves, told of batches that it was not learned from. */
+function gainWords({ batches, byHouse, byTables }: NonNullable<LearnedRow["gain"]>, isWish: boolean): string {
+  const before = isWish ? "as handed down" : "by the table";
+  const of = `${batches} batches, each told from the others`;
+  if (byHouse === byTables) return `${of}: ${byHouse} % off, as ${before}: no better yet`;
+  return `${of}: ${byHouse} % off, ${before} ${byTables} %${byHouse > byTables ? ": worse so far" : ""}`;
 }
