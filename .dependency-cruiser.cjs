@@ -55,6 +55,7 @@ const below = {
     "adaptation",
     "cautions",
   ],
+  practice: ["numeric", "units", "food", "process", "models", "evaluate", "kitchen"],
   views: ["numeric", "units", "food", "household", "pantry", "packet", "process", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "learning", "stock", "sensory", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {

@@ -25,4 +25,5 @@ export * from "./photos";
 export * from "./stock";
 export * from "./tastings";
 export * from "./triangles";
+export * from "./practice";
 export * from "./logbook";

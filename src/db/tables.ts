@@ -23,6 +23,7 @@ export const TABLES = [
   ["tasting", "id"],
   ["triangle_test", "id"],
   ["triangle_answer", "id"],
+  ["practice_run", "id"],
 ] as const;
 export type TableName = (typeof TABLES)[number][0];
 

@@ -137,6 +137,19 @@ describe.each(BACKENDS)("%s", (_, open) => {
       expect(await found(part), JSON.stringify(part)).toEqual(ids);
     expect(await db.countBatches(database)).toEqual({ batches: 2, tastings: 1 });
     expect((await db.listCookables(database, "a", 1)).map(({ recipeId }) => recipeId)).toEqual(["a"]);
+    const run = { kind: "guess the grams", eaterId: null, seed: 7, answer: { grams: 3 }, result: { miss: 0.1, food: "rice" } } as const;
+    for (const [id, at] of [
+      ["one", AT],
+      ["two", LATER],
+      ["two", AT],
+    ] as const)
+      await db.insertRun(database, { ...run, id, at });
+    expect(await db.practiceRuns(database, "guess the grams", null, 9)).toEqual([
+      { ...run, id: "one", at: AT },
+      { ...run, id: "two", at: LATER },
+    ]);
+    expect((await db.practiceRuns(database, "guess the grams", null, 1)).map(({ id }) => id)).toEqual(["two"]);
+    expect([await db.forgetRuns(database, "stop in time", null), await db.forgetRuns(database, "guess the grams", null)]).toEqual([0, 2]);
     const test = {
       ...({ id: "x", batches: ["b", "c"], aim: "alike", tell: 0.3, planned: 12, seed: 7, served: "hot" } as const),
       ...{ server: { eater: null, name: ODD }, begunAt: AT, endedAt: null },

@@ -21,6 +21,8 @@ export interface Household {
   readonly schools?: Readonly<Record<string, string>>;
   /** How it usually does what is done in several ways, by way; what is absent is done as each recipe has it. */
   readonly ways?: Readonly<Record<string, string>>;
+  /** The difference in sweetness that is just noticed here, as a share, by its own palate ladder. Absent: as is usual. */
+  readonly noticed?: number;
   /** What it wants of what its batches teach. Absent until it is said: all is used. */
   readonly learning?: LearningWish;
   /** Whether the first steps were taken or skipped. */

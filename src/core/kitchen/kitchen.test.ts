@@ -26,6 +26,21 @@ describe("a kitchen high above the sea", () => {
 });
 
 describe("what a household has of its own", () => {
+  it("goes by its own eye for a handful, and by the difference in sweetness that it notices", () => {
+    const nuts = readRecipeText("Nuts\nServes 4\n\na handful of cashews\na handful of almonds\na pinch of salt\n1 cup sugar");
+    if (!nuts.ok) return expect.fail("not read");
+    const household = { ...USUAL_HOUSEHOLD, measures: { ...USUAL_HOUSEHOLD.measures, byEye: { cashew: 0.1, salt: 0.05, sugar: 0.01 } }, noticed: 0.09 };
+    const spread = (kitchen: ReturnType<typeof kitchenOf>) => openRecipe(nuts.value, kitchen).lines.map(({ sd, grams }) => sd / grams);
+    const [usual, own] = [spread(kitchenOf(USUAL_SOURCES)), spread(kitchenOf({ ...USUAL_SOURCES, household }))];
+    expect(own[0]).toBeCloseTo(((usual[0] ?? 0) * 0.1) / 0.25, 6);
+    expect(own.slice(1)).toEqual(usual.slice(1));
+    const noticing = (of: typeof household) => kitchenOf({ ...USUAL_SOURCES, household: of }).reference.constants.noticeable.value;
+    expect(noticing(household)).toEqual({ ...kitchenOf(USUAL_SOURCES).reference.constants.noticeable.value, sweetness: 0.09 });
+    // The same constants for the same figure: what rests on them is worked out once.
+    expect(kitchenOf({ ...USUAL_SOURCES, household }).reference.constants).toBe(
+      kitchenOf({ ...USUAL_SOURCES, household: { ...household } }).reference.constants,
+    );
+  });
   it("stands in where what it is like does, and before it; as much as that does; what is like nothing does not", () => {
     const own = kitchenOf({ ...USUAL_SOURCES, pantry: DEMO_PANTRY }).substitution.candidates;
     const shipped = kitchenOf(USUAL_SOURCES).substitution.candidates;

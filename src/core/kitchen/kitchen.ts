@@ -1,6 +1,6 @@
 import type { CautionRule, LookAlikes } from "../cautions";
 import type { CueTables } from "../cues";
-import { NOTHING_LEARNED, type Food, type Learned, type Reference } from "../food";
+import { NOTHING_LEARNED, type Constants, type Food, type Learned, type Reference } from "../food";
 import { NO_EQUIPMENT, USUAL_HOUSEHOLD, type Household } from "../household";
 import type { HandlingTables } from "../method";
 import { householdRules, NO_HOUSE_RULES, type HouseRules, type Rule } from "../models/diet";
@@ -69,6 +69,12 @@ export function kept<K extends object, V>(make: (key: K) => V): (key: K) => V {
   };
 }
 
+/** The constants of a house that has found out what difference in sweetness it notices. */
+const noticedHere = (constants: Constants, sweetness: number): Constants => ({
+  ...constants,
+  noticeable: { ...constants.noticeable, value: { ...constants.noticeable.value, sweetness } },
+});
+
 /** So many heights are remembered. */
 const MOST_HEIGHTS = 20;
 
@@ -77,7 +83,16 @@ export function kitchensOver(tables: ShippedTables): (sources: KitchenSources) =
   const { reference, familyDensity, namedOnly, pantryTables, ...shared } = tables;
   const foodsOf = kept((pantry: PantryDocument) => kept((measures: Household["measures"]) => kitchenFoods(reference.foods, pantry, measures, pantryTables)));
   const constantsOf = kept((equipment: Household["equipment"] & object) =>
-    kept((learned: Learned) => kitchenConstants(reference.constants, equipment, learned)),
+    kept((learned: Learned) => {
+      const constants = kitchenConstants(reference.constants, equipment, learned);
+      const noticing = new Map<number, Constants>();
+      return (noticed?: number): Constants => {
+        if (noticed === undefined) return constants;
+        const found = noticing.get(noticed) ?? noticedHere(constants, noticed);
+        noticing.set(noticed, found);
+        return found;
+      };
+    }),
   );
   const tablesAt = new Map<number, PantryTables>([[0, pantryTables]]);
   const tablesOf = (altitude = 0): PantryTables => {
@@ -119,7 +134,7 @@ export function kitchensOver(tables: ShippedTables): (sources: KitchenSources) =
     ),
   );
   return ({ pantry, household, house, learned }) =>
-    kitchenOf(foodsOf(pantry)(household.measures))(constantsOf(household.equipment ?? NO_EQUIPMENT)(household.learning?.isOff ? NOTHING_LEARNED : learned))(
-      rulesOf(house),
-    )(household);
+    kitchenOf(foodsOf(pantry)(household.measures))(
+      constantsOf(household.equipment ?? NO_EQUIPMENT)(household.learning?.isOff ? NOTHING_LEARNED : learned)(household.noticed),
+    )(rulesOf(house))(household);
 }

@@ -173,10 +173,12 @@ function ofVolume(amount: StatedAmount, by: MeasuredBy): OneUnit | string | null
   const { filling, filled, filledWords } = fillingOf(amount, by);
   // A form that is a filling by itself (brown sugar, packed) has its own density.
   const more = loose || form === filling ? FILLING.level : filled;
+  // By the house's own eye, where it was practised; a pinch is no heap.
+  const byEye = loose?.[1] === MEASURE_SHARE.handful ? by.measures.byEye?.[food.id] : undefined;
   const densityShare = ownDensity === null ? FAMILY_SHARE : form === undefined && !smooth ? 0 : FORM_SHARE;
   return {
     grams: (loose && amount.sized ? SIZED[amount.sized] : 1) * millilitres * density * (SPOONS.includes(unit) ? more.spoon : more.cup),
-    share: Math.hypot(loose?.[1] ?? vesselShare(unit, food), more.share, densityShare),
+    share: Math.hypot(byEye ?? loose?.[1] ?? vesselShare(unit, food), more.share, densityShare),
     words: (count) => `${loose ? "" : filledWords}${plural(shortUnit(unit), count)}`,
   };
 }

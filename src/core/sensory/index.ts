@@ -11,4 +11,4 @@ export {
   type TriangleAim,
   type TriangleServing,
 } from "./triangle";
-export { triangleTold, type TriangleChoice, type TriangleTold } from "./triangle-words";
+export { triangleTold, type TriangleTold } from "./triangle-words";

@@ -29,5 +29,6 @@ export {
   unkept,
   unseat,
   whoseRules,
+  keptAt,
 } from "./seats";
 export { AIMS, GOAL_NAMES, GOALS, wishText, withoutWish, withWish, type Aim, type GoalId, type Wish } from "./wishes";

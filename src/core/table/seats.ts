@@ -5,7 +5,7 @@ import type { BatchBy, DiningTable, Seat } from "./dining-table";
 import type { Limit } from "./limits";
 
 /** What of a seat holds on the table's day: a fast that is kept on its days only falls away on others, once it is known which fasts fall. */
-const keptAt = ({ rules, onDays = [] }: Seat, falls: DiningTable["falls"]): readonly string[] =>
+export const keptAt = ({ rules, onDays = [] }: Pick<Seat, "rules" | "onDays">, falls: DiningTable["falls"]): readonly string[] =>
   falls ? rules.filter((rule) => !onDays.includes(baseOf(rule)) || falls.includes(baseOf(rule))) : rules;
 
 const seatsOf = (table: DiningTable): readonly Seat[] => table.seats ?? [];

@@ -11,6 +11,8 @@ export interface HouseholdMeasures {
   readonly tablespoon: number;
   readonly teaspoon: number;
   readonly words: MeasureWords;
+  /** Half the 80 % interval of what is measured by eye here (a handful, a knob), as a share, by food; absent: as it usually is. */
+  readonly byEye?: Readonly<Record<string, number>>;
 }
 
 export interface HouseholdUnits {

@@ -44,3 +44,4 @@ export { batchOutcomes } from "./batch-outcomes";
 export type { ToldCooling } from "./stove-cooling";
 export { loggedBatch, type FoundBatch, type LoggedBatch, type LoggedName } from "./logged-batch";
 export { asLastTime } from "./as-last-time";
+export { mayClimb, type MayClimb } from "./may-climb";

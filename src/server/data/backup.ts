@@ -16,6 +16,7 @@ import { ANY_BENCH, TABLE, VERSION_LIMITS } from "../http/schemas/documents";
 import { EATER_LISTS, RULE_LISTS, validateHousehold } from "../http/schemas/household";
 import { PANTRY_LISTS } from "../http/schemas/pantry";
 import { STORED_RECIPE } from "../http/schemas/recipe";
+import { ANSWERS, RUN_RESULT } from "../http/schemas/practice";
 import { TASTING_ANSWER, TRIANGLE } from "../http/schemas/taste";
 import { SNAPSHOT_SCHEMA } from "../http/schemas/snapshot";
 
@@ -285,6 +286,17 @@ const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
       code: text,
       saw: { type: "boolean" },
       answered_at: time,
+    }),
+  ),
+  practice_run: ajv.compile(
+    row({
+      id: text,
+      kind: { enum: db.PRACTICES },
+      eater_id: orNull(text),
+      seed: { type: "integer", minimum: 0, maximum: 2 ** 31 - 1 },
+      answer: { anyOf: Object.values(ANSWERS) },
+      result: RUN_RESULT,
+      at: time,
     }),
   ),
   stock: ajv.compile(

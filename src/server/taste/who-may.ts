@@ -29,14 +29,19 @@ export async function requireDone(id: string): Promise<Sample> {
   return { batch, session };
 }
 
+/** Today, and the fasts that fall on it; null where the household has named no place: it is not known then, and all are kept. */
+export async function fastsToday(): Promise<{ readonly day: string; readonly falls: readonly string[] | null }> {
+  const [dayOf, { document }] = await Promise.all([dayHere(), getHousehold()]);
+  const day = dayOf(Date.now());
+  const falls = document.place ? (await dayAtPlace(day)).fasts.flatMap(({ rule }) => (rule === null ? [] : [baseOf(rule)])) : null;
+  return { day, falls: falls && [...new Set(falls)].sort() };
+}
+
 /** Whether each of them may taste a sample, today. */
 async function mayEachOf({ batch, session }: Sample, eaters: readonly Eater[]): Promise<readonly MayTaste[]> {
-  const [kitchen, dayOf, { document }] = await Promise.all([getKitchen(), dayHere(), getHousehold()]);
-  const day = dayOf(Date.now());
-  // Without a place it is not known which fasts fall today: all are kept.
-  const falls = document.place ? (await dayAtPlace(day)).fasts.flatMap(({ rule }) => (rule === null ? [] : [baseOf(rule)])) : null;
+  const [kitchen, { day, falls }] = await Promise.all([getKitchen(), fastsToday()]);
   const { recipe, table, bench } = batch.ground;
-  const today = onDay(table, day, falls && [...new Set(falls)].sort());
+  const today = onDay(table, day, falls);
   return mayTaste({ recipe, table: today, bench, stove: stoveState(session), pan: session.setUp?.pan?.name ?? null, eaters }, kitchen);
 }
 

@@ -28,7 +28,7 @@ export function gotWords({ isOn, planned, got }: Pick<LoggedRow, "isOn" | "plann
 }
 
 /** What a chart of batches shows: figures of one sweet, or what can be held side by side of any. */
-export type Charted = LoggedName | "yield" | "yield of plan" | "liking";
+export type Charted = LoggedName | "yield" | "yield of plan" | "liking" | "practice";
 
 /** One batch in a chart: as planned, as it came out with its 80 % interval, and as somebody said; null where there is none. */
 export interface ChartPoint {

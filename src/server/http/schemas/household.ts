@@ -64,6 +64,14 @@ export const validateHousehold = schemaOf<StoredHousehold>()(
       tablespoon: amount(5, 30),
       teaspoon: amount(2, 10),
       words: oneOf(MEASURE_WORDS),
+      byEye: Type.Optional(
+        Type.Unsafe<Record<string, number>>({
+          type: "object",
+          maxProperties: 500,
+          propertyNames: { maxLength: 100, minLength: 1 },
+          additionalProperties: amount(0.02, 1),
+        }),
+      ),
     }),
     units: only({ energy: oneOf(ENERGY_UNITS), temperature: oneOf(TEMPERATURE_UNITS), currency: Type.Optional(text(12)) }),
     place: Type.Optional(orNull(only({ latitude: amount(-90, 90), longitude: amount(-180, 180), timeZone: text(60, 1) }))),
@@ -78,6 +86,7 @@ export const validateHousehold = schemaOf<StoredHousehold>()(
       }),
     ),
     ways: Type.Optional(wayPicks),
+    noticed: Type.Optional(amount(0.02, 0.6)),
     learning: Type.Optional(
       only({
         isOff: Type.Optional(Type.Boolean()),

@@ -37,7 +37,7 @@ import { PlaceSection } from "./place-section";
 import { PageColumns } from "../../parts/page-columns";
 import { RowHead } from "../../parts/table-heads";
 
-const SIZES: readonly (readonly [keyof Omit<HouseholdMeasures, "words">, string, string, number, number])[] = [
+const SIZES: readonly (readonly [keyof Omit<HouseholdMeasures, "words" | "byEye">, string, string, number, number])[] = [
   ["cup", "Cup", "metric sets have 240 or 250 ml; older books mean other sizes", 100, 500],
   ["katori", "Katori", "fill yours with water on the scale: 1 g is 1 ml", 50, 300],
   ["tablespoon", "Tablespoon", "a measuring spoon has 15 ml, in some countries 20", 5, 30],

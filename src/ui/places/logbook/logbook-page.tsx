@@ -77,6 +77,11 @@ export function LogbookPage({ rows, total, page, pages, batches, tastings, searc
           <Go href="/logbook/learned" className="underline inline-flex items-center min-h-11">
             What your batches taught
           </Go>
+          <h2 className="t-h2 mt-6">Practice</h2>
+          <p className="rule-t pt-2 mt-1">Stop a pot in time, mend one that went wrong, guess grams, find what difference you taste: ten minutes at a time.</p>
+          <Go href="/practice" className="underline inline-flex items-center min-h-11">
+            Practise
+          </Go>
         </aside>
       </PageColumns>
     </>

@@ -42,7 +42,7 @@ function optionOf({ points, places, unit }: ChartOf, colour: (name: string) => s
         const point = points[i];
         if (!point) return "";
         const value = seriesName === PLANNED ? point.planned : seriesName === SAID ? point.said : point.got;
-        return `${point.day}, ${point.name}: ${told(value, places)} ${unit} ${seriesName}`;
+        return `${point.day}${point.name === "" ? "" : `, ${point.name}`}: ${told(value, places)} ${unit} ${seriesName}`;
       },
     },
     xAxis: {
@@ -105,7 +105,7 @@ function optionOf({ points, places, unit }: ChartOf, colour: (name: string) => s
   };
 }
 
-/** Batches from the first to the last: what was planned, what came out with its interval, what was said. */
-export default function BatchChart({ of }: { readonly of: ChartOf }) {
+/** Points from the first to the last: what was planned, what came out with its interval, what was said. */
+export default function PointsChart({ of }: { readonly of: ChartOf }) {
   return <Chart option={useCallback<ChartOption>((colour) => optionOf(of, colour), [of])} />;
 }
