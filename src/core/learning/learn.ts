@@ -53,16 +53,21 @@ type Used = Omit<Outcome, "of"> & { readonly of: readonly (readonly [key: string
 
 /** The rule of thumb of how much batches differ counts as so many batches. */
 const THUMB = 4;
-/** How much batches of one house differ in a quantity: the rule of thumb, put right by what its own have shown. */
+/**
+ * How much batches of one house differ in a quantity: the rule of thumb, put right by what its own have shown. Words that say only between
+ * what it lies count where they contradict what the others say: they make it less sure, and never surer.
+ */
 function betweenOf(key: string, used: readonly Used[], mean: number): number {
   const { between, each } = KINDS_LEARNED[kindOf(key) ?? "rate"];
   if (between === 0) return 0;
-  const squares = used.flatMap(({ of, ln, sd }) =>
-    of.length === 1 && of[0]?.[0] === key && of[0][1] === 1 && typeof ln === "number"
-      ? [Math.max(0, Math.min((ln - mean) ** 2, (4 * between) ** 2) - sd ** 2 - each ** 2)]
-      : [],
-  );
-  return Math.sqrt((THUMB * between ** 2 + squares.reduce((sum, square) => sum + square, 0)) / (THUMB + Math.max(0, squares.length - 1)));
+  const alone = used.filter(({ of }) => of.length === 1 && of[0]?.[0] === key && of[0][1] === 1);
+  const squares = alone.map(({ ln, sd }) => {
+    const [low, high] = typeof ln === "number" ? [ln, ln] : ln;
+    const off = Math.max(0, (low ?? -Infinity) - mean, mean - (high ?? Infinity));
+    return Math.max(0, Math.min(off ** 2, (4 * between) ** 2) - sd ** 2 - each ** 2);
+  });
+  const shown = Math.sqrt((THUMB * between ** 2 + squares.reduce((sum, square) => sum + square, 0)) / (THUMB + Math.max(0, squares.length - 1)));
+  return alone.some(({ ln }) => typeof ln !== "number") ? Math.max(between, shown) : shown;
 }
 
 /** Means and standard deviations of all quantities that outcomes are of, taken one after the other. */

@@ -38,9 +38,16 @@ export function eatersRow({ breaches, questions }: Standing, table: DiningTable,
     if (asked.length > 0) return { eater, name, state: "to ask", why: asked.length === 1 ? (asked[0]?.text ?? "") : `${asked.length} things, told below` };
     if (unasked.has(eater)) return { eater, name, state: "to ask", why: "nobody has asked about allergies yet" };
     const palate = palates.find((each) => each.eater === eater && each.state !== "level");
-    if (palate) return { eater, name, state: "other taste", why: palate.state === "too sweet" ? "sweeter than they like it" : "less sweet than they like it" };
+    if (palate) return { eater, name, state: "other taste", why: OTHER_TASTE[palate.state] };
     return { eater, name, state: "content", why: "" };
   });
 }
 
+const OTHER_TASTE: Readonly<Record<Palate["state"], string>> = {
+  level: "",
+  "too sweet": "sweeter than they like it",
+  "not sweet enough": "less sweet than they like it",
+  "too thick": "thicker than they like it",
+  "too thin": "thinner than they like it",
+};
 const isFirst = <T>(each: T, i: number, all: readonly T[]): boolean => all.indexOf(each) === i;

@@ -3,7 +3,7 @@ import { freeSugars, read, tableOf } from "../../../tests/support/kitchen";
 import { kitchenOf } from "../../data";
 import { sessionOf, stoveState, transition, type CookHappening } from "../cook";
 import { learnedKey, type Learned } from "../food";
-import { evaluateVersion, openRecipe, USUAL_SOURCES } from "../kitchen";
+import { evaluateRecipe, evaluateVersion, openRecipe, USUAL_SOURCES } from "../kitchen";
 import type { TastingAnswer } from "../sensory";
 import { groundOfBench } from "./bench-ground";
 import { begunAs } from "./stove-version";
@@ -106,17 +106,43 @@ describe("next time", () => {
     expect(changes[0]?.share).toBeGreaterThan(0.03);
     expect(changes[0]?.ways[0]?.over[0]).toMatch(/^then \d+\.\d g of free sugars.* a serving, over the 8 that were set$/);
   });
-  it("says where eaters pull apart what each takes at the table, and promises nothing for all", () => {
-    const apart = after([
+  it("says where eaters pull apart what each takes at the table, or what goes into each part of the pot, and promises nothing for all", () => {
+    const said: readonly Said[] = [
       ["ana", { sweetness: -2 }],
       ["bo", { sweetness: 2 }],
-      ["the aunt", { sweetness: 2 }, true],
+      ["cy", { sweetness: 2 }],
+      ["the aunt", { sweetness: -2 }, true],
+    ];
+    const { changes, left } = after(said);
+    const words = changes[0]?.apart ?? left[0] ?? "";
+    if (changes[0]) expect(changes[0].rightThen).toBeLessThan(3.5);
+    expect(words).toMatch(/stirs about \d+ g of sugar/);
+    const [, less = 0, lessFor = "", more = 0, moreFor = ""] =
+      /: (\d+) g of sugar in the part for ([\w ]+), (\d+) g of sugar in the part for ([\w ]+)\./.exec(words) ?? [];
+    expect([lessFor.split(" and ").sort(), moreFor.split(" and ").sort()]).toEqual([
+      ["bo", "cy"],
+      ["ana", "the aunt"],
     ]);
-    const [change] = apart.changes;
-    if (change) {
-      expect(change.rightThen).toBeLessThan(2.5);
-      expect(change.apart).toMatch(/ana stirs about \d+ g of sugar/);
-    } else expect(apart.left[0]).toMatch(/some want more and some less/);
+    // Each part is half of the pot: as sweet as those want it for whom it is.
+    const sweetness = (sugar: number) => {
+      const text = KHEER.replace("1 litre", "500 ml").replace("80 g rice", "40 g rice").replace("80 g sugar", `${sugar} g sugar`);
+      const { recipe } = read(text);
+      return evaluateRecipe(openRecipe(recipe, tables), tableOf({ servings: 4, serve: "chilled" }), tables).figures["sweetness.chilled"].value;
+    };
+    const ratio = sweetness(Number(more)) / sweetness(Number(less));
+    expect(ratio).toBeGreaterThan(1.15);
+    expect(ratio).toBeLessThan(2.5);
+    expect(Number(less) + Number(more)).toBeGreaterThan(60);
+    // Whose wants lie within what is noticed are not parted.
+    expect(
+      after(
+        [
+          ["ana", { sweetness: -1 }],
+          ["bo", { sweetness: 1 }],
+        ],
+        { learned: Object.fromEntries(["ana", "bo"].map((name) => [learnedKey.wantedSweetness(name), { ln: 0.02, sd: 0.05, batches: 9 }])) },
+      ).left.join(" "),
+    ).not.toMatch(/part the pot/);
   });
   it("is thicker by cooking down further, of what is spooned; a shaped sweet has no body", () => {
     const thin = after([

@@ -5,7 +5,7 @@ import type { Kitchen } from "../kitchen";
 import { learn } from "../learning";
 import { normalBelow } from "../numeric";
 import { bodyOfIndex, indexOfBody } from "../process";
-import { formatGrams } from "../units";
+import { apartWords } from "./next-time-apart";
 import { waysTo, type Means, type NextTimeWay } from "./next-time-ways";
 import { palateOutcomes, type EaterTasting } from "./palate-outcomes";
 import { drivenBy, type Constants } from "./stove-aim";
@@ -126,11 +126,14 @@ function changeOf(attribute: "sweetness" | "body", counts: Counted, ground: Chan
   const best = Math.max(...tried.map(({ right }) => right));
   const now = just(0);
   const pulled = counts.little > 0 && counts.much > 0;
+  const apart = pulled && attribute === "sweetness" ? apartWords(usual, palates, stands, ground.question.table.servings, served, constants) : null;
   const chosen = tried.filter(({ right }) => right >= best - AS_GOOD * palates.length).sort((a, b) => Math.abs(a.change) - Math.abs(b.change))[0];
   const after = chosen && scale.value(Math.exp(at + Math.log(scale.index(usual)) + Math.log(1 + chosen.change)));
   // What nobody would notice is no change.
   if (!chosen || after === undefined || best - now < WORTH * palates.length || !scale.isNoticed(before, after))
-    return pulled ? `${name}: some want more and some less; as it is it is right for as many as it can be.` : `${name}: leave it as it is.`;
+    return pulled
+      ? `${name}: some want more and some less; as it is it is right for as many as it can be.${apart === null ? "" : ` ${apart}`}`
+      : `${name}: leave it as it is.`;
   const ways = waysTo(id, after, attribute === "sweetness" ? SWEETER : THICKER, ground);
   const weight = attribute === "body" ? cookedTo(id, after, ground) : null;
   if (ways.length === 0 && weight === null)
@@ -148,7 +151,7 @@ function changeOf(attribute: "sweetness" | "body", counts: Counted, ground: Chan
     ways,
     cookedTo: weight,
     weighed: stands.figures.yield.value,
-    apart: pulled && attribute === "sweetness" ? apartWords(usual, palates, ground) : null,
+    apart,
   };
 }
 
@@ -199,16 +202,6 @@ function cookedTo(id: PropertyId, wanted: number, { stands: { input, aim }, kitc
   if (driven < 0) return null;
   const then = { ...input, evaporation: { ...input.evaporation, value: driven } };
   return Math.abs(valueOf(then, id, constants) - wanted) < aim.noticed / 4 ? valueOf(then, "yield", constants) : null;
-}
-
-/** Made as those who want it least sweet have it, and how much sugar or syrup the others take at the table. */
-function apartWords(usual: number, palates: readonly (LearnedFactor & { readonly name: string })[], { stands, question: { table } }: ChangeGround): string {
-  const wanted = palates.map(({ ln, name }) => ({ name, level: usual * Math.exp(ln) })).sort((a, b) => a.level - b.level);
-  const [least, most] = [wanted[0], wanted.at(-1)];
-  if (!least || !most) return "";
-  const serving = stands.figures.yield.value / Math.max(1, table.servings);
-  const sugar = ((most.level - least.level) * serving) / 100;
-  return `${least.name} wants it less sweet than ${most.name}. Make it for ${least.name}, and ${most.name} stirs about ${formatGrams(Math.max(1, Math.round(sugar)))} g of sugar, or as much of it in syrup, into a serving where nothing that ${most.name} keeps speaks against it; or part the pot before it is sweetened.`;
 }
 
 /** The word that comes most often; null of none. */

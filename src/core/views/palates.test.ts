@@ -1,7 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { learnedKey } from "../food";
 import { levelOf } from "../models/sweetness";
-import { REFERENCE } from "../../data";
+import { kitchenOf, REFERENCE } from "../../data";
+import { USUAL_SOURCES } from "../kitchen";
+import { learn } from "../learning";
+import type { TastingAnswer } from "../sensory";
 import { recipeInput } from "../adaptation";
 import { evaluate } from "../evaluate";
 import { seat, type Eater } from "../table";
@@ -9,7 +12,8 @@ import { standingOf } from "../substitution";
 import { problem, read, tableOf } from "../../../tests/support/kitchen";
 import { palateRows } from "../../../tests/support/tasters";
 import { eatersRow } from "./eaters-row";
-import { palatesOf } from "./palates";
+import { palatesOf, wantedAt } from "./palates";
+import { batchOutcomes, cookPlan, methodView } from ".";
 
 describe("an eater's own level of sweetness", () => {
   it("is a fifth less for who likes it less sweet, give or take what is noticed", () => {
@@ -43,6 +47,79 @@ describe("a level that was tasted", () => {
     expect(level(0.02, 0.05)).toMatchObject({ words: "Level for Ana", why: expect.stringMatching(/by 3 batches tasted here/) as string });
     expect(level(-0.4, 0.05)?.words).toBe("Sweeter than Ana likes it");
     expect(level(-0.4, 0.4, 1)?.words).toBe("Level for Ana");
+  });
+});
+
+describe("a body that was tasted", () => {
+  const seat = { eater: "a", name: "Ana", servings: 1, rules: [], limits: [] };
+  const kheer = (text: string, serve: "hot" | "chilled") => {
+    const table = { rules: [], limits: [], servings: 3, serve, seats: [seat] };
+    return { table, figures: evaluate(recipeInput(read(text), table), REFERENCE.constants).figures };
+  };
+  const KHEER = "Kheer\nServes 3\n\n1 litre milk\n60 g rice\n80 g sugar\n\n1. Simmer all of it for 20 minutes.";
+  const constants = (ln: number, sd: number) => ({ ...REFERENCE.constants, learned: { [learnedKey.wantedBody("a")]: { ln, sd, batches: 2 } } });
+  it("is told at the temperature of the table, of what is spooned, and never narrower than anybody notices", () => {
+    for (const serve of ["hot", "chilled"] as const) {
+      const { table, figures } = kheer(KHEER, serve);
+      const of = (ln: number, sd: number) => palatesOf(table, figures, figures, constants(ln, sd))[0];
+      expect(of(0, 0.01)).toMatchObject({ of: "body", state: "level", words: "Right in body for Ana", why: expect.stringMatching(/by 2 batches/) as string });
+      expect((of(0, 0.01)?.level.high ?? 0) - (of(0, 0.01)?.level.low ?? 0)).toBeCloseTo(2 * REFERENCE.constants.noticeable.value.body, 6);
+      expect(of(0.9, 0.05)?.words).toBe("Thinner than Ana likes it");
+      expect(of(-0.9, 0.05)?.words).toBe("Thicker than Ana likes it");
+      expect(of(0.9, 0.8)?.state).toBe("level");
+    }
+    const ladoo = kheer(
+      "Ladoo\nMakes 12\n\n250 g besan\n120 g ghee\n130 g icing sugar\n\n1. Roast the besan in the ghee for 15 minutes.\n2. Shape into balls.",
+      "chilled",
+    );
+    expect(palatesOf(ladoo.table, ladoo.figures, ladoo.figures, constants(0.9, 0.05))).toEqual([]);
+  });
+  it("is told at the table of who said something, with how sure that is", () => {
+    const { table } = kheer(KHEER, "hot");
+    const learned = {
+      [learnedKey.wantedSweetness("a")]: { ln: Math.log(0.9), sd: 0.08, batches: 3 },
+      [learnedKey.wantedBody("a")]: { ln: 0, sd: 0.1, batches: 1 },
+    };
+    expect(wantedAt(table, { ...REFERENCE.constants, learned })).toEqual([
+      {
+        eater: "a",
+        words:
+          "Ana wants it 10 % less sweet than handed down (−19 to 0 %, 8 times in 10), and as thick as handed down (−12 to +14 %, 8 times in 10), by 3 batches tasted here.",
+      },
+    ]);
+    expect(wantedAt(table, REFERENCE.constants)).toEqual([]);
+  });
+});
+
+describe("answers that tell little", () => {
+  const tasting = (sweetness: -2 | -1 | 0 | 1 | 2, at: number, more: TastingAnswer["steps"] = {}) => ({
+    eater: "a",
+    served: "chilled" as const,
+    answer: { steps: { sweetness, ...more }, liking: null, word: "" },
+    at,
+  });
+  const { recipe } = read("Kheer\nServes 3\n\n1 litre milk\n60 g rice\n80 g sugar\n\n1. Simmer all of it for 20 minutes.");
+  const kitchen = kitchenOf(USUAL_SOURCES);
+  const ground = { recipe, table: tableOf({ servings: 3, serve: "chilled" }), bench: null };
+  const plan = cookPlan(recipe, ground.table, methodView(ground, kitchen));
+  const told = (tastings: readonly ReturnType<typeof tasting>[]) => {
+    const events = [
+      { id: "s", at: 0, kind: "started" },
+      { id: "e", at: 1, kind: "ended", grams: null },
+    ] as const;
+    const outcomes = tastings.flatMap((each, i) => batchOutcomes({ id: `b${i}`, plan, ...ground, events, tastings: [each] }, kitchen));
+    return learn(outcomes)[learnedKey.wantedSweetness("a")];
+  };
+  it("teach nothing: the same end of everything, months later, or of none of both", () => {
+    expect(told([tasting(2, 10, { body: 2, aroma: 2 })])).toBeUndefined();
+    expect(told([tasting(2, 90 * 86_400_000)])).toBeUndefined();
+    expect(told([tasting(2, 10)])?.ln).toBeLessThan(-0.05);
+  });
+  it("leave it as open as they are: seven that contradict each other", () => {
+    const against = told(([2, -2, 2, -2, 2, -2, 2] as const).map((step) => tasting(step, 10)));
+    const agreed = told(([0, 0, 0, 0, 0, 0, 0] as const).map((step) => tasting(step, 10)));
+    expect(Math.abs(against?.ln ?? 9)).toBeLessThan(0.15);
+    expect(against?.sd).toBeGreaterThan(1.2 * (agreed?.sd ?? 9));
   });
 });
 

@@ -1,3 +1,4 @@
+import { wantedAt } from "./palates";
 import { cautionInput, cautionsFor, mistakes, saidClaims, vesselFindings, type Caution, type SaidClaim, type VesselFinding } from "../cautions";
 import { evaluatePoint, isEatenFrozen, propertyOf, type Figures } from "../evaluate";
 import { NO_EQUIPMENT } from "../household";
@@ -101,6 +102,8 @@ export interface TableView {
   readonly serving: Serving;
   /** Sugar in one serving that makes the least difference that is noticed, g. */
   readonly noticedSugar: number;
+  /** How those who sit here want it, as their answers to batches say. */
+  readonly wanted: ReturnType<typeof wantedAt>;
   readonly findings: readonly ToldFinding[];
   readonly parted: readonly ToldPortion[];
   readonly meetings: readonly ToldMeeting[];
@@ -131,6 +134,7 @@ export function tableView({ recipe, table, others }: TableQuestion, kitchen: Kit
     kept: problem.rules.map(ruleWords),
     serving: servingOf(figures, table),
     noticedSugar: (constants.noticeable.value.sweetness * sweetness * figures.servingMass.value) / 100,
+    wanted: wantedAt(table, constants),
     findings: toldFindings(read, problem, rules),
     parted: partedPortions(read, standingOf(problem, null), problem.rules).map(({ number, rule, short, verdict, reason }) => ({
       number,

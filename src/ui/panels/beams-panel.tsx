@@ -50,8 +50,8 @@ export function BeamsPanel({
         <section className="mt-4" aria-label="To their taste">
           <h2 className="t-h2 border-b border-ink pb-1">To their taste</h2>
           <ul>
-            {palates.map(({ eater, state, words, why }) => (
-              <li key={eater} className="flex gap-2 border-b border-line py-1.5 t-ledger">
+            {palates.map(({ eater, of, state, words, why }) => (
+              <li key={`${eater} ${of}`} className="flex gap-2 border-b border-line py-1.5 t-ledger">
                 {state !== "level" && (
                   <span className="pt-0.5">
                     <WhyMark kind="conflict" />

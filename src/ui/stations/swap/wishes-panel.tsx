@@ -29,7 +29,7 @@ const tenth = (value: number) => Math.round(value * 10) / 10;
 export function WishesPanel({ wishes, goals, palates, table, onWish, onLetGo }: WishesPanelProps) {
   const [open, setOpen] = useState(false);
   const id = useId();
-  const level = palates.filter(({ state }) => state !== "level");
+  const level = palates.filter(({ of, state }) => of === "sweetness" && state !== "level");
   return (
     <section aria-label="Asked of versions" className="border-x border-ink bg-sheet no-print">
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1 px-3 py-1 border-b border-line">

@@ -13,6 +13,7 @@ export function Seats({
   eaters,
   rules,
   noticedSugar: step,
+  wanted,
   today,
   onTable,
 }: {
@@ -21,13 +22,15 @@ export function Seats({
   readonly rules: readonly RuleWords[];
   /** As much sugar in one serving as makes the least difference that is noticed, g. */
   readonly noticedSugar: number;
+  /** How those who sit here want it, as their answers to batches say. */
+  readonly wanted: readonly { readonly eater: string; readonly words: string }[];
   /** ISO. */
   readonly today: string;
   readonly onTable: (table: DiningTable, key?: string) => void;
 }) {
   const seats = table.seats ?? [];
   const stale = staleSeats(table, eaters);
-  const tastes = seats.filter(({ taste }) => taste === "less sweet" || taste === "sweeter");
+  const tastes = seats.filter(({ eater, taste }) => (taste === "less sweet" || taste === "sweeter") && !wanted.some((each) => each.eater === eater));
   return (
     <fieldset>
       <legend className="t-h2 text-[15px]">Who eats</legend>
@@ -73,6 +76,14 @@ export function Seats({
             );
           })}
         </ul>
+      )}
+      {wanted.length > 0 && (
+        <p className="t-small text-ink2 mt-2">
+          {wanted.map(({ words }) => words).join(" ")}{" "}
+          <Go className="underline" href="/logbook/learned">
+            By what they said of batches
+          </Go>
+        </p>
       )}
       {tastes.length > 0 && step > 0 && (
         <p className="t-small text-ink2 mt-2">

@@ -104,7 +104,7 @@ export function TableStation({ id, recipe: givenRecipe, table: given, bench, eat
               What this means for the sweet could not be computed, and is as it was before: {why}
             </p>
           )}
-          <Seats table={table} eaters={eaters} rules={rules} noticedSugar={view.noticedSugar} today={today} onTable={set} />
+          <Seats table={table} eaters={eaters} rules={rules} noticedSugar={view.noticedSugar} wanted={view.wanted} today={today} onTable={set} />
           <ServingDay
             table={table}
             ahead={ahead}
