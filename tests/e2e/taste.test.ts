@@ -103,3 +103,57 @@ describe("a batch that is tasted", () => {
     await page.getByText("Grandmother").first().waitFor();
   });
 });
+
+describe("a triangle test", () => {
+  it("is set up, served from its sheets, and handed round on a phone; what it comes to is told at the end", async () => {
+    await session.open(PHONE);
+    const { page, button, link } = session;
+    const [first] = [await cooked(), await cooked()];
+    await session.goto(`/batches/${first}/taste`);
+    await link("Can anybody tell it from another?").tap();
+    await page.getByRole("textbox", { name: "Tests" }).fill("2");
+    await button("Code the cups").tap();
+    await page
+      .getByText(/A whole number from 3 to 200/)
+      .last()
+      .waitFor();
+    await page.getByRole("textbox", { name: "Tests" }).fill("3");
+    await page.getByText(/With a multiple of 6, as 6/).waitFor();
+    await page.getByRole("combobox", { name: "Who serves, and does not taste" }).selectOption("somebody else");
+    await button("Code the cups").tap();
+    await page.getByText("Who serves? Who serves knows the cups, and does not taste.").waitFor();
+    expect([await axe(page), await overflow(page)]).toEqual([[], 0]);
+    await page.getByRole("textbox", { name: "Name" }).fill("The aunt");
+    await button("Code the cups").tap();
+    await page.getByText("0 of 3 answered, The aunt serves").waitFor();
+
+    await link("Sheets, for The aunt only").tap();
+    await page.getByRole("heading", { name: "What goes into each cup" }).waitFor();
+    const odd = await page.getByRole("row").evaluateAll((rows) => rows.slice(1).map((row) => row.lastElementChild?.textContent ?? ""));
+    expect(odd.length).toBe(3);
+    expect([await axe(page), await overflow(page)]).toEqual([[], 0]);
+    await link("Back to the test").tap();
+    for (const [i, code] of odd.entries()) {
+      await button(/^Neighbour/).tap();
+      const settle = button(/^I have settled this/);
+      if (await settle.count()) await settle.tap();
+      await page.getByText(`set ${i + 1}`).waitFor();
+      await button("This one, hand it on").tap();
+      await page.getByText("Choose one of the three. Who cannot tell guesses.").waitFor();
+      if (i === 0) expect([await axe(page), await overflow(page)]).toEqual([[], 0]);
+      await page.getByRole("radio", { name: code }).check({ force: true });
+      await button("This one, hand it on").tap();
+      if (i < 2) await page.getByText("Thank you, Neighbour. Hand it to the next.").waitFor();
+    }
+    await page.getByRole("heading", { name: /They are told apart/ }).waitFor();
+    await page.getByText("One person gave the 3 answers: it holds for that one, not for others.").waitFor();
+    expect([await axe(page), await overflow(page)]).toEqual([[], 0]);
+    await page.getByRole("checkbox", { name: "Neighbour, set 2, saw the codes" }).check();
+    await page.getByText("An answer is left out: the codes were seen.").waitFor();
+    await page.getByRole("heading", { name: /Nobody was shown to tell them apart/ }).waitFor();
+    await button("Delete this test").tap();
+    await button("Delete it").tap();
+    await page.waitForURL(/\/taste$/);
+    expect(await page.getByText(/3 tests, begun/).count()).toBe(0);
+  });
+});

@@ -10,16 +10,18 @@ import type { ChosenData, OverData } from "./triangle-data";
 /** What a test came to: in a sentence, what that rests on and what takes from it; each answer, which can be left out. */
 export function TriangleResult({ test, over: { told, answers } }: { readonly test: string; readonly over: OverData }) {
   const router = useRouter();
-  const [busy, setBusy] = useState<string | null>(null);
-  const mark = async (answer: ChosenData) => {
-    setBusy(answer.id);
+  // As it was pressed, before the server says so.
+  const [pressed, setPressed] = useState<Readonly<Record<string, boolean>>>({});
+  const sawOf = ({ id, saw }: ChosenData) => pressed[id] ?? saw;
+  const mark = async ({ id }: ChosenData, saw: boolean) => {
+    setPressed((now) => ({ ...now, [id]: saw }));
     try {
-      await send("PUT", `/api/triangles/${test}/answers/${answer.id}`, { saw: !answer.saw });
+      await send("PUT", `/api/triangles/${test}/answers/${id}`, { saw });
       router.refresh();
     } catch (error) {
-      failed(whyOf(error, "It could not be changed."), () => void mark(answer));
+      setPressed((now) => ({ ...now, [id]: !saw }));
+      failed(whyOf(error, "It could not be changed."));
     }
-    setBusy(null);
   };
   return (
     <section aria-labelledby="triangle-result">
@@ -47,7 +49,7 @@ export function TriangleResult({ test, over: { told, answers } }: { readonly tes
           </thead>
           <tbody>
             {answers.map((answer) => (
-              <tr key={answer.id} className={`border-b border-line t-ledger ${answer.saw ? "text-ink3" : ""}`}>
+              <tr key={answer.id} className={`border-b border-line t-ledger ${sawOf(answer) ? "text-ink3" : ""}`}>
                 <RowHead className="t-figure">{answer.place}</RowHead>
                 <td className="py-1">{answer.name}</td>
                 <td>
@@ -59,11 +61,10 @@ export function TriangleResult({ test, over: { told, answers } }: { readonly tes
                       type="checkbox"
                       className="size-5 accent-ink"
                       aria-label={`${answer.name}, set ${answer.place}, saw the codes`}
-                      checked={answer.saw}
-                      disabled={busy === answer.id}
-                      onChange={() => void mark(answer)}
+                      checked={sawOf(answer)}
+                      onChange={(event) => void mark(answer, event.target.checked)}
                     />
-                    {answer.saw ? "left out" : ""}
+                    {sawOf(answer) ? "left out" : ""}
                   </label>
                 </td>
               </tr>
