@@ -1,8 +1,12 @@
 /** Writes docs/learning.md: how far off what is told of a batch is in simulated houses, by how many batches they have cooked. */
 import { writeFileSync } from "node:fs";
 import { housesAfter, MEASURES } from "../tests/support/houses";
+import { ladderRows, palateRows } from "../tests/support/tasters";
 
 const HOUSES = 200;
+const EATERS = 400;
+const TASTERS = 200;
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
 const BATCHES = [0, 1, 3, 10];
 const NAMED: Readonly<Record<(typeof MEASURES)[number], readonly [name: string, unit: "%" | "steps"]>> = {
   minutes: ["minutes to the weight to stop at, told before anything is weighed", "%"],
@@ -40,5 +44,27 @@ ${rows.join("\n")}
 
 Intervals of bodies are wider than they have to be after some batches: what is unsure of composition and measures is counted each time anew,
 though the same foods in the same spoons are off by the same.
+
+## What eaters want
+
+${EATERS} simulated eaters whose wish wanders, who have thresholds and a lean of their own, and who answer one time in twenty at random; sweets
+are made towards what is known of them. *Missed by* is the mean of how far off the sweetness is that they want next.
+
+| tastings | missed by | inside | width |
+| --- | --- | --- | --- |
+${palateRows(EATERS, [0, 1, 3, 10, 30], 5)
+  .map(({ tastings, miss, inside, width }) => `| ${tastings} | ${percent(miss)} | ${percent(inside)} | ${percent(width)} |`)
+  .join("\n")}
+
+## The palate ladder
+
+${TASTERS} simulated tasters who just notice 8, 12, 18 or 28 %, whose palates tire, and who err once in twenty whatever is served. *Told* is how
+many are told a figure; the others are told that the pairs are too few.
+
+| pairs | off | inside | told |
+| --- | --- | --- | --- |
+${ladderRows(TASTERS, [0, 10, 30, 60])
+  .map(({ pairs, miss, inside, enough }) => `| ${pairs} | ${percent(miss)} | ${percent(inside)} | ${percent(enough)} |`)
+  .join("\n")}
 `,
 );

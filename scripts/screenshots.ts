@@ -63,7 +63,6 @@ await shot("recipes", "/recipes");
 await shot("nutrition", "/recipes/demo-2/nutrition", { then: (page) => page.locator("svg path").first().waitFor() });
 await shot("pantry", "/pantry?family=sweetener");
 await shot("household", "/household");
-await shot("maker", "/pantry/make?of=milk&from=almond", { height: 900 });
 await shot("rescue", "/recipes/demo-9/rescue?fault=too+thin&grams=1400", { then: (page) => page.getByRole("listitem").first().waitFor() });
 await app.stop();
 removeFolder(folder);
@@ -80,7 +79,17 @@ await shot("cook", "/logbook", {
     await page.getByRole("region", { name: "Cook down" }).locator("svg").waitFor();
   },
 });
-await shot("stock", "/pantry/stock", { height: 900 });
+await shot("logbook", "/logbook", { then: (page) => page.locator("svg path").first().waitFor() });
+await shot("taste", "/recipes/demo-1/lineage", {
+  height: 900,
+  then: async (page) => {
+    await page.getByRole("link", { name: /^Cooked yesterday/ }).click();
+    await page.getByRole("link", { name: "Taste it" }).click();
+    await page.getByRole("button", { name: "See what was said" }).click();
+    await page.getByRole("heading", { name: "Next time" }).waitFor();
+    await page.getByText(/^One moment/).waitFor({ state: "detached" });
+  },
+});
 await shot("learned", "/logbook/learned", { height: 1060 });
 await shot("suits", "/recipes/suits?table=demo-10", {
   then: (page) => page.waitForFunction(() => document.querySelector("progress") === null, null, { timeout: 60_000 }).then(() => undefined),

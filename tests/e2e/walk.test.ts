@@ -414,7 +414,7 @@ describe("every page", () => {
       expect(await axe(session.page), "version").toEqual([]);
       expect(await overflow(session.page), "version").toBeLessThanOrEqual(0);
     },
-    90_000,
+    120_000,
   );
 
   it("asks for nothing from outside", async () => {

@@ -1,6 +1,7 @@
 import { learnedKey } from "../../src/core/food";
 import { learn, type Outcome } from "../../src/core/learning";
 import { Z80 } from "../../src/core/numeric";
+import { nextStep, noticedDifference, type LadderTrial, type NoticedDifference } from "../../src/core/practice";
 
 const KEY = learnedKey.wantedSweetness("a");
 /** The least difference that is noticed, as the models have it, and what each answer says by it. */
@@ -52,5 +53,43 @@ export function palateRows(eaters: number, counts: readonly number[], seed = 11)
     });
     const mean = (of: (each: (typeof found)[number]) => number) => found.reduce((sum, each) => sum + of(each), 0) / eaters;
     return { tastings, miss: mean(({ off }) => off), inside: mean(({ off, half }) => Number(off <= half)), width: mean(({ half }) => 2 * half) };
+  });
+}
+
+/** How well the difference that somebody just notices is known after so many pairs of the ladder. */
+export interface LadderRow {
+  readonly pairs: number;
+  /** Mean of how far off it is, as a share; share of 80 % intervals that hold it; how many are told to be enough. */
+  readonly miss: number;
+  readonly inside: number;
+  readonly enough: number;
+}
+
+/** Over simulated tasters whose palates tire, and who err once in twenty whatever is served; what is felt is no normal of the model's own. */
+export function ladderRows(tasters: number, counts: readonly number[]): readonly LadderRow[] {
+  const told = (noticed: number, seed: number, pairs: number): NoticedDifference => {
+    let state = seed;
+    const chance = () => (state = (state * 16_807) % 2_147_483_647) / 2_147_483_647;
+    const all: LadderTrial[] = [];
+    for (let i = 0; i < pairs; i++) {
+      const step = nextStep(all);
+      const sigma = Math.log(1 + noticed * (1 + (0.2 * i) / 30)) / 0.6745;
+      const felt = Math.log(1 + step) + sigma * Array.from({ length: 12 }, chance).reduce((sum, each) => sum + each, -6);
+      all.push({ step, isRight: chance() < 0.05 ? chance() < 0.5 : felt > 0 });
+    }
+    return noticedDifference(all);
+  };
+  return counts.map((pairs) => {
+    const found = Array.from({ length: tasters }, (_, i) => {
+      const noticed = [0.08, 0.12, 0.18, 0.28][i % 4] ?? 0.1;
+      return { noticed, told: told(noticed, 1 + 7919 * i, pairs) };
+    });
+    const mean = (of: (each: (typeof found)[number]) => number) => found.reduce((sum, each) => sum + of(each), 0) / tasters;
+    return {
+      pairs,
+      miss: Math.expm1(mean((each) => Math.abs(Math.log(each.told.value / each.noticed)))),
+      inside: mean((each) => Number(each.noticed >= each.told.low && each.noticed <= each.told.high)),
+      enough: mean((each) => Number(each.told.isEnough)),
+    };
   });
 }

