@@ -28,15 +28,14 @@ describe("a batch in the logbook", () => {
     const { plan, events } = cooked(ground, [
       { kind: "put in", line: sugar, food: "sugar", name: "sugar", grams: 20, word: "" },
       { kind: "put in", line: null, food: "cardamom", name: "cardamom", grams: 1, word: "" },
-      { kind: "put in", line: null, food: null, name: "the neighbour's powder", grams: 2, word: "" },
       { kind: "ended", grams: 700 },
       { kind: "turned out", when: "hot", body: 3, off: "a little grainy" },
       { kind: "note", text: "the big pan", step: null },
     ]);
     const logged = loggedBatch({ ...ground, plan, events }, tables);
-    expect(logged?.changes).toEqual(["sugar 80 g, now 100 g", "cardamom 1 g, new", "the neighbour's powder 2 g, new"]);
+    expect(logged?.changes).toEqual(["sugar 80 g, now 100 g", "cardamom 1 g, new"]);
     expect(logged).toMatchObject({ saidBody: 3, notes: ["the big pan"], turnedOut: ["hot: pours slowly", "a little grainy"] });
-    expect(logged?.foundBy).toEqual(expect.arrayContaining(["the neighbour's powder", "80 g sugar", "a little grainy", "the big pan"]));
+    expect(logged?.foundBy).toEqual(expect.arrayContaining(["80 g sugar", "a little grainy", "the big pan"]));
     const sweetness = logged?.figures.find(({ of }) => of === "sweetness");
     expect(sweetness?.value).toBeGreaterThan((sweetness?.meant ?? 99) * 1.15);
     expect(sweetness?.low).toBeLessThan(sweetness?.value ?? 0);
@@ -45,6 +44,22 @@ describe("a batch in the logbook", () => {
     const { figures } = stoveView({ ...ground, stove: stoveState(sessionOf(plan, events)) }, tables);
     expect(sweetness?.value).toBe(figures.find(({ id }) => id === "sweetness.hot")?.now.value);
     expect(loggedBatch({ ...ground, plan, events: events.slice(0, -3) }, tables)).toBeNull();
+  });
+
+  it("has no figures where something in it is not known or not read, and says so", () => {
+    const powder: CookHappening = { kind: "put in", line: null, food: null, name: "the neighbour's powder", grams: 2, word: "" };
+    const logged = (text: string, ...happenings: readonly CookHappening[]) => {
+      const ground = begun(text);
+      const { plan, events } = cooked(ground, [...happenings, { kind: "ended", grams: 700 }]);
+      return loggedBatch({ ...ground, plan, events }, tables);
+    };
+    expect(logged(KHEER)?.unknown).toBeNull();
+    expect(logged(KHEER, powder)).toMatchObject({
+      figures: [],
+      unknown: "No figures: nobody knows what the neighbour's powder holds",
+      changes: ["the neighbour's powder 2 g, new"],
+    });
+    expect(logged(KHEER.replace("80 g sugar", "80 g sugar\n2 scoops of zorblatt"))).toMatchObject({ figures: [], unknown: "No figures: a line is not read" });
   });
 
   it("made as last time is planned as it came out, whatever was done to it", () =>

@@ -24,7 +24,9 @@ export interface LoggedFigure {
 
 /** What the logbook tells of a batch that is done. */
 export interface LoggedBatch {
+  /** None of a batch that holds what nobody knows or has read: why is said in `unknown`. */
   readonly figures: readonly LoggedFigure[];
+  readonly unknown: string | null;
   /** What went in otherwise than by plan, in grams and words. */
   readonly changes: readonly string[];
   /** How it turned out, as somebody said: "hot: spoonable", "binds". */
@@ -50,7 +52,7 @@ export function loggedBatch({ plan, events, recipe, table, bench }: Omit<KeptBat
   const session = sessionOf(plan, events);
   if (session.endedAt === null) return null;
   const { constants } = kitchen.reference;
-  const { figures, meant, aim, isBound, version } = stoveStanding({ recipe, table, bench, stove: stoveState(session) }, kitchen);
+  const { figures, meant, aim, isBound, version, ground, unknown } = stoveStanding({ recipe, table, bench, stove: stoveState(session) }, kitchen);
   const figure = (of: LoggedName, id: PropertyId): LoggedFigure => {
     const { name, unit, per } = propertyOf(id);
     const { value, low, high } = figures[id];
@@ -66,12 +68,21 @@ export function loggedBatch({ plan, events, recipe, table, bench }: Omit<KeptBat
   ]);
   const notes = session.notes.map(({ text }) => text);
   const names = version.rows.flatMap(({ food, grams }) => (food && grams > 0 ? [food.name, ...food.synonyms] : []));
+  const unread = ground.read.unresolved.length;
+  const left = [
+    ...unknown.map((name) => `nobody knows what ${name} holds`),
+    ...(unread > 0 ? [`${unread === 1 ? "a line is" : `${unread} lines are`} not read`] : []),
+  ];
   return {
-    figures: [
-      figure("sweetness", sweetnessAtTable(table.serve)),
-      figure("free sugars", "serving.freeSugarsUk"),
-      ...(isBound ? (meant.binding.value > 0 ? [figure("binding", "binding")] : []) : [figure("body", aim.body)]),
-    ],
+    unknown: left.length === 0 ? null : `No figures: ${left.join("; ")}`,
+    figures:
+      left.length > 0
+        ? []
+        : [
+            figure("sweetness", sweetnessAtTable(table.serve)),
+            figure("free sugars", "serving.freeSugarsUk"),
+            ...(isBound ? (meant.binding.value > 0 ? [figure("binding", "binding")] : []) : [figure("body", aim.body)]),
+          ],
     changes,
     turnedOut: told,
     saidBody: isBound ? null : said,

@@ -27,12 +27,17 @@ export function apartWords(
   if (!least || !most) return "";
   const serving = stands.figures.yield.value / Math.max(1, servings);
   const sugar = (usual * (Math.exp(most.ln) - Math.exp(least.ln)) * serving) / 100;
-  const table = `${least.name} wants it less sweet than ${most.name}. Make it for ${least.name}, and ${most.name} stirs about ${formatGrams(Math.max(1, Math.round(sugar)))} g of sugar, or as much of it in syrup, into a serving where nothing that ${most.name} keeps speaks against it`;
+  const grams = formatGrams(Math.max(1, Math.round(sugar)));
+  const keeps = `where nothing that ${most.name} keeps speaks against it`;
+  const made = `${least.name} wants it less sweet than ${most.name}. Make it for ${least.name}`;
+  // Into what is shaped nothing is stirred, and what sweetens it holds it too.
+  if (stands.isBound) return `${made}, and ${most.name} has syrup with about ${grams} g of sugar in it to a serving, ${keeps}.`;
+  const table = `${made}, and ${most.name} stirs about ${grams} g of sugar, or as much of it in syrup, into a serving ${keeps}`;
   const parts = partsOf(wanted).map((part) => ({ part, grams: sweetenerFor(usual * Math.exp(meanOf(part)), stands, served, constants) }));
   const [one, other] = parts;
   const sweeteners = stands.input.lines.filter(({ role }) => role === "sweetener");
   if (!one || !other || one.grams === null || other.grams === null || sweeteners.length === 0) return `${table}.`;
-  const name = sweeteners.length === 1 && sweeteners[0] ? lowerFirst(sweeteners[0].food.name) : "what sweetens it, together";
+  const name = sweeteners.length === 1 && sweeteners[0] ? lowerFirst(sweeteners[0].food.name.split(",")[0] ?? "") : "what sweetens it, together";
   const told = parts.map(
     ({ part, grams }) => `${formatGrams(weighed(((grams ?? 0) * part.length) / wanted.length))} g of ${name} in the part for ${namesOf(part)}`,
   );
@@ -53,7 +58,9 @@ const namesOf = (part: readonly Wanting[]): string => {
 };
 const weighed = (grams: number): number => (grams < 10 ? Math.round(2 * grams) / 2 : Math.round(grams));
 
-/** So much of what sweetens the pot, all of it, makes it as sweet as that, g; null where nothing does. */
+/** With so much less or more of what sweetens it a sweet is another. */
+const MOST: readonly [number, number] = [0.4, 1.8];
+/** So much of what sweetens the pot, all of it, makes it as sweet as that, g; null where none within reason does. */
 function sweetenerFor(level: number, { input }: StoveStanding, served: ServingTemperature, constants: Constants): number | null {
   const all = input.lines.reduce((sum, { role, grams }) => sum + (role === "sweetener" ? grams : 0), 0);
   const at = (factor: number) =>
@@ -62,7 +69,7 @@ function sweetenerFor(level: number, { input }: StoveStanding, served: ServingTe
       `sweetness.${served}`,
       constants,
     );
-  let [low, high] = [0, 4];
+  let [low, high] = MOST;
   if (all <= 0 || at(low) > level || at(high) < level) return null;
   for (let i = 0; i < 40; i++) {
     const middle = (low + high) / 2;

@@ -76,6 +76,11 @@ export function waysTo(
       const { name, unit } = propertyOf(property);
       return value > limit.most * 1.001 ? [`then ${value.toFixed(1)} ${unit} of ${lowerFirst(name)} a serving, over the ${limit.most} that were set`] : [];
     });
+    // What sweetens a shaped sweet holds it too.
+    const [held, holds] = stands.isBound ? [valueOf(input, "binding", constants), valueOf(then, "binding", constants)] : [0, 0];
+    const crumbles = constants.binding.value.words[0]?.[0] ?? 0;
+    if (held > 0 && held >= crumbles && holds < crumbles)
+      over.push(`then it has ${Math.round(100 * holds)} % of the binder that it takes up, and crumbles: bind it otherwise too`);
     const measure = kitchenMeasure(food, Math.abs(grams), ground.read.measures)?.text ?? "";
     return [{ row: isOwn ? row.id : null, food: food.id, name: food.name, grams, measure, over }];
   });

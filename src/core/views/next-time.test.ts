@@ -100,9 +100,21 @@ describe("next time", () => {
     expect(after([])).toMatchObject({ changes: [], left: [] });
     expect(after([["ana", { aroma: -1 }]]).left[0]).toMatch(/^Aroma: 1 too faint.*no model tells/);
   });
+  it("says of a shaped sweet that less of what sweetens it may leave it crumbling", () => {
+    const DATES =
+      "Date balls\nMakes 12\n\n180 g date paste\n200 g roasted gram flour\n\n1. Roast the flour for 2 minutes.\n2. Knead in the date paste and roll into balls.";
+    const way = after(all(2), { text: DATES }).changes[0]?.ways.find(({ food }) => food === "date-paste");
+    expect(way?.grams).toBeLessThan(-20);
+    expect(way?.over.join()).toMatch(/then it has \d+ % of the binder that it takes up, and crumbles/);
+    expect(after(all(2), { text: LADOO }).changes[0]?.ways[0]?.over).toEqual([]);
+  });
+  it("is not changed where nobody would have it other, however far that is from the recipe", () => {
+    for (const more of [[], [{ kind: "put in", line: null, food: "sugar", name: "sugar", grams: 45, word: "" }]] as const)
+      expect(after(all(0), { more })).toMatchObject({ changes: [], left: ["Sweetness: leave it as it is."] });
+  });
   it("goes by what each is known to want before one answer, and says which limit it would pass", () => {
     const known: Learned = Object.fromEntries(["ana", "bo", "cy"].map((name) => [learnedKey.wantedSweetness(name), { ln: 0.2, sd: 0.05, batches: 6 }]));
-    const { changes } = after(all(0), { learned: known, table: { limits: freeSugars(8) } });
+    const { changes } = after([...all(0), ["dee", { sweetness: -1 }]], { learned: known, table: { limits: freeSugars(8) } });
     expect(changes[0]?.share).toBeGreaterThan(0.03);
     expect(changes[0]?.ways[0]?.over[0]).toMatch(/^then \d+\.\d g of free sugars.* a serving, over the 8 that were set$/);
   });
@@ -133,6 +145,11 @@ describe("next time", () => {
     expect(ratio).toBeGreaterThan(1.15);
     expect(ratio).toBeLessThan(2.5);
     expect(Number(less) + Number(more)).toBeGreaterThan(60);
+    // Into what is shaped nothing is stirred, and it is not made by parts of other sweetness.
+    const ladoo = after(said, { text: LADOO });
+    const shaped = ladoo.changes[0]?.apart ?? ladoo.left[0] ?? "";
+    expect(shaped).toMatch(/has syrup with about \d+ g of sugar in it to a serving/);
+    expect(shaped).not.toMatch(/stirs|part the pot/);
     // Whose wants lie within what is noticed are not parted.
     expect(
       after(

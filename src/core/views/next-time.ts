@@ -111,6 +111,8 @@ function changeOf(attribute: "sweetness" | "body", counts: Counted, ground: Chan
   const { constants } = kitchen.reference;
   const id: PropertyId = attribute === "sweetness" ? `sweetness.${served}` : served === "chilled" || served === "room" ? "body.chilled" : "body.hot";
   const [before, usual] = [stands.figures[id].value, stands.ground.before.figures[id].value];
+  // Nobody would have it other.
+  if (counts.little + counts.much === 0) return `${attribute === "sweetness" ? "Sweetness" : "Body"}: leave it as it is.`;
   const palates = palatesFrom(attribute, ground);
   const name = attribute === "sweetness" ? "Sweetness" : "Body";
   if (palates.length === 0 || !(before > 0) || !(usual > 0)) return `${name}: what was said, or so long after it was cooked, does not tell how much to change.`;

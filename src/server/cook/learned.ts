@@ -21,7 +21,7 @@ export interface Taught {
 /** So many batches are looked through before a page is shown; more of them behind it. */
 const AT_ONCE = 4;
 /** Changes with how outcomes are worked out. */
-const BASIS = `${MODEL_VERSION} 3`;
+const BASIS = `${MODEL_VERSION} 4`;
 
 // Next's bundles each have modules of their own: they share this.
 const shared = globalThis as {

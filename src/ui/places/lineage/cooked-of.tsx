@@ -20,7 +20,12 @@ export function CookedOf({ batches }: { readonly batches: readonly LineBatch[] }
     <ul className="ml-2.5 pl-5 border-l-[1.5px] border-silver-dark pt-1.5" aria-label="Cooked">
       {batches.map((batch) => {
         const { id, made, isOn, logged, said, title } = batch;
-        const told = [...(logged?.turnedOut ?? []), ...(said === "" ? [] : [said]), ...(logged?.notes ?? []).map((note) => `“${note}”`)];
+        const told = [
+          ...(logged?.unknown ? [logged.unknown] : []),
+          ...(logged?.turnedOut ?? []),
+          ...(said === "" ? [] : [said]),
+          ...(logged?.notes ?? []).map((note) => `“${note}”`),
+        ];
         return (
           <li key={id} className="flex gap-3 items-start py-1 border-b border-line last:border-b-0">
             <div className="min-w-0 flex-1 t-ledger">

@@ -94,7 +94,7 @@ function BatchRow({ row }: { readonly row: LoggedRow }) {
     tastings === 0
       ? []
       : [`${tastings === 1 ? "tasted once" : `tasted ${tastings} times`}${liking === null ? "" : `, liking ${Math.round(10 * liking) / 10} of 9`}`];
-  const more = [...(logged?.turnedOut ?? []), ...said, ...(logged?.changes ?? [])];
+  const more = [...(logged?.unknown ? [logged.unknown] : []), ...(logged?.turnedOut ?? []), ...said, ...(logged?.changes ?? [])];
   return (
     <li className="border-b border-line grid grid-cols-[minmax(0,1fr)_112px] gap-x-4 items-start hover:bg-pressed">
       <Go href={`/batches/${id}`} className="block py-2.5 min-h-11">
