@@ -78,6 +78,16 @@ describe("the logbook", () => {
     const line = await page(`/recipes/${kheer}/lineage`);
     for (const words of ["800 g", "1 tasted it, liking 7 of 9, 1 not sweet enough", "Rose_water"]) expect(line).toContain(words);
 
+    // What is said months after teaches nothing.
+    expect(await page("/logbook/learned")).not.toMatch(/>bo</);
+    // Who does not eat here any more is still named in what they said.
+    expect((await save(address, "/api/eaters", { eaters: eaters.slice(0, 1) }, 2)).status).toBe(200);
+    expect((await send(address, "GET", `/api/batches/${may.id}/next-time`)).status).toBe(200);
+    expect(await page(`/batches/${may.id}/taste`)).toContain('"name":"bo"');
+    expect(await found("?eater=bo")).toEqual([]);
+    expect(await found("?search=bo")).toEqual([may.id]);
+    expect(await page(`/recipes/${kheer}/lineage`)).toContain("1 tasted it, liking 7 of 9");
+
     // As last time: begun as it came out, and of what is still on the stove there is no last time.
     const again = async (like: string) => await send(address, "POST", "/api/batches/as-last-time", { like });
     const next = (await again(may.id)).json as { readonly id: string; readonly without: readonly string[] };

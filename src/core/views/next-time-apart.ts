@@ -52,9 +52,12 @@ function partsOf(wanted: readonly Wanting[]): readonly (readonly Wanting[])[] {
   return widest < ONE ? [wanted] : [wanted.slice(0, at), wanted.slice(at)];
 }
 const meanOf = (part: readonly Wanting[]): number => part.reduce((sum, { ln }) => sum + ln, 0) / part.length;
+/** Of many the first few are named. */
+const NAMED = 4;
 const namesOf = (part: readonly Wanting[]): string => {
   const names = part.map(({ name }) => name);
-  return names.length === 1 ? (names[0] ?? "") : `${names.slice(0, -1).join(", ")} and ${names.at(-1) ?? ""}`;
+  const told = names.length > NAMED + 1 ? [...names.slice(0, NAMED), `${names.length - NAMED} others`] : names;
+  return told.length === 1 ? (told[0] ?? "") : `${told.slice(0, -1).join(", ")} and ${told.at(-1) ?? ""}`;
 };
 const weighed = (grams: number): number => (grams < 10 ? Math.round(2 * grams) / 2 : Math.round(grams));
 

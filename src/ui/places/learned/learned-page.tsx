@@ -15,8 +15,8 @@ import { toast } from "../../shell/messages";
 import { RatioBar } from "./ratio-bar";
 
 const KINDS: Readonly<Record<LearnedRow["kind"], readonly [title: string, line: string]>> = {
-  "wanted sweetness": ["How sweet each wants it", "Beside the recipe as it was handed down, from what each said of batches. Swap goes by it."],
-  "wanted body": ["How thick each wants it", "Beside the recipe as it was handed down, from what each said of batches."],
+  "wanted sweetness": ["How sweet each wants it", "Beside the recipe as it was handed down, from what each said of batches. Table and Swap go by it."],
+  "wanted body": ["How thick each wants it", "Beside the recipe as it was handed down, from what each said of batches. Table and Swap go by it."],
   rate: ["How fast your pans boil away", "By pan and burner, from pots that were weighed twice. The minutes of a simmer and the time to a weight go by it."],
   body: ["How much it thickens", "By what thickens, from how hot and cold batches turned out for what was weighed. Body and amounts on Swap go by it."],
   binding: ["How much binder it takes up", "By flour, from how shaped sweets held. Binding goes by it."],
@@ -120,6 +120,12 @@ export function LearnedPage({ rows, pressings }: { readonly rows: readonly Learn
             Pantry
           </Go>
         </p>
+        <p className="mt-2 t-ledger text-ink2 max-w-[72ch]">
+          What somebody measures by eye, and the difference in sweetness that is noticed here, are found by practice.{" "}
+          <Go href="/practice" className="underline">
+            Practice
+          </Go>
+        </p>
         <p className="mt-2 t-small text-ink2 max-w-[72ch]">
           A normal prior about the tables for each figure, put right by every outcome by how sure that is; how much batches of one house differ is learned too.
           How far houses are apart before that is a rule of thumb. A batch that is far off counts for less; one that is deleted no more.
@@ -133,6 +139,6 @@ export function LearnedPage({ rows, pressings }: { readonly rows: readonly Learn
 function gainWords({ batches, byHouse, byTables }: NonNullable<LearnedRow["gain"]>, isWish: boolean): string {
   const before = isWish ? "as handed down" : "by the table";
   const of = `${batches} batches, each told from the others`;
-  if (byHouse === byTables) return `${of}: ${byHouse} % off, as ${before}: no better yet`;
-  return `${of}: ${byHouse} % off, ${before} ${byTables} %${byHouse > byTables ? ": worse so far" : ""}`;
+  if (byHouse === byTables) return `${of}: off by ${byHouse} %, and ${before} by as much`;
+  return `${of}: off by ${byHouse} %; ${before}, by ${byTables} %${byHouse > byTables ? ": worse so far" : ""}`;
 }

@@ -78,12 +78,16 @@ export function Seats({
         </ul>
       )}
       {wanted.length > 0 && (
-        <p className="t-small text-ink2 mt-2">
-          {wanted.map(({ words }) => words).join(" ")}{" "}
-          <Go className="underline" href="/logbook/learned">
+        <div className="t-small text-ink2 mt-2">
+          <ul>
+            {wanted.map(({ eater, words }) => (
+              <li key={eater}>{words}</li>
+            ))}
+          </ul>
+          <Go className="underline inline-flex items-center min-h-6" href="/logbook/learned">
             By what they said of batches
           </Go>
-        </p>
+        </div>
       )}
       {tastes.length > 0 && step > 0 && (
         <p className="t-small text-ink2 mt-2">
