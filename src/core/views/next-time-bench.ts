@@ -1,8 +1,7 @@
 import { stored, type StoredBench } from "../adaptation";
 import type { Kitchen } from "../kitchen";
-import { ATTRIBUTE_WORDS, type Counted } from "../sensory";
 import { newRowId } from "../substitution";
-import type { NextTimeChange, NextTimeQuestion } from "./next-time";
+import { offWords, type NextTimeChange, type NextTimeQuestion } from "./next-time";
 import type { NextTimeWay } from "./next-time-ways";
 import { stoveStanding } from "./stove-standing";
 
@@ -26,10 +25,7 @@ export function nextTimeBench(
   const stands = stoveStanding(question, kitchen);
   const { version, input, ground } = stands;
   const { attribute, counts, share, cookedTo: weight } = change;
-  const said =
-    counts.little > counts.much
-      ? `${counts.little} of ${totalOf(counts)} found it ${ATTRIBUTE_WORDS[attribute].little}`
-      : `${counts.much} of ${totalOf(counts)} found it ${ATTRIBUTE_WORDS[attribute].much}`;
+  const said = offWords(counts);
   const added = way !== null && way.row === null ? kitchen.reference.foods.get(way.food) : undefined;
   const rows = version.rows.map((row) =>
     way !== null && row.id === way.row
@@ -56,4 +52,3 @@ export function nextTimeBench(
   return stored(state, ground.read, table);
 }
 const LONGEST_LABEL = 100;
-const totalOf = ({ little, right, much }: Counted): number => little + right + much;

@@ -112,6 +112,18 @@ describe("next time", () => {
     for (const more of [[], [{ kind: "put in", line: null, food: "sugar", name: "sugar", grams: 45, word: "" }]] as const)
       expect(after(all(0), { more })).toMatchObject({ changes: [], left: ["Sweetness: leave it as it is."] });
   });
+  it("says who would have it other where no change is right for more", () => {
+    const known: Learned = Object.fromEntries(["ana", "bo", "cy"].map((name) => [learnedKey.wantedSweetness(name), { ln: 0, sd: 0.03, batches: 20 }]));
+    const said: readonly Said[] = [
+      ["ana", { sweetness: 1 }],
+      ["bo", { sweetness: 1 }],
+      ["cy", { sweetness: 0 }],
+    ];
+    expect(after(said, { learned: known })).toMatchObject({
+      changes: [],
+      left: [expect.stringMatching(/^Sweetness: 2 of 3 found it too sweet; by all/) as string],
+    });
+  });
   it("goes by what each is known to want before one answer, and says which limit it would pass", () => {
     const known: Learned = Object.fromEntries(["ana", "bo", "cy"].map((name) => [learnedKey.wantedSweetness(name), { ln: 0.2, sd: 0.05, batches: 6 }]));
     const { changes } = after([...all(0), ["dee", { sweetness: -1 }]], { learned: known, table: { limits: freeSugars(8) } });

@@ -135,7 +135,7 @@ function changeOf(attribute: "sweetness" | "body", counts: Counted, ground: Chan
   if (!chosen || after === undefined || best - now < WORTH * palates.length || !scale.isNoticed(before, after))
     return pulled
       ? `${name}: some want more and some less; as it is it is right for as many as it can be.${apart === null ? "" : ` ${apart}`}`
-      : `${name}: leave it as it is.`;
+      : `${name}: ${offWords(counts)}; by all that is known of those who tasted it, no change makes it right for more of them.`;
   const ways = waysTo(id, after, attribute === "sweetness" ? SWEETER : THICKER, ground);
   const weight = attribute === "body" ? cookedTo(id, after, ground) : null;
   if (ways.length === 0 && weight === null)
@@ -156,6 +156,10 @@ function changeOf(attribute: "sweetness" | "body", counts: Counted, ground: Chan
     apart,
   };
 }
+
+/** Who would have it other: "2 of 3 found it too sweet". */
+export const offWords = ({ attribute, little, right, much }: Counted): string =>
+  `${Math.max(little, much)} of ${little + right + much} found it ${ATTRIBUTE_WORDS[attribute][little > much ? "little" : "much"]}`;
 
 /** What is moved: sweetness as it is; of body what thickens, whose logarithm is learned. */
 function scaleOf(attribute: "sweetness" | "body", constants: Constants) {

@@ -68,11 +68,11 @@ export async function layDemoWork(): Promise<void> {
   await layStock();
   // Both were cooked, and one is on the stove again, by what the first batches taught; of one some is left over.
   if (halwa !== null) {
-    await layCooked("demo-1", halwa, { daysAgo: 41, left: 0, got: 0.91, said: { grandmother: [-1, 6], cousin: [0, 7], uncle: [1, 6] } });
-    await layCooked("demo-1", halwa, { daysAgo: 20, left: 0, got: 1.03, said: { grandmother: [-1, 6], cousin: [0, 8] } });
+    await layCooked("demo-1", halwa, { daysAgo: 41, left: 0, got: 0.91, said: { grandmother: [0, 7], cousin: [1, 7], uncle: [1, 6] } });
+    await layCooked("demo-1", halwa, { daysAgo: 20, left: 0, got: 1.03, said: { grandmother: [0, 8], cousin: [1, 7] } });
   }
   if (pudding !== null) await layCooked("demo-6", pudding, { daysAgo: 6, left: 0, said: { grandmother: [0, 8], cousin: [0, 7] } });
-  if (halwa !== null) await layCooked("demo-1", halwa, { daysAgo: 1, left: 0.3, said: { grandmother: [0, 8], cousin: [1, 7], uncle: [1, 7] } });
+  if (halwa !== null) await layCooked("demo-1", halwa, { daysAgo: 1, left: 0.3, said: { grandmother: [1, 7], cousin: [1, 7], uncle: [2, 6] } });
   if (pudding !== null) await layUnderWay("demo-6", pudding);
   // A pot that is split before the cashews.
   await set({ recipe: "demo-9", eaters: ["grandmother", "niece", "child"] });
