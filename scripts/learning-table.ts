@@ -58,7 +58,7 @@ ${palateRows(EATERS, [0, 1, 3, 10, 30], 5)
 
 ## The palate ladder
 
-${TASTERS} simulated tasters who just notice 8, 12, 18 or 28 %, whose palates tire, and who err once in twenty whatever is served. *Told* is how
+${TASTERS} simulated tasters who just notice 8, 12, 18 or 28 %, whose palates differ from day to day and tire, and who err once in twenty whatever is served. *Told* is how
 many are told a figure; the others are told that the pairs are too few.
 
 | pairs | off | inside | told |

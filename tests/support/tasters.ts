@@ -65,15 +65,18 @@ export interface LadderRow {
   readonly enough: number;
 }
 
-/** Over simulated tasters whose palates tire, and who err once in twenty whatever is served; what is felt is no normal of the model's own. */
+/** Over simulated tasters whose palates differ from day to day and tire, and who err once in twenty whatever is served; what is felt is no normal of the model's own. */
 export function ladderRows(tasters: number, counts: readonly number[]): readonly LadderRow[] {
   const told = (noticed: number, seed: number, pairs: number): NoticedDifference => {
     let state = seed;
     const chance = () => (state = (state * 16_807) % 2_147_483_647) / 2_147_483_647;
     const all: LadderTrial[] = [];
+    let today = 1;
     for (let i = 0; i < pairs; i++) {
       const step = nextStep(all);
-      const sigma = Math.log(1 + noticed * (1 + (0.2 * i) / 30)) / 0.6745;
+      // Ten pairs a day: each day is another, and the palate tires through it.
+      if (i % 10 === 0) today = Math.exp(0.15 * Array.from({ length: 12 }, chance).reduce((sum, each) => sum + each, -6));
+      const sigma = Math.log(1 + noticed * today * (1 + (0.2 * (i % 10)) / 10)) / 0.6745;
       const felt = Math.log(1 + step) + sigma * Array.from({ length: 12 }, chance).reduce((sum, each) => sum + each, -6);
       all.push({ step, isRight: chance() < 0.05 ? chance() < 0.5 : felt > 0 });
     }

@@ -1,4 +1,4 @@
-import { normalBelow } from "../numeric";
+import { normalBelow, Z80 } from "../numeric";
 import { chanceOf } from "./chance";
 
 /** Sugar water that all others are held against, g per 100 g; and how much sweeter the others are. */
@@ -33,6 +33,8 @@ const [USUAL, SPREAD] = [0.15, 0.75];
 const LAPSE = 0.04;
 /** Of a normal, what lies below it is three quarters. */
 const THREE_QUARTERS = 0.6745;
+/** How much what is noticed differs from day to day, as a standard deviation of its logarithm: a rule of thumb. */
+const DAYS = 0.15;
 const ENOUGH_TRIALS = 30;
 const WIDEST = 3;
 
@@ -69,7 +71,10 @@ export function noticedDifference(trials: readonly LadderTrial[]): NoticedDiffer
     }
     return MOST;
   };
-  const [low, value, high] = [at(0.1), at(0.5), at(0.9)];
+  const value = at(0.5);
+  // However many pairs: another day the palate is another.
+  const wider = (end: number) => Math.hypot(Math.log(end / value), trials.length === 0 ? 0 : Z80 * DAYS);
+  const [low, high] = [value * Math.exp(-wider(at(0.1))), value * Math.exp(wider(at(0.9)))];
   const isEnough = trials.length >= ENOUGH_TRIALS && high / low <= WIDEST;
   const percent = (share: number) => `${Math.round(100 * share)} %`;
   const words =
