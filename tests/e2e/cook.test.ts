@@ -173,7 +173,7 @@ describe("beside the stove", () => {
     expect(await axe(page)).toEqual([]);
     // Deleted, and put back at once.
     await button("Delete it").click();
-    await page.waitForURL(/\/batches$/);
+    await page.waitForURL(/\/logbook$/);
     await button("Undo").click();
     await page.getByText(/is back\./).waitFor();
   });

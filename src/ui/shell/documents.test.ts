@@ -257,7 +257,7 @@ describe("where another save came between", () => {
   it("another refusal than a conflict is told in the server's words, and the edit stays", async () => {
     documents.overwriteTheirs(URL);
     answers = [() => ({ status: 422, json: { title: "The request does not fit.", errors: [{ pointer: "/document/title", detail: "Too long." }] } })];
-    await expect(documents.deliver(URL)).rejects.toThrow("The request does not fit. /document/title Too long.");
+    await expect(documents.deliver(URL)).rejects.toThrow("The request does not fit. document, title: Too long.");
     expect(documents.heldAt(URL)).toMatchObject({ document: "mine", unsaved: true });
   });
 });
