@@ -7,7 +7,7 @@ import { documentOf, many, maybe, maybeOne, text, time, truth, word } from "./ro
 export interface StoredTasting {
   readonly id: string;
   readonly batchId: string;
-  /** Null of a guest, and of who is not at the household any more. */
+  /** Null of a guest. */
   readonly eaterId: string | null;
   readonly name: string;
   readonly isGuest: boolean;

@@ -13,7 +13,7 @@ export interface StoredTriangle {
   readonly planned: number;
   readonly seed: number;
   readonly served: ServingTemperature;
-  /** Who serves; the id null of a guest, and of who is not at the household any more. */
+  /** Who serves; the id null of a guest. */
   readonly server: { readonly eater: string | null; readonly name: string };
   readonly begunAt: string;
   /** Null while answers are taken. */
@@ -68,6 +68,24 @@ export async function insertTriangle(db: Connection, test: StoredTriangle): Prom
 export async function findTriangle(db: Connection, id: string): Promise<StoredTriangle | null> {
   const row = await maybeOne(db, TEST, `SELECT ${COLUMNS} FROM triangle_test WHERE id = $1`, [id]);
   return row && read(row);
+}
+
+/** What a sample of a test is called, deleted or not. */
+export interface SampleName {
+  readonly batch: string;
+  readonly title: string;
+  /** Null of the recipe as handed down. */
+  readonly label: string | null;
+  readonly begunAt: string;
+}
+export async function sampleNames(db: Connection, { batches }: Pick<StoredTriangle, "batches">): Promise<readonly SampleName[]> {
+  const rows = await many(
+    db,
+    { id: text, title: text, label: maybe(text), begun_at: time },
+    "SELECT id, title, label, begun_at FROM batch WHERE id IN ($1, $2) ORDER BY id = $1 DESC",
+    batches,
+  );
+  return rows.map(({ id, begun_at, ...row }) => ({ ...row, batch: id, begunAt: begun_at }));
 }
 
 /** Triangle tests that a batch is one sample of, the latest first. */

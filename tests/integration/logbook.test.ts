@@ -84,9 +84,12 @@ describe("the logbook", () => {
     expect((await save(address, "/api/eaters", { eaters: eaters.slice(0, 1) }, 2)).status).toBe(200);
     expect((await send(address, "GET", `/api/batches/${may.id}/next-time`)).status).toBe(200);
     expect(await page(`/batches/${may.id}/taste`)).toMatch(/name[\\":]+bo\b/);
-    expect(await found("?eater=bo")).toEqual([]);
     expect(await found("?search=bo")).toEqual([may.id]);
     expect(await page(`/recipes/${kheer}/lineage`)).toContain("1 tasted it, liking 7 of 9");
+
+    // Put back, what they said is theirs again.
+    expect((await save(address, "/api/eaters", { eaters }, 3)).status).toBe(200);
+    expect(await found("?eater=bo")).toEqual([may.id]);
 
     // As last time: begun as it came out, and of what is still on the stove there is no last time.
     const again = async (like: string) => await send(address, "POST", "/api/batches/as-last-time", { like });
@@ -101,6 +104,17 @@ describe("the logbook", () => {
     expect((await again(next.id)).status).toBe(409);
     expect((await again("nowhere")).status).toBe(404);
     expect((await send(address, "POST", "/api/batches/as-last-time", {})).status).toBe(422);
+    // Who sat at its table is seated as they are now: what they leave out since is kept too.
+    const table = JSON.parse(await page(`/api/recipes/${kheer}/table`)) as { readonly document: object; readonly revision: number };
+    const bo = { eater: "bo", name: "bo", servings: 2, rules: [], limits: [], asked: "2026-10-01" };
+    expect((await save(address, `/api/recipes/${kheer}/table`, { ...table.document, seats: [bo] }, table.revision)).status).toBe(200);
+    const before = await enter(entry(kheer, { grams: 800 }));
+    expect((await save(address, "/api/eaters", { eaters: eaters.map((each) => (each.id === "bo" ? { ...each, rules: ["no-milk"] } : each)) }, 4)).status).toBe(
+      200,
+    );
+    const since = (await again(before.id)).json as { readonly id: string };
+    expect(await page(`/batches/${since.id}`)).toMatch(/not for.{0,40}bo/is);
+    for (const { id } of [before, since]) expect((await send(address, "DELETE", `/api/batches/${id}`)).status).toBe(204);
     // What is deleted is not found, and is when it is put back.
     expect((await send(address, "DELETE", `/api/batches/${may.id}`)).status).toBe(204);
     expect(await found("?search=kheer")).toEqual([next.id]);

@@ -184,6 +184,17 @@ describe("a triangle test", () => {
     expect(await page()).toMatch(/An answer is left out/);
 
     expect(await begin({ id: "early", planned: 12 })).toBe(201);
+    // A batch that is taken up again, or deleted, is not served: the page says so, and what is over stays told.
+    const early = async () => await (await fetch(`${address}/triangles/early`)).text();
+    expect((await send(address, "POST", `/api/batches/${two}/events`, { events: [event({ kind: "taken up again" })] })).status).toBe(200);
+    expect(await early()).toMatch(/One of the two cannot be served.*still on the stove/s);
+    await end(two);
+    expect(await early()).toContain("Who tastes it?");
+    expect((await send(address, "DELETE", `/api/batches/${two}`)).status).toBe(204);
+    expect(await early()).toMatch(/One of the two cannot be served/);
+    expect((await fetch(`${address}/triangles/early/sheets`)).status).toBe(200);
+    expect(await page()).toMatch(/An answer is left out/);
+    expect((await send(address, "POST", `/api/batches/${two}/restore`)).status).toBe(204);
     expect((await send(address, "POST", "/api/triangles/early/end")).status).toBe(204);
     expect(await (await fetch(`${address}/triangles/early`)).text()).toContain("Nobody answered: nothing is known.");
     expect((await send(address, "DELETE", "/api/triangles/early")).status).toBe(204);

@@ -171,6 +171,10 @@ describe("a triangle test", () => {
       isShown: false,
       verdict: expect.stringContaining("does not show that they are alike") as string,
     });
+    // Of few who answered often it is told of them, not of all who eat it.
+    const alike = { aim: "alike", tell: 0.4, planned: 40 } as const;
+    expect(triangleTold(said(11, 29), alike).verdict).toMatch(/^As good as alike: no more than \d+ % can tell/);
+    expect(triangleTold(said(11, 29, 2), alike).verdict).toMatch(/^As good as alike to those who tasted: they tell no more than \d+ % of such cups/);
     // Alike by far too few answers.
     expect(triangleTold(said(2, 4), { aim: "alike", tell: 0.3, planned: 6 }).isShown).toBe(false);
     expect(triangleTold([], different)).toMatchObject({ isShown: false, tests: 0 });

@@ -34,11 +34,11 @@ export function triangleTold(choices: readonly TriangleChoice[], { aim, tell, pl
   return {
     ...result,
     isShown,
-    verdict: verdictOf(aim, tell, result, isShown),
+    verdict: verdictOf(aim, tell, result, isShown, people < tests),
     rests:
       tests === 0
         ? ""
-        : `${right} of ${tests} chose the other one. Guessing alone comes to ${right} or more in ${percent(p)} of such tests${needed === null ? "; so few tests show nothing, whatever is chosen" : `; ${needed} were needed to call it told`}. At most ${percent(tellAtMost)} of such eaters can tell, 19 times in 20.`,
+        : `${right} of ${tests} chose the other one. Guessing alone comes to ${right} or more in ${percent(p)} of such tests${needed === null ? "; so few tests show nothing, whatever is chosen" : `; ${needed} were needed to call it told`}. At most ${percent(tellAtMost)} ${people < tests ? "of such cups are told" : "of such eaters can tell"}, 19 times in 20.`,
     but: [
       ...(left > 0 ? [`${left === 1 ? "An answer is" : `${left} answers are`} left out: the codes were seen.`] : []),
       ...(tests < planned ? [`It was planned for ${planned} and ended after ${tests}. Who ends when it looks well finds more than there is.`] : []),
@@ -51,12 +51,14 @@ export function triangleTold(choices: readonly TriangleChoice[], { aim, tell, pl
   };
 }
 
-function verdictOf(aim: TriangleAim, tell: number, { tests, right, needed, tellAtMost }: TriangleResult, isShown: boolean): string {
+function verdictOf(aim: TriangleAim, tell: number, { tests, right, needed, tellAtMost }: TriangleResult, isShown: boolean, isRepeated: boolean): string {
   if (tests === 0) return "Nobody answered: nothing is known.";
   if (aim === "alike")
     return isShown
-      ? `As good as alike: no more than ${percent(tellAtMost)} can tell, and ${percent(tell)} were put up with.`
-      : `Not shown to be alike: as many as ${percent(tellAtMost)} may tell, and no more than ${percent(tell)} were put up with.`;
+      ? isRepeated
+        ? `As good as alike to those who tasted: they tell no more than ${percent(tellAtMost)} of such cups, and ${percent(tell)} were put up with.`
+        : `As good as alike: no more than ${percent(tellAtMost)} can tell, and ${percent(tell)} were put up with.`
+      : `Not shown to be alike: as many as ${percent(tellAtMost)} ${isRepeated ? "of such cups may be told" : "may tell"}, and no more than ${percent(tell)} were put up with.`;
   if (isShown) return "They are told apart: guessing alone hardly comes to so many.";
   return needed !== null && right < tests / 3
     ? "Nobody was shown to tell them apart: fewer were right than by guessing."

@@ -24,6 +24,7 @@ export {
   onDay,
   portionOf,
   seat,
+  seatedAnew,
   serveSeat,
   staleSeats,
   unkept,

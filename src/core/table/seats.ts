@@ -152,6 +152,10 @@ export function staleSeats(table: DiningTable, eaters: readonly Eater[]): readon
   });
 }
 
+/** The table with everybody who still eats here seated as they are now, each with as many servings as before: what they leave out since then is kept too. */
+export const seatedAnew = (table: DiningTable, eaters: readonly Eater[]): DiningTable =>
+  staleSeats(table, eaters).reduce((all, { seat: was, now }) => (now ? seat(all, now, was.servings) : all), table);
+
 /** What somebody at the table leaves out, but the table does not keep: it was taken off by hand. */
 export function unkept(table: DiningTable): readonly { readonly seat: Seat; readonly rules: readonly string[]; readonly limits: readonly Limit[] }[] {
   return seatsOf(table).flatMap((each) => {

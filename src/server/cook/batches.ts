@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { AFTER_THE_END, problemOf, sessionOf, stoveState, transition, type CookEvent, type CookHappening, type CookPlan } from "../../core/cook";
+import { onDay, seatedAnew } from "../../core/table";
 import { asLastTime, cookPlan, methodView, type CookGround } from "../../core/views";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
@@ -7,7 +8,9 @@ import { schemaErrors } from "../http/ajv";
 import { checked } from "../http/checked";
 import { Refusal } from "../http/problems";
 import { validateAfterwards, validateGround, validatePlan } from "../http/schemas/cook";
+import { fastsToday } from "../kitchen/day";
 import { getKitchen } from "../kitchen/kitchen";
+import { getEaters } from "../kitchen/sources";
 import { getAdaptation, requireRecipe } from "../recipes/recipes";
 import { benchOfVersion } from "../versions/versions";
 import { checkLeftOver, layStock, stockGround } from "./batch-stock";
@@ -38,7 +41,9 @@ async function planOf(recipeId: string, versionId: string | null): Promise<{ rea
   return planned({ recipe: kept?.recipe ?? recipe, table, bench: kept?.bench ?? null });
 }
 
-async function planned(ground: CookGround): Promise<{ readonly ground: CookGround; readonly plan: CookPlan }> {
+/** From that ground, with who sits at its table as they are now: what somebody leaves out since it was set is kept too. */
+async function planned({ table, ...of }: CookGround): Promise<{ readonly ground: CookGround; readonly plan: CookPlan }> {
+  const ground = { ...of, table: seatedAnew(table, (await getEaters()).document.eaters) };
   const plan = cookPlan(ground.recipe, ground.table, methodView(ground, await getKitchen()));
   if (!validatePlan(plan)) throw new Refusal(422, "It is too long to be taken to the stove.", schemaErrors(validatePlan, plan));
   if (!validateGround(ground)) throw new Refusal(422, "It cannot be taken to the stove as it is.", schemaErrors(validateGround, ground));
@@ -71,10 +76,11 @@ export async function startAsLastTime(like: string, at = new Date()): Promise<{ 
   );
   if (session.endedAt === null) throw new Refusal(409, "It is still on the stove: go on with it, or end it first.");
   const { ground, without } = asLastTime({ ...batch.ground, stove: stoveState(session) }, batch.label, batch.versionId, await getKitchen());
-  const { plan } = await planned(ground);
-  requireSteps(plan);
+  const { day, falls } = await fastsToday();
+  const today = await planned({ ...ground, table: onDay(ground.table, day, falls) });
+  requireSteps(today.plan);
   const { recipeId, versionId } = batch;
-  return { id: await insert(await getDatabase(), { recipeId, versionId, ground, plan, at }), without };
+  return { id: await insert(await getDatabase(), { recipeId, versionId, ...today, at }), without };
 }
 
 /** Enters a batch that was cooked without Threpsis, after the fact; its id. Nothing is taken off the stock for it. */

@@ -18,14 +18,15 @@ import {
   type NoticedDifference,
 } from "../../core/practice";
 import { mayClimb, type MayClimb } from "../../core/views";
+import { REFERENCE } from "../../data";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
 import { checked } from "../http/checked";
 import { Refusal } from "../http/problems";
 import { validateForget, validateTry } from "../http/schemas/practice";
+import { fastsToday } from "../kitchen/day";
 import { getKitchen } from "../kitchen/kitchen";
 import { getEaters } from "../kitchen/sources";
-import { fastsToday } from "../taste/who-may";
 
 /** So many tries of a kind are looked at: a year of ten minutes a day would be more. */
 const MOST = 400;
@@ -113,6 +114,8 @@ export interface PracticeState {
   readonly progress: readonly Progress[];
   readonly eyes: readonly (Eye & { readonly name: string })[];
   readonly noticed: NoticedDifference;
+  /** The difference in sweetness that is taken to be noticed where a house has none of its own, as a share. */
+  readonly usually: number;
 }
 
 const trialsOf = (runs: readonly db.PracticeRun[]): readonly LadderTrial[] =>
@@ -134,6 +137,7 @@ export async function practiceState(eater: string | null): Promise<PracticeState
       return food ? [{ ...eye, name: food.name }] : [];
     }),
     noticed: noticedDifference(trialsOf(ladder)),
+    usually: REFERENCE.constants.noticeable.value.sweetness,
   };
 }
 

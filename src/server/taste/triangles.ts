@@ -9,6 +9,8 @@ import { validateSaw, validateTriangle, validateTriangleAnswer } from "../http/s
 import { getEaters } from "../kitchen/sources";
 import { mayEach, requireDone, requireTaster, type Sample } from "./who-may";
 
+export type { SampleName } from "../../db";
+
 /** A serving of a test as who tastes may see it: the codes and no more. */
 export interface BlindServing {
   readonly place: number;
@@ -23,10 +25,10 @@ export interface ShownAnswer extends db.StoredTriangleAnswer {
 /** A test as its page shows it: nothing of what is in the cups while answers are taken. */
 export interface ShownTriangle {
   readonly test: db.StoredTriangle;
-  readonly samples: readonly [Sample, Sample];
-  readonly may: readonly MayTaste[];
+  readonly samples: readonly db.SampleName[];
   readonly answered: readonly { readonly name: string; readonly eaterId: string | null }[];
-  readonly next: BlindServing | null;
+  /** Who may taste, and the next set of cups; why nobody can, where one of the two is not there to be served; null once it is over. */
+  readonly open: { readonly may: readonly MayTaste[]; readonly next: BlindServing | null } | { readonly why: string } | null;
   readonly over: { readonly told: TriangleTold; readonly answers: readonly ShownAnswer[] } | null;
 }
 
@@ -67,26 +69,30 @@ export async function startTriangle(body: unknown, now = new Date()): Promise<db
 
 /** A test as its page shows it. */
 export async function getTriangle(id: string): Promise<ShownTriangle> {
-  const test = await requireTriangle(id);
-  const [samples, answers, { document }] = await Promise.all([
-    samplesOf(test),
-    getDatabase().then((database) => db.triangleAnswers(database, id)),
-    getEaters(),
-  ]);
+  const [test, database] = [await requireTriangle(id), await getDatabase()];
+  const [samples, answers] = await Promise.all([db.sampleNames(database, test), db.triangleAnswers(database, id)]);
   const servings = triangleServings(test.planned, test.seed);
   const next = nextPlace(test, answers);
   const judged = answers.map((answer) => ({ ...answer, isRight: servings[answer.place - 1]?.odd === answer.code }));
   return {
     test,
     samples,
-    may: await mayEach(
-      samples,
-      document.eaters.filter((eater) => !serves(test, { eaterId: eater.id, name: eater.name })),
-    ),
     answered: answers.map(({ name, eaterId }) => ({ name, eaterId })),
-    next: next === null ? null : { place: next, codes: servings[next - 1]?.cups.map(({ code }) => code) ?? [] },
+    open: next === null ? null : await openFor(test, { place: next, codes: servings[next - 1]?.cups.map(({ code }) => code) ?? [] }),
     over: test.endedAt === null ? null : { told: triangleTold(judged, test), answers: judged },
   };
+}
+
+/** Who may taste the next set; why nobody can, where a batch was deleted or is on the stove again. */
+async function openFor(test: db.StoredTriangle, next: BlindServing): Promise<ShownTriangle["open"]> {
+  try {
+    const { document } = await getEaters();
+    const tasters = document.eaters.filter((eater) => !serves(test, { eaterId: eater.id, name: eater.name }));
+    return { may: await mayEach(await samplesOf(test), tasters), next };
+  } catch (error) {
+    if (error instanceof Refusal) return { why: `One of the two cannot be served. ${error.message}` };
+    throw error;
+  }
 }
 
 /** The first set of cups that nobody has chosen of; null once the test is over. */
@@ -100,9 +106,9 @@ function nextPlace({ endedAt, planned }: db.StoredTriangle, answers: readonly db
 /** The sheets of a test: what who serves puts into each cup, and what each taster is given. Who has seen them does not taste. */
 export async function triangleSheets(
   id: string,
-): Promise<{ readonly test: db.StoredTriangle; readonly samples: readonly [Sample, Sample]; readonly servings: readonly TriangleServing[] }> {
+): Promise<{ readonly test: db.StoredTriangle; readonly samples: readonly db.SampleName[]; readonly servings: readonly TriangleServing[] }> {
   const test = await requireTriangle(id);
-  return { test, samples: await samplesOf(test), servings: triangleServings(test.planned, test.seed) };
+  return { test, samples: await db.sampleNames(await getDatabase(), test), servings: triangleServings(test.planned, test.seed) };
 }
 
 /** The samples of a test, for who asks whether guests may taste them. */

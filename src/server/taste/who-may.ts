@@ -1,5 +1,4 @@
 import { sessionOf, stoveState, type CookSession } from "../../core/cook";
-import { baseOf } from "../../core/models/diet";
 import { ALLERGIES, onDay, type Eater } from "../../core/table";
 import { mayTaste, type MayTaste } from "../../core/views";
 import type * as db from "../../db";
@@ -7,10 +6,9 @@ import { getBatch } from "../cook/batches";
 import { checked } from "../http/checked";
 import { Refusal } from "../http/problems";
 import { validateGuests } from "../http/schemas/taste";
-import { dayAtPlace } from "../kitchen/calendar";
-import { dayHere } from "../kitchen/day";
+import { dayHere, fastsToday } from "../kitchen/day";
 import { getKitchen } from "../kitchen/kitchen";
-import { getEaters, getHousehold } from "../kitchen/sources";
+import { getEaters } from "../kitchen/sources";
 
 /** What is tasted: a batch that is done, and what it came to. */
 export interface Sample {
@@ -27,14 +25,6 @@ export async function requireDone(id: string): Promise<Sample> {
   );
   if (session.endedAt === null) throw new Refusal(409, "It is still on the stove. It is tasted once it is done.");
   return { batch, session };
-}
-
-/** Today, and the fasts that fall on it; null where the household has named no place: it is not known then, and all are kept. */
-export async function fastsToday(): Promise<{ readonly day: string; readonly falls: readonly string[] | null }> {
-  const [dayOf, { document }] = await Promise.all([dayHere(), getHousehold()]);
-  const day = dayOf(Date.now());
-  const falls = document.place ? (await dayAtPlace(day)).fasts.flatMap(({ rule }) => (rule === null ? [] : [baseOf(rule)])) : null;
-  return { day, falls: falls && [...new Set(falls)].sort() };
 }
 
 /** Whether each of them may taste a sample, today. */

@@ -14,26 +14,24 @@ export const metadata: Metadata = { title: "Can anybody tell?" };
 
 export default async function Page({ params }: Props) {
   const { id } = await params;
-  const [{ test, samples, may, answered, next, over }, allergies] = await Promise.all([
+  const [{ test, samples, answered, open, over }, allergies] = await Promise.all([
     getTriangle(id).catch((error: unknown) => {
       if (error instanceof Refusal && error.status === 404) notFound();
       throw error;
     }),
     guestAllergies(),
   ]);
-  const [first, second] = samples;
   return (
     <TriangleStation
       id={id}
-      samples={[sampleData(first), sampleData(second)]}
+      samples={samples.map(sampleData)}
       aim={test.aim}
       planned={test.planned}
       served={test.served}
       server={test.server.name}
-      may={may}
+      open={open}
       allergies={allergies}
       answered={answered.map(({ eaterId }) => eaterId)}
-      next={next}
       over={
         over && {
           told: over.told,

@@ -5,7 +5,6 @@ import { Refusal } from "@/server/http/problems";
 import { getEaters } from "@/server/kitchen/sources";
 import { mayEach, requireDone } from "@/server/taste/who-may";
 import { TriangleNew } from "@/ui/stations/taste/triangle-new";
-import { dateWords } from "../../words";
 import { sampleData } from "../words";
 
 interface Props {
@@ -31,13 +30,8 @@ export default async function Page({ searchParams }: Props) {
   const isSame = (each: (typeof others)[number]) => each.recipeId !== null && each.recipeId === sample.batch.recipeId;
   return (
     <TriangleNew
-      sample={sampleData(sample)}
-      others={[...others.filter(isSame), ...others.filter((each) => !isSame(each))].map((each) => ({
-        batch: each.id,
-        title: each.title,
-        label: each.label,
-        made: dateWords(each.begunAt),
-      }))}
+      sample={sampleData({ ...sample.batch, batch: sample.batch.id })}
+      others={[...others.filter(isSame), ...others.filter((each) => !isSame(each))].map((each) => sampleData({ ...each, batch: each.id }))}
       eaters={[...may.filter((each) => each.may === "no"), ...may.filter((each) => each.may !== "no")].map(({ eater, name }) => ({ id: eater, name }))}
       serve={sample.batch.plan.serve}
     />

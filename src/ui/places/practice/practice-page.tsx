@@ -4,6 +4,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { ENOUGH_GUESSES, type Eye, type NoticedDifference } from "../../../core/practice";
 import type { Household } from "../../../core/household";
+import { MEASURE_SHARE } from "../../../core/units";
 import { ChartWithTable } from "../../panels/chart-with-table";
 import type { ChartOf } from "../../panels/logged";
 import { buttonClass } from "../../parts/button";
@@ -22,6 +23,8 @@ interface PracticePageProps {
   readonly progress: readonly { readonly kind: Exclude<PracticeKind, "palate ladder">; readonly misses: readonly number[] }[];
   readonly eyes: readonly (Eye & { readonly name: string })[];
   readonly noticed: NoticedDifference;
+  /** What is taken to be noticed of sweetness where a house has no figure of its own, as a share. */
+  readonly usually: number;
   readonly names: Readonly<Record<string, string>>;
 }
 
@@ -30,7 +33,7 @@ const FEW = 3;
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 /** Ten minutes of practice: what there is, how far off somebody was so far, and what of it is used in the kitchen. */
-export function PracticePage({ eaters, eater, progress, eyes, noticed, names }: PracticePageProps) {
+export function PracticePage({ eaters, eater, progress, eyes, noticed, usually, names }: PracticePageProps) {
   const router = useRouter();
   const household = useHouseholdDocument();
   useUndoKeys(household);
@@ -102,7 +105,7 @@ export function PracticePage({ eaters, eater, progress, eyes, noticed, names }: 
             <li className="border-b border-line py-2 flex flex-wrap gap-x-4 gap-y-1 items-center justify-between">
               <span className="flex-1 basis-56">
                 {present.noticed === undefined
-                  ? "What nobody notices of sweetness goes by the rule of thumb, 15 %."
+                  ? `A difference in sweetness counts as noticed from ${percent(usually)} on, a rule of thumb.`
                   : `A difference in sweetness counts as noticed from ${percent(present.noticed)} on.`}
               </span>
               {noticed.isEnough && present.noticed !== Math.round(1000 * noticed.value) / 1000 && (
@@ -112,7 +115,7 @@ export function PracticePage({ eaters, eater, progress, eyes, noticed, names }: 
               )}
               {present.noticed !== undefined && (
                 <button type="button" className={buttonClass("quiet", "min-h-11")} onClick={() => setNoticed(null)}>
-                  Back to 15 %
+                  Back to {percent(usually)}
                 </button>
               )}
             </li>
@@ -159,7 +162,8 @@ export function PracticePage({ eaters, eater, progress, eyes, noticed, names }: 
             </p>
           )}
           <p className="t-small text-ink2 mt-2">
-            What is measured by eye is usually taken as give or take 25 %; who has guessed a food often enough can put their own in its place.
+            What is measured by eye is usually taken as give or take {percent(MEASURE_SHARE.handful)}; who has guessed a food often enough can put their own in
+            its place.
           </p>
         </aside>
       </main>

@@ -8,6 +8,8 @@ export interface SampleData {
   /** When it was made, in words. */
   readonly made: string;
 }
+/** How the two are called on the sheets. */
+export const SAMPLES = ["A", "B"] as const;
 export const sampleWords = ({ title, label, made }: SampleData): string => `${title}, ${label === null ? "as handed down" : `“${label}”`}, ${made}`;
 
 /** What was chosen of a set of cups, shown once the test is over. */

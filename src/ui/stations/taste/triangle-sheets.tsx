@@ -4,18 +4,19 @@ import { ColumnHead, RowHead } from "../../parts/table-heads";
 import { Go } from "../../shell/go";
 import { PageHead } from "../../shell/shell";
 import { SERVED_WORDS } from "./taste-data";
-import { sampleWords, type SampleData } from "./triangle-data";
+import { SAMPLES, sampleWords, type SampleData } from "./triangle-data";
 
 interface TriangleSheetsProps {
   readonly id: string;
-  readonly samples: readonly [SampleData, SampleData];
+  /** A, then B. */
+  readonly samples: readonly SampleData[];
   readonly served: keyof typeof SERVED_WORDS;
   readonly server: string;
   readonly servings: readonly TriangleServing[];
 }
 
 /** The sheets of a test to print, or to look at: what who serves puts into which cup, and a slip for each taster. */
-export function TriangleSheets({ id, samples: [a, b], served, server, servings }: TriangleSheetsProps) {
+export function TriangleSheets({ id, samples, served, server, servings }: TriangleSheetsProps) {
   const count = (sample: "A" | "B") => servings.reduce((sum, { cups }) => sum + cups.filter((cup) => cup.sample === sample).length, 0);
   return (
     <>
@@ -33,12 +34,11 @@ export function TriangleSheets({ id, samples: [a, b], served, server, servings }
             What goes into each cup
           </h2>
           <ul className="mt-2 max-w-[70ch]">
-            <li>
-              <strong className="font-[600]">A</strong>: {sampleWords(a)}; {count("A")} spoonfuls
-            </li>
-            <li>
-              <strong className="font-[600]">B</strong>: {sampleWords(b)}; {count("B")} spoonfuls
-            </li>
+            {samples.map((sample, i) => (
+              <li key={sample.batch}>
+                <strong className="font-[600]">{SAMPLES[i]}</strong>: {sampleWords(sample)}; {count(SAMPLES[i] ?? "A")} spoonfuls
+              </li>
+            ))}
           </ul>
           <p className="mt-2 max-w-[70ch] t-ledger">
             All {SERVED_WORDS[served]}, in the same bowls, as much in each. Write the codes on the bowls out of sight, set each three out from left to right as

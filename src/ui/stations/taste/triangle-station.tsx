@@ -11,7 +11,7 @@ import { PageHead } from "../../shell/shell";
 import { Guest } from "./guest";
 import { SERVED_WORDS, type Taster } from "./taste-data";
 import { TriangleCups } from "./triangle-cups";
-import { sampleWords, type OverData, type SampleData } from "./triangle-data";
+import { SAMPLES, sampleWords, type OverData, type SampleData } from "./triangle-data";
 import { TriangleResult } from "./triangle-result";
 import { Who } from "./who";
 
@@ -20,21 +20,27 @@ const Confirm = lazy(() => import("../../parts/confirm"));
 
 interface TriangleStationProps {
   readonly id: string;
-  readonly samples: readonly [SampleData, SampleData];
+  /** A, then B. */
+  readonly samples: readonly SampleData[];
   readonly aim: "different" | "alike";
   readonly planned: number;
   readonly served: keyof typeof SERVED_WORDS;
   readonly server: string;
-  readonly may: readonly MayTaste[];
+  /** Who may taste, and the next set of cups; why nobody can; null once it is over. */
+  readonly open:
+    | { readonly may: readonly MayTaste[]; readonly next: { readonly place: number; readonly codes: readonly string[] } | null }
+    | { readonly why: string }
+    | null;
   readonly allergies: readonly { readonly name: string; readonly rule: string }[];
   readonly answered: readonly (string | null)[];
-  readonly next: { readonly place: number; readonly codes: readonly string[] } | null;
   readonly over: OverData | null;
 }
 
 /** A triangle test on one device that is handed round: who is next, their three cups, and what it came to once all have chosen. */
-export function TriangleStation({ id, samples, aim, planned, served, server, may, allergies, answered, next, over }: TriangleStationProps) {
+export function TriangleStation({ id, samples, aim, planned, served, server, open, allergies, answered, over }: TriangleStationProps) {
   const router = useRouter();
+  const first = samples[0]?.batch ?? "";
+  const next = open && "next" in open ? open.next : null;
   const [on, setOn] = useState<Taster | "a guest" | null>(null);
   const [thanks, setThanks] = useState<string | null>(null);
   const [asking, setAsking] = useState<"end" | "delete" | null>(null);
@@ -43,12 +49,11 @@ export function TriangleStation({ id, samples, aim, planned, served, server, may
     setOn(taster);
   };
   const tasting = on !== null && typeof on === "object" && next !== null ? on : null;
-  const [first, second] = samples;
   const act = async (what: "end" | "delete") => {
     setAsking(null);
     try {
       await (what === "end" ? send("POST", `/api/triangles/${id}/end`) : send("DELETE", `/api/triangles/${id}`));
-      if (what === "delete") router.push(`/batches/${first.batch}/taste`);
+      if (what === "delete") router.push(`/batches/${first}/taste`);
       router.refresh();
     } catch (error) {
       failed(whyOf(error, "It could not be done."), () => void act(what));
@@ -67,7 +72,7 @@ export function TriangleStation({ id, samples, aim, planned, served, server, may
         }
       >
         {!tasting && (
-          <Go href={`/batches/${first.batch}/taste`} className="underline min-h-11 inline-flex items-center no-print">
+          <Go href={`/batches/${first}/taste`} className="underline min-h-11 inline-flex items-center no-print">
             To tasting
           </Go>
         )}
@@ -95,16 +100,22 @@ export function TriangleStation({ id, samples, aim, planned, served, server, may
                 {thanks}
               </p>
             )}
-            {over ? <TriangleResult test={id} over={over} /> : <Who may={may} tasted={answered} onAsk={choose} onGuest={() => choose("a guest")} />}
+            {over && <TriangleResult test={id} over={over} />}
+            {open &&
+              ("why" in open ? (
+                <p className="bg-saffron-wash px-3 py-2">{open.why}</p>
+              ) : (
+                <Who may={open.may} tasted={answered} onAsk={choose} onGuest={() => choose("a guest")} />
+              ))}
             <section aria-labelledby="triangle-samples" className="mt-8">
               <h2 id="triangle-samples" className="t-h2">
                 {aim === "different" ? "Are they told apart?" : "Are they as good as alike?"}
               </h2>
               <ul className="border-t border-ink mt-1">
-                {[first, second].map((sample, i) => (
+                {samples.map((sample, i) => (
                   <li key={sample.batch} className="border-b border-line py-1.5">
                     <Go href={`/batches/${sample.batch}`} className="underline inline-flex items-center min-h-9">
-                      {["A", "B"][i]}: {sampleWords(sample)}
+                      {SAMPLES[i]}: {sampleWords(sample)}
                     </Go>
                   </li>
                 ))}

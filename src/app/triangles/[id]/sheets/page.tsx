@@ -17,6 +17,5 @@ export default async function Page({ params }: Props) {
     if (error instanceof Refusal && error.status === 404) notFound();
     throw error;
   });
-  const [first, second] = samples;
-  return <TriangleSheets id={id} samples={[sampleData(first), sampleData(second)]} served={test.served} server={test.server.name} servings={servings} />;
+  return <TriangleSheets id={id} samples={samples.map(sampleData)} served={test.served} server={test.server.name} servings={servings} />;
 }
