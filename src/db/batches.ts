@@ -24,7 +24,7 @@ export interface StoredBatch extends BatchSummary {
   readonly ground: CookGround;
 }
 
-const SUMMARY = {
+export const SUMMARY = {
   id: text,
   recipe_id: maybe(text),
   version_id: maybe(text),
@@ -37,7 +37,7 @@ const SUMMARY = {
 };
 const COLUMNS = "id, recipe_id, version_id, title, label, begun_at, ended_at, (plan->>'grams')::float8 AS planned, got::float8 AS got";
 type Columns<C extends Record<string, (value: unknown) => unknown>> = { readonly [Name in keyof C]: ReturnType<C[Name]> };
-const read = ({ id, recipe_id, version_id, title, label, begun_at, ended_at, planned, got }: Columns<typeof SUMMARY>): BatchSummary => ({
+export const readSummary = ({ id, recipe_id, version_id, title, label, begun_at, ended_at, planned, got }: Columns<typeof SUMMARY>): BatchSummary => ({
   id,
   recipeId: recipe_id,
   versionId: version_id,
@@ -67,14 +67,18 @@ export async function findBatch(db: Connection, id: string): Promise<StoredBatch
     `SELECT ${COLUMNS}, plan, ground FROM batch WHERE id = $1 AND deleted_at IS NULL`,
     [id],
   );
-  return row && { ...read(row), plan: row.plan, ground: row.ground };
+  return row && { ...readSummary(row), plan: row.plan, ground: row.ground };
 }
+
+/** Whether a batch is kept, deleted ones too. */
+export const hasBatch = async (db: Connection, id: string): Promise<boolean> =>
+  (await maybeOne(db, { id: text }, "SELECT id FROM batch WHERE id = $1", [id])) !== null;
 
 /** What is on the stove first, then the latest. */
 export async function listBatches(db: Connection, limit: number): Promise<readonly BatchSummary[]> {
   return (
     await many(db, SUMMARY, `SELECT ${COLUMNS} FROM batch WHERE deleted_at IS NULL ORDER BY ended_at IS NOT NULL, begun_at DESC, id LIMIT $1`, [limit])
-  ).map(read);
+  ).map(readSummary);
 }
 
 /** Events of a batch behind a place, in their order. */

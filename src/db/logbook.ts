@@ -1,6 +1,7 @@
 import type { LoggedBatch } from "../core/views";
+import { readSummary, SUMMARY, type BatchSummary } from "./batches";
 import type { Connection } from "./database";
-import { documentOf, many, maybe, number, one, text, time, truth } from "./rows";
+import { documentOf, many, maybe, number, one, text, truth } from "./rows";
 
 /** What is looked for in the logbook: all words, an eater who tasted it or sat at its table, the months it was made in, one sweet. */
 export interface LogbookQuery {
@@ -13,18 +14,7 @@ export interface LogbookQuery {
 }
 
 /** A batch as the logbook has it. */
-export interface LogbookEntry {
-  readonly id: string;
-  readonly recipeId: string | null;
-  readonly versionId: string | null;
-  readonly title: string;
-  readonly label: string | null;
-  readonly begunAt: string;
-  /** Null while it is on the stove. */
-  readonly endedAt: string | null;
-  /** What it was meant to weigh, and what came of it, g; null where it was not weighed. */
-  readonly planned: number;
-  readonly got: number | null;
+export interface LogbookEntry extends BatchSummary {
   /** Null while it is on the stove, or is not looked through yet. */
   readonly logged: LoggedBatch | null;
   readonly tastings: number;
@@ -52,16 +42,8 @@ const parametersOf = ({ words, eater, months, recipe }: LogbookQuery) => [
 ];
 
 const ENTRY = {
+  ...SUMMARY,
   total: number,
-  id: text,
-  recipe_id: maybe(text),
-  version_id: maybe(text),
-  title: text,
-  label: maybe(text),
-  begun_at: time,
-  ended_at: maybe(time),
-  planned: number,
-  got: maybe(number),
   logged: maybe(documentOf<LoggedBatch>()),
   tastings: number,
   liking: maybe(number),
@@ -96,13 +78,13 @@ export async function findLogged(
   const total = rows[0]?.total ?? (await one(db, { total: number }, `SELECT count(*)::int AS total FROM (${FOUND}) AS found`, parameters)).total;
   return {
     total,
-    entries: rows.map(({ total: _, recipe_id, version_id, begun_at, ended_at, has_photo, ...row }) => ({
-      ...row,
-      recipeId: recipe_id,
-      versionId: version_id,
-      begunAt: begun_at,
-      endedAt: ended_at,
+    entries: rows.map(({ logged, tastings, liking, has_photo, shade, ...row }) => ({
+      ...readSummary(row),
+      logged,
+      tastings,
+      liking,
       hasPhoto: has_photo,
+      shade,
     })),
   };
 }

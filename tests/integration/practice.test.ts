@@ -1,14 +1,9 @@
-import { afterAll, beforeAll, expect, it } from "vitest";
+import { expect, it } from "vitest";
 import { ladderPair } from "../../src/core/practice";
-import { newFolder, removeFolder, save, send, startApp, type RunningApp } from "../support/app";
+import { save, send } from "../support/app";
+import { ownApp } from "../support/own-app";
 
-const folder = newFolder();
-let app: RunningApp;
-beforeAll(async () => void (app = await startApp(folder)));
-afterAll(async () => {
-  await app.stop();
-  removeFolder(folder);
-});
+const app = ownApp();
 
 let count = 0;
 interface Told {

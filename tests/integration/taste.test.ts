@@ -1,13 +1,8 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { newFolder, removeFolder, save, send, startApp, type RunningApp } from "../support/app";
+import { describe, expect, it } from "vitest";
+import { save, send } from "../support/app";
+import { ownApp } from "../support/own-app";
 
-const folder = newFolder();
-let app: RunningApp;
-beforeAll(async () => void (app = await startApp(folder)));
-afterAll(async () => {
-  await app.stop();
-  removeFolder(folder);
-});
+const app = ownApp();
 
 let count = 0;
 const event = (happening: object) => ({ id: `e${count++}`, at: Date.now() - 3_600_000 + count * 1000, ...happening });

@@ -61,8 +61,7 @@ interface NewBatch {
   readonly plan: CookPlan;
   readonly at: Date;
 }
-async function insert(connection: db.Connection, { recipeId, versionId, ground, plan, at }: NewBatch): Promise<string> {
-  const id = randomUUID();
+async function insert(connection: db.Connection, { recipeId, versionId, ground, plan, at }: NewBatch, id: string = randomUUID()): Promise<string> {
   await db.insertBatch(connection, { id, recipeId, versionId, title: plan.title, label: plan.label, plan, ground, begunAt: at.toISOString() });
   return id;
 }
@@ -83,9 +82,9 @@ export async function startAsLastTime(like: string, at = new Date()): Promise<{ 
   return { id: await insert(await getDatabase(), { recipeId, versionId, ...today, at }), without };
 }
 
-/** Enters a batch that was cooked without Threpsis, after the fact; its id. Nothing is taken off the stock for it. */
+/** Enters a batch that was cooked without Threpsis, after the fact, once however often it is sent; its id. Nothing is taken off the stock for it. */
 export async function enterAfterwards(body: unknown, now = new Date()): Promise<string> {
-  const { recipeId, versionId, at: made, grams, body: said, holds, note } = checked(validateAfterwards, body);
+  const { id, recipeId, versionId, at: made, grams, body: said, holds, note } = checked(validateAfterwards, body);
   const detail = "Give the day and hour at which it was made.";
   if (made > now.getTime()) throw new Refusal(422, `That is still to come. ${detail}`, [{ pointer: "/at", detail }]);
   const { ground, plan } = await planOf(recipeId, versionId);
@@ -101,7 +100,8 @@ export async function enterAfterwards(body: unknown, now = new Date()): Promise<
   const { placed, session } = judged(plan, [], events, 0);
   const database = await getDatabase();
   return database.transaction(async (connection) => {
-    const id = await insert(connection, { recipeId, versionId, ground, plan, at: new Date(made) });
+    if (await db.hasBatch(connection, id)) return id;
+    await insert(connection, { recipeId, versionId, ground, plan, at: new Date(made) }, id);
     for (const { place, event } of placed) await db.insertEvent(connection, id, place, event);
     await db.settleBatch(connection, id, new Date(session.endedAt ?? made).toISOString(), session.got === 0 ? null : session.got);
     await db.noteTaught(connection);

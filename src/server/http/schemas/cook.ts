@@ -89,6 +89,8 @@ export const validateAsLastTime = compiled(only({ like: text(80, 1) }));
 export const validateAfterwards = compiled(
   only({
     ...OF,
+    // Made at the page, so that what is sent twice is there once.
+    id: Type.String({ pattern: "^[A-Za-z0-9-]{1,80}$" }),
     at: made.at,
     grams: orNull(some(COOK_LIMITS.grams)),
     body: orNull(amount(0, 10)),

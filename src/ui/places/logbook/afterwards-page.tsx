@@ -1,12 +1,13 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useCallback, useState, type SubmitEvent } from "react";
+import { useCallback, type SubmitEvent } from "react";
 import { HOLDS, type Holds } from "../../../core/cook";
 import { readTyped } from "../../parts/amount-field";
 import { buttonClass } from "../../parts/button";
 import { Pick } from "../../parts/pick";
-import { send, why as whyOf } from "../../parts/send";
+import { useSendOnce } from "../../parts/use-send-once";
+import { WhyNote } from "../../parts/why-note";
 import { Go } from "../../shell/go";
 import { PageHead } from "../../shell/shell";
 import { useDraft } from "../../shell/use-draft";
@@ -50,12 +51,10 @@ export function AfterwardsPage({ sweets, bodies, today }: AfterwardsPageProps) {
   const { present, set, forget } = useDraft<Entry>("afterwards", initial, isEntry);
   const { sweet, version, day, clock, grams, turned, note } = present;
   const put = (part: Partial<Entry>) => set((now) => ({ ...now, ...part }));
-  const [why, setWhy] = useState<string | null>(null);
-  const [isSending, setSending] = useState(false);
+  const { id, why, setWhy, isSending, sendIt } = useSendOnce("It could not be entered.");
   const of = sweets.find(({ recipeId }) => recipeId === sweet);
   const submit = async (event: SubmitEvent) => {
     event.preventDefault();
-    if (isSending) return;
     if (!of) return setWhy("Choose what was cooked.");
     const at = new Date(`${day}T${clock || "12:00"}`);
     if (Number.isNaN(at.getTime())) return setWhy("On what day was it cooked?");
@@ -63,18 +62,11 @@ export function AfterwardsPage({ sweets, bodies, today }: AfterwardsPageProps) {
     if ("why" in weighed) return setWhy(`What it weighed: ${weighed.why}`);
     const body = bodies.find(([, words]) => words === turned)?.[0] ?? null;
     const holds = HOLDS.find((each): each is Holds => each === turned) ?? null;
-    setSending(true);
-    try {
-      const versionId = version === AS_HANDED_DOWN ? null : version;
-      const { id } = (await send("POST", "/api/batches/afterwards", {
-        ...{ recipeId: of.recipeId, versionId, at: at.getTime(), grams: weighed.value, body, holds, note: note.trim() },
-      })) as { readonly id: string };
-      forget();
-      router.push(`/batches/${id}`);
-    } catch (error) {
-      setWhy(whyOf(error, "It could not be entered."));
-      setSending(false);
-    }
+    const versionId = version === AS_HANDED_DOWN ? null : version;
+    const entered = { id, recipeId: of.recipeId, versionId, at: at.getTime(), grams: weighed.value, body, holds, note: note.trim() };
+    if (!(await sendIt("/api/batches/afterwards", entered))) return;
+    forget();
+    router.push(`/batches/${id}`);
   };
   return (
     <>
@@ -143,11 +135,7 @@ export function AfterwardsPage({ sweets, bodies, today }: AfterwardsPageProps) {
               A note
               <textarea className={`${field} w-full min-h-24 py-2`} maxLength={1000} value={note} onChange={(event) => put({ note: event.target.value })} />
             </label>
-            {why && (
-              <p role="alert" className="bg-rose-wash text-rose px-3 py-2">
-                {why}
-              </p>
-            )}
+            <WhyNote why={why} />
             <p>
               <button type="submit" aria-busy={isSending} className={buttonClass("primary")}>
                 Enter it

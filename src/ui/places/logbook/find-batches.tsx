@@ -1,9 +1,7 @@
 "use client";
 
-import { useRouter, useSearchParams } from "next/navigation";
-import { useState } from "react";
 import { formatNumber } from "../../../core/units";
-import { buttonClass } from "../../parts/button";
+import { FIND_SELECT, FindForm, useFind } from "../../shell/find-form";
 import { Go } from "../../shell/go";
 
 interface FindBatchesProps {
@@ -16,67 +14,47 @@ interface FindBatchesProps {
 }
 
 /** Finding a batch: by its name, a food or a word in it, by who tasted it or sat at its table, by season. All in the address. */
-export function FindBatches({ words: given, eater, season, eaters, seasons, total }: FindBatchesProps) {
-  const router = useRouter();
-  const parameters = useSearchParams();
-  const [words, setWords] = useState(given);
-  const go = (name: string, value: string) => {
-    const next = new URLSearchParams(parameters);
-    next.delete("page");
-    next.delete(name);
-    if (value) next.set(name, value);
-    router.push(next.size ? `/logbook?${next}` : "/logbook");
-  };
-  const isLooking = given !== "" || eater !== null || season !== null;
-  const select = "border border-edge bg-sheet px-2 min-h-11 t-ledger max-w-full max-sm:flex-1";
+export function FindBatches({ words, eater, season, eaters, seasons, total }: FindBatchesProps) {
+  const go = useFind("/logbook");
+  const isLooking = words !== "" || eater !== null || season !== null;
   return (
-    <form
-      role="search"
-      className="mb-4 no-print"
-      onSubmit={(event) => {
-        event.preventDefault();
-        go("search", words.trim());
-      }}
+    <FindForm
+      label="Find a batch by its name, a food in it, or a word that was noted"
+      placeholder="Name, a food in it, or a word"
+      words={words}
+      onFind={(found) => go("search", found)}
+      under={
+        <>
+          {" "}
+          {isLooking && (
+            <p className="t-small text-ink2 mt-2">
+              {formatNumber(total)} found.{" "}
+              <Go className="underline" href="/logbook">
+                Show all
+              </Go>
+            </p>
+          )}
+        </>
+      }
     >
-      <div className="flex flex-wrap gap-2">
-        <span className="flex gap-2 flex-1 min-w-64">
-          <input
-            aria-label="Find a batch by its name, a food in it, or a word that was noted"
-            placeholder="Name, a food in it, or a word"
-            value={words}
-            maxLength={200}
-            onChange={(event) => setWords(event.target.value)}
-            className="border border-edge bg-sheet px-3 min-h-11 flex-1 min-w-0"
-          />
-          <button className={buttonClass("plain")}>Find</button>
-        </span>
-        {eaters.length > 0 && (
-          <select aria-label="Of whom" value={eater ?? ""} onChange={(event) => go("eater", event.target.value)} className={select}>
-            <option value="">of anybody</option>
-            {eaters.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name} ate or tasted
-              </option>
-            ))}
-          </select>
-        )}
-        <select aria-label="Of what season" value={season ?? ""} onChange={(event) => go("season", event.target.value)} className={select}>
-          <option value="">all year</option>
-          {seasons.map(({ id, name }) => (
+      {eaters.length > 0 && (
+        <select aria-label="Of whom" value={eater ?? ""} onChange={(event) => go("eater", event.target.value)} className={FIND_SELECT}>
+          <option value="">of anybody</option>
+          {eaters.map(({ id, name }) => (
             <option key={id} value={id}>
-              {name}
+              {name} ate or tasted
             </option>
           ))}
         </select>
-      </div>
-      {isLooking && (
-        <p className="t-small text-ink2 mt-2">
-          {formatNumber(total)} found.{" "}
-          <Go className="underline" href="/logbook">
-            Show all
-          </Go>
-        </p>
       )}
-    </form>
+      <select aria-label="Of what season" value={season ?? ""} onChange={(event) => go("season", event.target.value)} className={FIND_SELECT}>
+        <option value="">all year</option>
+        {seasons.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </FindForm>
   );
 }

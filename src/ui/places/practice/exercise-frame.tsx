@@ -37,10 +37,3 @@ export const Outcome = ({ children, onAgain }: { readonly children: ReactNode; r
     </p>
   </div>
 );
-
-export const Why = ({ why }: { readonly why: string | null }) =>
-  why === null ? null : (
-    <p role="alert" className="mt-3 bg-rose-wash text-rose px-3 py-2">
-      {why}
-    </p>
-  );

@@ -5,7 +5,8 @@ import type { Drawn, Exercise } from "../../../core/practice";
 import { formatGrams } from "../../../core/units";
 import { readTyped } from "../../parts/amount-field";
 import { buttonClass } from "../../parts/button";
-import { Outcome, Why } from "./exercise-frame";
+import { WhyNote } from "../../parts/why-note";
+import { Outcome } from "./exercise-frame";
 import { useTry } from "./use-try";
 
 interface GuessGramsProps {
@@ -45,7 +46,7 @@ export function GuessGrams({ exercise: { kind, seed, food, drawn }, eater, onAga
               onChange={(event) => setTyped(event.target.value)}
             />
           </label>
-          <Why why={why ?? refused} />
+          <WhyNote why={why ?? refused} />
           <p className="mt-4">
             <button type="submit" aria-busy={isSending} className={buttonClass("primary", "min-h-14")}>
               Put it on the scale

@@ -8,7 +8,8 @@ import { buttonClass } from "../../parts/button";
 import { send, why as whyOf } from "../../parts/send";
 import { ColumnHead, RowHead } from "../../parts/table-heads";
 import { failed, toast } from "../../shell/messages";
-import { ExerciseFrame, Why } from "./exercise-frame";
+import { WhyNote } from "../../parts/why-note";
+import { ExerciseFrame } from "./exercise-frame";
 import { useTry } from "./use-try";
 
 interface LadderPageProps {
@@ -178,7 +179,7 @@ function Pair({ seed, step, climber, noticed, onNext }: PairProps) {
           </button>
         ))}
       </div>
-      <Why why={why} />
+      <WhyNote why={why} />
     </>
   );
 }

@@ -4,7 +4,8 @@ import { useEffect, useState } from "react";
 import type { Exercise, Stopped } from "../../../core/practice";
 import { formatGrams, lowerFirst } from "../../../core/units";
 import { buttonClass } from "../../parts/button";
-import { Outcome, Why } from "./exercise-frame";
+import { WhyNote } from "../../parts/why-note";
+import { Outcome } from "./exercise-frame";
 import { useTry } from "./use-try";
 
 interface StopInTimeProps {
@@ -73,7 +74,7 @@ export function StopInTime({ exercise: { kind, seed, pot, wantedWords, moments }
         </p>
       )}
       {begunAt === null && <p className="t-small text-ink2 mt-2">The whole of it goes by in a minute.</p>}
-      <Why why={why} />
+      <WhyNote why={why} />
       {told && (
         <Outcome onAgain={onAgain}>
           <p className="text-[20px]">

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { send, why as whyOf } from "../../parts/send";
+import { useSendOnce } from "../../parts/use-send-once";
 
 interface Trying<Told> {
   /** What the try came to; null before it is sent. */
@@ -14,22 +14,8 @@ interface Trying<Told> {
 /** One try of an exercise: sent once, whatever is pressed; what went wrong can be sent again, and is there once. */
 export function useTry<Told>(kind: string, seed: number, eater: string | null): Trying<Told> {
   const [told, setTold] = useState<Told | null>(null);
-  const [why, setWhy] = useState<string | null>(null);
-  const [isSending, setSending] = useState(false);
-  const [id] = useState(() => crypto.randomUUID());
-  const attempt = async (answer: object): Promise<boolean> => {
-    if (isSending || told !== null) return false;
-    setSending(true);
-    try {
-      setTold((await send("POST", "/api/practice", { id, kind, eater, seed, answer }, { limit: 15_000 })) as Told);
-      setWhy(null);
-      return true;
-    } catch (error) {
-      setWhy(whyOf(error, "It could not be worked out."));
-      return false;
-    } finally {
-      setSending(false);
-    }
-  };
+  const { id, why, isSending, sendIt } = useSendOnce("It could not be worked out.");
+  const attempt = async (answer: object): Promise<boolean> =>
+    told === null && (await sendIt("/api/practice", { id, kind, eater, seed, answer }, (read) => setTold(read as Told)));
   return { told, why, isSending, attempt };
 }

@@ -5,7 +5,8 @@ import { DEEDS, NOTHING_DONE, type Deed, type Exercise, type Mended } from "../.
 import { formatGrams, lowerFirst } from "../../../core/units";
 import { readTyped } from "../../parts/amount-field";
 import { buttonClass } from "../../parts/button";
-import { Outcome, Why } from "./exercise-frame";
+import { WhyNote } from "../../parts/why-note";
+import { Outcome } from "./exercise-frame";
 import { useTry } from "./use-try";
 
 interface WentWrongProps {
@@ -69,7 +70,7 @@ export function WentWrong({ exercise: { kind, seed, pot, grams, meant, now }, ea
               </label>
             ))}
           </fieldset>
-          <Why why={why ?? refused} />
+          <WhyNote why={why ?? refused} />
           <p className="mt-4">
             <button type="submit" aria-busy={isSending} className={buttonClass("primary", "min-h-14")}>
               Do it

@@ -1,10 +1,8 @@
 "use client";
 
-import { useRouter, useSearchParams } from "next/navigation";
-import { useState } from "react";
 import type { RecipeSearch } from "../../../core/recipe";
 import { formatNumber } from "../../../core/units";
-import { buttonClass } from "../../parts/button";
+import { FIND_SELECT, FindForm, useFind } from "../../shell/find-form";
 import { Go } from "../../shell/go";
 
 /** What there is to choose from; `waiting` says how many recipes are still to be looked through. */
@@ -39,81 +37,66 @@ export function FindRecipes({
   readonly choices: FindChoices;
   readonly total: number;
 }) {
-  const router = useRouter();
-  const parameters = useSearchParams();
-  const [words, setWords] = useState(search.words);
-  const go = (name: string, value: string) => {
-    const next = new URLSearchParams(parameters);
-    next.delete("page");
-    next.delete(name);
-    if (value) next.set(name, value);
-    router.push(next.size ? `/recipes?${next}` : "/recipes");
-  };
-  const select = "border border-edge bg-sheet px-2 min-h-11 t-ledger max-w-full max-sm:flex-1";
+  const go = useFind("/recipes");
   return (
-    <form
-      role="search"
-      className="mb-4 no-print"
-      onSubmit={(event) => {
-        event.preventDefault();
-        go("search", words.trim());
-      }}
-    >
-      <div className="flex flex-wrap gap-2">
-        <span className="flex gap-2 flex-1 min-w-64">
-          <input
-            aria-label="Find a recipe by its name or a food in it"
-            placeholder="Name, or a food in it"
-            value={words}
-            maxLength={200}
-            onChange={(event) => setWords(event.target.value)}
-            className="border border-edge bg-sheet px-3 min-h-11 flex-1 min-w-0"
-          />
-          <button className={buttonClass("plain")}>Find</button>
-        </span>
-        <select aria-label="Already fit for" value={search.diets[0] ?? ""} onChange={(event) => go("diet", event.target.value)} className={`${select} sm:w-40`}>
-          <option value="">any diet</option>
-          {choices.diets.map(({ id, name }) => (
-            <option key={id} value={id}>
-              already {name.toLowerCase()}
-            </option>
-          ))}
-        </select>
-        <select aria-label="Ready within" value={search.minutes ?? ""} onChange={(event) => go("minutes", event.target.value)} className={select}>
-          <option value="">any time</option>
-          {TIMES.map(([minutes, name]) => (
-            <option key={minutes} value={minutes}>
-              within {name}
-            </option>
-          ))}
-        </select>
-        {choices.tags.length > 0 && (
-          <select aria-label="With the word" value={search.tag ?? ""} onChange={(event) => go("tag", event.target.value)} className={select}>
-            <option value="">any season or occasion</option>
-            {choices.tags.map((tag) => (
-              <option key={tag} value={tag}>
-                {tag}
-              </option>
-            ))}
-          </select>
-        )}
-      </div>
-      {(isLooking(search) || choices.waiting !== null) && (
-        <p className="t-small text-ink2 mt-2">
-          {isLooking(search) && (
-            <>
-              {formatNumber(total)} found{foodName ? ` with ${foodName.toLowerCase()}` : ""}.{" "}
-              <Go className="underline" href="/recipes">
-                Show all
-              </Go>{" "}
-            </>
+    <FindForm
+      label="Find a recipe by its name or a food in it"
+      placeholder="Name, or a food in it"
+      words={search.words}
+      onFind={(found) => go("search", found)}
+      under={
+        <>
+          {" "}
+          {(isLooking(search) || choices.waiting !== null) && (
+            <p className="t-small text-ink2 mt-2">
+              {isLooking(search) && (
+                <>
+                  {formatNumber(total)} found{foodName ? ` with ${foodName.toLowerCase()}` : ""}.{" "}
+                  <Go className="underline" href="/recipes">
+                    Show all
+                  </Go>{" "}
+                </>
+              )}
+              {choices.waiting !== null && <>{choices.waiting} recipes are still being looked through; they may be missing here.</>}
+            </p>
           )}
-          {choices.waiting !== null && <>{choices.waiting} recipes are still being looked through; they may be missing here.</>}
-        </p>
+          {search.diets.length > 0 && (
+            <p className="t-small text-ink2 mt-1">Only recipes of which every line is read and allowed: what is not known is never counted as fit.</p>
+          )}
+        </>
+      }
+    >
+      <select
+        aria-label="Already fit for"
+        value={search.diets[0] ?? ""}
+        onChange={(event) => go("diet", event.target.value)}
+        className={`${FIND_SELECT} sm:w-40`}
+      >
+        <option value="">any diet</option>
+        {choices.diets.map(({ id, name }) => (
+          <option key={id} value={id}>
+            already {name.toLowerCase()}
+          </option>
+        ))}
+      </select>
+      <select aria-label="Ready within" value={search.minutes ?? ""} onChange={(event) => go("minutes", event.target.value)} className={FIND_SELECT}>
+        <option value="">any time</option>
+        {TIMES.map(([minutes, name]) => (
+          <option key={minutes} value={minutes}>
+            within {name}
+          </option>
+        ))}
+      </select>
+      {choices.tags.length > 0 && (
+        <select aria-label="With the word" value={search.tag ?? ""} onChange={(event) => go("tag", event.target.value)} className={FIND_SELECT}>
+          <option value="">any season or occasion</option>
+          {choices.tags.map((tag) => (
+            <option key={tag} value={tag}>
+              {tag}
+            </option>
+          ))}
+        </select>
       )}
-      {search.diets.length > 0 && (
-        <p className="t-small text-ink2 mt-1">Only recipes of which every line is read and allowed: what is not known is never counted as fit.</p>
-      )}
-    </form>
+    </FindForm>
   );
 }

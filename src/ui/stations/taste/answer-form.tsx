@@ -5,7 +5,8 @@ import { SERVING_TEMPERATURES, type ServingTemperature } from "../../../core/foo
 import { asked, ATTRIBUTE_WORDS, LIKING_WORDS, STEPS, stepWords, type Attribute, type Step } from "../../../core/sensory";
 import { buttonClass } from "../../parts/button";
 import { Pick } from "../../parts/pick";
-import { send, why as whyOf } from "../../parts/send";
+import { useSendOnce } from "../../parts/use-send-once";
+import { WhyNote } from "../../parts/why-note";
 import { SERVED_WORDS, type Taster } from "./taste-data";
 
 interface AnswerFormProps {
@@ -22,30 +23,15 @@ export function AnswerForm({ batch, taster, isBound, served, onServed, onDone }:
   const [steps, setSteps] = useState<Readonly<Partial<Record<Attribute, Step>>>>({});
   const [liking, setLiking] = useState<number | null>(null);
   const [word, setWord] = useState("");
-  const [why, setWhy] = useState<string | null>(null);
-  const [isSending, setSending] = useState(false);
-  // Made once: what is sent again after no answer came is there once.
-  const [id] = useState(() => crypto.randomUUID());
+  const { id, why, setWhy, isSending, sendIt } = useSendOnce("It could not be kept.");
   const say = (attribute: Attribute, step: Step | null) =>
     setSteps(({ [attribute]: _, ...others }) => (step === null ? others : { ...others, [attribute]: step }));
   const submit = async (event: SubmitEvent) => {
     event.preventDefault();
-    if (isSending) return;
     if (Object.keys(steps).length === 0 && liking === null && word.trim() === "") return setWhy("Say at least one thing, or leave it.");
-    setSending(true);
-    try {
-      const { eater, guest, isSettled } = taster;
-      await send(
-        "POST",
-        `/api/batches/${batch}/tastings`,
-        { id, eater, guest, served, isSettled, answer: { steps, liking, word: word.trim() } },
-        { limit: 15_000 },
-      );
-      onDone(true);
-    } catch (error) {
-      setWhy(whyOf(error, "It could not be kept."));
-      setSending(false);
-    }
+    const { eater, guest, isSettled } = taster;
+    const body = { id, eater, guest, served, isSettled, answer: { steps, liking, word: word.trim() } };
+    if (await sendIt(`/api/batches/${batch}/tastings`, body)) onDone(true);
   };
   return (
     <form noValidate onSubmit={(event) => void submit(event)}>
@@ -91,11 +77,7 @@ export function AnswerForm({ batch, taster, isBound, served, onServed, onDone }:
           onChange={(event) => setWord(event.target.value)}
         />
       </label>
-      {why && (
-        <p role="alert" className="mt-3 bg-rose-wash text-rose px-3 py-2">
-          {why}
-        </p>
-      )}
+      <WhyNote why={why} />
       <p className="mt-6 flex flex-wrap gap-3">
         <button type="submit" aria-busy={isSending} className={buttonClass("primary", "min-h-14")}>
           Done, hand it on

@@ -4,6 +4,7 @@ import { useState, type SubmitEvent } from "react";
 import type { MayTaste } from "../../../core/views";
 import { buttonClass } from "../../parts/button";
 import { send, why as whyOf } from "../../parts/send";
+import { WhyNote } from "../../parts/why-note";
 import type { Taster } from "./taste-data";
 
 interface GuestProps {
@@ -100,11 +101,7 @@ export function Guest({ ask, allergies, onAsk, onBack }: GuestProps) {
           />
         </label>
       </fieldset>
-      {why && (
-        <p role="alert" className="mt-3 bg-rose-wash text-rose px-3 py-2">
-          {why}
-        </p>
-      )}
+      <WhyNote why={why} />
       {found && (
         <div role="alert" className={`mt-3 px-3 py-2 ${found.may === "no" ? "bg-rose-wash" : "bg-saffron-wash"}`}>
           <p className="font-[550]">{found.may === "no" ? `It is not for ${found.name}.` : `Something is to be settled before ${found.name} tastes it.`}</p>

@@ -2,7 +2,8 @@
 
 import { useState, type SubmitEvent } from "react";
 import { buttonClass } from "../../parts/button";
-import { send, why as whyOf } from "../../parts/send";
+import { useSendOnce } from "../../parts/use-send-once";
+import { WhyNote } from "../../parts/why-note";
 import type { Taster } from "./taste-data";
 
 interface TriangleCupsProps {
@@ -10,30 +11,19 @@ interface TriangleCupsProps {
   readonly taster: Taster;
   readonly place: number;
   readonly codes: readonly string[];
-  /** null: nothing was chosen, and it was left. */
+  /** Whether something was chosen and kept. */
   readonly onDone: (isKept: boolean) => void;
 }
 
 /** One set of three cups: which is other than the two? Who cannot tell guesses; whether it was right is told to nobody before the end. */
 export function TriangleCups({ test, taster, place, codes, onDone }: TriangleCupsProps) {
   const [code, setCode] = useState<string | null>(null);
-  const [why, setWhy] = useState<string | null>(null);
-  const [isSending, setSending] = useState(false);
-  // Made once: what is sent again after no answer came is there once.
-  const [id] = useState(() => crypto.randomUUID());
+  const { id, why, setWhy, isSending, sendIt } = useSendOnce("It could not be kept.");
   const submit = async (event: SubmitEvent) => {
     event.preventDefault();
-    if (isSending) return;
     if (code === null) return setWhy("Choose one of the three. Who cannot tell guesses.");
-    setSending(true);
-    try {
-      const { eater, guest, isSettled } = taster;
-      await send("POST", `/api/triangles/${test}/answers`, { id, eater, guest, isSettled, place, code }, { limit: 15_000 });
-      onDone(true);
-    } catch (error) {
-      setWhy(whyOf(error, "It could not be kept."));
-      setSending(false);
-    }
+    const { eater, guest, isSettled } = taster;
+    if (await sendIt(`/api/triangles/${test}/answers`, { id, eater, guest, isSettled, place, code })) onDone(true);
   };
   return (
     <form noValidate onSubmit={(event) => void submit(event)}>
@@ -63,11 +53,7 @@ export function TriangleCups({ test, taster, place, codes, onDone }: TriangleCup
           ))}
         </div>
       </fieldset>
-      {why && (
-        <p role="alert" className="mt-3 bg-rose-wash text-rose px-3 py-2">
-          {why}
-        </p>
-      )}
+      <WhyNote why={why} />
       <p className="mt-6 flex flex-wrap gap-3">
         <button type="submit" aria-busy={isSending} className={buttonClass("primary", "min-h-14")}>
           This one, hand it on

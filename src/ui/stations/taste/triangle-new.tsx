@@ -7,7 +7,8 @@ import { MOST_TESTS, testsNeeded, triangleFinds, type TriangleAim } from "../../
 import { readTyped } from "../../parts/amount-field";
 import { buttonClass } from "../../parts/button";
 import { Pick } from "../../parts/pick";
-import { send, why as whyOf } from "../../parts/send";
+import { useSendOnce } from "../../parts/use-send-once";
+import { WhyNote } from "../../parts/why-note";
 import { Go } from "../../shell/go";
 import { PageHead } from "../../shell/shell";
 import { SERVED_WORDS } from "./taste-data";
@@ -41,27 +42,17 @@ export function TriangleNew({ sample, others, eaters, serve }: TriangleNewProps)
   const [served, setServed] = useState(serve);
   const [server, setServer] = useState(eaters[0]?.id ?? SOMEBODY);
   const [name, setName] = useState("");
-  const [why, setWhy] = useState<string | null>(null);
-  const [id] = useState(() => crypto.randomUUID());
-  const [isSending, setSending] = useState(false);
+  const { id, why, setWhy, isSending, sendIt } = useSendOnce("The test could not be begun.");
   const tests = typed ?? String(testsFor(tell, aim));
   const read = readTyped(tests, 3, MOST_TESTS);
   const planned = "value" in read && Number.isInteger(read.value) ? read.value : null;
   const submit = async (event: SubmitEvent) => {
     event.preventDefault();
-    if (isSending) return;
     if (other === "") return setWhy("Choose what it is held against.");
     if (planned === null) return setWhy(`How many tests? A whole number from 3 to ${MOST_TESTS}.`);
     if (server === SOMEBODY && name.trim() === "") return setWhy("Who serves? Who serves knows the cups, and does not taste.");
-    setSending(true);
-    try {
-      const by = server === SOMEBODY ? { eater: null, name: name.trim() } : { eater: server, name: eaters.find((each) => each.id === server)?.name ?? "" };
-      await send("POST", "/api/triangles", { id, batches: [sample.batch, other], aim, tell, planned, served, server: by }, { limit: 15_000 });
-      router.push(`/triangles/${id}`);
-    } catch (error) {
-      setWhy(whyOf(error, "The test could not be begun."));
-      setSending(false);
-    }
+    const by = server === SOMEBODY ? { eater: null, name: name.trim() } : { eater: server, name: eaters.find((each) => each.id === server)?.name ?? "" };
+    if (await sendIt("/api/triangles", { id, batches: [sample.batch, other], aim, tell, planned, served, server: by })) router.push(`/triangles/${id}`);
   };
   const share = (of: number) => `${Math.round(100 * of)} %`;
   return (
@@ -152,11 +143,7 @@ export function TriangleNew({ sample, others, eaters, serve }: TriangleNewProps)
                 onChange={setServed}
               />
             </div>
-            {why && (
-              <p role="alert" className="bg-rose-wash text-rose px-3 py-2">
-                {why}
-              </p>
-            )}
+            <WhyNote why={why} />
             <p>
               <button type="submit" aria-busy={isSending} className={buttonClass("primary")}>
                 Code the cups
