@@ -19,7 +19,7 @@ const below = {
   models: ["numeric", "units", "food", "process", "recipe"],
   table: ["numeric", "units", "food", "models"],
   evaluate: ["numeric", "units", "food", "process", "recipe", "models"],
-  exchange: ["numeric", "units", "food", "recipe", "cook"],
+  exchange: ["numeric", "units", "food", "recipe", "cues", "cook", "calendar", "nutrition", "adaptation", "cautions", "keep"],
   nutrition: ["numeric", "units", "food", "recipe", "models", "evaluate"],
   substitution: ["numeric", "units", "food", "process", "recipe", "models", "table", "evaluate"],
   method: ["numeric", "units", "food", "process", "recipe", "substitution"],
@@ -55,8 +55,10 @@ const below = {
     "adaptation",
     "cautions",
   ],
+  keep: ["numeric", "units", "food", "household", "calendar", "process", "packet", "recipe", "models", "table", "evaluate", "stock", "cautions", "nutrition"],
+  plan: ["numeric", "units", "food", "household", "calendar", "recipe", "method"],
   practice: ["numeric", "units", "food", "process", "models", "evaluate", "kitchen"],
-  views: ["numeric", "units", "food", "household", "pantry", "packet", "process", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "learning", "stock", "sensory", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "pantry", "packet", "process", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "learning", "stock", "keep", "exchange", "sensory", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],

@@ -3,6 +3,7 @@
  * npm run restore -- file: puts a backup in the place of all that is there; the server must be stopped. Where what is there
  * cannot be opened, it is moved to set-aside whole.
  * npm run restore -- --salvage: goes on with what can be read of a damaged folder, and says what could not.
+ * THREPSIS_PASSPHRASE seals the backup with it, or opens one that is sealed.
  * THREPSIS_DATA names the data folder (else the demo's); with DATABASE_URL the data are on that PostgreSQL server, which may
  * be in use, and only what was there before a restore is kept in the folder.
  */
@@ -11,6 +12,7 @@ import { join, resolve } from "node:path";
 import * as db from "../src/db";
 import { backupName, putInPlace, readBackup } from "../src/server/data/backup";
 import { databaseUrl } from "../src/server/data/database";
+import { isSealed, seal, unseal } from "../src/server/data/sealed";
 import { Refusal } from "../src/server/http/problems";
 
 const folder = resolve(process.env.THREPSIS_DATA ?? ".data/demo");
@@ -18,6 +20,7 @@ const [task, file] = process.argv.slice(2);
 /** What stays where it is when all else is moved aside. */
 const STAYS = new Set(["lock", "set-aside", "before-restore", "notices.json", "demo"]);
 
+const passphrase = process.env.THREPSIS_PASSPHRASE || null;
 const url = databaseUrl();
 const where = url === null ? folder : "the PostgreSQL server";
 
@@ -50,7 +53,9 @@ try {
     console.log([`${folder} can be opened again.`, ...told.map(({ text }) => text)].join("\n"));
   } else if (task === "restore") {
     if (!file || !existsSync(file)) throw new Refusal(400, file ? `There is no file ${file}.` : "Name the backup: npm run restore -- file.jsonl");
-    const dump = await readBackup(readFileSync(file, "utf8"));
+    const given = readFileSync(file, "utf8");
+    if (isSealed(given) && !passphrase) throw new Refusal(422, "The backup is sealed: set THREPSIS_PASSPHRASE to its passphrase.");
+    const dump = await readBackup(isSealed(given) && passphrase ? await unseal(given, passphrase) : given);
     const database = await openOrAnew();
     try {
       const { recipes, versions, made } = await putInPlace(database, dump, folder);
@@ -66,10 +71,10 @@ try {
     const copy = url === null ? await db.openCopy(folder) : await db.openPostgres(url);
     const text = db.encodeDump(await copy.transaction((connection) => db.dumpRows(connection, made)));
     await copy.close();
-    const path = resolve(file ?? backupName(made));
+    const path = resolve(file ?? (passphrase ? backupName(made).replace(/\.jsonl$/, ".sealed") : backupName(made)));
     if (!file && existsSync(path)) throw new Refusal(409, `${path} is there already. Name another file: npm run backup -- file.jsonl`);
-    db.writeDurably(path, text);
-    console.log(`Backed up ${where} to ${path}.`);
+    db.writeDurably(path, passphrase ? await seal(text, passphrase, made) : text);
+    console.log(`Backed up ${where} to ${path}${passphrase ? ", sealed" : ""}.`);
   }
 } catch (error) {
   if (!(error instanceof Refusal || error instanceof db.FolderInUse || error instanceof db.FolderNotWritable || error instanceof db.CannotRecover)) throw error;

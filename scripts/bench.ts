@@ -8,6 +8,7 @@ import { nutritionProfile } from "../src/core/nutrition";
 import { propose } from "../src/core/substitution";
 import { createHighsPort } from "../src/workers/solver/highs-port";
 import { library, reading } from "./bench-library";
+import { keeping } from "./bench-keep";
 import { logbook } from "./bench-logbook";
 import { readings } from "./bench-reading";
 import { besideDraws } from "./bench-draws";
@@ -273,6 +274,7 @@ const PARTS = {
   logbook: () => logbook(rows, spread),
   views,
   faults: () => faults(rows),
+  keeping: async () => void rows.push(...(await keeping(timed, spread))),
   verdicts: () => verdicts(rows),
   reading: () => readings(rows, spread),
 };

@@ -27,6 +27,7 @@ const forNode = (entry, outfile, external) =>
 await forNode("src/workers/solver.thread.ts", "solver.thread.mjs", ["highs"]);
 await forNode("src/server/http/serve.ts", "serve.mjs", ["next", "pino"]);
 await forNode("src/server/recipes/reading.thread.ts", "reading.thread.mjs", ["pino"]);
+await forNode("src/server/plan/planning.thread.ts", "planning.thread.mjs", ["pino"]);
 
 /** An empty database, packed: to begin one takes a tenth of the time of making one. */
 async function packEmptyDatabase(path) {

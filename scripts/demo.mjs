@@ -41,7 +41,11 @@ export function prepare() {
   once(
     "app",
     ["package-lock.json", "src", "scripts/build.mjs", "next.config.ts", "postcss.config.mjs", "tsconfig.json"],
-    !existsSync(".next/BUILD_ID") || !existsSync(".build/solver.thread.mjs") || !existsSync(".build/serve.mjs") || !existsSync(".build/reading.thread.mjs"),
+    !existsSync(".next/BUILD_ID") ||
+      !existsSync(".build/solver.thread.mjs") ||
+      !existsSync(".build/serve.mjs") ||
+      !existsSync(".build/reading.thread.mjs") ||
+      !existsSync(".build/planning.thread.mjs"),
     () => run("npm", ["run", "build"]),
   );
 }

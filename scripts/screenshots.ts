@@ -40,12 +40,6 @@ await save(
 );
 await shot("swap", "/recipes/demo-2/swap");
 await shot("swap-phone", "/recipes/demo-2/swap", { width: 390, height: 844 });
-await shot("why", "/recipes/demo-2/swap", {
-  then: async (page) => {
-    await page.getByRole("button", { name: /^Sweetness, chilled for this table/ }).click();
-    await page.getByText(/^By 4,000 draws/).waitFor();
-  },
-});
 await shot("recipe", "/recipes/demo-1/recipe");
 await shot("table", "/recipes/demo-1/table", {
   then: async (page) => {
@@ -88,6 +82,14 @@ await shot("taste", "/recipes/demo-1/lineage", {
     await page.getByRole("button", { name: "See what was said" }).click();
     await page.getByRole("heading", { name: "Next time" }).waitFor();
     await page.getByText(/^One moment/).waitFor({ state: "detached" });
+  },
+});
+await shot("keep", "/recipes/demo-1/lineage", {
+  height: 1000,
+  then: async (page) => {
+    await page.getByRole("link", { name: /^Cooked yesterday/ }).click();
+    await page.getByRole("link", { name: "Boxes, label, what is left" }).click();
+    await page.getByRole("heading", { name: "How long it keeps" }).waitFor();
   },
 });
 await shot("learned", "/logbook/learned", { height: 1060 });

@@ -200,13 +200,28 @@ export const CONSTANTS: Constants = {
   keeping: {
     value: {
       kinds: {
-        "wet pudding": { room: 0, fridge: 3 }, "fresh coconut": { room: 1, fridge: 5 }, "milk solids": { room: 2, fridge: 7 },
-        "milk-bound, uncooked": { room: 2, fridge: 5 }, "date or fruit": { room: 7, fridge: 21 }, "loose, roasted": { room: 15, fridge: 30 },
-        "ground oily seed": { room: 18, fridge: 35 }, "fat-bound, dry sugar": { room: 28, fridge: 45 }, "cooked sugar and seed": { room: 30, fridge: 60 },
+        "wet pudding": { room: 0, fridge: 3, freezer: 60 }, "fresh coconut": { room: 1, fridge: 5, freezer: 60 }, "milk solids": { room: 2, fridge: 7, freezer: 60 },
+        "milk-bound, uncooked": { room: 2, fridge: 5, freezer: 60 }, "date or fruit": { room: 7, fridge: 21, freezer: 120 }, "loose, roasted": { room: 15, fridge: 30, freezer: 90 },
+        "ground oily seed": { room: 18, fridge: 35, freezer: 90 }, "fat-bound, dry sugar": { room: 28, fridge: 45, freezer: 90 }, "cooked sugar and seed": { room: 30, fridge: 60, freezer: 90 },
       },
       byActivity: [[0.95, 0, 3], [0.91, 0, 5], [0.88, 0, 7], [0.86, 1, 7], [0.8, 4, 12], [0.7, 8, 21], [0.62, 18, 30], [0, 28, 45]],
+      unknown: { room: 0, fridge: 2, freezer: 30 },
+      freezing: {
+        "eaten frozen": { days: 60, thaw: "It is eaten frozen: let it stand 5 to 10 minutes. What has thawed is never frozen again." },
+        gel: { days: null, thaw: "A gel of agar, gelatine or pectin breaks in the frost and weeps as it thaws: it is not frozen." },
+        egg: { days: null, thaw: "A custard set by egg weeps and turns grainy in the frost: it is not frozen." },
+        cultured: { days: 30, thaw: "Thaw it overnight in the fridge and stir it smooth: yogurt and its like turn a little grainy in the frost." },
+        starch: { days: 30, thaw: "Thaw it overnight in the fridge, then warm it gently with a splash of its milk, stirring: starch weeps in the frost and takes it up again." },
+        wet: { days: 60, thaw: "Thaw it overnight in the fridge, stir it, and heat it up once, to 75 °C." },
+        moist: { days: 60, thaw: "Thaw it overnight in the fridge in its closed box, so that water settles on the box and not on the sweet." },
+        dry: { days: 120, thaw: "Thaw it for some hours in its closed box, so that water settles on the box and not on the sweet." },
+      },
+      byProducts: { pulp: { room: 0, fridge: 2, freezer: 90 } },
+      thawed: 2,
+      opened: { share: 0.5, wetSpoon: 2 },
+      sealed: 0.85,
     },
-    source: "days by kind of sweet and by water activity, covered and clean, at up to 30 °C (rule of thumb)", rule: true,
+    source: "days by kind of sweet and by water activity, covered and clean, at up to 30 °C; frozen at −18 °C, for its quality (rules of thumb)", rule: true,
   },
   binding: {
     value: {

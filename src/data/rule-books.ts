@@ -1,5 +1,6 @@
 import type { ClaimRule, NutritionRowId, RetentionFactors, RuleBook } from "../core/nutrition";
 import { RULES } from "./diet-rules";
+import { LABEL_LAYOUTS } from "./label-layouts";
 
 const EU = "EU 1924/2006, annex";
 const CODEX = "Codex CAC/GL 23-1997, table of conditions";
@@ -71,7 +72,7 @@ const US_NOTE = "By the reference amount of the regulation; a serving here stand
 /** Laws and standards, each with its reference intakes and the nutrition claims that are surely its own. */
 export const RULE_BOOKS: readonly RuleBook[] = [
   {
-    id: "eu", name: "European Union", intakeSource: "EU 1169/2011, annex XIII", intakes: EU_INTAKES,
+    id: "eu", label: LABEL_LAYOUTS.eu, name: "European Union", intakeSource: "EU 1169/2011, annex XIII", intakes: EU_INTAKES,
     claims: [
       ...per100(EU),
       { claim: "low sugars", all: [{ row: "totalSugars", per: "100 g", most: 5 }], source: EU },
@@ -84,7 +85,7 @@ export const RULE_BOOKS: readonly RuleBook[] = [
     ],
   },
   {
-    id: "codex", name: "Codex", intakeSource: "Codex CXG 2-1985, nutrient reference values", intakes: CODEX_INTAKES,
+    id: "codex", label: LABEL_LAYOUTS.codex, name: "Codex", intakeSource: "Codex CXG 2-1985, nutrient reference values", intakes: CODEX_INTAKES,
     claims: [
       ...per100(CODEX),
       { claim: "reduced sugars", less: { row: "totalSugars", share: 0.25 }, source: "Codex CAC/GL 23-1997, comparative claims" },
@@ -93,7 +94,7 @@ export const RULE_BOOKS: readonly RuleBook[] = [
     ],
   },
   {
-    id: "us", name: "United States", intakeSource: "21 CFR 101.9, daily values for adults", intakes: US_INTAKES,
+    id: "us", label: LABEL_LAYOUTS.us, name: "United States", intakeSource: "21 CFR 101.9, daily values for adults", intakes: US_INTAKES,
     claims: [
       { claim: "sugar-free", all: [{ row: "totalSugars", per: "serving", most: 0.5, strictly: true }], source: "21 CFR 101.60(c)", note: US_NOTE },
       { claim: "no added sugar", keeps: NO_ADDED_SUGAR, source: "21 CFR 101.60(c)(2)" },
@@ -109,7 +110,7 @@ export const RULE_BOOKS: readonly RuleBook[] = [
     ],
   },
   {
-    id: "india", name: "India", intakeSource: "FSSAI Labelling and Display Regulations 2020, for 2,000 kcal a day",
+    id: "india", label: LABEL_LAYOUTS.india, name: "India", intakeSource: "FSSAI Labelling and Display Regulations 2020, for 2,000 kcal a day",
     intakes: { energy: 2000 * KJ, fat: 67, saturatedFat: 22, addedSugars: 50, sodium: 2000 },
     claims: [...per100(INDIA), { claim: "low sugars", all: [{ row: "totalSugars", per: "100 g", most: 5 }], source: INDIA }],
   },

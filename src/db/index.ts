@@ -27,3 +27,4 @@ export * from "./tastings";
 export * from "./triangles";
 export * from "./practice";
 export * from "./logbook";
+export * from "./people";

@@ -152,23 +152,10 @@ describe("beside the stove", () => {
     for (let left = 12; left > 0 && (await page.getByLabel(/^What all of it weighs/).count()) === 0; left--) await next.click();
     await button("It is done").click();
     await page.getByRole("region", { name: "As it came out" }).waitFor();
-    await page.getByLabel("For whom").fill("the neighbour");
-    await button("Set aside").click();
-    await page.getByRole("region", { name: "Portions" }).getByText("not weighed").waitFor();
     await page.getByRole("region", { name: "How it turned out" }).getByRole("combobox").first().selectOption("6");
     await page.getByText("Hot: body 6.0 of 10.", { exact: true }).waitFor();
-    // What is left is put by, no longer than it keeps; it is then in stock.
-    const over = page.getByRole("region", { name: "Left over" });
-    await over.getByLabel("last day").fill("2099-01-01");
-    await over.getByRole("button", { name: "Put by" }).click();
-    await over
-      .getByRole("alert")
-      .getByText(/at the most/)
-      .waitFor();
-    await over.getByLabel("where").selectOption("fridge");
-    await over.getByLabel("g", { exact: true }).fill("200");
-    await over.getByRole("button", { name: "Put by" }).click();
-    await over.getByRole("listitem").getByText("200 g", { exact: true }).waitFor();
+    // Boxes, its label and what is left have a page of their own.
+    expect(await session.link("Boxes, label, what is left").count()).toBe(1);
     await page.getByText("Saved", { exact: true }).waitFor();
     expect(await axe(page)).toEqual([]);
     // Deleted, and put back at once.

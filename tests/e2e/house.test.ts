@@ -25,7 +25,7 @@ async function pressTo(keys: readonly string[], there: () => Promise<unknown>): 
 /** Walks by Tab until what has the focus is called so; says what was passed where it never comes. */
 async function tabTo(name: RegExp): Promise<void> {
   const passed: string[] = [];
-  for (let i = 0; i < 110; i++) {
+  for (let i = 0; i < 200; i++) {
     await press("Tab");
     const at = await focused();
     if (name.test(at)) return;

@@ -77,6 +77,7 @@ describe("a batch that is tasted", () => {
 
     await button("See what was said").tap();
     await page.getByRole("row", { name: /^Sweetness 2/ }).waitFor();
+    await page.getByText(/Grandmother.*after: not sweet enough/).waitFor();
     await page.getByText(/% sweeter/).waitFor();
     await page
       .getByText(/more .*sugar/i)

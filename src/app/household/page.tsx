@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { cookies } from "next/headers";
-import { canUndoRestore } from "@/server/data/backup";
+import { aboutPeople, canUndoRestore } from "@/server/data/backup";
 import { getEaters } from "@/server/kitchen/sources";
 import { shippedConstants, shownFoods } from "@/server/kitchen/pantry";
 import { HouseholdPage } from "@/ui/places/household/household-page";
@@ -15,6 +15,7 @@ export default async function Page() {
     <HouseholdPage
       theme={theme}
       canGoBack={canUndoRestore()}
+      people={await aboutPeople()}
       eaters={await getEaters()}
       today={today}
       shown={await shownFoods()}

@@ -1,7 +1,7 @@
 import type { Food } from "../food";
 import { holdsFor, baseOf, type When } from "../models/diet";
 import type { Archetype, LineId, Operation, ReadRecipe } from "../recipe";
-import type { AgeBand, DiningTable, LimitId } from "../table";
+import { AGE_BANDS, type AgeBand, type DiningTable, type LimitId } from "../table";
 
 /** Something to mind, said where it applies: all that is given must hold, any of each list. */
 export interface CautionRule {
@@ -9,6 +9,8 @@ export interface CautionRule {
   readonly grade: CautionGrade;
   readonly text: string;
   readonly source: string;
+  /** Whoever eats it has to know, so that it stands on its label too. */
+  readonly forEater?: true;
   /** Foods by their properties. */
   readonly foods?: readonly When[];
   /** Of those foods together more than so many grams in a serving. */
@@ -126,3 +128,13 @@ export function cautionsFor(
   });
   return CAUTION_GRADES.flatMap((grade) => found.filter((each) => each.grade === grade));
 }
+
+/** All ages at one table: who will eat of a jar nobody knows. */
+const ANYBODY = AGE_BANDS.map((age) => ({ eater: age, name: age, servings: 1, rules: [], limits: [], age }));
+
+/** The cautions that whoever eats it has to know, of whatever age: they go with the sweet. */
+export const cautionsForEaters = (input: Omit<CautionInput, "table">, rules: readonly CautionRule[]): Caution[] =>
+  cautionsFor(
+    { ...input, table: { rules: [], limits: [], seats: ANYBODY } },
+    rules.filter(({ forEater }) => forEater === true),
+  );

@@ -1,4 +1,4 @@
-export { cautionInput, cautionsFor, type Caution, type CautionRule } from "./cautions";
-export { vesselFindings, type VesselFinding } from "./vessels";
+export { cautionInput, cautionsFor, cautionsForEaters, type Caution, type CautionRule } from "./cautions";
+export { vesselFindings, vesselsUsed, type VesselFinding } from "./vessels";
 export { mistakes, type LookAlikes } from "./look-alikes";
-export { saidClaims, type SaidClaim } from "./said-claims";
+export { lineWithoutPraise, notesWithoutClaims, saidClaims, stepWithoutPraise, titleWithoutClaims, type SaidClaim } from "./said-claims";

@@ -1,8 +1,9 @@
 import { recipeInput } from "../adaptation";
 import { findings, type Rule } from "../models/diet";
 import { judgeClaims, nutritionProfile, type ClaimVerdict, type RetentionFactors, type RuleBook } from "../nutrition";
-import type { ReadRecipe } from "../recipe";
+import { singleSpaced, trimmedOf, type ReadRecipe } from "../recipe";
 import type { Constants } from "../food";
+import { capital } from "../units";
 import { judgedLines, listedIn, stepFindings } from "../substitution";
 
 /** Something that a recipe says of itself, in its title or notes, and what its lines and figures make of it. */
@@ -61,6 +62,50 @@ const NOT_BEFORE =
   /(?:\b(?:not|non|isn.?t|never|nearly|almost|or|if|to make|make (?:it|this)|can be|could be|for an?|for our|for my|for the)[ -]*(?:quite |fully |all )?)$/i;
 const NOT_AFTER =
   /^ (?:option|version|variation|alternative|eaters?|guests?|friends?|people|table|milk|butter|ghee|cream|yogh?urt|cheese|chocolate|condensed)/i;
+
+/** Praise of what something does to health: nobody here has measured it, and none of it goes out of the house. */
+const PRAISE =
+  /\b(?:diabetic|diabetes|keto|heart|gut|weight[- ]loss|immunity|skin|hair)[- ]?(?:friendly|safe|healthy|boosting|booster)\b|\b(?:good|great|best|safe|ideal|excellent) for (?:the |your )?(?:diabet\w+|skin|hair|heart|bones?|eyes|digestion|gut|immunity|weight loss|blood (?:sugar|pressure)|pregnan\w+|joints?|liver|memory)\b|\b(?:boosts?|improves?|lowers?|reduces?|controls?|cures?|prevents?|fights?|treats?|heals?|strengthens?|cleanses?|purifies) (?:the |your )?(?:immunity|immune system|cholesterol|blood (?:sugar|pressure)|sugar levels|diabetes|digestion|metabolism|skin|bones?|blood|cancer|inflammation|anaemia|weight)\b|\b(?:guilt[- ]free|super ?foods?|detox\w*|fat[- ]burning|anti[- ](?:ageing|aging|cancer|inflammatory)|immunity|low[- ]gi|zero[- ]gi|healthy|healthier|healthiest|wholesome|medicinal|therapeutic|nourishing|weight[- ]loss)\b/gi;
+
+const holdsAny = (patterns: readonly RegExp[], text: string): boolean => patterns.some((pattern) => text.search(pattern) >= 0);
+const CLAIMS: readonly RegExp[] = [PRAISE, ...SAID.map(([pattern]) => pattern)];
+
+const SIGNS = " ,;:&+/–—-";
+const JOINS: readonly string[] = ["", "and", "or"];
+/** Brackets around nothing but signs. */
+const withoutEmptyBrackets = (text: string): string =>
+  text.replace(/\(([^()]{0,80})\)/g, (whole, inner: string) => (JOINS.includes(trimmedOf(inner, SIGNS).toLowerCase()) ? " " : whole));
+/** Words without joining words and signs at their ends, and without signs that stand alone one after the other. */
+function withoutLooseEnds(text: string): string {
+  const words = text.split(" ").filter((word, i, all) => trimmedOf(word, ",;") !== "" || (i > 0 && trimmedOf(all[i - 1] ?? "", ",;") !== ""));
+  const isLoose = (word: string | undefined) => word !== undefined && JOINS.includes(trimmedOf(word, SIGNS).toLowerCase());
+  while (isLoose(words[0])) words.shift();
+  while (isLoose(words.at(-1))) words.pop();
+  return trimmedOf(words.join(" "), SIGNS);
+}
+
+/** A title without what it claims: "Vegan sugar-free oat kheer" is "Oat kheer". What is left of nothing else is “Sweet”. */
+export function titleWithoutClaims(title: string): string {
+  const claimed = CLAIMS.reduce((text, pattern) => text.replace(pattern, " "), title);
+  const plain = claimed === title ? title : withoutLooseEnds(singleSpaced(withoutEmptyBrackets(claimed)));
+  return plain === "" ? "Sweet" : capital(plain);
+}
+
+const withoutSentences = (text: string, patterns: readonly RegExp[]): string =>
+  text
+    .split(/(?<=[.!?]) |\n/)
+    .filter((said) => !holdsAny(patterns, said))
+    .join(" ")
+    .trim();
+/** Notes without the sentences that claim something. */
+export const notesWithoutClaims = (text: string): string => withoutSentences(text, CLAIMS);
+/** A step without the sentences that praise what it does to health; "gluten-free flour" in one is a thing and stays. */
+export const stepWithoutPraise = (text: string): string => withoutSentences(text, [PRAISE]);
+/** A line without the words that praise it: "1 cup healthy jaggery" is "1 cup jaggery". */
+export function lineWithoutPraise(text: string): string {
+  const plain = text.replace(PRAISE, " ");
+  return plain === text ? text : singleSpaced(withoutEmptyBrackets(plain)).replaceAll(" ,", ",") || text;
+}
 
 /** What the claims of a recipe are held against. */
 export interface ClaimTables {

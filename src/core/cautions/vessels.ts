@@ -22,6 +22,17 @@ const COOKER_SHARE = 1 / 2;
 /** The allergens that a rule avoids, by id. */
 const avoidedBy = (rule: Rule): readonly string[] => rule.clauses.flatMap(({ verdict, when }) => (verdict === "allowed" ? [] : (when.allergens ?? [])));
 
+/** What a sweet goes through of a household's vessels and tools, with what else each is used for: allergens, by id. The first pan is the usual one. */
+export function vesselsUsed({ steps }: Pick<ReadRecipe, "steps">, { mixer, pressureCooker, pans: [usual] }: Equipment) {
+  const operations = steps.flatMap((step) => step.operations);
+  const does = (list: readonly Operation[]) => list.some((each) => operations.includes(each));
+  return [
+    ...(does(GRINDING) && mixer ? [{ name: "The mixer", sharedWith: mixer.sharedWith }] : []),
+    ...(does(["pressure"]) && pressureCooker ? [{ name: "The pressure cooker", sharedWith: pressureCooker.sharedWith }] : []),
+    ...(does(ON_HEAT) && usual ? [{ name: `The pan${usual.name.trim() ? ` “${usual.name.trim()}”` : ""}`, sharedWith: usual.sharedWith }] : []),
+  ];
+}
+
 /**
  * What to see to of pans, mixer, cooker and fridge. A gram in a pot is taken as a millilitre. `factor` scales the recipe;
  * of the pans the largest is meant where the usual one is too small.
@@ -38,12 +49,7 @@ export function vesselFindings(
   const does = (list: readonly Operation[]) => list.some((each) => operations.has(each));
   const [usual] = equipment.pans;
 
-  const used = [
-    ...(does(GRINDING) && equipment.mixer ? [{ name: "The mixer", sharedWith: equipment.mixer.sharedWith }] : []),
-    ...(operations.has("pressure") && equipment.pressureCooker ? [{ name: "The pressure cooker", sharedWith: equipment.pressureCooker.sharedWith }] : []),
-    ...(does(ON_HEAT) && usual ? [{ name: `The pan${usual.name.trim() ? ` “${usual.name.trim()}”` : ""}`, sharedWith: usual.sharedWith }] : []),
-  ];
-  for (const { name, sharedWith } of used)
+  for (const { name, sharedWith } of vesselsUsed({ steps }, equipment))
     for (const rule of rules) {
       if (rule.traces === "as an ingredient") continue;
       const met = sharedWith.filter((allergen) => avoidedBy(rule).includes(allergen));

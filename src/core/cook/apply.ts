@@ -83,12 +83,17 @@ export function applied(session: CookSession, event: CookEvent): CookSession {
       return { ...session, weighings: [...session.weighings, { at: event.at, grams: event.grams, sd: event.sd, by: "stick" }] };
     case "temperature":
       return { ...session, temperatures: [...session.temperatures, { at: event.at, celsius: event.celsius, place: event.place ?? null }] };
-    case "set aside":
-      return { ...session, setAside: [...session.setAside, { event: event.id, name: event.name, grams: event.grams }] };
+    case "set aside": {
+      const { id, name, grams, day, serve, sugar } = event;
+      const served = { ...(day === undefined ? {} : { day }), ...(serve === undefined ? {} : { serve }), ...(sugar === undefined ? {} : { sugar }) };
+      return { ...session, setAside: [...session.setAside, { event: id, name, grams, ...served }] };
+    }
     case "stock":
       return { ...session, isStockTaken: event.isTaken };
-    case "left over":
-      return { ...session, leftOver: [...session.leftOver, { event: event.id, at: event.at, grams: event.grams, place: event.place, useBy: event.useBy }] };
+    case "left over": {
+      const { id, at, grams, place, useBy, what } = event;
+      return { ...session, leftOver: [...session.leftOver, { event: id, at, grams, place, useBy, ...(what === undefined ? {} : { what }) }] };
+    }
     case "turned out":
       return { ...session, turnedOut: new Map([...session.turnedOut, [event.when, { body: event.body, off: event.off, holds: event.holds ?? null }]]) };
     case "ended":

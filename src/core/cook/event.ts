@@ -1,3 +1,4 @@
+import type { ServingTemperature } from "../food";
 import type { Burner } from "../household";
 import type { Heat } from "../process";
 import type { StockPlace } from "../stock";
@@ -18,6 +19,14 @@ export const FRUIT_SWEETNESSES = ["bland", "usual", "sweet"] as const;
 /** How sweet a fruit is of itself: by the tongue, or °Brix by a refractometer. */
 export type FruitSweetness =
   { readonly by: "tongue"; readonly is: (typeof FRUIT_SWEETNESSES)[number] } | { readonly by: "refractometer"; readonly brix: number };
+
+/** When and how a portion is served. */
+export interface ServedAs {
+  readonly day?: string;
+  readonly serve?: ServingTemperature;
+  /** g of sugar, as such or in syrup. */
+  readonly sugar?: number;
+}
 
 /** What happened at the stove. Events are only ever added: what is taken back is taken back by another. */
 export type CookHappening =
@@ -64,15 +73,15 @@ export type CookHappening =
   | { readonly kind: "depth"; readonly centimetres: number; readonly diameter: number; readonly grams: number; readonly sd: number }
   /** How warm it is, °C: by a probe, or as somebody says; where it cools, where that is said. */
   | { readonly kind: "temperature"; readonly celsius: number; readonly place?: string }
-  /** A portion for somebody, g; null where it was not weighed. */
-  | { readonly kind: "set aside"; readonly name: string; readonly grams: number | null }
+  /** A portion for somebody, g; null where it was not weighed; the day and heat at which it is served, and g of sugar that go with it, where that is said. */
+  | ({ readonly kind: "set aside"; readonly name: string; readonly grams: number | null } & ServedAs)
   /** How it turned out, hot or chilled: its body by the house's words, 0 to 10, how what is shaped holds, and what was off. */
   | { readonly kind: "turned out"; readonly when: "hot" | "chilled"; readonly body: number | null; readonly off: string; readonly holds?: Holds | null }
   | { readonly kind: "ended"; readonly grams: number | null }
   /** Whether what went in is taken off the household's stock; it is, unless somebody says otherwise. */
   | { readonly kind: "stock"; readonly isTaken: boolean }
-  /** So much of it was not eaten, g, and is kept there, to the last day named ("2026-11-25"); null where nobody said one. */
-  | { readonly kind: "left over"; readonly grams: number; readonly place: StockPlace; readonly useBy: string | null }
+  /** So much of it was not eaten, g, and is kept there, to the last day named ("2026-11-25"); null where nobody said one. `what` names what its making left over instead. */
+  | { readonly kind: "left over"; readonly grams: number; readonly place: StockPlace; readonly useBy: string | null; readonly what?: string }
   | { readonly kind: "taken up again" }
   | { readonly kind: "taken back"; readonly event: string };
 

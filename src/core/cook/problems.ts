@@ -88,8 +88,10 @@ export function problemOf(event: CookEvent, session: CookSession): string | null
     case "left over": {
       if (session.endedAt === null) return "It is not done yet: end it first.";
       if (event.grams <= 0) return "Nothing is left over: give it an amount.";
+      // How much pulp there is nobody knows before it is weighed.
+      if (event.what !== undefined) return null;
       const all = session.got ?? session.plan.grams;
-      const before = session.leftOver.reduce((sum, each) => sum + each.grams, 0);
+      const before = session.leftOver.reduce((sum, each) => sum + (each.what === undefined ? each.grams : 0), 0);
       // What was not weighed is as much as that by plan only.
       const most = (session.got === null ? 2 : MORE_THAN_ALL) * all - before;
       return event.grams > most

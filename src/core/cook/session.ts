@@ -1,5 +1,5 @@
 import type { Heat } from "../process";
-import type { CookEvent, FruitSweetness, Holds, StoveSetUp } from "./event";
+import type { CookEvent, FruitSweetness, Holds, ServedAs, StoveSetUp } from "./event";
 import type { PotWeight } from "./forecast";
 import type { CookPlan, PlannedStep } from "./plan";
 import type { StockPlace } from "../stock";
@@ -69,7 +69,7 @@ export interface CookSession {
   readonly weighings: readonly PotWeight[];
   /** How warm it was, °C, and where it stood, where that was said; in the order in which it was measured. */
   readonly temperatures: readonly { readonly at: number; readonly celsius: number; readonly place: string | null }[];
-  readonly setAside: readonly { readonly event: string; readonly name: string; readonly grams: number | null }[];
+  readonly setAside: readonly ({ readonly event: string; readonly name: string; readonly grams: number | null } & ServedAs)[];
   /** How it turned out, said last of each. */
   readonly turnedOut: ReadonlyMap<"hot" | "chilled", { readonly body: number | null; readonly off: string; readonly holds: Holds | null }>;
   /** When something last went in, or the flame or step last changed, ms. */
@@ -91,6 +91,8 @@ export interface CookSession {
     readonly grams: number;
     readonly place: StockPlace;
     readonly useBy: string | null;
+    /** What its making left over, by name; absent where it is the sweet itself. */
+    readonly what?: string;
   }[];
 }
 

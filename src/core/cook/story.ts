@@ -65,12 +65,14 @@ export function storyOf(session: CookSession): readonly StorySentence[] {
       case "temperature":
         return say(`It was at ${Math.round(event.celsius)} °C${event.place === undefined ? "" : `, ${event.place}`}.`);
       case "set aside":
-        return say(`Set aside for ${event.name}${event.grams === null ? "" : `: ${formatGrams(event.grams)} g`}.`);
+        return say(
+          `Set aside for ${event.name}${event.grams === null ? "" : `: ${formatGrams(event.grams)} g`}${event.sugar ? `, with ${formatGrams(event.sugar)} g sugar` : ""}${event.serve ? `, ${event.serve}` : ""}${event.day ? `, for ${dayWords(event.day)}` : ""}.`,
+        );
       case "stock":
         return say(event.isTaken ? "What went in was taken off the stock." : "The stock was left as it was.");
       case "left over":
         return say(
-          `${formatGrams(event.grams)} g was left over: ${PLACE_WORDS[event.place]}${event.useBy === null ? "" : `, to be eaten by ${dayWords(event.useBy)}`}.`,
+          `${formatGrams(event.grams)} g ${event.what === undefined ? "" : `of ${lowerFirst(event.what)} `}was left over: ${PLACE_WORDS[event.place]}${event.useBy === null ? "" : `, to be eaten by ${dayWords(event.useBy)}`}.`,
         );
       case "turned out":
         return say(

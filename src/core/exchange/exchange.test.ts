@@ -84,7 +84,7 @@ describe("other formats", () => {
   });
   it("the app's own file is known by its name and version", () => {
     expect(ownFileKind(writeOwnFile([]))).toBe("ours");
-    expect(ownFileKind({ ...writeOwnFile([]), version: 3 })).toBe("newer");
+    expect(ownFileKind({ ...writeOwnFile([]), version: 4 })).toBe("newer");
     expect([ownFileKind({ "@type": "Recipe" }), ownFileKind(null), ownFileKind([])]).toEqual(["other", "other", "other"]);
   });
 });

@@ -2,6 +2,16 @@ import { type Celsius } from "../units";
 import type { Learned, LearnedFactor } from "./learned";
 import type { Food, Role, SugarClass, StarchForm, StarchKind } from "./food";
 
+/** How sweets stand the frost. */
+export const FREEZING_KINDS = ["eaten frozen", "gel", "egg", "cultured", "starch", "wet", "moist", "dry"] as const;
+export type FreezingKind = (typeof FREEZING_KINDS)[number];
+/** Days that something keeps; 0 in the room is no more than 2 hours. */
+export interface KeptDays {
+  readonly room: number;
+  readonly fridge: number;
+  readonly freezer: number;
+}
+
 /** Operations that the usual methods are told in. */
 type OperationName = "mix" | "simmer" | "dissolve" | "fry" | "roast" | "reduce" | "shape" | "chill" | "transfer" | "grind";
 
@@ -169,10 +179,24 @@ export interface Constants {
     /** What it is like to a spoon, by % of its water as ice. */
     readonly words: readonly (readonly [upTo: number, words: string])[];
   }>;
-  /** Days at the most, room and fridge: by kind of sweet, and by water activity from the highest down. */
+  /** Days at the most that sweets keep. */
   readonly keeping: Sourced<{
-    readonly kinds: Readonly<Record<string, { readonly room: number; readonly fridge: number }>>;
+    /** By kind of sweet: at up to 30 °C, in the fridge, at −18 °C. */
+    readonly kinds: Readonly<Record<string, KeptDays>>;
+    /** By water activity, from the highest down. */
     readonly byActivity: readonly (readonly [from: number, room: number, fridge: number])[];
+    /** Of what nobody knows the kind or the water activity. */
+    readonly unknown: KeptDays;
+    /** How each freezes: for how long, null where it is spoilt by it, and how it is thawed. */
+    readonly freezing: Readonly<Record<FreezingKind, { readonly days: number | null; readonly thaw: string }>>;
+    /** Of what is left over of the making. */
+    readonly byProducts: Readonly<Record<"pulp", KeptDays>>;
+    /** Days in the fridge of what was thawed. */
+    readonly thawed: number;
+    /** Of what is left of its days once it is opened, as a share; days in the fridge from when a wet spoon was in it. */
+    readonly opened: { readonly share: number; readonly wetSpoon: number };
+    /** Water activity from which without air botulinum may grow. */
+    readonly sealed: number;
   }>;
   /** Binder that foods take up and give, g of fat per g. */
   readonly binding: Sourced<{

@@ -23,6 +23,10 @@ export interface Household {
   readonly ways?: Readonly<Record<string, string>>;
   /** The difference in sweetness that is just noticed here, as a share, by its own palate ladder. Absent: as is usual. */
   readonly noticed?: number;
+  /** Days that it lets its own sweets stand at the most, by kind of sweet: shorter than is usual, never longer. */
+  readonly keeping?: Readonly<Record<string, { readonly room?: number; readonly fridge?: number; readonly freezer?: number }>>;
+  /** By whose rules its labels are laid out, by id. Absent: the first of the books. */
+  readonly labelBook?: string;
   /** What it wants of what its batches teach. Absent until it is said: all is used. */
   readonly learning?: LearningWish;
   /** Whether the first steps were taken or skipped. */

@@ -1,1 +1,1 @@
-export { derivedBatches, type DerivedBatch } from "./leftovers";
+export { derivedBatches, pulpsLeft, type DerivedBatch } from "./leftovers";

@@ -110,7 +110,7 @@ function pulps(ground: LeftoverGround): readonly Found[] {
   const sweetener = ownOr(isSugary, ["jaggery", "sugar", "date-syrup"], ground);
   const liquid = ownOr(pourable(ground), ["water"], ground) ?? foods.get("water");
   if (!fat || !sweetener || !liquid) return [];
-  return pressed(ground).flatMap(({ pulp, grams }): Found[] => {
+  return pulpsLeft(ground).flatMap(({ pulp, grams }): Found[] => {
     // Raw pulses upset the stomach, and frying does not boil them.
     if (grams < LEAST_PULP || pulp.family === "pulse" || !mayEnter(pulp, problem)) return [];
     const made = (sweet: number, wet: number): EvaluationInput => {
@@ -159,12 +159,22 @@ function pulps(ground: LeftoverGround): readonly Found[] {
 }
 const ROUNDS = 4;
 
+/** What of a pressing is left in the cloth, wet, g; and what it is good for, by who presses it. */
+export interface PressedPulp {
+  readonly pulp: Food;
+  readonly grams: number;
+  readonly uses: readonly string[];
+}
 /** The pulps of what is pressed for a version: of its lines that are pressed in their steps, and of milks that are got ready at home. */
-function pressed({ read, version, scale, foods, tables, isPressedAtHome }: LeftoverGround): readonly { readonly pulp: Food; readonly grams: number }[] {
-  const pulpOf = (
-    materialId: string,
-    from: { readonly grams: number } | { readonly milk: number },
-  ): readonly { readonly pulp: Food; readonly grams: number }[] => {
+export function pulpsLeft({
+  read,
+  version,
+  scale,
+  foods,
+  tables,
+  isPressedAtHome,
+}: Pick<LeftoverGround, "read" | "version" | "scale" | "foods" | "tables" | "isPressedAtHome">): readonly PressedPulp[] {
+  const pulpOf = (materialId: string, from: { readonly grams: number } | { readonly milk: number }): readonly PressedPulp[] => {
     const material = tables.making.milks.find(({ foodId }) => foodId === materialId);
     const food = foods.get(materialId);
     if (!material || !food) return [];
@@ -201,7 +211,7 @@ function pressed({ read, version, scale, foods, tables, isPressedAtHome }: Lefto
       tables,
     );
     if (!pulp || part("milk") <= 0) return [];
-    return [{ pulp, grams: part("pulp") * ("grams" in from ? from.grams / 100 : from.milk / part("milk")) }];
+    return [{ uses: material.uses, pulp, grams: part("pulp") * ("grams" in from ? from.grams / 100 : from.milk / part("milk")) }];
   };
   const stands = new Map(
     version.rows.flatMap((row) => (row.line !== null && (row.change === "as is" || row.change === "amount") ? [[row.line, row] as const] : [])),

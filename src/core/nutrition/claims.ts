@@ -3,6 +3,7 @@ import { INDEX } from "../food";
 import type { Figure } from "../numeric";
 import type { EvaluationInput } from "../evaluate";
 import { judge, type Rule } from "../models/diet";
+import type { LabelLayout } from "./label-layout";
 import type { NutritionProfile } from "./profile";
 import { describeRow, type NutritionRowId } from "./rows";
 
@@ -46,6 +47,8 @@ export interface RuleBook {
   /** Per day, in the row's unit (energy in kJ). */
   readonly intakes: Readonly<Partial<Record<NutritionRowId, number>>>;
   readonly claims: readonly ClaimRule[];
+  /** How a label tells nutrition by it. */
+  readonly label: LabelLayout;
 }
 
 export type ClaimVerdict = "would meet" | "would not meet" | "too close to tell" | "not known";

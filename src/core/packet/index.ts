@@ -1,2 +1,3 @@
+export { allergensNamed } from "./allergen-words";
 export { readPacket, type ReadPacket } from "./read-packet";
 export { type PacketWords } from "./read-ingredients";

@@ -10,6 +10,9 @@ describe("cooking times in steps", () => {
     ["Cover and cook for 15 minutes.", 0, 15],
     ["Chill for 3 hours.", 0, 0],
     ["Stir until thick.", 0, 0],
+    ["Blend with the mango and freeze, stirring every hour for 4 hours.", 0, 0],
+    ["Stir into the yogurt and hang for 6 hours.", 0, 0],
+    ["Cook for 40 minutes, stirring every half hour.", 40, 0],
     ["Soak for 2 hours; then simmer 1.5 hours.", 90, 0],
   ])("%s: %d open, %d covered", (step, open, covered) => {
     const stated = statedCooking([step]);

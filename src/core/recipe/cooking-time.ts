@@ -9,7 +9,8 @@ export interface StatedCooking {
 const DURATION = /(?<![\d.])(\d{1,5}(?:\.\d{1,3})?)(?: ?(?:-|–|to) ?(\d{1,5}(?:\.\d{1,3})?))? ?(hours?|hrs?|h|minutes?|mins?|min)\b/gi;
 const WET_HEAT = /\b(simmer|boil|cook|reduce|thicken|bubble|stir)|\bon (?:the |a )?(?:very )?(?:low|lowest|medium|gentle)[a-z]* (?:flame|heat)\b/i;
 const NO_WET_HEAT =
-  /\b(roast|toast|fry|bake|soak(?!ed (?:sago|rice|grain|dal|millet|pearls|lentils|[a-z]{3,20} in\b))|chill|rest|cool|set|refrigerat|fridge|stand|knead|oven)/i;
+  /\b(roast|toast|fry|bake|soak(?!ed (?:sago|rice|grain|dal|millet|pearls|lentils|[a-z]{3,20} in\b))|chill|freez|churn|hang\b|ferment|rest|cool|set|refrigerat|fridge|stand|knead|oven)/i;
+const MEANWHILE = /^ ?(?:stirring|whisking|turning|beating)\b/i;
 const UNCOVERED = /\b(?:lid (?:is )?(?:off|open)|without (?:a|the|its) (?:lid|cover)|no lid|(?:remove|take off|lift) the lid)\b/i;
 const COVERED = /\b(cover|covered|lid|steam|pressure|whistles?)\b/i;
 
@@ -33,7 +34,7 @@ const IN_FIGURES: readonly (readonly [RegExp, string])[] = [
   [/\bthirty minutes\b/gi, "30 minutes"],
   [/\bforty minutes\b/gi, "40 minutes"],
   // How often is not how long: "stirring every 5 minutes".
-  [/\b(?:every|each) (?:\d{1,3}(?: ?(?:-|–|to) ?\d{1,3})?|few|couple of)? ?minutes?\b/gi, ""],
+  [/\b(?:every|each) (?:\d{1,3}(?: ?(?:-|–|to) ?\d{1,3})?|few|couple of|half)? ?(?:minutes?|hours?)\b/gi, ""],
   // Part of a total: "after the first 20 minutes", "for the last 5 minutes".
   [/\b(?:after|in|for|during) the (?:first|last|final) \d{1,3}(?: minutes?| mins?)?\b/gi, ""],
 ];
@@ -68,7 +69,8 @@ export function statedCooking(steps: readonly string[]): StatedCooking {
       // A second heat in the sentence may leave the unit out.
       let unit: string | null = null;
       for (const part of sentence.split(isMixed ? CLAUSES : THEN)) {
-        if (isMixed) isWet = NO_WET_HEAT.test(part) ? false : isWet || WET_HEAT.test(part);
+        // "freeze, stirring every hour": what is done meanwhile changes nothing.
+        if (isMixed && !MEANWHILE.test(part)) isWet = NO_WET_HEAT.test(part) ? false : isWet || WET_HEAT.test(part);
         if (!isWet) continue;
         const found = [...part.matchAll(DURATION)].map(([, from = "0", to, stated = "min"]) => ({ from, to, stated }));
         const bare: string | undefined = found.length === 0 && unit !== null ? BARE.exec(part)?.[1] : undefined;

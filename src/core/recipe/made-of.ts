@@ -46,8 +46,10 @@ const MADE = new Set([
 ]);
 /** Before its name: "the", or what something is cooked to ("to a one-string syrup"). */
 const THE = /\b(?:the|this|that|your|hot|warm|cooled|thick|thin|sticky|boiling) $|\b(?:in)?to an?(?: [a-z-]{1,14}){0,2} $/i;
+/** What something is cooked to without a word before it: "melt the sugar to caramel". */
+const COOKED_TO = /\b(?:boil|burn|cook|heat|melt|reduce|simmer|turn)[a-z]{0,3}\b[^.;:]{0,40} (?:in)?to (?:[a-z-]{1,14} ){0,2}$/i;
 /** Whether words, with what stands before them, call something by what was made of it here. */
-export const isCalledMade = (words: string, before: string): boolean => MADE.has(words) && THE.test(before);
+export const isCalledMade = (words: string, before: string): boolean => MADE.has(words) && (THE.test(before) || COOKED_TO.test(before));
 
 const PULPED = /\b(?:pur[ée]e|pulp|paste|juice|zest|milk|flesh)$/i;
 const isOfPlant = (listed: Food, food: Food): boolean =>

@@ -230,9 +230,10 @@ export function unlistedIn(
     const nature = `${at} ${natureOf(food)}`;
     if (foods.has(food.id)) sameAt.add(nature);
     if (sameAt.has(nature)) continue;
-    const made = isCalledMade(words, text.slice(Math.max(0, at - 40), at));
+    const made = isCalledMade(words, text.slice(Math.max(0, at - 60), at));
     if (made && isMadeOf(food, all)) continue;
     if (isPulpOf(text.slice(at, end), food, all)) continue;
+    if (isShortFor(words, text.slice(Math.max(0, at - 16), at), food, all)) continue;
     foods.set(food.id, { food, words: food.name, made });
     sameAt.add(nature);
   }
@@ -250,6 +251,14 @@ export function unlistedIn(
     );
   }
   return [...foods.values(), ...[...new Set(words)].map((each) => ({ food: null, words: each, made: false }))];
+}
+
+/** "the mango", where mango pulp is listed: by the first of its words, with "the" before, and of the same plant. */
+function isShortFor(words: string, before: string, food: Food, listed: readonly Food[]): boolean {
+  const plant = food.nature?.botanical ?? null;
+  if (plant === null || !/\b(?:the|all the|all of the|half the|rest of the) $/i.test(before)) return false;
+  const stems = words.split(" ");
+  return listed.some((other) => other.nature?.botanical === plant && stems.every((stem) => nameStemsOf(other).has(stem)));
 }
 
 const natureOf = ({ origin, family, nature, allergens }: Food): string => JSON.stringify([origin, family, nature?.botanical, nature?.form, allergens]);

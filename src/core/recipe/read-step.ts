@@ -63,7 +63,8 @@ const OF: Readonly<Record<Operation, Tells | null>> = {
   simmer: has(/\b(?:simmer|boil|bubble|cook|poach)(?:s|es|ing)?\b|\bthickens?\b/i),
   press: inOrder(/\b(?:strain|squeeze|wring|press)\b/i, /\b(?:cloth|muslin|sieve|pulp|milk)\b/i),
   soak: has(/\bsoak(?:s|ing)?\b/i),
-  chill: has(/\b(?:chill|refrigerate|fridge)\b/i),
+  // Freezing is chilling here: it drives nothing off.
+  chill: has(/\b(?:chill|refrigerate|fridge|freez(?:e|es|er|ing))\b/i),
   shape: either(
     has(/\b(?:shape|roll|mould|unmould)\b|\bcut (?:it |them )?into\b|\bballs? of\b|\bmake \d/i),
     inOrder(/\bform\b/i, /\bballs?\b/i),
@@ -108,6 +109,7 @@ const TOOLS: readonly (readonly [string, Tells])[] = [
   ["steamer", has(/\bsteam(?:ed|ing|er)?\b(?! rises)/i)],
   ["oven", has(/\b(?:oven|bak(?:e|ing))\b/i)],
   ["fridge", has(/\b(?:fridge|chill|refrigerate)\b/i)],
+  ["freezer", has(/\bfreez(?:e|es|er|ing)\b/i)],
 ];
 
 const NOT_BOILED =

@@ -5,6 +5,26 @@ import { readRecipeText } from "./read-text";
 import { readYield, yieldText } from "./yield";
 
 describe("pasted text", () => {
+  it("keeps a long line that nobody can read among the ingredients it stands between", () => {
+    const read = readRecipeText(
+      "Balls\n\n100 g semolina\nsome of the thing that the aunt dried in her shed\n20 g sugar\n\n1. Mix everything and shape into balls.\n2. Let them stand.",
+    );
+    expect(read.ok && [read.value.lines.length, read.value.steps.length]).toEqual([3, 2]);
+    const prose = readRecipeText(
+      "Balls\n\n100 g semolina\n20 g sugar\nMix the semolina with all of the sugar until it comes together\n5 minutes later shape it.",
+    );
+    expect(prose.ok && prose.value.lines.length).toBe(2);
+  });
+  it("begins the steps below an empty line at what is done to it, though nobody set a full stop", () => {
+    const read = readRecipeText("Brittle\n\n100 g sesame\n80 g jaggery\nset curd\n\nToast the sesame till it crackles\nMelt the jaggery\nMix it all");
+    expect(read.ok && [read.value.lines.length, read.value.steps.length]).toEqual([3, 3]);
+  });
+  it("takes a bare number right below the title for what it makes, one with a noun for food", () => {
+    const read = readRecipeText("Rolls\n18\n\n100 g figs\n\n1. Roll.");
+    expect(read.ok && [read.value.servings, read.value.lines.length]).toEqual([18, 1]);
+    const food = readRecipeText("Custard\n4 eggs\n\n100 g milk\n\n1. Whisk.");
+    expect(food.ok && food.value.lines.map((line) => line.text)).toEqual(["4 eggs", "100 g milk"]);
+  });
   it("finds title, yield, lines and steps with headings", () => {
     const { recipe } = read("My kheer\nMakes 8 bowls\n\nIngredients:\n1 litre milk\n½ cup rice\n\nMethod\n1. Wash the rice.\n2) Simmer it for 40 minutes.");
     expect(recipe).toMatchObject({ title: "My kheer", servings: 8, steps: [{ text: "Wash the rice." }, { text: "Simmer it for 40 minutes." }] });

@@ -1,4 +1,5 @@
 import { type Result, fail, succeed } from "../numeric";
+import { opensAsDone } from "./clauses";
 import { overLimits, RECIPE_LIMITS, type OverLimit } from "./limits";
 import { plainLine } from "./plain-text";
 import { Scanner } from "./scan-amount";
@@ -30,6 +31,9 @@ const LISTED = /[,;] ?(?=[\d¼½¾⅓⅔⅛]|an? |half )/i;
 interface TextRow {
   readonly raw: string;
   readonly plain: string;
+  /** An empty line stands above it, or below it. */
+  readonly gapAbove: boolean;
+  readonly gapBelow: boolean;
 }
 
 /** An ingredient or a step, and the part it belongs to. */
@@ -46,7 +50,7 @@ export function readRecipeText(text: string): Result<Recipe, PasteProblem> {
   const rows = rowsOf(text);
   if (!rows.ok) return rows;
   const reading = new TextReading(rows.value.some(({ plain }) => isStepsHead(plain)));
-  for (const row of rows.value) reading.take(row);
+  for (const [i, row] of rows.value.entries()) reading.take(row, rows.value.slice(i + 1));
   const { ingredients } = reading;
   if (ingredients.length === 0) return fail({ kind: "no ingredients" });
   const longest = ingredients.find(({ text: line }) => line.length > RECIPE_LIMITS.lineCharacters);
@@ -73,9 +77,9 @@ function rowsOf(text: string): Result<readonly TextRow[], PasteProblem> {
   if (filled.length > MOST_TEXT_LINES) return fail({ kind: "too long", lines: filled.length, most: MOST_TEXT_LINES });
   const long = written.findIndex((row) => row.length > RECIPE_LIMITS.stepCharacters);
   if (long >= 0) return fail({ kind: "long line", line: long + 1, characters: written[long]?.length ?? 0, most: RECIPE_LIMITS.stepCharacters });
-  const rows = filled
-    .map((row) => row.replace(/<br ?\/?>/gi, " "))
-    .map((row) => ({ raw: row.trim(), plain: plainLine(row) }))
+  const rows = written
+    .map((row, i) => ({ row: row.replace(/<br ?\/?>/gi, " "), gapAbove: written[i - 1] === "", gapBelow: written[i + 1] === "" }))
+    .map(({ row, ...gaps }) => ({ raw: row.trim(), plain: plainLine(row), ...gaps }))
     // A line of dashes or stars only parts what is above it from what is below.
     .filter((row) => WORD_OR_FIGURE.test(row.plain));
   return rows.length === 0 ? fail({ kind: "empty" }) : succeed(rows);
@@ -96,12 +100,12 @@ class TextReading {
   private section: "unknown" | "ingredients" | "steps" = "unknown";
   private component: string | undefined;
 
-  /** Takes a line for the first of these that it is. */
-  take(row: TextRow): void {
+  /** Takes a line for the first of these that it is; `below` are those below it. */
+  take(row: TextRow, below: readonly TextRow[]): void {
     const heading = headingIn(row.plain);
     const taken =
       this.ingredientsHead(row, heading) || this.stepsHead(row) || this.note(row) || this.yield(row) || this.partHead(heading) || this.titleLine(row);
-    if (!taken) this.ingredientOrStep(row);
+    if (!taken) this.ingredientOrStep(row, below);
   }
 
   private ingredientsHead({ plain }: TextRow, heading: string | null): boolean {
@@ -129,8 +133,10 @@ class TextReading {
     return note !== undefined;
   }
 
-  private yield({ plain }: TextRow): boolean {
-    const stated = readYield(plain, false);
+  private yield({ plain, gapBelow }: TextRow): boolean {
+    // Right below the title, parted from what follows, a bare number says what it makes; one with a noun may be food ("5 apricot kernels").
+    const isHead = this.title !== null && this.ingredients.length === 0 && this.section === "unknown" && gapBelow && COUNT_ALONE.test(plain);
+    const stated = readYield(isHead ? `makes ${plain}` : plain, false);
     if (stated !== null) {
       // Servings told beside pieces told before are of those.
       if (this.made === null || !stated.makes) this.made = { ...stated, ...(this.made?.makes && { makes: this.made.makes }) };
@@ -154,8 +160,10 @@ class TextReading {
     return true;
   }
 
-  private ingredientOrStep({ raw, plain }: TextRow): void {
-    if (!this.stepsAreHeaded && this.section === "unknown" && this.ingredients.length > 0 && (NUMBERED.test(plain) || looksLikeStep(plain))) {
+  private ingredientOrStep(row: TextRow, below: readonly TextRow[]): void {
+    const { raw, plain } = row;
+    const begins = NUMBERED.test(plain) || opensSteps(row) || (looksLikeStep(plain) && !isAmong(row, below));
+    if (!this.stepsAreHeaded && this.section === "unknown" && this.ingredients.length > 0 && begins) {
       this.section = "steps";
       this.component = undefined;
     }
@@ -189,8 +197,27 @@ const startsWithAmount = (plain: string): boolean => {
   return amount !== null && (amount.unit !== null || !/^an? /i.test(plain));
 };
 const isStepsHead = (plain: string): boolean => STEPS_HEAD.test(plain) && !NUMBERED.test(plain);
-const IMPERATIVE =
-  /^(?:simmer|boil|cook|roast|toast|fry|mix|stir|whisk|soak|rinse|wash|grind|blend|strain|press|squeeze|add|heat|warm|bring|cool|chill|set|rest|serve|bake|steam|shape|roll|pour|knead|garnish)\b/i;
+const COUNT_ALONE = /^\d{1,3}$/;
+const FIRST_STEP = /^(?:step ?)?1 ?[.):] (?=\S)/i;
+const isSentence = (plain: string): boolean => /[.!]$/.test(plain) || opensAsDone(plain);
+/**
+ * A long line that does not read as a sentence still stands among the ingredients: above one with an amount, above the step that is numbered as the first, and
+ * at the end of their block, where an empty line parts it from what follows.
+ */
+const isAmong = ({ plain, gapAbove, gapBelow }: TextRow, below: readonly TextRow[]): boolean => {
+  const [next] = below;
+  if (isSentence(plain) || !next) return false;
+  if (startsWithAmount(next.plain) && !NUMBERED.test(next.plain)) return true;
+  const end = below.find((row) => isSentence(row.plain) || NUMBERED.test(row.plain));
+  if (end && FIRST_STEP.test(end.plain)) return true;
+  const last = gapBelow ? null : below.findIndex((row) => row.gapBelow);
+  const rest = last === null ? [] : below.slice(0, last + 1);
+  return !gapAbove && last !== -1 && below.length > rest.length && !rest.some((row) => isSentence(row.plain) || NUMBERED.test(row.plain));
+};
+const MEANS_MORE = /\b(?:it|them|the|all|everything|till|until)\b/i;
+/** Below an empty line, what opens as something done and says to what or until when; "dry fruit", "set curd" and "cut peel" are foods. */
+const opensSteps = ({ plain, gapAbove }: TextRow): boolean =>
+  gapAbove && opensAsDone(plain) && !/^(?:cut|dry|set)\b/i.test(plain) && MEANS_MORE.test(plain) && !startsWithAmount(plain);
 const looksLikeStep = (plain: string) =>
   (plain.split(" ").length > 9 && !(startsWithAmount(plain) && !plain.endsWith("."))) ||
-  (/[.!]$/.test(plain) && (IMPERATIVE.test(plain) || (plain.split(" ").length > 4 && !startsWithAmount(plain))));
+  (/[.!]$/.test(plain) && (opensAsDone(plain) || (plain.split(" ").length > 4 && !startsWithAmount(plain))));

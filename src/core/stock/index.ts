@@ -1,2 +1,2 @@
 export * from "./item";
-export { dueOf, dueWords, keepingProblem, lastDay, takeOut, inOrderOfUse, type Due, type Needed } from "./use";
+export { dueOf, dueWords, takeOut, inOrderOfUse, type Due, type Needed } from "./use";

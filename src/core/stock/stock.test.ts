@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { dueOf, dueWords, inOrderOfUse, keepingProblem, lastDay, takeOut, type InStock } from ".";
+import { dueOf, dueWords, inOrderOfUse, takeOut, type InStock } from ".";
 
 const TODAY = "2026-11-30";
 const item = (id: string, part: Partial<InStock> = {}): InStock => ({
@@ -69,26 +69,5 @@ describe("stock", () => {
         },
       ),
     );
-  });
-});
-
-describe("a sweet that is put by", () => {
-  const pudding = { roomDays: 0, fridgeDays: 3 };
-  const ladoo = { roomDays: 15, fridgeDays: 30 };
-  it("keeps to the day that its kind and its water activity allow, there", () => {
-    expect(lastDay(pudding, "fridge", TODAY)).toBe("2026-12-03");
-    expect(lastDay(ladoo, "cupboard", TODAY)).toBe("2026-12-15");
-    expect(lastDay(pudding, "freezer", TODAY)).toBeNull();
-    expect(lastDay("not told", "fridge", TODAY)).toBeNull();
-  });
-  it("is never put by for longer, nor where it does not keep; sooner is for the household to say", () => {
-    expect(keepingProblem(pudding, "fridge", TODAY, "2026-12-03")).toBeNull();
-    expect(keepingProblem(pudding, "fridge", TODAY, "2026-12-01")).toBeNull();
-    expect(keepingProblem(pudding, "fridge", TODAY, "2026-12-04")).toMatch(/3 days in the fridge at the most/);
-    expect(keepingProblem(pudding, "fridge", TODAY, null)).toMatch(/at the most/);
-    expect(keepingProblem(pudding, "cupboard", TODAY, "2026-11-30")).toMatch(/2 hours/);
-    expect(keepingProblem(ladoo, "cupboard", TODAY, "2026-12-15")).toBeNull();
-    expect(keepingProblem(ladoo, "fridge", TODAY, "2026-11-29")).toMatch(/before the day on which it was made/);
-    expect(keepingProblem("not told", "fridge", TODAY, null)).toBeNull();
   });
 });

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, dayWords } from "../calendar";
+import { daysBetween } from "../calendar";
 import { NOTHING_LEFT, type InStock, type StockItem } from "./item";
 
 /** "past": after its last day. "soon": within two days of it. */
@@ -61,27 +61,4 @@ export function takeOut(needs: readonly Needed[], stock: readonly InStock[], tod
     if (wanted >= NOTHING_LEFT) missing.push({ ...need, grams: wanted });
   }
   return { taken: [...taken].map(([item, grams]) => ({ item, grams })), missing };
-}
-
-/** How many days a sweet keeps, covered: at up to 30 °C, and in the fridge; 0 is no more than 2 hours. */
-interface KeepsDays {
-  readonly roomDays: number;
-  readonly fridgeDays: number;
-}
-
-/** The last day on which a sweet is good that was made on a day and kept there; null where that is not known. */
-export function lastDay(keeps: KeepsDays | string, place: StockItem["place"], madeOn: string): string | null {
-  if (typeof keeps === "string" || place === "freezer") return null;
-  return addDays(madeOn, place === "fridge" ? keeps.fridgeDays : keeps.roomDays);
-}
-
-/** Why a sweet cannot be kept so, in words; null where it can. A household may keep it shorter, never longer. */
-export function keepingProblem(keeps: KeepsDays | string, place: StockItem["place"], madeOn: string, useBy: string | null): string | null {
-  if (useBy !== null && useBy < madeOn) return "Its last day is before the day on which it was made.";
-  if (typeof keeps === "string" || place === "freezer") return null;
-  if (place === "cupboard" && keeps.roomDays === 0) return "It does not keep out of the fridge for more than 2 hours: keep it there.";
-  const last = lastDay(keeps, place, madeOn);
-  if (last === null || (useBy !== null && useBy <= last)) return null;
-  const days = place === "fridge" ? keeps.fridgeDays : keeps.roomDays;
-  return `It keeps ${days === 1 ? "a day" : `${days} days`} ${place === "fridge" ? "in the fridge" : "out of it"} at the most, until ${dayWords(last)}: give that day or one before.`;
 }

@@ -16,11 +16,11 @@ const LADOO =
   "Besan ladoo\nMakes 12\n\n250 g besan\n120 g ghee\n130 g icing sugar\n\n1. Roast the besan in the ghee for 15 minutes.\n2. Cool, mix in the icing sugar, and shape into balls.";
 
 type Said = readonly [name: string, steps: TastingAnswer["steps"], isGuest?: boolean];
-function after(said: readonly Said[], { text = KHEER, learned = {}, table = {}, more = [] as readonly CookHappening[] } = {}) {
+function after(said: readonly Said[], { text = KHEER, learned = {}, table = {}, more = [] as readonly CookHappening[], got = null as number | null } = {}) {
   const { recipe } = read(text);
   const ground = { recipe, table: tableOf({ servings: recipe.servings, serve: "chilled", ...table }), bench: null };
   const plan = cookPlan(recipe, ground.table, methodView(ground, tables));
-  const all: readonly CookHappening[] = [{ kind: "started" }, ...more, { kind: "ended", grams: null }];
+  const all: readonly CookHappening[] = [{ kind: "started" }, ...more, { kind: "ended", grams: got }];
   const session = all.reduce((now, each, i) => transition(now, { ...each, id: `e${i}`, at: i })[0], sessionOf(plan, []));
   const tastings = said.map(([name, steps, isGuest]) => ({
     eater: isGuest ? null : name,
@@ -182,6 +182,16 @@ describe("next time", () => {
     expect(thin?.after).toBeGreaterThan(thin?.before ?? 99);
     expect(thin?.cookedTo).toBeGreaterThan(300);
     expect(after([["ana", { body: -1, sweetness: 0 }]], { text: LADOO }).changes).toEqual([]);
+  });
+  it("is never moved against what all said whom it was off for, however far it came out from the recipe", () => {
+    for (const sign of [-1, 1] as const)
+      for (const got of [450, null]) {
+        const said: readonly Said[] = [
+          ["ana", { body: sign, sweetness: sign }],
+          ["bo", { body: sign, sweetness: sign }],
+        ];
+        for (const change of after(said, { text: KHEER.replace("80 g rice", "20 g rice"), got }).changes) expect(Math.sign(change.share)).toBe(-sign);
+      }
   });
   it("is no change that nobody would notice, and no cooking down of what is not cooked", () => {
     const chikki =

@@ -91,7 +91,7 @@ export function nextTime(question: NextTimeQuestion, kitchen: Kitchen): NextTime
       ...found.flatMap((each) => (typeof each === "string" ? [each] : [])),
       ...others.map(
         ({ attribute, little, right, much }) =>
-          `${ATTRIBUTE_WORDS[attribute].name}: ${little} ${ATTRIBUTE_WORDS[attribute].little}, ${right} just right, ${much} ${ATTRIBUTE_WORDS[attribute].much}. How many grams that is, no model tells.`,
+          `${ATTRIBUTE_WORDS[attribute].name}: ${countWords({ attribute, little, right, much })}. How many grams that is, no model tells.`,
       ),
     ],
   };
@@ -124,7 +124,9 @@ function changeOf(attribute: "sweetness" | "body", counts: Counted, ground: Chan
     return palates.reduce((sum, { ln, sd }) => sum + normalBelow((high - from - ln) / sd) - normalBelow((low - from - ln) / sd), 0);
   };
   const changes = Array.from({ length: Math.round((2 * LARGEST) / SMALLEST) + 1 }, (_, i) => Math.round(100 * (i * SMALLEST - LARGEST)) / 100);
-  const tried = changes.map((change) => ({ change, right: just(Math.log(1 + change)) }));
+  // Where all whom it is off for want it more so, it is not made less so, whatever else is known of them.
+  const asked = changes.filter((change) => (change >= 0 || counts.much > 0) && (change <= 0 || counts.little > 0));
+  const tried = asked.map((change) => ({ change, right: just(Math.log(1 + change)) }));
   const best = Math.max(...tried.map(({ right }) => right));
   const now = just(0);
   const pulled = counts.little > 0 && counts.much > 0;
@@ -160,6 +162,13 @@ function changeOf(attribute: "sweetness" | "body", counts: Counted, ground: Chan
 /** Who would have it other: "2 of 3 found it too sweet". */
 export const offWords = ({ attribute, little, right, much }: Counted): string =>
   `${Math.max(little, much)} of ${little + right + much} found it ${ATTRIBUTE_WORDS[attribute][little > much ? "little" : "much"]}`;
+
+/** How many said what, without what nobody said: "2 too hard, 1 just right". */
+const countWords = ({ attribute, little, right, much }: Counted): string =>
+  [[little, ATTRIBUTE_WORDS[attribute].little] as const, [right, "just right"] as const, [much, ATTRIBUTE_WORDS[attribute].much] as const]
+    .filter(([count]) => count > 0)
+    .map(([count, word]) => `${count} ${word}`)
+    .join(", ");
 
 /** What is moved: sweetness as it is; of body what thickens, whose logarithm is learned. */
 function scaleOf(attribute: "sweetness" | "body", constants: Constants) {

@@ -1,6 +1,7 @@
 import { withOwnWords } from "../adaptation";
-import { propertyOf, type Figures, type PropertyId, type Qualities } from "../evaluate";
+import { propertyOf, type Figures, type PropertyId } from "../evaluate";
 import type { ServingTemperature } from "../food";
+import type { Storage } from "../keep";
 import type { Kitchen } from "../kitchen";
 import { colourOf } from "../models/appearance";
 import { bodyWords } from "../models/texture";
@@ -46,8 +47,8 @@ export interface StoveView {
   readonly cooling: readonly ToldCooling[];
   /** What it is to look like, from white (0) to dark (5), in words. */
   readonly colour: { readonly step: number; readonly words: string };
-  /** How long it keeps; why not, in words, where not all that is in it is known. */
-  readonly keeps: Qualities["keeping"];
+  /** How long it keeps, where and why. */
+  readonly keeps: Storage;
   /** What serving will do to what is tasted now; null where it is served as it is. */
   readonly served: string | null;
 }
@@ -106,7 +107,7 @@ export function stoveView({ recipe, table, bench, stove }: StoveQuestion, kitche
     step: stove.step,
     holds: heldIn(stove, version),
     cooling: coolingOf(stove, figures, constants),
-    keeps: keepingAsItStands(stands, constants),
+    keeps: keepingAsItStands(stands, kitchen),
     colour: told(colourOf(input.lines, figures.yield.value, constants)),
     served: servedWords(figures, table.serve, isBound, constants),
   };

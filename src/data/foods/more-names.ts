@@ -1,6 +1,6 @@
 /** Names in the usual languages of those who make these sweets, beside the synonyms of the rows; each belongs to one food. */
 export const MORE_NAMES: Readonly<Record<string, readonly string[]>> = {
-  sesame: ["til", "safed til", "gingelly seeds", "ellu", "nuvvulu"], "black-sesame": ["kala til", "karuppu ellu"], peanut: ["moongphali", "mungfali", "shengdana", "verkadalai", "palli"],
+  sesame: ["til", "white til", "safed til", "gingelly seeds", "ellu", "nuvvulu"], "black-sesame": ["kala til", "karuppu ellu"], peanut: ["moongphali", "mungfali", "shengdana", "verkadalai", "palli"],
   sugar: ["cheeni", "golden caster sugar", "golden granulated sugar", "raw cane sugar", "unrefined cane sugar", "organic cane sugar", "preserving sugar", "bakers sugar", "fine sugar", "extra fine sugar", "chini", "sakhar", "sakkarai", "granulated sugar", "caster sugar", "castor sugar", "superfine sugar", "white sugar", "table sugar"], jaggery: ["gud", "gur", "vellam", "bellam", "bella", "gul", "sharkara", "panela", "piloncillo", "rapadura"], "palm-jaggery": ["karupatti", "thati bellam", "khejur gur"],
   honey: ["shahad", "madh", "madhu", "then"], salt: ["namak", "uppu"], "cow-milk": ["doodh", "dudh", "paal"], ghee: ["nei", "neyyi", "toop", "tuppa"], butter: ["white butter", "homemade butter", "makkhan", "loni", "vennai"],
   yogurt: ["thayir", "perugu"], buttermilk: ["mor", "majjiga", "chhachh"], khoa: ["mava"], paneer: ["chenna", "chhena"], cream: ["malai", "thickened cream"], almond: ["badam giri", "mamra almonds"],
@@ -18,7 +18,7 @@ export const MORE_NAMES: Readonly<Record<string, readonly string[]>> = {
   barley: ["jau"], "pearl-millet": ["kambu", "sajja"], "sorghum-flour": ["jwari", "cholam maavu"], "ragi-flour": ["mandua flour", "kezhvaragu maavu", "nachni flour"],
   "foxtail-millet": ["navane", "korra", "kakum"], "barnyard-millet": ["kuthiraivali", "oodalu", "moraiyo", "bhagar", "sama rice", "samak rice", "samo rice", "vrat ke chawal"], "little-millet": ["saame"],
   "kodo-millet": ["kodra", "arikalu"], "proso-millet": ["barri"], amaranth: ["ramdana", "rajgira seeds"], "buckwheat-groats": ["kuttu giri"], quinoa: ["quinoa seeds"],
-  besan: ["kadalai maavu", "senagapindi", "chana dal powder", "chana flour", "chana dal flour", "gram dal flour"], "moong-dal": ["pasi paruppu", "pesara pappu"],
+  besan: ["kadalai maavu", "senagapindi", "chana dal powder", "chana flour", "chana dal flour", "gram dal flour"], "moong-dal": ["split mung beans", "split moong beans", "split green gram", "pasi paruppu", "pesara pappu"],
   "ifct-bengal-gram-whole": ["chana", "kala chana", "chickpeas", "garbanzo beans", "kabuli chana", "white chickpeas", "chickpea"], "roasted-gram": ["bhuna chana dal", "daria", "putnala pappu"],
   "fox-nut": ["phool makhane", "gorgon nut popped"], "lotus-seeds": ["kamal gatta"], sago: ["javvarisi", "saggubiyyam"], arrowroot: ["araroot"], "edible-gum": ["dink"], flaxseed: ["alsi", "ali vidai", "javas"],
   "melon-seeds": ["magaj", "kharbuja seeds"], "pumpkin-seeds": ["kaddu ke beej"], "sunflower-seeds": ["surajmukhi seeds"], chia: ["chia beej", "chia seed"], "rock-sugar": ["kalkand", "patika bellam"],

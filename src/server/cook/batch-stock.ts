@@ -1,6 +1,7 @@
 import { goneIn, sessionOf, stoveState, type CookEvent, type CookPlan, type CookSession } from "../../core/cook";
-import { keepingProblem, takeOut, type Needed } from "../../core/stock";
-import { keepingOfBatch } from "../../core/views";
+import { keepingProblem } from "../../core/keep";
+import { takeOut, type Needed } from "../../core/stock";
+import { byProductsOf, keepingOfBatch } from "../../core/views";
 import * as db from "../../db";
 import { Refusal } from "../http/problems";
 import { dayHere } from "../kitchen/day";
@@ -28,14 +29,20 @@ export async function checkLeftOver({ plan, ground }: db.StoredBatch, before: re
   const session = sessionOf(plan, [...before, ...added]);
   if (session.endedAt === null) return;
   const [kitchen, dayOf] = await Promise.all([getKitchen(), dayHere()]);
-  const keeps = keepingOfBatch({ ...ground, stove: stoveState(session) }, kitchen);
+  const question = { ...ground, stove: stoveState(session) };
+  const sweet = keepingOfBatch(question, kitchen);
+  const byProducts = byProductsOf(question, kitchen);
   const madeOn = dayOf(session.endedAt);
   for (const [i, event] of events.entries()) {
     if (event.kind !== "left over" || known.has(event.id)) continue;
-    const why = keepingProblem(keeps, event.place, madeOn, event.useBy);
+    const keeps = event.what === undefined ? sweet : byProducts.find(({ name }) => name === event.what)?.storage;
+    const why = keeps ? keepingProblem(keeps, event.place, madeOn, event.useBy) : `Nothing called “${event.what ?? ""}” is left over of its making.`;
     if (why !== null) throw new Refusal(422, why, [{ pointer: `/events/${i}`, detail: why }]);
   }
 }
+
+/** The id in stock of what is left over of a batch, by the event that put it by. */
+export const leftOverId = (batch: string, event: string): string => `${batch} ${event}`;
 
 /** Brings the stock to what a batch comes to: what went into it is taken off once it is done, and put back where it is not; what is left over of it is there with its last day. */
 export async function layStock(
@@ -54,18 +61,17 @@ export async function layStock(
     }
   }
   if (JSON.stringify(before.leftOver) === JSON.stringify(after.leftOver)) return;
-  const idOf = (event: string) => `${id} ${event}`;
   await db.deleteStockOfBatch(
     connection,
     id,
-    after.leftOver.map(({ event }) => idOf(event)),
+    after.leftOver.map(({ event }) => leftOverId(id, event)),
   );
-  for (const { event, at, grams, place, useBy } of after.leftOver) {
+  for (const { event, at, grams, place, useBy, what } of after.leftOver) {
     const moment = new Date(at).toISOString();
     const item = {
-      id: idOf(event),
+      id: leftOverId(id, event),
       foodId: null,
-      name: plan.title,
+      name: what ?? plan.title,
       kind: "left over",
       place,
       gotOn: ground.dayOf(after.endedAt ?? at),

@@ -1,9 +1,14 @@
 import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from "node:fs";
 import { join } from "node:path";
+import type { AboutPeople } from "../../core/household";
 import * as db from "../../db";
 import { dataFolder, getDatabase } from "./database";
 import { schemaErrors } from "../http/ajv";
+import { parseJson } from "../http/body";
+import { checked } from "../http/checked";
+import { validateOpening, validateSealing } from "../http/schemas/backup";
 import { ROWS } from "./backup-rows";
+import { isSealed, seal, unseal } from "./sealed";
 import { Refusal } from "../http/problems";
 
 /** The largest backup that is taken in by a browser, bytes; `npm run restore` takes any. */
@@ -19,6 +24,26 @@ export async function makeBackup(): Promise<{ readonly name: string; readonly te
 }
 
 export const backupName = (made: string): string => `threpsis-${made.slice(0, 10)}.jsonl`;
+
+/** How much of what a backup holds is about people. */
+export const aboutPeople = async (): Promise<AboutPeople> => db.countAboutPeople(await getDatabase());
+
+/** The same sealed with a passphrase: without it nobody opens it, who keeps the file neither. */
+export async function makeSealedBackup(body: unknown): Promise<{ readonly name: string; readonly text: string }> {
+  const { passphrase } = checked(validateSealing, body);
+  const { name, text } = await makeBackup();
+  return { name: name.replace(/\.jsonl$/, ".sealed"), text: await seal(text, passphrase, new Date().toISOString()) };
+}
+
+/** Bytes of a sealed backup that is taken in by a browser: a third more than what is in it. */
+export const MOST_SEALED_BYTES = 1.4 * MOST_BACKUP_BYTES;
+
+/** Puts a sealed backup in place; `sent` is the passphrase as a line of JSON, then the file. */
+export async function restoreSealed(sent: string): Promise<Restored> {
+  const end = sent.indexOf("\n");
+  const { passphrase } = checked(validateOpening, parseJson(end < 0 ? sent : sent.slice(0, end)));
+  return restoreBackup(await unseal(end < 0 ? "" : sent.slice(end + 1), passphrase));
+}
 
 export interface Restored {
   readonly recipes: number;
@@ -76,6 +101,10 @@ const CHECKED_AT_ONCE = 50;
 
 /** Reads a backup, brings it up to this schema, and checks every row. Throws a Refusal that says where it does not fit. */
 export async function readBackup(text: string, told: (progress: RestoreProgress) => unknown = () => undefined): Promise<db.Dump> {
+  if (isSealed(text))
+    throw new Refusal(422, "This copy is sealed: it is opened with its passphrase.", [
+      { pointer: "/passphrase", detail: "Give the passphrase that it was sealed with." },
+    ]);
   const read = db.decodeDump(text);
   if (!read.ok)
     throw new Refusal(422, `This file cannot be put in place. Line ${read.error.line}: ${read.error.why}`, [

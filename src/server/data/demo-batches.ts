@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { sessionOf, stoveState, transition, type CookEvent, type CookHappening, type CookSession } from "../../core/cook";
-import { lastDay } from "../../core/stock";
+import { lastDay } from "../../core/keep";
 import { stoveView } from "../../core/views";
 import { addEvents, getBatch, startBatch } from "../cook/batches";
 import { dayHere } from "../kitchen/day";

@@ -1,6 +1,11 @@
 import { dueOf, inOrderOfUse, NOTHING_LEFT, STOCK_LIMITS, type StockItem } from "../../core/stock";
 import { formatGrams } from "../../core/units";
+import { stoveState } from "../../core/cook";
+import { movedUntil } from "../../core/keep";
+import { byProductsOf, keepingOfBatch } from "../../core/views";
 import * as db from "../../db";
+import { leftOverId } from "../cook/batch-stock";
+import { requireDone } from "../cook/done";
 import { getDatabase } from "../data/database";
 import { checked, checkedRevised } from "../http/checked";
 import { Refusal, type ProblemError } from "../http/problems";
@@ -52,17 +57,47 @@ export async function saveStock(id: string, body: unknown, now = new Date()): Pr
     return { document: saidOf(item), revision: item.revision };
   };
   const before = await requireStock(database, id);
-  const { useBy, place } = sent.document;
-  // As long as a sweet keeps is worked out where it is put by: it may be eaten sooner, not later.
-  if (before.batchId !== null && (place !== before.place || (before.useBy !== null && (useBy === null || useBy > before.useBy))))
-    throw new Refusal(422, `“${before.name}” cannot be kept longer, or elsewhere, than it was put by.`, [
-      {
-        pointer: "/document/useBy",
-        detail: `Give ${before.useBy ?? "no day"} or a day before, ${before.place === place ? "and leave where it is" : "where it was"}.`,
-      },
+  const today = (await dayHere())(Date.now());
+  const useBy = before.batchId === null ? sent.document.useBy : await lastOfSweet(before, before.batchId, sent.document, today);
+  await checkItem({ ...sent.document, useBy }, "/document", today);
+  return saveRevised(
+    sent,
+    "thing in stock",
+    ({ document, revision }) => db.updateStock(database, { id, ...document, useBy }, revision, now.toISOString()),
+    current,
+  );
+}
+
+/** The last day of a sweet that is put by: it may be eaten sooner, not later; elsewhere it is kept as long as it keeps there. 422. */
+async function lastOfSweet(
+  before: db.StoredStock,
+  batchId: string,
+  { place, useBy }: Pick<StockItem, "place" | "useBy">,
+  today: string,
+): Promise<string | null> {
+  if (place === before.place) {
+    if (before.useBy !== null && (useBy === null || useBy > before.useBy))
+      throw new Refusal(422, `“${before.name}” cannot be kept longer than it was put by.`, [
+        { pointer: "/document/useBy", detail: `Give ${before.useBy} or a day before.` },
+      ]);
+    return useBy;
+  }
+  // What it is and when it was made say the events of its batch, not what it is called and dated by now.
+  const { batch, session } = await requireDone(batchId);
+  const [kitchen, dayOf] = await Promise.all([getKitchen(), dayHere()]);
+  const question = { ...batch.ground, stove: stoveState(session) };
+  const what = session.leftOver.find(({ event }) => leftOverId(batchId, event) === before.id)?.what;
+  const storage = what === undefined ? keepingOfBatch(question, kitchen) : byProductsOf(question, kitchen).find(({ name }) => name === what)?.storage;
+  if (!storage)
+    throw new Refusal(422, `“${before.name}” cannot be kept there.`, [
+      { pointer: "/document/place", detail: `How long it keeps is not known any more, as its foods are read otherwise now: leave it where it is.` },
     ]);
-  await checkItem(sent.document, "/document", (await dayHere())(Date.now()));
-  return saveRevised(sent, "thing in stock", ({ document, revision }) => db.updateStock(database, { id, ...document }, revision, now.toISOString()), current);
+  const madeOn = dayOf(session.endedAt ?? 0);
+  const until = movedUntil(storage, { from: before.place, to: place, madeOn, useBy: before.useBy }, today);
+  if (!until.ok) throw new Refusal(422, `“${before.name}” cannot be kept there. ${until.why}`, [{ pointer: "/document/place", detail: until.why }]);
+  if (useBy !== null && useBy > until.value)
+    throw new Refusal(422, `“${before.name}” is not kept so long there.`, [{ pointer: "/document/useBy", detail: `Give ${until.value} or a day before.` }]);
+  return useBy ?? until.value;
 }
 
 /** Takes some of it, or says what it weighs now; what is left, g. */

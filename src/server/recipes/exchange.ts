@@ -1,6 +1,9 @@
+import { randomUUID } from "node:crypto";
 import { writeCsv, writeJsonLd, writeOwnFile } from "../../core/exchange";
 import { openRecipe } from "../../core/kitchen";
 import { withAllLines } from "../../core/recipe";
+import * as db from "../../db";
+import { schemaErrors } from "../http/ajv";
 import { checked } from "../http/checked";
 import { download } from "../http/download";
 import { readText } from "../http/body";
@@ -10,6 +13,7 @@ import type { FileReading } from "./read-file";
 import { readBeside } from "./reading-thread";
 import { addRecipes, requireRecipe } from "./recipes";
 import { validateImport } from "../http/schemas/documents";
+import { validateSnapshot } from "../http/schemas/snapshot";
 
 /** A file may be larger than any other request: a saved web page often is. */
 const MOST_FILE_BYTES = 5 * 1024 ** 2;
@@ -27,8 +31,31 @@ export async function readFile(request: Request): Promise<FileReading> {
 
 /** Keeps recipes that were read and looked at: all of them or none. */
 export async function importRecipes(body: unknown): Promise<readonly string[]> {
-  const { recipes } = checked(validateImport, body);
-  return addRecipes(recipes);
+  const { recipes, versions = [] } = checked(validateImport, body);
+  const kept = versions.map(({ recipe, snapshot }, i) => {
+    const pointer = `/versions/${i}`;
+    const title = recipes[recipe]?.title;
+    if (title === undefined)
+      throw new Refusal(422, "A version names a recipe that does not come with it.", [
+        { pointer: `${pointer}/recipe`, detail: "Name one by its place, from 0." },
+      ]);
+    if (!validateSnapshot(snapshot))
+      throw new Refusal(
+        422,
+        "A version does not fit.",
+        schemaErrors(validateSnapshot, snapshot).map((error) => ({ ...error, pointer: `${pointer}/snapshot${error.pointer}` })),
+      );
+    return { recipe, title, snapshot };
+  });
+  const at = new Date().toISOString();
+  return addRecipes(recipes, async (connection, ids) => {
+    for (const { recipe, title, snapshot } of kept)
+      await db.insertVersion(
+        connection,
+        { id: randomUUID(), recipeId: ids[recipe] ?? "", title, label: snapshot.label || "As it was sent", snapshot, parentId: null, why: "", whom: "" },
+        at,
+      );
+  });
 }
 
 const EXPORTS = {

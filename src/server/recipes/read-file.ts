@@ -1,4 +1,4 @@
-import { ownFileKind, readCsv, upgraded } from "../../core/exchange";
+import { SHEET_DATA, ownFileKind, readCsv, upgraded, type SentVersion } from "../../core/exchange";
 import { readJsonLd, readRecipeText, type Recipe } from "../../core/recipe";
 import { parseJson } from "../http/body";
 import { schemaErrors } from "../http/ajv";
@@ -6,11 +6,14 @@ import { pasteProblemWords } from "./paste-words";
 import { Refusal, type ProblemError } from "../http/problems";
 import { readHtml } from "./read-html";
 import { validateRecipe } from "../http/schemas/recipe";
+import { validateSnapshot } from "../http/schemas/snapshot";
 
 /** What a file was taken for, and the recipes in it; nothing is kept yet. */
 export interface FileReading {
   readonly format: "JSON-LD" | "a web page" | "CSV" | "a Threpsis file" | "plain text";
   readonly recipes: readonly Recipe[];
+  /** Versions that came with them; of a Threpsis file alone. */
+  readonly versions?: readonly SentVersion[];
 }
 
 const refuse = (why: string, errors: readonly ProblemError[] = []): never => {
@@ -50,8 +53,10 @@ function readJson(text: string): FileReading {
     const { recipes } = document as { readonly recipes?: unknown };
     if (!Array.isArray(recipes) || recipes.length === 0)
       return refuse("There is no recipe in it.", [{ pointer: "/recipes", detail: "Must be a list of recipes." }]);
+    const versions = versionsOf(document, recipes.length);
     return {
       format: "a Threpsis file",
+      ...(versions.length > 0 ? { versions } : {}),
       recipes: recipes.map(upgraded).map((recipe: unknown, i) =>
         validateRecipe(recipe)
           ? recipe
@@ -63,6 +68,26 @@ function readJson(text: string): FileReading {
     };
   }
   return { format: "JSON-LD", recipes: [readLinked(document)] };
+}
+
+/** The versions of a file, each checked as one that is kept here. */
+function versionsOf(document: unknown, recipes: number): readonly SentVersion[] {
+  const { versions = [] } = document as { readonly versions?: unknown };
+  if (!Array.isArray(versions)) return refuse("The versions in it cannot be read.", [{ pointer: "/versions", detail: "Must be a list." }]);
+  if (versions.length > MOST_RECIPES) return refuse(`There are ${versions.length} versions in it; at most ${MOST_RECIPES} at a time.`);
+  return versions.map((sent: unknown, i) => {
+    const { recipe, snapshot } = (typeof sent === "object" && sent !== null ? sent : {}) as { readonly recipe?: unknown; readonly snapshot?: unknown };
+    if (typeof recipe !== "number" || !Number.isInteger(recipe) || recipe < 0 || recipe >= recipes)
+      return refuse(`Version ${i + 1} of the file names a recipe that is not in it.`, [
+        { pointer: `/versions/${i}/recipe`, detail: `Must be a whole number from 0 to ${recipes - 1}.` },
+      ]);
+    return validateSnapshot(snapshot)
+      ? { recipe, snapshot }
+      : refuse(
+          `Version ${i + 1} of the file does not fit.`,
+          schemaErrors(validateSnapshot, snapshot).map((error) => ({ ...error, pointer: `/versions/${i}/snapshot${error.pointer}` })),
+        );
+  });
 }
 
 /** A document, or what is made of the reason why it is none. */
@@ -82,6 +107,9 @@ function readLinked(document: unknown): Recipe {
 
 function readPage(html: string): FileReading {
   const { jsonLd, text } = readHtml(html);
+  // A page that was sent from here has the whole of it in a line of its own.
+  const own = text.split("\n").find((line) => line.startsWith(SHEET_DATA));
+  if (own) return readJson(Buffer.from(own.slice(SHEET_DATA.length), "base64").toString("utf8"));
   for (const block of jsonLd) {
     const read = readJsonLd(parsedOr(block, () => null));
     if (read.ok) return { format: "a web page", recipes: [read.value] };

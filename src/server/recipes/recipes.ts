@@ -35,8 +35,11 @@ export function checkLimits(recipe: Recipe, pointer: string): void {
     );
 }
 
-/** Puts recipes in, all of them or none; their new ids, in order. */
-export async function addRecipes(recipes: readonly Recipe[]): Promise<readonly string[]> {
+/** Puts recipes in, all of them or none, with what comes with them; their new ids, in order. */
+export async function addRecipes(
+  recipes: readonly Recipe[],
+  withThem: (connection: db.Connection, ids: readonly string[]) => Promise<void> = () => Promise.resolve(),
+): Promise<readonly string[]> {
   recipes.forEach((recipe, i) => checkLimits(recipe, `/recipes/${i}`));
   const at = now();
   const ids = recipes.map(() => randomUUID());
@@ -48,6 +51,7 @@ export async function addRecipes(recipes: readonly Recipe[]): Promise<readonly s
       await db.insertRecipe(connection, id, recipe, at);
       await entries[i]?.(connection, id, 1);
     }
+    await withThem(connection, ids);
   });
   return ids;
 }

@@ -8,7 +8,8 @@ import { validateNextTime, validateTasting } from "../http/schemas/taste";
 import { getKitchen } from "../kitchen/kitchen";
 import { getEaters } from "../kitchen/sources";
 import { layOn, type LaidOn } from "../versions/versions";
-import { mayEach, requireDone, requireTaster } from "./who-may";
+import { requireDone } from "../cook/done";
+import { mayEach, requireTaster } from "./who-may";
 
 /** So many tastings of one batch are kept. */
 const MOST = 500;
@@ -23,7 +24,8 @@ export async function getTasting(id: string): Promise<{
   readonly tastings: readonly db.StoredTasting[];
   readonly triangles: readonly db.StoredTriangle[];
 }> {
-  const { batch, session } = await requireDone(id);
+  const done = await requireDone(id);
+  const { batch, session } = done;
   const database = await getDatabase();
   const [{ document }, tastings, triangles] = await Promise.all([getEaters(), db.tastingsOf(database, id), db.trianglesOf(database, id)]);
   const { figures } = stoveView({ ...batch.ground, stove: stoveState(session) }, await getKitchen());
@@ -31,7 +33,7 @@ export async function getTasting(id: string): Promise<{
     batch,
     session,
     isBound: figures.some(({ id: figure }) => figure === "binding"),
-    may: await mayEach([{ batch, session }], document.eaters),
+    may: await mayEach([done], document.eaters),
     tastings,
     triangles,
   };

@@ -7,7 +7,8 @@ import { checked } from "../http/checked";
 import { Refusal } from "../http/problems";
 import { validateSaw, validateTriangle, validateTriangleAnswer } from "../http/schemas/taste";
 import { getEaters } from "../kitchen/sources";
-import { mayEach, requireDone, requireTaster, type Sample } from "./who-may";
+import { requireDone, type DoneBatch } from "../cook/done";
+import { mayEach, requireTaster } from "./who-may";
 
 export type { SampleName } from "../../db";
 
@@ -38,7 +39,7 @@ async function requireTriangle(id: string): Promise<db.StoredTriangle> {
   return test;
 }
 
-async function samplesOf({ batches: [a, b] }: Pick<db.StoredTriangle, "batches">): Promise<readonly [Sample, Sample]> {
+async function samplesOf({ batches: [a, b] }: Pick<db.StoredTriangle, "batches">): Promise<readonly [DoneBatch, DoneBatch]> {
   return [await requireDone(a), await requireDone(b)];
 }
 
@@ -112,7 +113,7 @@ export async function triangleSheets(
 }
 
 /** The samples of a test, for who asks whether guests may taste them. */
-export const triangleSamples = async (id: string): Promise<readonly Sample[]> => samplesOf(await requireTriangle(id));
+export const triangleSamples = async (id: string): Promise<readonly DoneBatch[]> => samplesOf(await requireTriangle(id));
 
 /**
  * Keeps what somebody chose of a set of cups, once however often it is sent; the last of those that were planned ends the test. 422

@@ -1,8 +1,7 @@
-import { sessionOf, stoveState, type CookSession } from "../../core/cook";
+import { stoveState } from "../../core/cook";
 import { ALLERGIES, onDay, type Eater } from "../../core/table";
 import { mayTaste, type MayTaste } from "../../core/views";
-import type * as db from "../../db";
-import { getBatch } from "../cook/batches";
+import type { DoneBatch } from "../cook/done";
 import { checked } from "../http/checked";
 import { Refusal } from "../http/problems";
 import { validateGuests } from "../http/schemas/taste";
@@ -10,25 +9,8 @@ import { dayHere, fastsToday } from "../kitchen/day";
 import { getKitchen } from "../kitchen/kitchen";
 import { getEaters } from "../kitchen/sources";
 
-/** What is tasted: a batch that is done, and what it came to. */
-export interface Sample {
-  readonly batch: db.StoredBatch;
-  readonly session: CookSession;
-}
-
-/** A batch that is done, and what it came to; 409 while it is on the stove. */
-export async function requireDone(id: string): Promise<Sample> {
-  const { batch, events } = await getBatch(id);
-  const session = sessionOf(
-    batch.plan,
-    events.map(({ event }) => event),
-  );
-  if (session.endedAt === null) throw new Refusal(409, "It is still on the stove. It is tasted once it is done.");
-  return { batch, session };
-}
-
 /** Whether each of them may taste a sample, today. */
-async function mayEachOf({ batch, session }: Sample, eaters: readonly Eater[]): Promise<readonly MayTaste[]> {
+async function mayEachOf({ batch, session }: DoneBatch, eaters: readonly Eater[]): Promise<readonly MayTaste[]> {
   const [kitchen, { day, falls }] = await Promise.all([getKitchen(), fastsToday()]);
   const { recipe, table, bench } = batch.ground;
   const today = onDay(table, day, falls);
@@ -43,7 +25,7 @@ function stricter(one: MayTaste, other: MayTaste): MayTaste {
 }
 
 /** Whether each of them may taste all samples, today. */
-export async function mayEach(samples: readonly Sample[], eaters: readonly Eater[]): Promise<readonly MayTaste[]> {
+export async function mayEach(samples: readonly DoneBatch[], eaters: readonly Eater[]): Promise<readonly MayTaste[]> {
   const of: (readonly MayTaste[])[] = [];
   for (const sample of samples) of.push(await mayEachOf(sample, eaters));
   return (of[0] ?? []).map((first, i) => of.slice(1).reduce((strictest, each) => (each[i] ? stricter(strictest, each[i]) : strictest), first));
@@ -73,7 +55,7 @@ export async function guestAllergies(): Promise<typeof ALLERGIES> {
 }
 
 /** Whether guests may taste all samples, each by what they said they keep. */
-export async function mayGuests(samples: readonly Sample[], body: unknown): Promise<readonly MayTaste[]> {
+export async function mayGuests(samples: readonly DoneBatch[], body: unknown): Promise<readonly MayTaste[]> {
   const { guests } = checked(validateGuests, body);
   await checkGuests(guests);
   const day = (await dayHere())(Date.now());
@@ -85,7 +67,7 @@ export async function mayGuests(samples: readonly Sample[], body: unknown): Prom
 }
 
 /** What no rule knows is asked about, with what is in it. */
-function withOther(may: MayTaste, other: string, samples: readonly Sample[]): MayTaste {
+function withOther(may: MayTaste, other: string, samples: readonly DoneBatch[]): MayTaste {
   if (other.trim() === "" || may.may === "no") return may;
   const names = samples.flatMap(({ session: { plan, putIn } }) => [...plan.lines, ...putIn].map(({ name }) => name.toLowerCase()));
   const settled = may.may === "ask" ? may.why : [];
@@ -123,7 +105,7 @@ interface SaidToBe {
 }
 
 /** Who tasted, of whom it is said here: 422 where they may not taste one of the samples, or what had to be asked was not. */
-export async function requireTaster(samples: readonly Sample[], { eater: eaterId, guest, isSettled }: SaidToBe, now: Date): Promise<Taster> {
+export async function requireTaster(samples: readonly DoneBatch[], { eater: eaterId, guest, isSettled }: SaidToBe, now: Date): Promise<Taster> {
   const [{ document }, dayOf] = await Promise.all([getEaters(), dayHere()]);
   if (guest) await checkGuests([guest]);
   const eater = guest ? asEater(guest, dayOf(now.getTime())) : document.eaters.find((each) => each.id === eaterId);

@@ -1,22 +1,20 @@
 import { randomUUID } from "node:crypto";
 import { cache } from "react";
-import { foodsWith, sinceWords, snapshotOf, stored, withOwnWords, type Snapshot, type StoredBench } from "../../core/adaptation";
+import { foodsWith, sinceWords, type Snapshot, type StoredBench } from "../../core/adaptation";
 import { cautionInput, cautionsFor, type Caution } from "../../core/cautions";
-import { type Reference } from "../../core/food";
-import { openBench, openInWays, openRecipe, openTable, type Kitchen } from "../../core/kitchen";
-import type { Recipe, LineId } from "../../core/recipe";
+import { openBench, openInWays, openRecipe, type Kitchen } from "../../core/kitchen";
+import type { Recipe } from "../../core/recipe";
 import { LIMIT_NAMES, portionOf, type DiningTable, type Limit } from "../../core/table";
-import type { Version, VersionRow } from "../../core/substitution";
 import { formatNumber } from "../../core/units";
 import { USUAL_HOUSEHOLD } from "../../core/household";
 import { MODEL_VERSION, REFERENCE } from "../../data";
-import { isReadWhole, toldFigures, wayWords } from "../../core/views";
-import { AS_WRITTEN } from "../../core/ways";
+import { isReadWhole, toldFigures } from "../../core/views";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
 import { schemaErrors } from "../http/ajv";
 import { Refusal } from "../http/problems";
 import { getKitchen } from "../kitchen/kitchen";
+import { benchFrom, snapshotOfBench, versionOf, waysOf } from "./snapshots";
 import { getAdaptation, requireRecipe, saveBoth } from "../recipes/recipes";
 import { VERSION_LIMITS } from "../http/schemas/documents";
 import { readSnapshot, storedSnapshot, validateSnapshot } from "../http/schemas/snapshot";
@@ -32,30 +30,6 @@ export interface KeptVersion extends db.VersionSummary {
 }
 
 export const UNREADABLE = "What is stored of this version cannot be read. The other versions and the recipe are not touched by it.";
-
-/** Turns the bench into a version; 422 where it names a food or line that is not there. */
-function versionOf(bench: StoredBench, lines: ReadonlySet<LineId>, foods: Reference["foods"]): Version {
-  const rows = bench.rows.map((row, i) => {
-    const food = row.foodId === null ? null : (foods.get(row.foodId) ?? null);
-    if (row.foodId !== null && !food)
-      throw new Refusal(422, "The version names a food that is not in the tables.", [
-        { pointer: `/bench/rows/${i}/foodId`, detail: `"${row.foodId}" is not known.` },
-      ]);
-    if (row.line !== null && !lines.has(row.line))
-      throw new Refusal(422, "The version names a line that the recipe does not have.", [
-        { pointer: `/bench/rows/${i}/line`, detail: `The recipe has no line “${row.line}”.` },
-      ]);
-    return { id: row.id, line: row.line, food, grams: row.grams, role: row.role, change: row.change, why: row.why };
-  });
-  const twice = rows.findIndex(({ id }, i) => rows.slice(0, i).some((other) => other.id === id));
-  if (twice >= 0)
-    throw new Refusal(422, "Two rows of the version have one id.", [{ pointer: `/bench/rows/${twice}/id`, detail: "Each needs an id of its own." }]);
-  if (!rows.some((row) => row.food && row.grams > 0))
-    throw new Refusal(422, "An empty version cannot be kept: give at least one food an amount.", [
-      { pointer: "/bench/rows", detail: "No food has an amount." },
-    ]);
-  return { rows, evaporation: bench.evaporation };
-}
 
 /** A portion of a pot that is split: for whom, and before which of the recipe's steps it is parted. */
 interface Portion {
@@ -79,10 +53,8 @@ export async function keepVersion(recipeId: string, bench: StoredBench, notFor =
     throw new Refusal(409, "Who sits at the table has changed since the pot was split. Work it out again, and keep it then.");
   const kitchen = await getKitchen();
   const { rules } = kitchen;
-  const { read, taken } = openInWays(recipe, bench.ways, kitchen);
-  const problem = openTable(read, table, kitchen);
-  const foods = foodsWith(read, kitchen.reference.foods);
-  const version = versionOf(bench, new Set(read.recipe.lines.map(({ id }) => id)), foods);
+  const { read } = openInWays(recipe, bench.ways, kitchen);
+  const version = versionOf(bench, read, kitchen);
   // A line that the bench did not have is in no version of it.
   const since = (openBench(bench, read, table, kitchen)?.since ?? []).filter(({ kind }) => kind !== "new line");
   if (since.length > 0)
@@ -90,21 +62,7 @@ export async function keepVersion(recipeId: string, bench: StoredBench, notFor =
       409,
       `Recipe or table have changed since this was worked on: ${since.map((change) => sinceWords(change, (id) => rules.get(id)?.name ?? id)).join("; ")}. Look at it again, and keep it then.`,
     );
-  const judged = withOwnWords(problem, read, version, bench.steps, kitchen.reading.find);
-  const snapshot = snapshotOf(
-    read,
-    judged,
-    version,
-    table,
-    bench.label,
-    { handling: kitchen.handling, equipment: kitchen.household.equipment },
-    { recipe: revision, table: tableRevision },
-    bench.steps,
-    {
-      written: openRecipe(recipe, kitchen),
-      ways: taken.map((each) => ({ ...each, what: wayWords(each, kitchen) })),
-    },
-  );
+  const snapshot = snapshotOfBench({ recipe, table, bench }, version, { recipe: revision, table: tableRevision }, kitchen);
   const { verdict } = snapshot;
   if (verdict?.kind === "not for" && !notFor)
     throw new Refusal(
@@ -201,45 +159,10 @@ export async function benchOfVersion(id: string): Promise<BenchOfVersion> {
   const snapshot = readSnapshot(kept.snapshot);
   if (!snapshot) throw new Refusal(409, UNREADABLE);
   const kitchen = await getKitchen();
-  // Done as it was then, whatever the household's ways are now.
-  const waysThen = snapshot.ways ?? [];
-  const ways = {
-    ...Object.fromEntries(Object.keys(kitchen.household.ways ?? {}).map((way) => [way, AS_WRITTEN])),
-    ...Object.fromEntries(waysThen.map(({ way, option }) => [way, option])),
-  };
-  const { read } = openInWays(recipe, ways, kitchen);
-  const foods = foodsWith(read, kitchen.reference.foods);
-  const lines = new Set(read.recipe.lines.map(({ id: line }) => line));
-  const rows = snapshot.rows.flatMap((row): VersionRow[] => {
-    const gone = row.line !== null && !lines.has(row.line);
-    if (row.food !== null && !foods.has(row.food.id))
-      throw new Refusal(409, `“${row.food.name}” is no longer in the pantry: put it back first, or lay the version on by hand.`);
-    if (gone && row.food === null) return [];
-    const { id: own, grams, role, change, why } = row;
-    return [{ id: own, line: gone ? null : row.line, food: row.food, grams, role, change: gone ? "added" : change, why }];
-  });
-  const state = {
-    label: kept.label,
-    byHand: true,
-    from: id,
-    version: { rows, evaporation: snapshot.forThisTable.input.evaporation.value },
-    ...(snapshot.ownSteps ? { steps: snapshot.ownSteps } : {}),
-    ...(Object.keys(ways).length > 0 ? { ways } : {}),
-  };
-  const laid = stored(state, read, snapshot.table);
-  // What the recipe had then, so that it is told what has changed since.
-  const then = new Map(snapshot.rows.flatMap((row) => (row.line === null ? [] : [[row.line, row] as const])));
-  const bench: StoredBench = {
-    ...laid,
-    rows: laid.rows.map((row) => {
-      const kept = row.line === null ? undefined : then.get(row.line);
-      if (!kept || kept.recipeGrams === null) return row;
-      const own = kept.change === "as is" || kept.change === "amount";
-      const foodId = own ? (kept.food?.id ?? "") : row.was?.name === kept.recipeFood ? row.was.foodId : "";
-      return { ...row, was: { foodId, name: kept.recipeFood ?? "", grams: kept.recipeGrams } };
-    }),
-  };
-  return { recipeId, recipe, table: snapshot.table, bench };
+  const foods = foodsWith(openInWays(recipe, waysOf(snapshot, kitchen), kitchen).read, kitchen.reference.foods);
+  const gone = snapshot.rows.find(({ food }) => food !== null && !foods.has(food.id));
+  if (gone?.food) throw new Refusal(409, `“${gone.food.name}” is no longer in the pantry: put it back first, or lay the version on by hand.`);
+  return { recipeId, recipe, table: snapshot.table, bench: benchFrom(snapshot, recipe, { id, label: kept.label }, kitchen) };
 }
 
 /** Lays a kept version on its recipe's bench, to be worked on from there. */

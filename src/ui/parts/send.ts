@@ -42,11 +42,26 @@ export async function send(
   if (response.status === 204) return null;
   const read: unknown = await response.json().catch(() => null);
   if (response.ok) return read;
+  throw refusedBy(response, read);
+}
+
+/** Sends JSON for a file, which comes back as text with its name; throws as `send` does. */
+export async function sendForText(url: string, body: unknown): Promise<{ readonly name: string; readonly text: string }> {
+  const response = await fetch(url, { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body) }).catch(() => {
+    throw new Error("Threpsis does not answer. Is it still running? What you typed is still here.");
+  });
+  if (!response.ok) throw refusedBy(response, await response.json().catch(() => null));
+  const name = /filename="([^"]+)"/.exec(response.headers.get("content-disposition") ?? "")?.[1] ?? "file";
+  return { name, text: await response.text() };
+}
+
+/** What a refusal of the server says, in its own words. */
+function refusedBy(response: Response, read: unknown): Refused {
   const said = isRecord(read) ? read : {};
   const title = typeof said.title === "string" ? said.title : `The server answered ${response.status}.`;
   const detail = Array.isArray(said.errors) ? (said.errors as { pointer?: string; detail?: string }[])[0] : undefined;
   const words = detail?.detail && !title.includes(detail.detail) ? `${title} ${pointerWords(detail.pointer ?? "")}${detail.detail}` : title;
-  throw new Refused(words, response.status, said);
+  return new Refused(words, response.status, said);
 }
 
 /** Where in what was sent something is wrong, for people: "/lines/0/grams" is "lines 1, grams: ". */

@@ -3,7 +3,8 @@ import { notFound, redirect } from "next/navigation";
 import { listBatches } from "@/server/cook/batches";
 import { Refusal } from "@/server/http/problems";
 import { getEaters } from "@/server/kitchen/sources";
-import { mayEach, requireDone } from "@/server/taste/who-may";
+import { requireDone } from "@/server/cook/done";
+import { mayEach } from "@/server/taste/who-may";
 import { TriangleNew } from "@/ui/stations/taste/triangle-new";
 import { sampleData } from "../words";
 

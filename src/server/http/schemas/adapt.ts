@@ -6,6 +6,7 @@ import { HAZARD_FAMILIES, HAZARD_GRADES } from "../../../core/hazards";
 import { ALLERGENS, SERVING_TEMPERATURES } from "../../../core/food";
 import { FAULTS } from "../../../core/rescue";
 import { RULES } from "../../../data";
+import { figure, listOf, number, object, text } from "./described";
 import { amount, atLeastOne, compiled, list, oneOf, only, some } from "./shapes";
 
 /** Diets that are limits: their ids, and the limit that they set unless another is given, a serving. */
@@ -48,10 +49,10 @@ const TABLE_REQUEST = {
   servings: Type.Optional(some(1000)),
   serve: Type.Optional(oneOf(SERVING_TEMPERATURES)),
 };
-const ADAPT_REQUEST = only({ ...TABLE_REQUEST, maxProposals: Type.Optional(Type.Integer({ minimum: 1, maximum: 5 })) });
+export const ADAPT_REQUEST = only({ ...TABLE_REQUEST, maxProposals: Type.Optional(Type.Integer({ minimum: 1, maximum: 5 })) });
 export const validateAdapt = compiled(ADAPT_REQUEST);
 
-const RESCUE_REQUEST = only({
+export const RESCUE_REQUEST = only({
   ...TABLE_REQUEST,
   fault: Type.Union([oneOf(FAULTS), atLeastOne(oneOf(FAULTS), FAULTS.length)]),
   notAtHand: Type.Optional(
@@ -70,15 +71,6 @@ const RESCUE_REQUEST = only({
 export const validateRescue = compiled(RESCUE_REQUEST);
 export type TableRequest = Omit<Static<typeof ADAPT_REQUEST>, "maxProposals">;
 
-const figure = { $ref: "#/components/schemas/Figure" };
-const text = { type: "string" };
-const number = { type: "number" };
-const listOf = (items: object) => ({ type: "array", items });
-const object = (properties: Record<string, object>, optional: readonly string[] = []) => ({
-  type: "object",
-  required: Object.keys(properties).filter((key) => !optional.includes(key)),
-  properties,
-});
 const byTemperature = object(Object.fromEntries(SERVING_TEMPERATURES.map((serve) => [serve, figure])));
 /** Amounts that stand by themselves; free sugars stand together, by their schools. */
 export const TOLD_AMOUNTS = AMOUNT_IDS.filter((amount) => !amount.startsWith("freeSugars"));
@@ -90,7 +82,7 @@ const amounts = object({
   freeSugars_g: object({ who: figure, uk: figure }),
 });
 const figureOrReason = { anyOf: [figure, object({ value: { type: "null" }, reason: text })] };
-const properties = object({
+export const propertiesSchema = object({
   yield_g: figure,
   servings: number,
   sweetness: byTemperature,
@@ -195,7 +187,7 @@ export const adaptResponseSchema = object({
   ),
 });
 
-const rescueResponseSchema = {
+export const rescueResponseSchema = {
   oneOf: [
     object({ kind: { const: "question" }, reason: text }),
     object({
@@ -227,61 +219,3 @@ const rescueResponseSchema = {
     }),
   ],
 };
-
-const problem = (description: string) => ({ description, content: { "application/problem+json": { schema: { $ref: "#/components/schemas/Problem" } } } });
-
-/** The description of the open interface, OpenAPI 3.1. */
-export const openApi = {
-  openapi: "3.1.0",
-  info: {
-    title: "Threpsis",
-    version: "1",
-    description: "Works out versions of a sweet for a table. Stateless. Every figure is {value, low, high}: the central estimate and its 80 % interval.",
-  },
-  paths: {
-    "/api/v1/adapt": {
-      post: {
-        summary: "Adapt a recipe to diets, limits and allergies",
-        requestBody: { required: true, content: { "application/json": { schema: { $ref: "#/components/schemas/AdaptRequest" } } } },
-        responses: {
-          200: {
-            description: "What was read, what conflicts, and the versions.",
-            content: { "application/json": { schema: { $ref: "#/components/schemas/AdaptResponse" } } },
-          },
-          400: problem("Not JSON."),
-          413: problem("Over 2 MB."),
-          415: problem("Not sent as JSON."),
-          422: problem("Does not fit, or nothing could be read."),
-          503: problem("The solver's queue is full."),
-        },
-      },
-    },
-    "/api/v1/rescue": {
-      post: {
-        summary: "Mend a pot that went wrong",
-        requestBody: { required: true, content: { "application/json": { schema: { $ref: "#/components/schemas/RescueRequest" } } } },
-        responses: {
-          200: {
-            description: "The ways out, the least change first, each computed from the pot; or what has to be asked first.",
-            content: { "application/json": { schema: { $ref: "#/components/schemas/RescueResponse" } } },
-          },
-          400: problem("Not JSON."),
-          413: problem("Over 2 MB."),
-          415: problem("Not sent as JSON."),
-          422: problem("Does not fit, or nothing could be read."),
-        },
-      },
-    },
-  },
-  components: {
-    schemas: {
-      Figure: object({ value: number, low: number, high: number }),
-      Properties: properties,
-      AdaptRequest: ADAPT_REQUEST,
-      AdaptResponse: adaptResponseSchema,
-      RescueRequest: RESCUE_REQUEST,
-      RescueResponse: rescueResponseSchema,
-      Problem: object({ type: text, title: text, status: number, errors: listOf(object({ pointer: text, detail: text })) }, ["errors"]),
-    },
-  },
-} as const;

@@ -54,7 +54,15 @@ export const COOK_EVENT = Type.Union([
   only({ ...made, kind: of("weighed"), grams, pan: grams }),
   only({ ...made, kind: of("depth"), centimetres, diameter: centimetres, grams, sd: grams }),
   only({ ...made, kind: of("temperature"), celsius: amount(-1000, 10_000), place: Type.Optional(text(60)) }),
-  only({ ...made, kind: of("set aside"), name, grams: orNull(grams) }),
+  only({
+    ...made,
+    kind: of("set aside"),
+    name,
+    grams: orNull(grams),
+    day: Type.Optional(isoDay),
+    serve: Type.Optional(oneOf(SERVING_TEMPERATURES)),
+    sugar: Type.Optional(grams),
+  }),
   only({
     ...made,
     kind: of("turned out"),
@@ -65,7 +73,7 @@ export const COOK_EVENT = Type.Union([
   }),
   only({ ...made, kind: of("ended"), grams: orNull(grams) }),
   only({ ...made, kind: of("stock"), isTaken: Type.Boolean() }),
-  only({ ...made, kind: of("left over"), grams, place: oneOf(STOCK_PLACES), useBy: orNull(isoDay) }),
+  only({ ...made, kind: of("left over"), grams, place: oneOf(STOCK_PLACES), useBy: orNull(isoDay), what: Type.Optional(name) }),
   only({ ...made, kind: of("taken up again") }),
   only({ ...made, kind: of("taken back"), event: id }),
 ]);

@@ -93,7 +93,13 @@ export const validateProposals = schemaOf<StoredProposals>()(only({ basis: text(
 export const validateSuited = schemaOf<{ readonly table: DiningTable; readonly leave: string | null }>()(only({ table: TABLE, leave: orNull(text(60)) }));
 
 export const validatePaste = compiled(only({ text: text(2 * RECIPE_LIMITS.characters) }));
-export const validateImport = compiled(only({ recipes: atLeastOne(RECIPE, 200) }));
+/** Recipes that were read and looked at, with the versions that came with them: each is checked as a kept one is. */
+export const validateImport = compiled(
+  only({
+    recipes: atLeastOne(RECIPE, 200),
+    versions: Type.Optional(list(only({ recipe: Type.Integer({ minimum: 0, maximum: 199 }), snapshot: Type.Unknown() }), 200)),
+  }),
+);
 /** Of a pot that is split: who eats of it, and before which step (by place, from 1) it is parted. */
 const PORTION = only({ eaters: atLeastOne(text(60, 1), 40), before: Type.Integer({ minimum: 1, maximum: RECIPE_LIMITS.steps }) });
 export const validateKeep = compiled(only({ recipeId: text(60), bench: BENCH, notFor: Type.Optional(Type.Boolean()), portion: Type.Optional(PORTION) }));

@@ -49,6 +49,8 @@ const equipment = only({
   fridge: orNull(amount(0, 2000)),
 });
 
+const days = Type.Integer({ minimum: 0, maximum: 3650 });
+
 /** Ways of cooking that are held to: by way, the option. */
 export const wayPicks = Type.Unsafe<Record<string, string>>({
   type: "object",
@@ -100,6 +102,15 @@ export const validateHousehold = schemaOf<StoredHousehold>()(
         ),
       }),
     ),
+    keeping: Type.Optional(
+      Type.Unsafe<NonNullable<StoredHousehold["keeping"]>>({
+        type: "object",
+        maxProperties: 60,
+        propertyNames: { minLength: 1, maxLength: 60 },
+        additionalProperties: only({ room: Type.Optional(days), fridge: Type.Optional(days), freezer: Type.Optional(days) }),
+      }),
+    ),
+    labelBook: Type.Optional(text(40, 1)),
     setUp: Type.Optional(Type.Boolean()),
   }),
 );

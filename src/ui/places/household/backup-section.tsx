@@ -1,25 +1,29 @@
 "use client";
 
+import type { AboutPeople } from "../../../core/household";
 import { formatNumber } from "../../../core/units";
 import { lazy, Suspense, useEffect, useRef, useState } from "react";
 import { Button, buttonClass } from "../../parts/button";
-import { send, why } from "../../parts/send";
+import { send, why as whyOf } from "../../parts/send";
 import { letGo } from "../../shell/documents";
 import { useSaving } from "../../shell/saving";
 import { toast } from "../../shell/messages";
+import { AboutPeopleList } from "./about-people";
+import { Passphrase, SealCopy } from "./seal-copy";
 
 const Confirm = lazy(() => import("../../parts/confirm"));
 const DONE = "threpsis.restored";
 type State =
   | { readonly kind: "ready" }
-  | { readonly kind: "asked"; readonly file: File }
+  | { readonly kind: "asked"; readonly file: File; readonly isSealed: boolean }
   | { readonly kind: "busy"; readonly words: string }
   | { readonly kind: "refused"; readonly why: string };
 
 /** Everything as one file, out and in. A file that does not fit is refused whole, and what was replaced can be had back. */
-export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
+export function BackupSection({ canGoBack, people }: { readonly canGoBack: boolean; readonly people: AboutPeople }) {
   const { flush, waiting } = useSaving();
   const [state, setState] = useState<State>({ kind: "ready" });
+  const [opening, setOpening] = useState("");
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => {
     const done = sessionStorage.getItem(DONE);
@@ -53,7 +57,7 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
     } catch (error) {
       going = false;
       clearInterval(asking);
-      setState({ kind: "refused", why: why(error, "It could not be put in place.") });
+      setState({ kind: "refused", why: whyOf(error, "It could not be put in place.") });
     }
   };
   return (
@@ -63,8 +67,10 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
       </h2>
       <div className="border-t border-ink mt-1 pt-3 grid gap-4">
         <p className="t-ledger max-w-[70ch]">
-          Recipes, tables, versions and these settings in one file, of text that can be read without Threpsis, with a checksum. Keep it on another device.
+          Recipes, tables, versions, batches and these settings in one file, of text that can be read without Threpsis, with a checksum. Keep it on another
+          device.
         </p>
+        <AboutPeopleList people={people} />
         <div className="flex flex-wrap gap-3 items-center">
           <a
             href="/api/backup"
@@ -88,14 +94,19 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
           <input
             ref={field}
             type="file"
-            accept=".jsonl,application/jsonl,text/plain"
+            accept=".jsonl,.sealed,application/jsonl,text/plain"
             aria-label="The file of a copy"
             tabIndex={-1}
             className="sr-only"
             onChange={(event) => {
               const [file] = event.target.files ?? [];
               event.target.value = "";
-              if (file) setState({ kind: "asked", file });
+              if (!file) return;
+              setOpening("");
+              void file
+                .slice(0, SEALED.length)
+                .text()
+                .then((start) => setState({ kind: "asked", file, isSealed: start === SEALED }));
             }}
           />
           {canGoBack && state.kind !== "busy" && (
@@ -104,6 +115,7 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
             </button>
           )}
         </div>
+        <SealCopy isBusy={state.kind === "busy"} />
         <p role="status" className="t-ledger">
           {state.kind === "busy" && `${state.words}. You can go on reading meanwhile; what is changed now would be replaced.`}
         </p>
@@ -121,9 +133,19 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
             leave="Leave all as it is"
             onLeave={() => setState({ kind: "ready" })}
             onAction={() => {
-              void put(async () => send("PUT", "/api/backup", await state.file.text(), { type: "application/jsonl" }));
+              const { file, isSealed } = state;
+              void put(async () =>
+                isSealed
+                  ? send("PUT", "/api/backup/sealed", `${JSON.stringify({ passphrase: opening })}\n${await file.text()}`, { type: "text/plain" })
+                  : send("PUT", "/api/backup", await file.text(), { type: "application/jsonl" }),
+              );
             }}
           >
+            {state.isSealed && (
+              <div className="mb-3">
+                <Passphrase label="It is sealed. Its passphrase:" value={opening} isNew={false} onChange={setOpening} />
+              </div>
+            )}
             <p>
               What “{state.file.name}” holds takes the place of every recipe, table and version here. What is here now is kept beside it, and one step brings it
               back.
@@ -135,6 +157,7 @@ export function BackupSection({ canGoBack }: { readonly canGoBack: boolean }) {
   );
 }
 
+const SEALED = '{"format":"threpsis-sealed"';
 const ASK_MS = 500;
 const STAGES: Readonly<Record<string, string>> = { reading: "Reading the copy", checking: "Checking it", "laying beside": "Laying it beside what is here" };
 

@@ -14,7 +14,7 @@ import {
   temperatureText,
   type HouseholdMeasures,
 } from "../../../core/units";
-import { USUAL_HOUSEHOLD, type Household } from "../../../core/household";
+import { USUAL_HOUSEHOLD, type AboutPeople, type Household } from "../../../core/household";
 import { foodFacts, type Constants, type Food } from "../../../core/food";
 import { AmountField } from "../../parts/amount-field";
 import { Choice } from "../../parts/choice";
@@ -33,6 +33,7 @@ import { RulesSection } from "./rules-section";
 import { SchoolsSection } from "./schools-section";
 import { WaysSection } from "./ways-section";
 import { BackupSection } from "./backup-section";
+import { KeepingSection } from "./keeping-section";
 import { PlaceSection } from "./place-section";
 import { PageColumns } from "../../parts/page-columns";
 import { RowHead } from "../../parts/table-heads";
@@ -54,6 +55,7 @@ const PARTS = [
   ["schools", "Schools"],
   ["ways", "Ways of cooking"],
   ["equipment", "What you cook with"],
+  ["keeping", "Keeping and labels"],
   ["measures", "Measures and units"],
   ["place", "Where you are"],
   ["backup", "A copy of everything"],
@@ -64,6 +66,7 @@ const THEME_WORDS: Readonly<Record<Theme, string>> = { system: "as the device", 
 interface HouseholdPageProps {
   readonly theme: Theme;
   readonly canGoBack: boolean;
+  readonly people: AboutPeople;
   readonly eaters: Revised<EatersDocument>;
   /** ISO. */
   readonly today: string;
@@ -73,10 +76,10 @@ interface HouseholdPageProps {
 }
 
 /** The Household: its measures and units, the look, and a copy of everything. */
-export function HouseholdPage({ theme, canGoBack, eaters, today, shown, constants }: HouseholdPageProps) {
+export function HouseholdPage({ theme, canGoBack, people, eaters, today, shown, constants }: HouseholdPageProps) {
   const household = useHouseholdDocument();
   useUndoKeys(household);
-  const { rules: byId, ways } = useKitchen();
+  const { rules: byId, ways, books } = useKitchen();
   const rules = useMemo(() => [...byId.values()], [byId]);
   const { present, set, undo, redo } = household;
   const { measures, units } = present;
@@ -109,6 +112,14 @@ export function HouseholdPage({ theme, canGoBack, eaters, today, shown, constant
           <EquipmentSection
             equipment={present.equipment}
             onEquipment={(equipment, key) => set((now: Household) => ({ ...now, equipment }), key && `equipment ${key}`)}
+          />
+          <KeepingSection
+            own={present.keeping ?? {}}
+            kinds={constants.keeping.value.kinds}
+            books={books}
+            book={present.labelBook}
+            onOwn={(keeping, key) => set((now: Household) => ({ ...now, keeping }), `keeping ${key}`)}
+            onBook={(labelBook) => set((now: Household) => ({ ...now, labelBook }))}
           />
           <div id="measures" className="flex flex-wrap justify-between items-center gap-3 scroll-mt-4">
             <h2 className="t-h2">Measures</h2>
@@ -197,7 +208,7 @@ export function HouseholdPage({ theme, canGoBack, eaters, today, shown, constant
               </button>
             </p>
           )}
-          <BackupSection canGoBack={canGoBack} />
+          <BackupSection canGoBack={canGoBack} people={people} />
         </div>
         <aside className="lg:crease-l p-4 md:p-5" aria-label="What that comes to">
           <h2 className="t-h2">What that comes to</h2>

@@ -32,6 +32,8 @@ interface OpenedFile {
   readonly name: string;
   readonly format: string;
   readonly recipes: readonly Recipe[];
+  /** Versions that came with them, each with the place of its recipe. */
+  readonly versions?: readonly { readonly recipe: number; readonly snapshot: unknown }[];
 }
 
 /** Takes a recipe as plain text or as a file, and shows what it understands before anything is kept. What was typed stays until it is a recipe, over a reload too. */
@@ -93,12 +95,17 @@ export function PastePage() {
       router.push(`/recipes/${(answer as { id: string }).id}/recipe`);
       router.refresh();
     }).then(() => field.current?.focus());
-  const keepFile = ({ recipes }: OpenedFile) =>
+  const keepFile = ({ recipes, versions = [] }: OpenedFile) =>
     doing(async () => {
-      const chosen = recipes.filter((_, i) => !left.has(i));
-      const { ids } = (await send("POST", "/api/recipes/import", { recipes: chosen })) as { readonly ids: readonly string[] };
+      const places = recipes.flatMap((_, i) => (left.has(i) ? [] : [i]));
+      const chosen = places.flatMap((i) => recipes[i] ?? []);
+      const along = versions.flatMap(({ recipe, snapshot }) => (places.includes(recipe) ? [{ recipe: places.indexOf(recipe), snapshot }] : []));
+      const { ids } = (await send("POST", "/api/recipes/import", { recipes: chosen, ...(along.length > 0 ? { versions: along } : {}) })) as {
+        readonly ids: readonly string[];
+      };
       noteSave();
-      toast(ids.length === 1 ? "1 recipe is kept." : `${ids.length} recipes are kept.`);
+      const more = along.length === 0 ? "" : along.length === 1 ? " With it came a version." : ` With them came ${along.length} versions.`;
+      toast(`${ids.length === 1 ? "1 recipe is kept." : `${ids.length} recipes are kept.`}${more}`);
       router.push(ids.length === 1 ? `/recipes/${ids[0]}/recipe` : "/recipes");
       router.refresh();
     });

@@ -122,14 +122,24 @@ function Say({ item, today, change, onDone }: RowProps & { readonly onDone: () =
   const isSweet = item.batchId !== null;
   return (
     <form className="flex flex-wrap gap-3 items-end py-2 no-print" noValidate onSubmit={(event) => void submit(event)}>
-      {!isSweet && <Pick label="where" value={place} options={STOCK_PLACES.map((each) => [each, PLACE_WORDS[each]] as const)} onChange={setPlace} />}
+      <Pick
+        label="where"
+        value={place}
+        options={STOCK_PLACES.map((each) => [each, PLACE_WORDS[each]] as const)}
+        onChange={(next) => {
+          setPlace(next);
+          setWhy(null);
+          // Elsewhere a sweet keeps as long as it keeps there.
+          if (isSweet) setUseBy(next === item.place ? (item.useBy ?? "") : "");
+        }}
+      />
       <label className="t-small text-ink2">
-        last day{isSweet && item.useBy !== null ? ", sooner if you wish" : ""}
+        last day{isSweet && place !== item.place ? ", empty: as it keeps there" : isSweet && item.useBy !== null ? ", sooner if you wish" : ""}
         <input
           type="date"
           className={`${field} block`}
           min={item.gotOn > today ? today : item.gotOn}
-          max={isSweet && item.useBy !== null ? item.useBy : undefined}
+          max={isSweet && item.useBy !== null && place === item.place ? item.useBy : undefined}
           value={useBy}
           onChange={(event) => setUseBy(event.target.value)}
         />

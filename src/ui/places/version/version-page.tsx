@@ -62,6 +62,9 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
       >
         <span className="flex flex-wrap gap-2 no-print">
           <PrintButton />
+          <Go className={buttonClass("plain")} href={`/versions/${id}/keep`}>
+            Keep, label, send
+          </Go>
           {recipeId && (
             <>
               <Go className={buttonClass("plain")} href={`/recipes/${recipeId}/lineage`}>

@@ -37,7 +37,7 @@ import { AllDone } from "./the-end";
 import { TheStep } from "./the-step";
 import { Timers } from "./timers";
 import type { KeptPhoto } from "./photo";
-import { useBatch, type PlacedEvent } from "./use-batch";
+import { useBatch, type PlacedEvent } from "../../panels/use-batch";
 import { useAlarm, useAwake, useClock, useTaught, useTopOf, useVoice } from "./use-stove";
 import { WentWrong } from "./went-wrong";
 import { WhatNow } from "./what-now";
@@ -195,7 +195,7 @@ export function CookStation({ id, recipeId, plan, ground, events, view: given, p
             <Begin plan={plan} onBegin={begin} />
           ) : session.endedAt !== null ? (
             <>
-              <Ended batch={id} photo={photo} session={session} view={view} now={now} waiting={waiting} names={names} bodies={bodies} act={act} />
+              <Ended batch={id} photo={photo} session={session} view={view} now={now} waiting={waiting} bodies={bodies} act={act} />
               <Story session={session} />
             </>
           ) : step ? (

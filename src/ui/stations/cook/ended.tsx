@@ -2,14 +2,13 @@
 
 import { useState } from "react";
 import { HOLDS, type CookHappening, type CookSession } from "../../../core/cook";
+import { timeWords } from "../../../core/keep";
 import { formatGrams } from "../../../core/units";
 import type { StoveView } from "../../../core/views";
-import { readTyped } from "../../parts/amount-field";
 import { buttonClass } from "../../parts/button";
 import { spanText } from "../../parts/span-text";
 import { Go } from "../../shell/go";
 import { Cooling } from "./cooling";
-import { LeftOver } from "./left-over";
 import { OffStock } from "./off-stock";
 import { Photo, type KeptPhoto } from "./photo";
 
@@ -21,8 +20,6 @@ interface EndedProps {
   readonly now: number;
   /** Presses that are not on the disk yet. */
   readonly waiting: number;
-  /** Who sits at its table, by name. */
-  readonly names: readonly string[];
   /** The house's words for body, thin to thick, with where they stand from 0 to 10. */
   readonly bodies: readonly (readonly [body: number, words: string])[];
   readonly act: (happening: CookHappening) => boolean;
@@ -31,7 +28,7 @@ interface EndedProps {
 const field = "border border-edge bg-sheet px-2 min-h-11 text-[16px] min-w-0";
 
 /** What came of it: what it weighs, for whom portions are set aside, how it cools, how it turned out. */
-export function Ended({ batch, photo, session, view, now, waiting, names, bodies, act }: EndedProps) {
+export function Ended({ batch, photo, session, view, now, waiting, bodies, act }: EndedProps) {
   const { plan, got, steps, endedAt } = session;
   const took = steps.reduce((sum, step) => sum + (step.took ?? 0), 0);
   const off = got === null ? null : Math.round((100 * (got - plan.grams)) / plan.grams);
@@ -47,8 +44,16 @@ export function Ended({ batch, photo, session, view, now, waiting, names, bodies
       <Cooling cooling={view.cooling} endedAt={endedAt ?? now} now={now} temperatures={session.temperatures} act={act} />
       <div className="grid md:grid-cols-2 gap-x-8">
         <div>
-          <SetAside session={session} names={names} act={act} />
-          <LeftOver session={session} keeps={view.keeps} act={act} />
+          <section aria-label="Keep" className="mt-6">
+            <h2 className="t-h2">Keep</h2>
+            <p className="t-ledger text-ink2">
+              {view.keeps.unknown !== null && "Not all that is in it is known, so it is counted as what spoils soonest. "}
+              Covered: {timeWords(view.keeps, "fridge")} in the fridge; {timeWords(view.keeps, "room")} out of it, up to 30 °C (rules of thumb).
+            </p>
+            <Go href={`/batches/${batch}/keep`} className={buttonClass("plain", "mt-2 no-print")}>
+              Boxes, label, what is left
+            </Go>
+          </section>
           <Photo batch={batch} given={photo} told={view.colour} />
         </div>
         <div>
@@ -67,79 +72,6 @@ export function Ended({ batch, photo, session, view, now, waiting, names, bodies
           What your batches taught
         </Go>
       </p>
-    </section>
-  );
-}
-
-/** Portions, each for somebody. */
-function SetAside({ session: { setAside, plan, got }, names, act }: Pick<EndedProps, "session" | "names" | "act">) {
-  const [name, setName] = useState("");
-  const [grams, setGrams] = useState("");
-  const [why, setWhy] = useState<string | null>(null);
-  const all = got ?? plan.grams;
-  const gone = setAside.reduce((sum, each) => sum + (each.grams ?? 0), 0);
-  return (
-    <section aria-label="Portions" className="mt-6">
-      <h2 className="t-h2">Portions set aside</h2>
-      <p className="t-ledger text-ink2">
-        {formatGrams(Math.round(all / Math.max(1, plan.servings)))} g is a serving
-        {gone > 0 ? `; ${formatGrams(Math.round(Math.max(0, all - gone)))} g is left` : ""}.
-      </p>
-      {setAside.length > 0 && (
-        <ul className="border-t border-ink mt-1">
-          {setAside.map((each) => (
-            <li key={each.event} className="border-b border-line flex justify-between gap-3 py-1 t-ledger">
-              <span>{each.name}</span>
-              <span className="t-figure">{each.grams === null ? "not weighed" : `${formatGrams(each.grams)} g`}</span>
-            </li>
-          ))}
-        </ul>
-      )}
-      <form
-        className="flex gap-2 mt-2 flex-wrap no-print"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const read = grams.trim() === "" ? { value: null } : readTyped(grams, 0.1);
-          if (name.trim() === "") return setWhy("Say for whom it is.");
-          if ("why" in read) return setWhy(read.why);
-          setWhy(null);
-          if (act({ kind: "set aside", name: name.trim(), grams: read.value })) {
-            setName("");
-            setGrams("");
-          }
-        }}
-      >
-        <input
-          aria-label="For whom"
-          placeholder="for whom"
-          list="set-aside-names"
-          maxLength={120}
-          className={`${field} flex-1`}
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
-        <datalist id="set-aside-names">
-          {names.map((each) => (
-            <option key={each} value={each} />
-          ))}
-        </datalist>
-        <input
-          aria-label="How much, g"
-          placeholder="g"
-          inputMode="decimal"
-          className={`${field} w-20 t-figure`}
-          value={grams}
-          onChange={(event) => setGrams(event.target.value)}
-        />
-        <button type="submit" className={buttonClass("plain")}>
-          Set aside
-        </button>
-      </form>
-      {why && (
-        <p role="alert" className="t-ledger text-rose">
-          {why}
-        </p>
-      )}
     </section>
   );
 }

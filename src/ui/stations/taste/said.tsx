@@ -5,6 +5,7 @@ import { useState } from "react";
 import { ATTRIBUTE_WORDS, counted, isAllOneEnd, penalties, PENALTY_FROM, type Attribute, type TastingAnswer } from "../../../core/sensory";
 import { buttonClass } from "../../parts/button";
 import { send, why as whyOf } from "../../parts/send";
+import { spanText } from "../../parts/span-text";
 import { NextTime } from "./next-time";
 import { SERVED_WORDS, type TastingData } from "./taste-data";
 
@@ -110,11 +111,11 @@ export function Said({ batch, tastings, onBack }: SaidProps) {
           </p>
         )}
         <ul className="border-t border-ink mt-1">
-          {tastings.map(({ id, name, isGuest, served, when, answer }) => (
+          {tastings.map(({ id, name, isGuest, served, when, after, answer }) => (
             <li key={id} className="border-b border-line py-2 t-ledger flex gap-4 items-baseline">
               <span className="flex-1">
                 <span className="font-[550]">{name}</span>
-                {isGuest ? ", a guest" : ""}, {SERVED_WORDS[served]}, {when}: {wordsOf(answer)}
+                {isGuest ? ", a guest" : ""}, {SERVED_WORDS[served]}, {when}, {afterWords(after)}: {wordsOf(answer)}
               </span>
               <button type="button" className="underline min-h-11 no-print" onClick={() => void remove(id)}>
                 Take back<span className="sr-only"> what {name} said</span>
@@ -141,6 +142,14 @@ function wordsOf({ steps, liking, word }: TastingAnswer): string {
   const right = Object.values(steps).length > 0 && off.length === 0 ? ["all just right"] : off;
   return [...right, ...(liking === null ? [] : [`liking ${liking} of 9`]), ...(word === "" ? [] : [`“${word}”`])].join(", ");
 }
+
+/** How long after it was done: to the minute on the day, to the day later. */
+const afterWords = (minutes: number): string =>
+  minutes < 2
+    ? "as it was done"
+    : minutes < 48 * 60
+      ? `${spanText(minutes < 60 ? minutes : 10 * Math.round(minutes / 10))} after`
+      : `${Math.round(minutes / (24 * 60))} days after`;
 
 /** The middle of sorted whole numbers; between two of them their mean. */
 function middleOf(sorted: readonly number[]): string {

@@ -9,8 +9,9 @@ export interface TastingData {
   readonly isGuest: boolean;
   readonly served: ServingTemperature;
   readonly answer: TastingAnswer;
-  /** When, in words. */
+  /** When, in words, and how long after it was done, minutes. */
   readonly when: string;
+  readonly after: number;
 }
 
 /** Who is asked now. */

@@ -1,4 +1,4 @@
-import { openApi } from "@/server/http/schemas/adapt";
+import { openApi } from "@/server/http/schemas/openapi";
 
 export const dynamic = "force-dynamic";
 

@@ -23,7 +23,7 @@ export const generateMetadata = async ({ params }: Props) => ({ title: `${(await
 
 export default async function Page({ params }: Props) {
   const { id } = await params;
-  const [{ batch, isBound, may, tastings, triangles }, allergies] = await Promise.all([load(id), guestAllergies()]);
+  const [{ batch, session, isBound, may, tastings, triangles }, allergies] = await Promise.all([load(id), guestAllergies()]);
   return (
     <TasteStation
       id={id}
@@ -33,7 +33,11 @@ export default async function Page({ params }: Props) {
       isBound={isBound}
       may={may}
       allergies={allergies}
-      tastings={tastings.map((each) => ({ ...each, when: dateWords(each.tastedAt) }))}
+      tastings={tastings.map((each) => ({
+        ...each,
+        when: dateWords(each.tastedAt),
+        after: (Date.parse(each.tastedAt) - (session.endedAt ?? Date.parse(each.tastedAt))) / 60_000,
+      }))}
       triangles={triangles.map((each) => ({ id: each.id, words: `${each.planned} tests, begun ${dateWords(each.begunAt)}`, isOver: each.endedAt !== null }))}
     />
   );

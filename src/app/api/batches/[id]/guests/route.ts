@@ -1,6 +1,7 @@
 import { answer } from "@/server/http/answer";
 import { readJson } from "@/server/http/body";
-import { mayGuests, requireDone } from "@/server/taste/who-may";
+import { requireDone } from "@/server/cook/done";
+import { mayGuests } from "@/server/taste/who-may";
 
 interface Context {
   readonly params: Promise<{ readonly id: string }>;

@@ -11,9 +11,9 @@ import {
   type CookHappening,
   type CookPlan,
   type CookSession,
-} from "../../../core/cook";
-import { afterPaint } from "../../parts/after-paint";
-import { Refused, send, why as whyOf } from "../../parts/send";
+} from "../../core/cook";
+import { afterPaint } from "../parts/after-paint";
+import { Refused, send, why as whyOf } from "../parts/send";
 
 export interface PlacedEvent {
   readonly place: number;

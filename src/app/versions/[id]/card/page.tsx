@@ -1,0 +1,4 @@
+import { cardPage, keptTitle } from "../../../kept";
+
+export const generateMetadata = keptTitle("versions", "card");
+export default cardPage("versions");

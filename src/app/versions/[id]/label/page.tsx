@@ -1,0 +1,4 @@
+import { labelPage, keptTitle } from "../../../kept";
+
+export const generateMetadata = keptTitle("versions", "label");
+export default labelPage("versions");
