@@ -56,16 +56,16 @@ const below = {
     "cautions",
   ],
   keep: ["numeric", "units", "food", "household", "calendar", "process", "packet", "recipe", "models", "table", "evaluate", "stock", "cautions", "nutrition"],
-  plan: ["numeric", "units", "food", "household", "calendar", "recipe", "method"],
+  plan: ["numeric", "units", "household", "calendar", "recipe", "cook", "stock"],
   practice: ["numeric", "units", "food", "process", "models", "evaluate", "kitchen"],
-  views: ["numeric", "units", "food", "household", "pantry", "packet", "process", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "learning", "stock", "keep", "exchange", "sensory", "adaptation", "cautions", "kitchen"],
+  views: ["numeric", "units", "food", "household", "pantry", "packet", "process", "recipe", "models", "table", "evaluate", "nutrition", "substitution", "method", "hazards", "ways", "rescue", "cues", "leftovers", "cook", "learning", "stock", "keep", "plan", "exchange", "sensory", "adaptation", "cautions", "kitchen"],
 };
 const roomsOf = {
   data: ["data", "core"],
   db: ["db", "core"],
-  server: ["server", "core", "data", "db", "workers/solver", "workers/protocol", "workers/worker-client", "workers/serve"],
+  server: ["server", "core", "data", "db", "workers/solver", "workers/protocol", "workers/worker-client", "workers/serve", "workers/planning"],
   workers: ["workers", "core", "data"],
-  ui: ["ui", "core", "workers/client", "workers/protocol"],
+  ui: ["ui", "core", "workers/client", "workers/protocol", "workers/planning"],
   app: ["app", "server", "ui", "core"],
 };
 const layersOfUi = {

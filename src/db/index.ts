@@ -28,3 +28,4 @@ export * from "./triangles";
 export * from "./practice";
 export * from "./logbook";
 export * from "./people";
+export * from "./gatherings";

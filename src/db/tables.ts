@@ -24,6 +24,8 @@ export const TABLES = [
   ["triangle_test", "id"],
   ["triangle_answer", "id"],
   ["practice_run", "id"],
+  ["gathering", "id"],
+  ["gathering_tick", "gathering_id, what"],
 ] as const;
 export type TableName = (typeof TABLES)[number][0];
 

@@ -32,6 +32,7 @@ export function randomPlan(seed: number): PlanProblem {
         words: "",
         minutes: isSoak ? whole(4, 9) * 60 : isCold ? whole(1, 3) * 60 : attention === "hands on" ? whole(2, 15) : whole(5, 40),
         attention,
+        handsFirst: attention === "unattended" && chance(0.5) ? 2 : 0,
         after,
         within: inPot && after.length === 1 && chance(0.2) ? whole(30, 120) : null,
         burner: inPot,
@@ -58,6 +59,7 @@ export function randomPlan(seed: number): PlanProblem {
       fridge: chance(0.7) ? whole(4, 10) : null,
       quiet: [night],
       away: chance(0.4) ? [{ from: -8 * 60, to: -5 * 60 }] : [],
+      nights: chance(0.2) ? [{ from: -20 * 60, to: -14 * 60 }] : [],
       notTasting: chance(0.3) ? [{ from: -30 * 60, to: -9 * 60 }] : [],
       from: -30 * 60,
     },
@@ -102,18 +104,28 @@ export function breachesOf({ tasks, sweets, pots, kitchen }: PlanProblem, placed
       if (one.pan === other.pan && one.from < other.to && other.from < one.to) wrong.push(`${one.id} and ${other.id} in one pan`);
   const first = Math.min(0, ...placed.map(({ start }) => start));
   for (let minute = first; minute < 0; minute++) {
-    const going = placed.filter(({ start, end }) => start <= minute && minute < end).flatMap(({ id }) => of.get(id) ?? []);
+    const rows = placed.filter(({ start, end }) => start <= minute && minute < end);
+    const going = rows.flatMap(({ id }) => of.get(id) ?? []);
+    const atWork = rows.flatMap(({ id, start }) => {
+      const task = of.get(id);
+      return task && (task.attention !== "unattended" || minute < start + task.handsFirst) ? [task] : [];
+    });
+    const inHand = rows.filter(({ id, start }) => {
+      const task = of.get(id);
+      return task?.attention === "hands on" || minute < start + (task?.handsFirst ?? 0);
+    });
     const count = (is: (task: PlanTask) => boolean) => going.filter(is).length;
     const within = (windows: readonly Window[]) => windows.some(({ from, to }) => from <= minute && minute < to);
-    if (count(({ attention }) => attention === "hands on") > kitchen.cooks) wrong.push(`too many hands at ${minute}`);
-    if (count(({ attention }) => attention !== "unattended") > 2 * kitchen.cooks) wrong.push(`too much at once at ${minute}`);
+    if (inHand.length > kitchen.cooks) wrong.push(`too many hands at ${minute}`);
+    if (atWork.length > 2 * kitchen.cooks) wrong.push(`too much at once at ${minute}`);
     if (count(({ burner }) => burner) > kitchen.burners) wrong.push(`too many burners at ${minute}`);
     if (count(({ oven }) => oven) > kitchen.ovens) wrong.push(`too many ovens at ${minute}`);
     if (count(({ noisy }) => noisy) > kitchen.mixers) wrong.push(`too many mixers at ${minute}`);
     if (kitchen.fridge !== null && going.reduce((sum, { fridge }) => sum + fridge, 0) > kitchen.fridge + 1e-9)
       wrong.push(`the fridge is too full at ${minute}`);
     if (within(kitchen.quiet) && count(({ noisy }) => noisy) > 0) wrong.push(`noise at ${minute}`);
-    if (within(kitchen.away) && count(({ attention, burner }) => attention !== "unattended" || burner) > 0) wrong.push(`nobody there at ${minute}`);
+    if (within(kitchen.away) && (atWork.length > 0 || count(({ burner }) => burner) > 0)) wrong.push(`nobody there at ${minute}`);
+    if (within(kitchen.nights) && (atWork.length > 0 || count(({ burner, noisy }) => burner || noisy) > 0)) wrong.push(`nobody is up at ${minute}`);
     if (within(kitchen.notTasting) && count(({ tastes }) => tastes) > 0) wrong.push(`tasted at ${minute}`);
   }
   return wrong;

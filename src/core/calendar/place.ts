@@ -85,6 +85,21 @@ export function startOfDay(day: Day, { timeZone }: Pick<Place, "timeZone">): num
   return time;
 }
 
+/**
+ * The moment at which the clocks of a zone show an hour of a day, "19:40", ms: of an hour that comes twice the first; of one that is left out, as many minutes
+ * after the border as it would have been.
+ * @unit ms since 1970
+ * @range any day, hours from 00:00 to 23:59
+ * @source the platform's time zones
+ */
+export function momentAt(day: Day, hour: string, { timeZone }: Pick<Place, "timeZone">): number {
+  const wanted = Date.parse(`${day}T${hour}:00Z`);
+  // A zone is within 14 hours of UTC: what it is off by on either side of the hour.
+  const [before, after] = [-1, 1].map((side) => clockOf(wanted + side * 50_400_000, timeZone) - (wanted + side * 50_400_000));
+  const shows = (time: number) => clockOf(time, timeZone) === wanted;
+  return [before, after].map((off = 0) => wanted - off).find(shows) ?? wanted - (before ?? 0);
+}
+
 const DAY_WORDS = new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short", timeZone: "UTC" });
 
 /** A day in words: "Thu 26 Nov" or "Thu, 26 Nov", as the platform writes it. */

@@ -44,7 +44,7 @@ export function planBounds({ tasks, kitchen, sweets }: Pick<PlanProblem, "tasks"
   const first = all.toSorted((a, b) => b.minutes - a.minutes)[0];
   const chain: string[] = [];
   for (let at: string | null = first?.id ?? null; at !== null && chain.length <= tasks.length; at = tails.get(at)?.next ?? null) chain.push(at);
-  const handsOn = tasks.reduce((sum, { minutes, attention }) => sum + (attention === "hands on" ? minutes : 0), 0);
+  const handsOn = tasks.reduce((sum, { minutes, attention, handsFirst }) => sum + (attention === "hands on" ? minutes : Math.min(handsFirst, minutes)), 0);
   const latestDue = Math.max(0, ...sweets.map((sweet) => sweet.due));
   const hands = kitchen.cooks > 0 ? handsOn / kitchen.cooks : handsOn > 0 ? Infinity : 0;
   return {

@@ -8,8 +8,8 @@ export type GivesWay =
   | { readonly kind: "fridge"; readonly litres: number }
   /** Begun so many minutes sooner, or served so many later. */
   | { readonly kind: "sooner" | "later"; readonly minutes: number }
-  /** Without the hours in which no mixer runs, nobody is there, or nobody tastes. */
-  | { readonly kind: "quiet hours" | "away" | "tasting" }
+  /** Without the hours in which no mixer runs, all sleep, nobody is there, or nobody tastes. */
+  | { readonly kind: "quiet hours" | "night" | "away" | "tasting" }
   /** What was set by hand is let go. */
   | { readonly kind: "pins" };
 
@@ -62,6 +62,7 @@ function waysOf(problem: PlanProblem, failed: readonly { readonly id: string; re
     if (all > kitchen.fridge) take({ kind: "fridge", litres: Math.ceil((all - kitchen.fridge) * 10) / 10 }, does({ fridge: all }));
   }
   if (kitchen.quiet.length > 0) take({ kind: "quiet hours" }, does({ quiet: [] }));
+  if (kitchen.nights.length > 0) take({ kind: "night" }, does({ nights: [] }));
   if (kitchen.away.length > 0) take({ kind: "away" }, does({ away: [] }));
   if (kitchen.notTasting.length > 0) take({ kind: "tasting" }, does({ notTasting: [] }));
   if (Object.keys(pinned).length > 0) take({ kind: "pins" }, isWhole({ ...problem, pinned: {} }, seed));

@@ -8,10 +8,40 @@ export interface Laid {
 }
 
 const meets = (window: Window, start: number, end: number): boolean => start < window.to && end > window.from;
-const needsHands = ({ attention }: PlanTask): boolean => attention === "hands on";
-const needsSomebody = (task: PlanTask): boolean => task.attention !== "unattended" || task.burner;
 /** What is stirred now and then may go on beside what needs hands, two things to a cook at the most. */
 const MOST_AT_ONCE = 2;
+
+/** What of a task takes something of the kitchen: from when to when, minutes from its start, and how much. */
+interface Claim {
+  readonly of: "hands" | "attention" | "presence" | "burner" | "oven" | "mixer" | "fridge" | "tasting";
+  readonly from: number;
+  readonly to: number;
+  readonly amount: number;
+}
+
+/** What a task takes of the kitchen, and for how long. */
+export function claimsOf({ minutes, attention, handsFirst, burner, oven, noisy, fridge, tastes }: PlanTask): readonly Claim[] {
+  const whole = { from: 0, to: minutes, amount: 1 };
+  const hands = { from: 0, to: attention === "hands on" ? minutes : Math.min(handsFirst, minutes), amount: 1 };
+  const attended = attention === "unattended" ? hands : whole;
+  return [
+    ...(hands.to > 0 ? [{ of: "hands" as const, ...hands }] : []),
+    ...(attended.to > 0 ? [{ of: "attention" as const, ...attended }] : []),
+    // A fire is not left alone in the house.
+    ...(burner ? [{ of: "presence" as const, ...whole }] : attended.to > 0 ? [{ of: "presence" as const, ...attended }] : []),
+    ...(burner ? [{ of: "burner" as const, ...whole }] : []),
+    ...(oven ? [{ of: "oven" as const, ...whole }] : []),
+    ...(noisy ? [{ of: "mixer" as const, ...whole }] : []),
+    ...(fridge > 0 ? [{ of: "fridge" as const, ...whole, amount: fridge }] : []),
+    ...(tastes ? [{ of: "tasting" as const, ...whole }] : []),
+  ];
+}
+
+/** When somebody works at a task that is laid: all of it, or what it takes to set it going; null where nobody does. */
+export function handsOf(task: PlanTask, { start }: Pick<PlacedTask, "start">): { readonly start: number; readonly end: number } | null {
+  const claim = claimsOf(task).find(({ of }) => of === "attention");
+  return claim ? { start: start + claim.from, end: start + claim.to } : null;
+}
 
 /** What a priority is given to: of the tasks whose followers are all laid the one with the highest goes next. */
 export type Priority = (id: string) => number;
@@ -35,15 +65,37 @@ export function layTasks({ tasks, sweets, pots, kitchen, pinned }: PlanProblem, 
   const left = new Set(tasks.map(({ id }) => id));
   const done = (id: string) => !left.has(id);
 
-  /** How much of something those use that go on at once with a span: at its fullest. */
-  const used = (start: number, end: number, amount: (task: PlanTask) => number): number => {
-    const here = [...rows.values()].filter((row) => row.start < end && row.end > start && amount(row.task) > 0);
-    return Math.max(
-      0,
-      ...[start, ...here.map((row) => Math.max(start, row.start))].map((at) =>
-        here.reduce((sum, row) => (row.start <= at && row.end > at ? sum + amount(row.task) : sum), 0),
-      ),
-    );
+  const claims = new Map(tasks.map((task) => [task.id, claimsOf(task)] as const));
+  const claimed = new Map<Claim["of"], Claim[]>();
+  /** How much of something is taken at its fullest by what goes on at once with a span. */
+  const used = (of: Claim["of"], start: number, end: number): number => {
+    const here = (claimed.get(of) ?? []).filter(({ from, to }) => from < end && to > start);
+    let most = 0;
+    for (const at of [start, ...here.map(({ from }) => Math.max(start, from))])
+      most = Math.max(
+        most,
+        here.reduce((sum, { from, to, amount }) => (from <= at && to > at ? sum + amount : sum), 0),
+      );
+    return most;
+  };
+  const room: Readonly<Partial<Record<Claim["of"], number>>> = {
+    hands: kitchen.cooks,
+    attention: MOST_AT_ONCE * kitchen.cooks,
+    burner: kitchen.burners,
+    oven: kitchen.ovens,
+    mixer: kitchen.mixers,
+    fridge: kitchen.fridge ?? Infinity,
+  };
+  const shut: Readonly<Partial<Record<Claim["of"], readonly (readonly [because: Obstacle, windows: readonly Window[]])[]>>> = {
+    mixer: [
+      ["quiet hours", kitchen.quiet],
+      ["night", kitchen.nights],
+    ],
+    presence: [
+      ["night", kitchen.nights],
+      ["nobody there", kitchen.away],
+    ],
+    tasting: [["may not taste", kitchen.notTasting]],
   };
   /** From when to when a pot holds its pan with what is laid of it by now. */
   const heldBy = (pot: string): Window | null => {
@@ -64,20 +116,17 @@ export function layTasks({ tasks, sweets, pots, kitchen, pinned }: PlanProblem, 
   };
   /** What is in the way of a task just there; null where nothing is. */
   const obstacleAt = (task: PlanTask, start: number): Obstacle | null => {
-    const end = start + task.minutes;
     if (start < kitchen.from) return "too early";
-    if (task.noisy && kitchen.quiet.some((window) => meets(window, start, end))) return "quiet hours";
-    if (needsSomebody(task) && kitchen.away.some((window) => meets(window, start, end))) return "nobody there";
-    if (task.tastes && kitchen.notTasting.some((window) => meets(window, start, end))) return "may not taste";
-    if (needsHands(task) && used(start, end, (each) => (needsHands(each) ? 1 : 0)) >= kitchen.cooks) return "hands";
-    if (task.attention !== "unattended" && used(start, end, (each) => (each.attention === "unattended" ? 0 : 1)) >= MOST_AT_ONCE * kitchen.cooks)
-      return "hands";
-    if (task.burner && used(start, end, (each) => (each.burner ? 1 : 0)) >= kitchen.burners) return "burner";
-    if (task.oven && used(start, end, (each) => (each.oven ? 1 : 0)) >= kitchen.ovens) return "oven";
-    if (task.noisy && used(start, end, (each) => (each.noisy ? 1 : 0)) >= kitchen.mixers) return "mixer";
-    if (task.fridge > 0 && kitchen.fridge !== null && used(start, end, (each) => each.fridge) + task.fridge > kitchen.fridge) return "fridge";
-    if (task.pot !== null && panFor(task.pot, start, end) === null) return "pan";
-    return null;
+    const own = claims.get(task.id) ?? [];
+    for (const { of, from, to } of own) {
+      const closed = shut[of]?.find(([, windows]) => windows.some((window) => meets(window, start + from, start + to)));
+      if (closed) return closed[0];
+    }
+    for (const { of, from, to, amount } of own) {
+      const most = room[of];
+      if (most !== undefined && used(of, start + from, start + to) + amount > most + 1e-9) return TAKEN[of] ?? "hands";
+    }
+    return task.pot !== null && panFor(task.pot, start, start + task.minutes) === null ? "pan" : null;
   };
 
   while (left.size > 0) {
@@ -102,7 +151,9 @@ export function layTasks({ tasks, sweets, pots, kitchen, pinned }: PlanProblem, 
     if (typeof found === "number") {
       const pan = task.pot === null ? null : panFor(task.pot, found, found + task.minutes);
       if (task.pot !== null && pan !== null) panOf.set(task.pot, pan);
+      const own = claims.get(task.id) ?? [];
       rows.set(task.id, { id: task.id, start: found, end: found + task.minutes, pan, task });
+      for (const claim of own) claimed.set(claim.of, [...(claimed.get(claim.of) ?? []), { ...claim, from: found + claim.from, to: found + claim.to }]);
     } else failed.push({ id: task.id, because: found });
   }
   return { placed: [...rows.values()].map(({ id, start, end, pan }) => ({ id, start, end, pan })), failed };
@@ -110,15 +161,20 @@ export function layTasks({ tasks, sweets, pots, kitchen, pinned }: PlanProblem, 
   /** The latest start at which nothing is in the way, or what was in the way first. */
   function findPlace(task: PlanTask, latest: number, soonest: number): number | Obstacle {
     let first: Obstacle | null = null;
-    // What changes as it goes earlier: ends before the start of others, and before the hours in which it may not be.
+    const own = claims.get(task.id) ?? [];
+    // What changes as it goes earlier: what it takes ends before others begin to take it, and before the hours in which it may not be.
     const borders = [
       latest,
-      ...[...rows.values()].map(({ start }) => start - task.minutes),
-      ...[...kitchen.quiet, ...kitchen.away, ...kitchen.notTasting].map(({ from }) => from - task.minutes),
-      ...pots.flatMap(({ id }) => {
-        const held = heldBy(id);
-        return held ? [held.from - task.minutes] : [];
-      }),
+      ...own.flatMap(({ of, to }) => [
+        ...(shut[of] ?? []).flatMap(([, windows]) => windows.map(({ from }) => from - to)),
+        ...(room[of] === undefined ? [] : (claimed.get(of) ?? []).map(({ from }) => from - to)),
+      ]),
+      ...(task.pot === null
+        ? []
+        : pots.flatMap(({ id }) => {
+            const held = heldBy(id);
+            return held ? [held.from - task.minutes] : [];
+          })),
     ]
       .filter((at) => at <= latest && at >= soonest)
       .toSorted((a, b) => b - a);
@@ -130,3 +186,12 @@ export function layTasks({ tasks, sweets, pots, kitchen, pinned }: PlanProblem, 
     return first ?? (latest < kitchen.from ? "too early" : "order");
   }
 }
+
+const TAKEN: Readonly<Partial<Record<Claim["of"], Obstacle>>> = {
+  hands: "hands",
+  attention: "hands",
+  burner: "burner",
+  oven: "oven",
+  mixer: "mixer",
+  fridge: "fridge",
+};

@@ -8,6 +8,7 @@ const task = (id: string, minutes: number, part: Partial<PlanTask> = {}): PlanTa
   words: id,
   minutes,
   attention: "hands on",
+  handsFirst: 0,
   after: [],
   within: null,
   burner: false,
@@ -27,6 +28,7 @@ const KITCHEN: PlanKitchen = {
   fridge: null,
   quiet: [],
   away: [],
+  nights: [],
   notTasting: [],
   from: -24 * 60,
 };

@@ -1,7 +1,7 @@
 import { uniformFloat64 } from "pure-rand/distribution/uniformFloat64";
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
 import { planBounds, followersOf, type PlanBounds } from "./bounds";
-import { layTasks, type Laid } from "./place";
+import { claimsOf, layTasks, type Laid } from "./place";
 import type { PlanProblem, PlanTask } from "./task";
 
 /** How good a plan is: what counts first stands first, less is better. */
@@ -40,8 +40,10 @@ export function isBetter(one: PlanScore, other: PlanScore): boolean {
 
 /** How good tasks are laid. */
 export function scoreOf({ placed, failed }: Laid, { tasks, sweets, kitchen }: PlanProblem): PlanScore {
-  const byId = new Map(tasks.map((task) => [task.id, task] as const));
-  const attended = placed.filter(({ id, start, end }) => end > start && byId.get(id)?.attention !== "unattended");
+  const byId = new Map(tasks.map((task) => [task.id, claimsOf(task)] as const));
+  const spans = (of: "hands" | "attention") =>
+    placed.flatMap(({ id, start }) => (byId.get(id) ?? []).flatMap((claim) => (claim.of === of ? [{ start: start + claim.from, end: start + claim.to }] : [])));
+  const attended = spans("attention");
   const borders = [...new Set(attended.flatMap(({ start, end }) => [start, end]))].toSorted((a, b) => a - b);
   let twoInHand = 0;
   for (const [i, from] of borders.slice(0, -1).entries()) {
@@ -49,7 +51,7 @@ export function scoreOf({ placed, failed }: Laid, { tasks, sweets, kitchen }: Pl
     const going = attended.filter(({ start, end }) => start <= from && end > from).length;
     twoInHand += Math.max(0, going - kitchen.cooks) * (to - from);
   }
-  const hands = placed.filter(({ id, start, end }) => end > start && byId.get(id)?.attention === "hands on").toSorted((a, b) => a.start - b.start);
+  const hands = spans("hands").toSorted((a, b) => a.start - b.start);
   let [blocks, until] = [0, -Infinity];
   for (const { start, end } of hands) {
     if (start > until) blocks++;

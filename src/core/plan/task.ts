@@ -11,6 +11,8 @@ export interface PlanTask {
   /** Whole minutes, 0 or more. */
   readonly minutes: number;
   readonly attention: Attention;
+  /** So many of its first minutes need hands, though it waits by itself then; 0 where none. */
+  readonly handsFirst: number;
   /** Tasks that are done before it begins, by id. */
   readonly after: readonly string[];
   /** Each of these ended no longer than so many minutes before it begins; null where it can wait. */
@@ -60,6 +62,8 @@ export interface PlanKitchen {
   /** No mixer in these hours; nobody in the house in those, so that nothing needs hands or stands on a fire; nobody tastes in these. */
   readonly quiet: readonly Window[];
   readonly away: readonly Window[];
+  /** Everybody sleeps: as away, and without a mixer. */
+  readonly nights: readonly Window[];
   readonly notTasting: readonly Window[];
   /** Nothing begins before: now. */
   readonly from: PlanMinute;
@@ -91,6 +95,7 @@ export const OBSTACLES = [
   "pan",
   "fridge",
   "quiet hours",
+  "night",
   "nobody there",
   "may not taste",
   "too early",

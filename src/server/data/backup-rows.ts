@@ -7,6 +7,7 @@ import * as db from "../../db";
 import { ajv } from "../http/ajv";
 import { MOST_REVISION } from "../http/checked";
 import { HOUSEHOLD_KEY } from "../kitchen/sources";
+import { GATHERING, GATHERING_PLAN, GIVEN_ENTRIES } from "../http/schemas/gathering";
 import { COOK_EVENT, COOK_GROUND, COOK_PLAN, PHOTO } from "../http/schemas/cook";
 import { ANY_BENCH, TABLE, VERSION_LIMITS } from "../http/schemas/documents";
 import { EATER_LISTS, RULE_LISTS, validateHousehold } from "../http/schemas/household";
@@ -181,4 +182,20 @@ export const ROWS: Readonly<Record<db.TableName, ValidateFunction>> = {
       person_id: person,
     }),
   ),
+  gathering: ajv.compile(
+    row({
+      id: text,
+      title: text,
+      ready_at: time,
+      document: GATHERING,
+      revision: counted,
+      plan: orNull(GATHERING_PLAN),
+      calendar: GIVEN_ENTRIES,
+      created_at: time,
+      updated_at: time,
+      deleted_at: timeOrNull,
+      person_id: person,
+    }),
+  ),
+  gathering_tick: ajv.compile(row({ gathering_id: text, what: { ...text, maxLength: 400 }, is_done: { type: "boolean" }, at: time, person_id: person })),
 };

@@ -2,9 +2,9 @@ import * as db from "../../db";
 import { getDatabase } from "./database";
 import { Refusal } from "../http/problems";
 
-const WORDS: Readonly<Record<db.DeletableTable, string>> = { recipe: "recipe", version: "version", batch: "batch" };
+const WORDS: Readonly<Record<db.DeletableTable, string>> = { recipe: "recipe", version: "version", batch: "batch", gathering: "gathering" };
 
-/** Deletes a recipe, version or batch; it can be put back until it is forgotten. */
+/** Deletes a recipe, version, batch or gathering; it can be put back until it is forgotten. */
 export async function remove(kind: db.DeletableTable, id: string): Promise<void> {
   const database = await getDatabase();
   if (!(await database.transaction((inside) => marked(inside, kind, db.markDeleted(inside, kind, id, new Date().toISOString())))))

@@ -90,6 +90,7 @@ function problemOf({ sweets, kitchen, pinned = [], now: asked }: ScheduleRequest
         words: step.words ?? "",
         minutes: Math.ceil(step.minutes),
         attention: step.attention ?? "hands on",
+        handsFirst: step.handsFirst_min ?? 0,
         after: after.map((each) => idOf(sweet, each)),
         within: step.within_min ?? null,
         burner: step.burner ?? false,
@@ -101,7 +102,7 @@ function problemOf({ sweets, kitchen, pinned = [], now: asked }: ScheduleRequest
       };
     });
   });
-  const { quiet, away, notTasting } = kitchen;
+  const { quiet, away, nights, notTasting } = kitchen;
   const problem: PlanProblem = {
     sweets: sweets.map(({ id, name, readyBy, freshFor_min: fresh }, s) => {
       const due = readyBy === undefined ? 0 : minuteOf(momentOf(readyBy, `/sweets/${s}/readyBy`));
@@ -119,6 +120,7 @@ function problemOf({ sweets, kitchen, pinned = [], now: asked }: ScheduleRequest
       fridge: kitchen.fridge_l ?? null,
       quiet: windows(quiet, "/kitchen/quiet"),
       away: windows(away, "/kitchen/away"),
+      nights: windows(nights, "/kitchen/nights"),
       notTasting: windows(notTasting, "/kitchen/notTasting"),
       from: minuteOf(now),
     },

@@ -6,9 +6,9 @@ import { send, why } from "../parts/send";
 import { noteSave } from "./documents";
 import { failed, toast } from "./messages";
 
-export type Deletable = "recipes" | "versions" | "batches";
+export type Deletable = "recipes" | "versions" | "batches" | "gatherings";
 
-/** Deletes a recipe, version or batch at once, and offers to take it back; it can be put back later too. */
+/** Deletes something at once, and offers to take it back; it can be put back later too. */
 export function useDelete(): {
   readonly remove: (kind: Deletable, id: string, title: string, after?: () => void) => void;
   readonly putBack: (kind: Deletable, id: string, title: string) => void;

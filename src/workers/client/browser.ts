@@ -2,6 +2,7 @@ import type { AdaptationProblem, Ending, Progress, TradeOff } from "../../core/s
 import type { KitchenSources } from "../../core/kitchen";
 import type { ViewAnswer, ViewKind, ViewQuestion } from "../../core/views";
 import type { ComputeAnswer, ComputeQuestion, ReadingAnswer, ReadingQuestion, Reply, SolverAnswer, SolverQuestion } from "../protocol";
+import type { PlanAnswer, PlanProgress, PlanQuestion } from "../planning";
 import { Cancelled, createWorkerClient, type WorkerClient, type WorkerListeners } from "../worker-client";
 
 export { Cancelled };
@@ -64,6 +65,14 @@ export function createBrowserComputer(): Computer {
     },
   };
 }
+
+export type PlanClient = WorkerClient<PlanQuestion, PlanProgress, PlanAnswer>;
+
+/** Plans are solved beside the page; stopping ends the worker. */
+export const createBrowserPlanner = (): PlanClient =>
+  createWorkerClient((listeners) =>
+    handleOf(new Worker(new URL("../plan.worker.ts", import.meta.url), { type: "module" }), listeners, "What plans could not be loaded."),
+  );
 
 /** Reading beside the page: a text that takes long can be stopped, and typing goes on meanwhile. */
 export const createBrowserReader = (): ReadingClient =>

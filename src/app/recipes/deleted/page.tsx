@@ -6,7 +6,7 @@ import { dateWords } from "../../words";
 
 export const metadata: Metadata = { title: "Deleted lately" };
 
-const KINDS = { recipe: "recipes", version: "versions", batch: "batches" } as const;
+const KINDS = { recipe: "recipes", version: "versions", batch: "batches", gathering: "gatherings" } as const;
 
 export default async function Page() {
   const items = await deletedItems();

@@ -14,6 +14,9 @@ const STEP = only({
   words: Type.Optional(text(1000)),
   minutes: amount(0, 20_000),
   attention: Type.Optional(oneOf(ATTENTIONS)),
+  handsFirst_min: Type.Optional(
+    Type.Number({ minimum: 0, maximum: 20_000, description: "So many of its first minutes need hands, though it waits by itself." }),
+  ),
   after: Type.Optional(Type.Array(id, { maxItems: 50, description: "Steps of the same sweet that are done before; the one above where this is absent." })),
   within_min: Type.Optional(Type.Number({ minimum: 0, maximum: 20_000, description: "Each of these ended no longer than so many minutes before." })),
   burner: Type.Optional(Type.Boolean()),
@@ -47,6 +50,7 @@ export const SCHEDULE_REQUEST = only({
     fridge_l: Type.Optional(amount(0, 2000)),
     quiet: windows,
     away: windows,
+    nights: windows,
     notTasting: windows,
   }),
   pinned: Type.Optional(list(only({ sweet: id, step: id, at: moment }), 200)),

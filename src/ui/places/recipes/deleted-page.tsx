@@ -11,7 +11,7 @@ export interface DeletedRowData {
   readonly deleted: string;
 }
 
-const KIND_WORDS: Readonly<Record<Deletable, string>> = { recipes: "recipe", versions: "kept version", batches: "batch" };
+const KIND_WORDS: Readonly<Record<Deletable, string>> = { recipes: "recipe", versions: "kept version", batches: "batch", gatherings: "gathering" };
 
 /** What was deleted and can still be put back. */
 export function DeletedPage({ items, days }: { readonly items: readonly DeletedRowData[]; readonly days: number }) {

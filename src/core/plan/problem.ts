@@ -1,0 +1,146 @@
+import { NO_EQUIPMENT, panVolume, type Equipment } from "../household";
+import { layTasks } from "./place";
+import { minuteOf, readyAt, windowsOf, type Gathering } from "./gathering";
+import type { SweetTasks } from "./sweet-tasks";
+import { momentAt } from "../calendar";
+import type { Obstacle, PlacedTask, PlanKitchen, PlanProblem } from "./task";
+
+/** A plan that was solved, kept with its gathering. */
+export interface GatheringPlan {
+  /** What it was solved from, by `planKey`. */
+  readonly key: string;
+  readonly placed: readonly PlacedTask[];
+  /** Moment, ms. */
+  readonly solvedAt: number;
+}
+
+/** A pan that is wider stands on no burner of a home, cm (rule of thumb). */
+export const WIDEST_ON_BURNER = 36;
+/** Where a household has not said with what it cooks (rule of thumb). */
+const USUAL_BURNERS = 2;
+
+/** What a household cooks with, for a plan; and which pans no burner bears, by name. */
+export function planKitchen(equipment: Equipment | undefined): {
+  readonly burners: number;
+  readonly pans: PlanKitchen["pans"];
+  readonly fridge: number | null;
+  readonly tooWide: readonly string[];
+  readonly isSaid: boolean;
+} {
+  const { pans, burners, fridge } = equipment ?? NO_EQUIPMENT;
+  const bears = pans.filter(({ diameter }) => diameter <= WIDEST_ON_BURNER);
+  return {
+    burners: equipment ? burners.length : USUAL_BURNERS,
+    pans: bears.map((pan) => ({ id: pan.id, name: pan.name, ml: Math.round(panVolume(pan)) })),
+    fridge,
+    tooWide: pans.filter(({ diameter }) => diameter > WIDEST_ON_BURNER).map(({ name }) => name),
+    isSaid: equipment !== undefined,
+  };
+}
+
+/** What a gathering is planned from: its sweets that have been worked out, its kitchen and hours; what is done by now is left out. */
+export function gatheringProblem(
+  gathering: Gathering,
+  sweets: readonly SweetTasks[],
+  { equipment, now, done }: { readonly equipment: Equipment | undefined; readonly now: number; readonly done: ReadonlySet<string> },
+): PlanProblem {
+  const { burners, pans, fridge } = planKitchen(equipment);
+  const ready = readyAt(gathering);
+  const { nights, away, notTasting, from } = windowsOf(gathering, now);
+  const tasks = sweets.flatMap((each) => each.tasks).filter(({ id }) => !done.has(id));
+  const isThere = new Set(tasks.map(({ id }) => id));
+  const beforeOf = new Map(gathering.sweets.map((sweet) => [sweet.id, sweet.before] as const));
+  return {
+    sweets: sweets.map(({ sweet }) => ({ ...sweet, due: -(beforeOf.get(sweet.id) ?? 0) })),
+    // Where nobody has said which pans there are, they stand in nobody's way.
+    tasks: tasks.map((task) => ({ ...task, after: task.after.filter((each) => isThere.has(each)), pot: pans.length > 0 ? task.pot : null })),
+    pots: pans.length > 0 ? sweets.flatMap(({ pots }) => pots) : [],
+    kitchen: {
+      cooks: gathering.cooks,
+      burners: gathering.burners ?? burners,
+      ovens: 1,
+      mixers: 1,
+      pans,
+      fridge,
+      quiet: [],
+      away,
+      nights,
+      notTasting,
+      from,
+    },
+    pinned: Object.fromEntries(
+      Object.entries(gathering.pins).flatMap(([id, at]) => {
+        const [day, hour] = at.split("T");
+        return isThere.has(id) && day && hour ? [[id, minuteOf(momentAt(day, hour, gathering), ready)] as const] : [];
+      }),
+    ),
+  };
+}
+
+/** What a plan was solved from, in a few letters: another where it has to be solved anew. Now is not of it. */
+export function planKey(gathering: Gathering, sweets: readonly SweetTasks[], equipment: Equipment | undefined): string {
+  const { day, hour, timeZone, cooks, burners, quiet, away, noTasteBefore, begin, pins } = gathering;
+  const befores = gathering.sweets.map(({ id, before }) => [id, before]);
+  const kitchen = planKitchen(equipment);
+  return hashed(
+    JSON.stringify([day, hour, timeZone, cooks, burners, quiet, away, noTasteBefore, begin, Object.entries(pins).toSorted(), befores, sweets, kitchen]),
+  );
+}
+
+/** FNV-1a over the text, twice with other offsets: 64 bits in all (Fowler, Noll, Vo). */
+function hashed(text: string): string {
+  return [0x811c9dc5, 0x01000193]
+    .map((offset) => {
+      let hash = offset;
+      for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
+      return hash.toString(36);
+    })
+    .join("-");
+}
+
+/** What of a plan does not hold any more, each with what is in its way: nothing where all of it does. Of what is past nothing is asked. */
+export function breaksOf(problem: PlanProblem, placed: readonly PlacedTask[]): readonly { readonly id: string; readonly because: Obstacle }[] {
+  const starts = Object.fromEntries(placed.map(({ id, start }) => [id, start]));
+  const first = Math.min(problem.kitchen.from, ...placed.map(({ start }) => start));
+  return layTasks({ ...problem, kitchen: { ...problem.kitchen, from: first }, pinned: { ...starts, ...problem.pinned } }, (id) => starts[id] ?? 0).failed;
+}
+
+/** When a sweet is ready as things go: what is not done and should have begun begins now, and moves what follows. */
+export interface Forecast {
+  readonly sweet: string;
+  readonly ready: number;
+  /** Minutes after it is due; 0 where it is on time. */
+  readonly late: number;
+}
+
+/**
+ * When each sweet is ready as it goes: each step that is not done begins as planned, or as soon as what comes before it is done, and no sooner than now.
+ * What others hold then is not asked: it is the soonest, not what is sure.
+ */
+export function forecastOf(
+  { tasks, sweets }: PlanProblem,
+  placed: readonly PlacedTask[],
+  now: number,
+  going: Readonly<Record<string, number>> = {},
+): readonly Forecast[] {
+  const at = new Map(placed.map((row) => [row.id, row] as const));
+  const ends = new Map<string, number>();
+  const byId = new Map(tasks.map((task) => [task.id, task] as const));
+  const endOf = (id: string): number => {
+    const known = ends.get(id);
+    const task = byId.get(id);
+    if (known !== undefined || !task) return known ?? -Infinity;
+    ends.set(id, now);
+    const begun = going[id];
+    const soonest = Math.max(now, ...task.after.map(endOf));
+    const end = begun === undefined ? Math.max(at.get(id)?.start ?? soonest, soonest) + task.minutes : Math.max(now, begun + task.minutes);
+    ends.set(id, end);
+    return end;
+  };
+  return sweets.flatMap(({ id, due }) => {
+    const own = tasks.filter(({ sweet }) => sweet === id);
+    if (own.length === 0) return [];
+    const ready = Math.max(...own.map((task) => endOf(task.id)));
+    return [{ sweet: id, ready, late: Math.max(0, ready - due) }];
+  });
+}
