@@ -46,14 +46,17 @@ export async function listGatherings(db: Connection, now: string, limit: number)
 }
 
 /** The next gathering to come, and how many there are. */
-export async function nextGathering(db: Connection, now: string): Promise<{ readonly id: string; readonly title: string; readonly readyAt: string } | null> {
+export async function nextGathering(
+  db: Connection,
+  now: string,
+): Promise<{ readonly id: string; readonly title: string; readonly readyAt: string; readonly timeZone: string } | null> {
   const row = await maybeOne(
     db,
-    { id: text, title: text, ready_at: time },
-    "SELECT id, title, ready_at FROM gathering WHERE deleted_at IS NULL AND ready_at >= $1 ORDER BY ready_at, id LIMIT 1",
+    { id: text, title: text, ready_at: time, time_zone: text },
+    "SELECT id, title, ready_at, document->>'timeZone' AS time_zone FROM gathering WHERE deleted_at IS NULL AND ready_at >= $1 ORDER BY ready_at, id LIMIT 1",
     [now],
   );
-  return row && { id: row.id, title: row.title, readyAt: row.ready_at };
+  return row && { id: row.id, title: row.title, readyAt: row.ready_at, timeZone: row.time_zone };
 }
 
 interface Written {

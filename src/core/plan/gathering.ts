@@ -74,16 +74,43 @@ export const GATHERING_LIMITS = {
 export const MOST_DAYS_BEFORE = 7;
 const MINUTE = 60_000;
 
+/**
+ * The moment at which a gathering is served.
+ * @unit ms since 1970
+ * @range any day
+ * @source its day and hour by the clocks of its zone
+ */
 export const readyAt = ({ day, hour, timeZone }: Pick<Gathering, "day" | "hour" | "timeZone">): number => momentAt(day, hour, { timeZone });
 
-/** A moment as minutes from that at which a gathering is served, below 0 before it. */
+/**
+ * A moment as a minute of a plan.
+ * @unit minutes from when it is served
+ * @range below 0 before it
+ * @source whole minutes between the two
+ */
 export const minuteOf = (moment: number, ready: number): PlanMinute => Math.round((moment - ready) / MINUTE);
+/**
+ * A minute of a plan as a moment.
+ * @unit ms since 1970
+ * @range any
+ * @source so many minutes from when it is served
+ */
 export const momentOfMinute = (minute: PlanMinute, ready: number): number => ready + minute * MINUTE;
 
-/** People who eat: eaters of the household and others. */
+/**
+ * People who eat: eaters of the household and others.
+ * @unit people
+ * @range 0 or more
+ * @source a count
+ */
 export const peopleOf = ({ eaters, guests }: Pick<Gathering, "eaters" | "guests">): number => eaters.length + guests.reduce((sum, { count }) => sum + count, 0);
 
-/** Servings that are eaten there and that go home. */
+/**
+ * Servings that are eaten where it is served.
+ * @unit servings
+ * @range 0 or more
+ * @source made less taken home
+ */
 export const eatenThere = ({ servings, takeHome }: Pick<GatheringSweet, "servings" | "takeHome">): number => Math.max(0, servings - takeHome);
 
 /** Hours of a gathering as minutes of its plan; from when on it is cooked, where that is later than now. */
@@ -91,7 +118,7 @@ export function windowsOf(
   gathering: Gathering,
   now: number,
 ): { readonly nights: readonly Window[]; readonly away: readonly Window[]; readonly notTasting: readonly Window[]; readonly from: PlanMinute } {
-  const { day, hour, timeZone, quiet, away, noTasteBefore, begin } = gathering;
+  const { day, timeZone, quiet, away, noTasteBefore, begin } = gathering;
   const ready = readyAt(gathering);
   const minute = (of: string, at: string) => minuteOf(momentAt(of, at, { timeZone }), ready);
   const asked = begin === null ? now : Math.max(now, momentAt(begin.day, begin.hour, { timeZone }));

@@ -188,5 +188,8 @@ const BY_HAND =
 export function shortWords(text: string): string {
   const [clause = text] = text.split(/[.;:!]|, (?:until|till|so|then|stirring|while)\b| until | till | so that /i);
   const words = clause.trim();
-  return words.length <= 48 ? words : `${words.slice(0, 48).replace(/\s+\S*$/, "")} …`;
+  if (words.length <= SHORT) return words;
+  const cut = words.slice(0, SHORT);
+  return `${cut.slice(0, Math.max(1, cut.lastIndexOf(" "))).trimEnd()} …`;
 }
+const SHORT = 48;

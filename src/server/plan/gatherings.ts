@@ -2,7 +2,9 @@ import { sessionOf } from "../../core/cook";
 import type { Equipment } from "../../core/household";
 import { readyAt, taskId, type Gathering, type GatheringPlan } from "../../core/plan";
 import { gatheringSweetView, peopleAt, shoppingView, type CookGround, type GatheringShopping, type GatheringSweetView } from "../../core/views";
-import type { Eater } from "../../core/table";
+import type { DayAtPlace } from "../../core/calendar";
+import { baseOf } from "../../core/models/diet";
+import { onDay, type Eater } from "../../core/table";
 import * as db from "../../db";
 import { getBatch, listBatches } from "../cook/batches";
 import { getDatabase } from "../data/database";
@@ -10,6 +12,7 @@ import { checked, checkedRevised } from "../http/checked";
 import { Refusal } from "../http/problems";
 import { saveRevised, type Revised } from "../http/revised";
 import { validateGathering, validateNewGathering, validatePlan, validateTicks } from "../http/schemas/gathering";
+import { dayAtPlace } from "../kitchen/calendar";
 import { checkRules } from "../kitchen/house-rules";
 import { getKitchen } from "../kitchen/kitchen";
 import { getEaters, getPantry } from "../kitchen/sources";
@@ -103,6 +106,8 @@ export interface GatheringView extends Revised<Gathering> {
   readonly live: { readonly done: readonly string[]; readonly begun: Readonly<Record<string, number>>; readonly batches: Readonly<Record<string, string>> };
   readonly equipment: Equipment | null;
   readonly people: readonly Eater[];
+  /** Sun, moon and fasts of its day; null while the household has named no place. */
+  readonly dayAt: DayAtPlace | null;
 }
 
 /** A gathering with all that is worked out for it. */
@@ -115,7 +120,10 @@ export async function viewOfGathering(id: string): Promise<GatheringView> {
     getPantry(),
   ]);
   const people = peopleAt(document, eaters.eaters);
-  const found = await Promise.all(document.sweets.map((sweet) => sweetOf(sweet, people)));
+  const dayAt = kitchen.household.place ? await dayAtPlace(document.day).catch(() => null) : null;
+  // Which fasts are kept goes by the day; where no place is named it is not known, and all are.
+  const falls = dayAt ? [...new Set(dayAt.fasts.flatMap(({ rule }) => (rule === null ? [] : [baseOf(rule)])))].sort() : null;
+  const found = await Promise.all(document.sweets.map((sweet) => sweetOf(sweet, people, { day: document.day, falls })));
   const sweets = found.flatMap((each) => ("plan" in each ? [each] : []));
   const [stock, ticks] = [await db.listStock(database), await db.ticksOf(database, id)];
   return {
@@ -129,13 +137,18 @@ export async function viewOfGathering(id: string): Promise<GatheringView> {
     live: await liveOf(document),
     equipment: kitchen.household.equipment ?? null,
     people,
+    dayAt,
   };
 }
 
 const known = new WeakMap<object, Map<string, GatheringSweetView>>();
 const MOST_KNOWN = 60;
 
-async function sweetOf(sweet: Gathering["sweets"][number], people: readonly Eater[]): Promise<GatheringSweetView | LostSweet> {
+async function sweetOf(
+  sweet: Gathering["sweets"][number],
+  people: readonly Eater[],
+  { day, falls }: { readonly day: string; readonly falls: readonly string[] | null },
+): Promise<GatheringSweetView | LostSweet> {
   const { id, version, recipe, servings } = sweet;
   const kitchen = await getKitchen();
   let ground: CookGround;
@@ -147,11 +160,11 @@ async function sweetOf(sweet: Gathering["sweets"][number], people: readonly Eate
   }
   const views = known.get(kitchen) ?? new Map<string, GatheringSweetView>();
   known.set(kitchen, views);
-  const key = JSON.stringify([id, ground, servings, people]);
+  const key = JSON.stringify([id, ground, servings, people, day, falls]);
   const there = views.get(key);
   if (there) return there;
   const { recipe: of, table, bench } = ground;
-  const view = gatheringSweetView({ id, ground: { recipe: of, table, bench }, servings, people }, kitchen);
+  const view = gatheringSweetView({ id, ground: { recipe: of, table: onDay(table, day, falls), bench }, servings, people }, kitchen);
   if (views.size >= MOST_KNOWN) views.clear();
   views.set(key, view);
   return view;

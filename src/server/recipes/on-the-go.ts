@@ -1,3 +1,4 @@
+import { dayOf, dayWords } from "../../core/calendar";
 import { withOwnWords, type BenchState, type Snapshot } from "../../core/adaptation";
 import { evaluateRecipe, evaluateVersion, openBench, openInWays, openRecipe, openTable, type Kitchen } from "../../core/kitchen";
 import { guessArchetype, type Archetype, type ReadRecipe } from "../../core/recipe";
@@ -116,18 +117,20 @@ function onShelf(version: db.VersionSummary, snapshot: Snapshot | null): OnShelf
 }
 
 /** Each place's one-line state, for the spine. */
-export async function placeStates(): Promise<Readonly<Record<"kitchen" | "recipes" | "pantry" | "logbook" | "household", string>>> {
+export async function placeStates(): Promise<Readonly<Record<"kitchen" | "recipes" | "pantry" | "plan" | "logbook" | "household", string>>> {
   const database = await getDatabase();
-  const [goingTotal, total, { batches }, kitchen] = await Promise.all([
+  const [goingTotal, total, { batches }, kitchen, next] = await Promise.all([
     db.countOnTheGo(database, since()),
     db.countRecipes(database),
     db.countBatches(database),
     getKitchen(),
+    db.nextGathering(database, new Date().toISOString()),
   ]);
   return {
     kitchen: total === 0 ? "nothing yet" : goingTotal === 0 ? "nothing on the go" : `${formatNumber(goingTotal)} on the go`,
     recipes: formatNumber(total),
     pantry: `${kitchen.reference.foods.size} foods`,
+    plan: next ? dayWords(dayOf(Date.parse(next.readyAt), next)) : "nothing set",
     logbook: batches === 1 ? "1 batch" : `${formatNumber(batches)} batches`,
     household: kitchen.household.measures.words === "millilitres" ? "ml" : kitchen.household.measures.words,
   };

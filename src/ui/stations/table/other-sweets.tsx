@@ -1,10 +1,11 @@
 "use client";
 
-import { useEffect, useMemo, useState } from "react";
+import { useMemo } from "react";
 import type { Recipe } from "../../../core/recipe";
 import { LIMIT_NAMES, type DiningTable, type Limit } from "../../../core/table";
 import { formatNumber } from "../../../core/units";
 import type { Serving, ToldSweet } from "../../../core/views";
+import { FindRecipe } from "../../panels/find-recipe";
 import { AmountField } from "../../parts/amount-field";
 import { send, why as whyOf } from "../../parts/send";
 import { Go } from "../../shell/go";
@@ -123,62 +124,5 @@ export function OtherSweets({ here, table, known, told, serving, onKnown, onTabl
         </dl>
       )}
     </section>
-  );
-}
-
-const PAUSE_MS = 250;
-
-/** Finds a recipe of the library by its name. */
-function FindRecipe({ leave, onPick }: { readonly leave: readonly string[]; readonly onPick: (id: string) => void }) {
-  const [words, setWords] = useState("");
-  const [found, setFound] = useState<readonly { readonly id: string; readonly title: string }[]>([]);
-  useEffect(() => {
-    if (words.trim() === "") return;
-    let left = false;
-    const timer = setTimeout(() => {
-      send("GET", `/api/recipes?search=${encodeURIComponent(words)}`)
-        .then((titles) => (left ? undefined : setFound(titles as typeof found)))
-        .catch((error: unknown) => (left ? undefined : failed(whyOf(error, "The recipes could not be looked through."))));
-    }, PAUSE_MS);
-    return () => {
-      left = true;
-      clearTimeout(timer);
-    };
-  }, [words]);
-  const shown = words.trim() === "" ? [] : found.filter(({ id }) => !leave.includes(id));
-  return (
-    <div>
-      <input
-        value={words}
-        maxLength={100}
-        aria-label="Find another sweet of the occasion"
-        placeholder="+ another sweet, by its name"
-        onChange={(event) => setWords(event.target.value)}
-        className="w-full bg-transparent min-h-11 t-ledger px-1 placeholder:text-ink2"
-      />
-      {words.trim() !== "" && (
-        <ul aria-label="Recipes found" className="border-l-2 border-ink pl-3">
-          {shown.map(({ id, title }) => (
-            <li key={id}>
-              <button
-                type="button"
-                className="underline t-ledger min-h-11 md:min-h-8 text-left"
-                onClick={() => {
-                  setWords("");
-                  onPick(id);
-                }}
-              >
-                {title}
-              </button>
-            </li>
-          ))}
-          {shown.length === 0 && (
-            <li className="t-small text-ink2" role="status">
-              No other recipe of that name.
-            </li>
-          )}
-        </ul>
-      )}
-    </div>
   );
 }
