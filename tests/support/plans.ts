@@ -34,7 +34,7 @@ export function randomPlan(seed: number): PlanProblem {
         attention,
         handsFirst: attention === "unattended" && chance(0.5) ? 2 : 0,
         after,
-        within: inPot && after.length === 1 && chance(0.2) ? whole(30, 120) : null,
+        within: inPot && chance(0.2) ? { [after[0] ?? ""]: whole(30, 120) } : {},
         burner: inPot,
         oven: !inPot && !isSoak && !isCold && chance(0.04),
         noisy: attention === "hands on" && chance(0.15),
@@ -86,7 +86,7 @@ export function breachesOf({ tasks, sweets, pots, kitchen }: PlanProblem, placed
     for (const before of task.after) {
       const earlier = at.get(before);
       if (earlier && earlier.end > row.start) wrong.push(`${row.id} before ${before}`);
-      if (earlier && task.within !== null && row.start - earlier.end > task.within) wrong.push(`${row.id} waits too long`);
+      if (earlier && row.start - earlier.end > (task.within[before] ?? Infinity)) wrong.push(`${row.id} waits too long`);
     }
     if ((task.pot === null) !== (row.pan === null)) wrong.push(`${row.id} has no pan`);
     if (task.pot !== null && (kitchen.pans.find(({ id }) => id === row.pan)?.ml ?? 0) < (pots.find(({ id }) => id === task.pot)?.ml ?? 0))

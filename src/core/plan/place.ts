@@ -140,7 +140,10 @@ export function layTasks({ tasks, sweets, pots, kitchen, pinned }: PlanProblem, 
     const isLast = after.length === 0;
     const latest = Math.min(sweet?.due ?? 0, ...after.map(({ start }) => start)) - task.minutes;
     // It may not end so long before what follows it, or before it is served.
-    const waits = after.flatMap((row) => (row.task.within === null ? [] : [row.start - row.task.within]));
+    const waits = after.flatMap((row) => {
+      const most = row.task.within[task.id];
+      return most === undefined ? [] : [row.start - most];
+    });
     const soonest = Math.max(
       kitchen.from,
       isLast && sweet?.fresh != null ? sweet.due - sweet.fresh - task.minutes : -Infinity,

@@ -10,7 +10,7 @@ const task = (id: string, minutes: number, part: Partial<PlanTask> = {}): PlanTa
   attention: "hands on",
   handsFirst: 0,
   after: [],
-  within: null,
+  within: {},
   burner: false,
   oven: false,
   noisy: false,

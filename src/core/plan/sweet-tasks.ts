@@ -85,19 +85,23 @@ export function sweetTasks(id: string, plan: CookPlan, { due, keeps }: { readonl
     const own = taskId(id, step.id);
     const [first, end] = [vessel?.onFire[0] ?? Infinity, vessel?.onFire.at(-1) ?? -1];
     const after = before[at] ?? [];
-    const waits = after.map((each) => waitsAfter(steps[each], step, vesselOf[each] === vessel));
-    const within = Math.min(Infinity, ...waits);
+    const within = Object.fromEntries(
+      after.flatMap((each) => {
+        const [most, before] = [waitsAfter(steps[each], step, vesselOf[each] === vessel), last.get(each)];
+        return before !== undefined && Number.isFinite(most) ? [[before, most] as const] : [];
+      }),
+    );
     const isWaiting = step.attention === "unattended" && step.minutes.usual >= WAITS;
     const rest = isWaiting ? goesOn(step.text) : null;
     const task: PlanTask = {
       id: own,
       sweet: id,
-      words: step.text,
+      words: rest === null ? step.text : step.text.slice(0, step.text.length - rest.length).replace(/[ ,.;]*(?: and)?(?: then)?[ ,]*$/i, "."),
       minutes: Math.max(1, Math.ceil(step.minutes.usual)),
       attention: step.attention,
       handsFirst: isWaiting ? ((step.text.split(FOR_SO_LONG)[0] ?? "").split(" ").length > MANY_WORDS ? SET_GOING_LONG : SET_GOING) : 0,
       after: after.flatMap((each) => last.get(each) ?? []),
-      within: Number.isFinite(within) ? within : null,
+      within,
       burner: isOnFire(step),
       oven: step.operation === "bake" || IN_OVEN.test(step.text),
       noisy: !isWaiting && NOISY.test(step.text),
@@ -122,7 +126,7 @@ export function sweetTasks(id: string, plan: CookPlan, { due, keeps }: { readonl
         attention: "hands on",
         handsFirst: 0,
         after: [own],
-        within: step.operation === "soak" ? longest : step.operation === "chill" ? null : HOT_WAITS,
+        within: step.operation === "chill" ? {} : { [own]: step.operation === "soak" ? longest : HOT_WAITS },
         burner: false,
         oven: false,
         noisy: NOISY.test(rest),

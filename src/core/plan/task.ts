@@ -15,8 +15,8 @@ export interface PlanTask {
   readonly handsFirst: number;
   /** Tasks that are done before it begins, by id. */
   readonly after: readonly string[];
-  /** Each of these ended no longer than so many minutes before it begins; null where it can wait. */
-  readonly within: number | null;
+  /** Of them, by id: ended no longer than so many minutes before it begins. What is not there can wait. */
+  readonly within: Readonly<Record<string, number>>;
   readonly burner: boolean;
   readonly oven: boolean;
   /** A mixer or grinder runs: not in quiet hours. */

@@ -95,7 +95,9 @@ export function gatheringSweetView({ id, ground: given, servings, people }: Swee
     needs: stands.input.lines.flatMap(({ food, grams, bought = grams }) =>
       food.family === "water" || bought <= 0 ? [] : [{ sweet: id, food: food.id, name: food.name, family: food.family, grams: bought }],
     ),
-    unread: isReadWhole(read) ? [] : [...read.unresolved, ...read.unlisted.map(({ words }) => words)],
+    unread: isReadWhole(read)
+      ? []
+      : [...read.unresolved.map((line) => recipe.lines.find((each) => each.id === line)?.text ?? line), ...read.unlisted.map(({ words }) => words)],
     may: mayTaste({ ...ground, stove, eaters: people, pan: null }, kitchen),
     grams: stands.figures.yield.value,
     serve: table.serve,
@@ -202,7 +204,8 @@ export function shoppingView(
     ...list,
     rows: list.rows.map((row) => {
       const food = foods.get(row.food);
-      return { ...row, measure: (food && kitchenMeasure(food, row.toBuy > 0 ? row.toBuy : row.grams, kitchen.household.measures)?.text) ?? "" };
+      const measure = (food && kitchenMeasure(food, row.toBuy > 0 ? row.toBuy : row.grams, kitchen.household.measures)?.text) ?? "";
+      return { ...row, measure: /^\d+$/.test(measure) ? `about ${measure === "1" ? "1 piece" : `${measure} pieces`}` : measure };
     }),
   };
 }

@@ -12,7 +12,8 @@ import { getKitchen } from "../kitchen/kitchen";
 import { getEaters, getHousehold, getHouseRules, getPantry } from "../kitchen/sources";
 import { getAdaptation, requireRecipe, saveBench, saveRecipe, saveTable } from "../recipes/recipes";
 import { saveProposals } from "../recipes/proposals";
-import { keepVersion } from "../versions/versions";
+import { createGathering } from "../plan/gatherings";
+import { getVersion, keepVersion } from "../versions/versions";
 import { dayHere } from "../kitchen/day";
 import { putInStock } from "../kitchen/stock";
 import { getDatabase, WORK_DUE } from "./database";
@@ -74,6 +75,7 @@ export async function layDemoWork(): Promise<void> {
   if (pudding !== null) await layCooked("demo-6", pudding, { daysAgo: 6, left: 0, said: { grandmother: [0, 8], cousin: [0, 7] } });
   if (halwa !== null) await layCooked("demo-1", halwa, { daysAgo: 1, left: 0.3, said: { grandmother: [1, 7], cousin: [1, 7], uncle: [2, 6] } });
   if (pudding !== null) await layUnderWay("demo-6", pudding);
+  await layGathering(day, { "demo-1": halwa, "demo-6": pudding });
   // A pot that is split before the cashews.
   await set({ recipe: "demo-9", eaters: ["grandmother", "niece", "child"] });
   await keepPortion("demo-9", "niece");
@@ -85,6 +87,45 @@ export async function layDemoWork(): Promise<void> {
     const rows = first.rows.map((each) => (each === row ? { ...each, grams: Math.round(each.grams / 50) * 50 + 50 } : each));
     await layBench("demo-2", { ...first, rows, byHand: true, label: `${first.label}, by hand` });
   }
+}
+
+const SUPPER = [
+  ["demo-1", 8, 0],
+  ["demo-6", 8, 0],
+  ["demo-7", 14, 6],
+  ["demo-14", 4, 0],
+] as const;
+/** The supper itself: who eats, four sweets, an errand in the afternoon before it. */
+async function layGathering(day: string | null, versions: Readonly<Record<string, string | null>>): Promise<void> {
+  const { place } = (await getHousehold()).document;
+  if (day === null || !place) return;
+  const sweets = await Promise.all(
+    SUPPER.map(async ([recipe, servings, takeHome]) => {
+      const [{ recipe: of }, version] = [await requireRecipe(recipe), versions[recipe] ?? null];
+      const label = version === null ? null : ((await getVersion(version))?.label ?? null);
+      return { id: recipe, recipe, version, title: of.title, label, servings, takeHome, before: 0 };
+    }),
+  );
+  await createGathering({
+    id: "demo-supper",
+    document: {
+      title: "Moonrise supper",
+      day,
+      hour: "19:40",
+      timeZone: place.timeZone,
+      eaters: ["grandmother", "cousin", "uncle", "niece"],
+      guests: [{ id: "neighbours", name: "neighbours from the lane", count: 4, rules: [], isAsked: true }],
+      sweets,
+      cooks: 1,
+      burners: 2,
+      quiet: { from: "22:00", to: "06:00" },
+      away: [{ id: "errand", day, from: "16:30", to: "17:20" }],
+      noTasteBefore: null,
+      begin: null,
+      pins: {},
+      note: "",
+    },
+  });
 }
 
 /** What is at home, as lines of a recipe: when it came, and how long it is good. */

@@ -92,7 +92,7 @@ function problemOf({ sweets, kitchen, pinned = [], now: asked }: ScheduleRequest
         attention: step.attention ?? "hands on",
         handsFirst: step.handsFirst_min ?? 0,
         after: after.map((each) => idOf(sweet, each)),
-        within: step.within_min ?? null,
+        within: step.within_min === undefined ? {} : Object.fromEntries(after.map((each) => [idOf(sweet, each), step.within_min ?? 0])),
         burner: step.burner ?? false,
         oven: step.oven ?? false,
         noisy: step.mixer ?? false,

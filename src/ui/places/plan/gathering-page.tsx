@@ -154,6 +154,7 @@ export function GatheringPage({
   const hands = handsInAll(flat);
   const begin = flat.length > 0 ? Math.min(...flat.map(({ start }) => start)) : null;
   const people = peopleOf(gathering);
+  const burners = gathering.burners ?? kitchen.burners;
   const unread = there.flatMap((sweet) => sweet.unread);
   const late = useMemo(
     () =>
@@ -186,7 +187,7 @@ export function GatheringPage({
     ...(dayAt?.moonrise && dayAt.day === gathering.day ? [`moonrise ${dayAt.moonrise}`] : []),
     people === 1 ? "1 person" : `${people} people`,
     gathering.sweets.length === 1 ? "1 sweet" : `${gathering.sweets.length} sweets`,
-    `${gathering.cooks === 1 ? "one cook" : `${gathering.cooks} cooks`}, ${gathering.burners ?? kitchen.burners} burners`,
+    `${gathering.cooks === 1 ? "one cook" : `${gathering.cooks} cooks`}, ${burners === 1 ? "one burner" : `${burners} burners`}`,
   ].join(", ");
   return (
     <>
@@ -242,7 +243,7 @@ export function GatheringPage({
                 <span className="t-small text-ink2">
                   {begin !== null && begin >= bounds.latestStart - 0.5
                     ? "No plan could begin later."
-                    : `No plan begins later than ${clock.time(bounds.latestStart)}, ${clock.dayName(bounds.latestStart)}, as its longest way takes ${lengthWords(bounds.criticalPath)}: ${lengthWords(bounds.latestStart - (begin ?? 0))} between, not proven to be needed.`}
+                    : `The longest way takes ${lengthWords(bounds.criticalPath)}: no plan begins later than ${clock.dayName(bounds.latestStart)} at ${clock.time(bounds.latestStart)}. That this one has to begin ${lengthWords(bounds.latestStart - (begin ?? 0))} before is not proven.`}
                 </span>
               </p>
             )}

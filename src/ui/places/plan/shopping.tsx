@@ -134,9 +134,11 @@ export function ShoppingList({ gathering, shopping, unread, ticks }: ShoppingPro
                     {unpriced.length > 0 && <span className="block t-small text-ink2">no price: {unpriced.join(", ").toLowerCase()}</span>}
                   </dt>
                   <dd className="t-figure text-right">
-                    {unpriced.length > 0 ? "at least " : ""}
-                    {moneyText(cost, currency)}
-                    <span className="block t-small text-ink2">{moneyText(cost / servings, currency)} a serving</span>
+                    <span className="whitespace-nowrap">
+                      {unpriced.length > 0 && <span className="t-small text-ink2">at least </span>}
+                      {moneyText(cost, currency)}
+                    </span>
+                    <span className="block t-small text-ink2 whitespace-nowrap">{moneyText(cost / servings, currency)} a serving</span>
                   </dd>
                 </div>
               );

@@ -192,6 +192,8 @@ function TimelineRow({ row, axis, clock, pan, isDone, isPinned, onPin }: RowProp
   const begins = drag ?? start;
   const [a, b] = [placeOn(axis, begins), placeOn(axis, begins + (end - start))];
   const isLate = a > LATE;
+  // What waits across the whole drawing carries its words itself.
+  const isInside = !isLate && b > LATE && task.attention === "unattended";
   const press = (event: PointerEvent<HTMLButtonElement>) => {
     const line = event.currentTarget.parentElement;
     if (event.button !== 0 || !line) return;
@@ -228,8 +230,8 @@ function TimelineRow({ row, axis, clock, pan, isDone, isPinned, onPin }: RowProp
         aria-label={`${clock.time(begins)} to ${clock.time(begins + (end - start))}, ${row.title}: ${short}; ${task.attention}${words.length > 0 ? `, ${words.join(", ")}` : ""}${isDone ? ", done" : ""}`}
         aria-describedby="plan-keys"
         title={`${task.words} (${lengthWords(end - start)})`}
-        className={`absolute top-1 h-[17px] min-w-[9px] touch-none cursor-ew-resize ${isDone ? "opacity-45" : ""}`}
-        style={{ left: percent(a), width: percent(Math.max(0.004, b - a)) }}
+        className={`absolute top-1 h-[17px] touch-none cursor-ew-resize ${isDone ? "opacity-45" : ""}`}
+        style={{ left: percent(a), width: `max(9px, ${percent(b - a)})`, ...(b > 0.992 && b - a < 0.02 ? { left: "auto", right: 0 } : {}) }}
         onPointerDown={press}
         onPointerMove={move}
         onPointerUp={drop}
@@ -241,8 +243,14 @@ function TimelineRow({ row, axis, clock, pan, isDone, isPinned, onPin }: RowProp
       </button>
       <span
         aria-hidden="true"
-        className={`absolute top-0.5 t-small whitespace-nowrap pointer-events-none ${isDone ? "text-ink3 line-through" : ""}`}
-        style={isLate ? { right: `calc(${percent(1 - a)} + 8px)` } : { left: `calc(${percent(Math.max(b, a + 0.004))} + 8px)` }}
+        className={`absolute top-0.5 t-small whitespace-nowrap pointer-events-none ${isDone ? "text-ink3 line-through" : ""} ${isInside ? "bg-ground px-1" : ""}`}
+        style={
+          isInside
+            ? { left: `calc(${percent(a)} + 12px)` }
+            : isLate
+              ? { right: `calc(${percent(1 - a)} + 8px)` }
+              : { left: `calc(${percent(Math.max(b, a + 0.004))} + 8px)` }
+        }
       >
         <span className="text-ink2 t-figure text-[13px]">{clock.time(begins)}</span> {short}
         {task.noisy && <span className="text-ink2"> (loud)</span>}
