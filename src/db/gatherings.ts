@@ -1,14 +1,13 @@
 import type { Connection } from "./database";
 import { json, many, maybeOne, number, text, time, truth } from "./rows";
 
-/** A gathering as it is stored; document, plan and calendar as they were written. */
+/** A gathering as it is stored; document and plan as they were written. */
 export interface StoredGathering {
   readonly id: string;
   readonly document: unknown;
   readonly revision: number;
   readonly plan: unknown;
-  readonly calendar: unknown;
-  readonly updatedAt: string;
+  readonly createdAt: string;
 }
 /** A gathering in a list. */
 export interface GatheringSummary {
@@ -24,13 +23,13 @@ export interface StoredTick {
   readonly at: string;
 }
 
-const WHOLE = { id: text, document: json, revision: number, plan: json, calendar: json, updated_at: time };
+const WHOLE = { id: text, document: json, revision: number, plan: json, created_at: time };
 
 export async function findGathering(db: Connection, id: string): Promise<StoredGathering | null> {
-  const row = await maybeOne(db, WHOLE, "SELECT id, document, revision, plan, calendar, updated_at FROM gathering WHERE id = $1 AND deleted_at IS NULL", [id]);
+  const row = await maybeOne(db, WHOLE, "SELECT id, document, revision, plan, created_at FROM gathering WHERE id = $1 AND deleted_at IS NULL", [id]);
   if (!row) return null;
-  const { updated_at, ...rest } = row;
-  return { ...rest, updatedAt: updated_at };
+  const { created_at, ...rest } = row;
+  return { ...rest, createdAt: created_at };
 }
 
 /** Those to come first, the next first; then those that are past, the latest first. */

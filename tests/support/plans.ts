@@ -11,6 +11,7 @@ export function randomPlan(seed: number): PlanProblem {
     name: `Sweet ${i}`,
     due: -whole(0, 3) * 10,
     fresh: chance(0.3) ? 60 * whole(2, 6) : null,
+    best: chance(0.5) ? 15 * whole(1, 6) : null,
   }));
   const pots: { id: string; ml: number }[] = [];
   const tasks: PlanTask[] = [];

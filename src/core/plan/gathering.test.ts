@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { plansOf } from "../../../tests/support/gatherings";
 import { breachesOf } from "../../../tests/support/plans";
-import { clockTime, dayOf, momentAt } from "../calendar";
+import { clockTime, momentAt } from "../calendar";
 import { NO_EQUIPMENT, type Equipment } from "../household";
 import {
   askedFor,
@@ -46,24 +46,6 @@ const hours = (of: number) => of * 60;
 const NOW = momentAt("2026-12-04", "15:00", GATHERING);
 
 describe("the hour of a gathering", () => {
-  it.each([
-    ["2026-12-05", "19:40", "Asia/Kolkata", "2026-12-05T14:10:00.000Z"],
-    ["2026-07-01", "12:00", "Europe/Berlin", "2026-07-01T10:00:00.000Z"],
-    // Left out in spring, twice in autumn.
-    ["2026-03-29", "02:30", "Europe/Berlin", "2026-03-29T01:30:00.000Z"],
-    ["2026-10-25", "02:30", "Europe/Berlin", "2026-10-25T00:30:00.000Z"],
-    ["2026-10-25", "03:30", "Europe/Berlin", "2026-10-25T02:30:00.000Z"],
-    ["2026-12-31", "23:59", "Pacific/Kiritimati", "2026-12-31T09:59:00.000Z"],
-  ])("%s %s in %s is %s", (day, hour, timeZone, iso) => expect(new Date(momentAt(day, hour, { timeZone })).toISOString()).toBe(iso));
-  it("is what the clocks show then, on any day in any zone, but where it is left out", () => {
-    for (const timeZone of ["Europe/Berlin", "America/New_York", "Australia/Lord_Howe", "Asia/Kathmandu", "America/St_Johns"])
-      for (let day = 0; day < 365; day += 1)
-        for (const hour of ["00:10", "06:00", "13:05", "23:50"]) {
-          const iso = new Date(Date.UTC(2026, 0, 1 + day)).toISOString().slice(0, 10);
-          const at = momentAt(iso, hour, { timeZone });
-          expect(`${dayOf(at, { timeZone })} ${clockTime(at, { timeZone })}`).toBe(`${iso} ${hour}`);
-        }
-  });
   it("has a night that is an hour longer where clocks are put back", () => {
     const berlin = { ...GATHERING, day: "2026-10-25", hour: "12:00", timeZone: "Europe/Berlin" };
     const { nights } = windowsOf(berlin, momentAt("2026-10-24", "18:00", berlin));

@@ -1,10 +1,11 @@
 import { followersOf } from "./bounds";
-import type { Obstacle, PlacedTask, PlanProblem, PlanTask, Window } from "./task";
+import type { Obstacle, PlacedTask, PlanMinute, PlanProblem, PlanTask, Window } from "./task";
 
 /** Tasks laid one by one, from the last to the first, each as late as it can be; and what was in the way of those that found no place. */
 export interface Laid {
   readonly placed: readonly PlacedTask[];
-  readonly failed: readonly { readonly id: string; readonly because: Obstacle }[];
+  /** Each with where it would have had to be. */
+  readonly failed: readonly { readonly id: string; readonly because: Obstacle; readonly start: PlanMinute; readonly end: PlanMinute }[];
 }
 
 const meets = (window: Window, start: number, end: number): boolean => start < window.to && end > window.from;
@@ -61,7 +62,7 @@ export function layTasks({ tasks, sweets, pots, kitchen, pinned }: PlanProblem, 
   const needOf = new Map(pots.map(({ id, ml }) => [id, ml] as const));
   const rows = new Map<string, Row>();
   const panOf = new Map<string, string>();
-  const failed: { id: string; because: Obstacle }[] = [];
+  const failed: Laid["failed"][number][] = [];
   const left = new Set(tasks.map(({ id }) => id));
   const done = (id: string) => !left.has(id);
 
@@ -129,13 +130,15 @@ export function layTasks({ tasks, sweets, pots, kitchen, pinned }: PlanProblem, 
     return task.pot !== null && panFor(task.pot, start, start + task.minutes) === null ? "pan" : null;
   };
 
+  // Where each begins, or would have to: what found no place keeps the order of what is before it too.
+  const begun = new Map<string, { readonly start: number; readonly task: PlanTask }>();
   while (left.size > 0) {
     const ready = [...left].filter((id) => (followers.get(id) ?? []).every((each) => done(each.id)));
     const next = ready.toSorted((a, b) => priority(b) - priority(a))[0] ?? [...left][0];
     const task = next === undefined ? undefined : byId.get(next);
     if (!task) break;
     left.delete(task.id);
-    const after = (followers.get(task.id) ?? []).flatMap((each) => rows.get(each.id) ?? []);
+    const after = (followers.get(task.id) ?? []).flatMap((each) => begun.get(each.id) ?? []);
     const sweet = sweetOf.get(task.sweet);
     const isLast = after.length === 0;
     const latest = Math.min(sweet?.due ?? 0, ...after.map(({ start }) => start)) - task.minutes;
@@ -157,7 +160,12 @@ export function layTasks({ tasks, sweets, pots, kitchen, pinned }: PlanProblem, 
       const own = claims.get(task.id) ?? [];
       rows.set(task.id, { id: task.id, start: found, end: found + task.minutes, pan, task });
       for (const claim of own) claimed.set(claim.of, [...(claimed.get(claim.of) ?? []), { ...claim, from: found + claim.from, to: found + claim.to }]);
-    } else failed.push({ id: task.id, because: found });
+      begun.set(task.id, { start: found, task });
+    } else {
+      const start = pin ?? latest;
+      begun.set(task.id, { start, task });
+      failed.push({ id: task.id, because: found, start, end: start + task.minutes });
+    }
   }
   return { placed: [...rows.values()].map(({ id, start, end, pan }) => ({ id, start, end, pan })), failed };
 

@@ -33,7 +33,7 @@ const KITCHEN: PlanKitchen = {
   from: -24 * 60,
 };
 const problem = (tasks: readonly PlanTask[], kitchen: Partial<PlanKitchen> = {}, part: Partial<PlanProblem> = {}): PlanProblem => ({
-  sweets: [...new Set(tasks.map(({ sweet }) => sweet))].map((id) => ({ id, name: id, due: 0, fresh: null })),
+  sweets: [...new Set(tasks.map(({ sweet }) => sweet))].map((id) => ({ id, name: id, due: 0, fresh: null, best: null })),
   tasks,
   pots: [...new Set(tasks.flatMap(({ pot }) => pot ?? []))].map((id) => ({ id, ml: 1500 })),
   kitchen: { ...KITCHEN, ...kitchen },

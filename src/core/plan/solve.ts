@@ -9,6 +9,8 @@ export interface PlanScore {
   readonly failed: number;
   /** Minutes with two things in hand. */
   readonly twoInHand: number;
+  /** Minutes that sweets stand longer than is best for them. */
+  readonly stale: number;
   /** Minutes from when it begins until all is due. */
   readonly length: number;
   /** Blocks of work with hands: fewer are tidier. */
@@ -30,7 +32,7 @@ interface SolveOptions {
   readonly goOn: (done: number) => boolean;
 }
 
-const asVector = ({ failed, twoInHand, length, blocks }: PlanScore): readonly number[] => [failed, twoInHand, length, blocks];
+const asVector = ({ failed, twoInHand, stale, length, blocks }: PlanScore): readonly number[] => [failed, twoInHand, stale, length, blocks];
 /** Whether one plan is better than another, in the order of what counts. */
 export function isBetter(one: PlanScore, other: PlanScore): boolean {
   const [a, b] = [asVector(one), asVector(other)];
@@ -58,7 +60,22 @@ export function scoreOf({ placed, failed }: Laid, { tasks, sweets, kitchen }: Pl
     until = Math.max(until, end);
   }
   const due = Math.max(0, ...sweets.map((sweet) => sweet.due));
-  return { failed: failed.length, twoInHand, length: due - Math.min(due, ...placed.map(({ start }) => start)), blocks };
+  return {
+    failed: failed.length,
+    twoInHand,
+    stale: staleOf({ tasks, sweets }, placed),
+    length: due - Math.min(due, ...placed.map(({ start }) => start)),
+    blocks,
+  };
+}
+
+/** Minutes that sweets stand longer than is best for them, from the end of the last of each. */
+function staleOf({ tasks, sweets }: Pick<PlanProblem, "tasks" | "sweets">, placed: Laid["placed"]): number {
+  const sweetOf = new Map(tasks.map(({ id, sweet }) => [id, sweet] as const));
+  return sweets.reduce((sum, { id, due, best }) => {
+    const ends = placed.flatMap((row) => (sweetOf.get(row.id) === id ? [row.end] : []));
+    return best === null || ends.length === 0 ? sum : sum + Math.max(0, due - Math.max(...ends) - best);
+  }, 0);
 }
 
 /** How much one order differs from the best so far: most tasks stay. */
@@ -84,7 +101,7 @@ export function solvePlan(problem: PlanProblem, { seed, rounds, goOn }: SolveOpt
   let done = 1;
   for (; done < rounds && goOn(done); done++) {
     // Nothing is better than all laid, with one thing in hand, as late as can be.
-    if (best.score.failed === 0 && best.score.twoInHand === 0 && best.score.length <= -bounds.latestStart + 1e-9) break;
+    if (best.score.failed === 0 && best.score.twoInHand === 0 && best.score.stale === 0 && best.score.length <= -bounds.latestStart + 1e-9) break;
     const changed = new Map([...keys].map(([id, key]) => [id, chance() < CHANGED ? chance() : key] as const));
     const tried = lay(changed);
     if (!isBetter(best.score, tried.score)) {

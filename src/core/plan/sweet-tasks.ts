@@ -12,8 +12,10 @@ export interface SweetTasks {
 
 type PlannedStep = CookPlan["steps"][number];
 
-/** How long it may stand before it is served, minutes, by how it is served; rules of thumb: hot it stiffens and skins over, warm it cools, in the cold it weeps, bound it stales. */
+/** How long it is best to stand before it is served at the most, minutes, by how it is served; rules of thumb: hot it stiffens and skins over, warm it cools, in the cold it weeps, bound it stales. */
 export const STANDS: Readonly<Record<CookPlan["serve"], number>> = { hot: 45, warm: 120, room: 48 * 60, chilled: 48 * 60 };
+/** Longer it never stands: what is eaten hot or warm is out of the cold for no more than two hours (US FDA Food Code); the rest as long as it keeps, a week at the most. */
+const LONGEST: Readonly<Record<CookPlan["serve"], number>> = { hot: 120, warm: 120, room: 7 * 1440, chilled: 7 * 1440 };
 const ON_FIRE: readonly Operation[] = ["roast", "fry", "simmer", "reduce", "pressure", "steam", "caramelise"];
 const WAITING: readonly Operation[] = ["soak", "chill", "rest", "infuse"];
 /** What is on the fire is not left standing before what comes next; what is shaped or poured hot even less, minutes (rules of thumb). */
@@ -96,7 +98,7 @@ export function sweetTasks(id: string, plan: CookPlan, { due, keeps }: { readonl
     const task: PlanTask = {
       id: own,
       sweet: id,
-      words: rest === null ? step.text : step.text.slice(0, step.text.length - rest.length).replace(/[ ,.;]*(?: and)?(?: then)?[ ,]*$/i, "."),
+      words: rest === null ? step.text : waitingWords(step.text, rest),
       minutes: Math.max(1, Math.ceil(step.minutes.usual)),
       attention: step.attention,
       handsFirst: isWaiting ? ((step.text.split(FOR_SO_LONG)[0] ?? "").split(" ").length > MANY_WORDS ? SET_GOING_LONG : SET_GOING) : 0,
@@ -135,7 +137,7 @@ export function sweetTasks(id: string, plan: CookPlan, { due, keeps }: { readonl
     ];
   });
   return {
-    sweet: { id, name: plan.title, due, fresh: Math.min(STANDS[plan.serve], keeps ?? Infinity) },
+    sweet: { id, name: plan.title, due, fresh: Math.min(keeps ?? Infinity, LONGEST[plan.serve]), best: STANDS[plan.serve] },
     tasks,
     pots: vessels.flatMap(({ id: pot, grams: most, onFire }) => (onFire.length > 0 ? [{ id: pot, ml: Math.ceil(most / FILLED) }] : [])),
   };
@@ -185,12 +187,22 @@ export function goesOn(text: string): string | null {
   const said = doing?.trim() ?? "";
   return said.length > 2 && BY_HAND.test(said) ? capital(said) : null;
 }
+/** The words of a step up to what it goes on to. */
+function waitingWords(text: string, rest: string): string {
+  const words = text
+    .slice(0, text.length - rest.length)
+    .split(" ")
+    .filter(Boolean);
+  while (words.length > 1 && ["and", "then", "and,", "then,", ","].includes(words.at(-1) ?? "")) words.pop();
+  const last = words.join(" ");
+  return /[,;.]$/.test(last) ? `${last.slice(0, -1)}.` : `${last}.`;
+}
 const BY_HAND =
   /\b(?:add|beat|blend|cut|drain|fold|grate|grind|knead|mash|mix|peel|pound|pour|press|rinse|roll|rub|scoop|shape|slice|slip|squeeze|stir|strain|turn|unmould|work|whisk)\w*\b/i;
 
 /** A step in a few words, for where there is little room. */
 export function shortWords(text: string): string {
-  const [clause = text] = text.split(/[.;:!]|, (?:until|till|so|then|stirring|while)\b| until | till | so that /i);
+  const [clause = text] = text.split(/[.;:!](?=\s|$)|, (?:until|till|so|then|stirring|while)\b| until | till | so that /i);
   const words = clause.trim();
   if (words.length <= SHORT) return words;
   const cut = words.slice(0, SHORT);

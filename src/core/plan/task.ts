@@ -43,6 +43,8 @@ export interface PlanSweet {
   readonly due: PlanMinute;
   /** It is done no sooner than so many minutes before; null where it keeps. */
   readonly fresh: number | null;
+  /** It is best where it is done no sooner than so many minutes before; null where that is the same. It gives way before anything clashes. */
+  readonly best: number | null;
 }
 
 export interface Window {

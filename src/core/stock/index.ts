@@ -1,2 +1,2 @@
 export * from "./item";
-export { dueOf, dueWords, takeOut, inOrderOfUse, type Due, type Needed } from "./use";
+export { byUse, dueOf, dueWords, madeFrom, takeOut, type MadeFrom, inOrderOfUse, type Due, type Needed } from "./use";

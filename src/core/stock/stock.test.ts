@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { dueOf, dueWords, inOrderOfUse, takeOut, type InStock } from ".";
+import { byUse, dueOf, dueWords, inOrderOfUse, madeFrom, takeOut, type InStock } from ".";
 
 const TODAY = "2026-11-30";
 const item = (id: string, part: Partial<InStock> = {}): InStock => ({
@@ -48,6 +48,22 @@ describe("stock", () => {
     });
     expect(takeOut(need(350), stock, TODAY).missing).toEqual([{ food: "rice", name: "rice", grams: 50 }]);
     expect(takeOut([{ food: "millet", name: "millet", grams: 5 }], stock, TODAY).taken).toEqual([]);
+  });
+  it("ranks what can be made by what it uses up that is due, and takes nothing past its date", () => {
+    const stock = [
+      item("soon", { useBy: "2026-12-01", grams: 50 }),
+      item("ghee", { foodId: "ghee", grams: 300 }),
+      item("past", { foodId: "milk", useBy: "2026-11-01" }),
+    ];
+    const of = (...foods: [string, number][]) =>
+      madeFrom(
+        foods.map(([food, grams]) => ({ food, name: food, grams })),
+        stock,
+        TODAY,
+      );
+    const [rice, fat, milk] = [of(["rice", 40], ["saffron", 1]), of(["ghee", 100]), of(["milk", 10])];
+    expect([rice, fat, milk].toSorted(byUse)).toEqual([rice, fat, milk]);
+    expect([rice.usedUp, rice.missing.map(({ name }) => name), milk.uses]).toEqual([0.8, ["saffron"], []]);
   });
   it("never takes more of anything than there is, and accounts for all that is needed", () => {
     const food = fc.constantFrom("rice", "ghee", "jaggery", null);

@@ -38,6 +38,36 @@ export interface Takings {
   readonly missing: readonly Needed[];
 }
 
+/** How much of what is in the house something would use, the rest it needs, and whether that is what is to be used first. */
+export interface MadeFrom {
+  /** Things in stock that it takes of, those to be used first before others; share is of what there is of it. */
+  readonly uses: readonly { readonly item: InStock; readonly grams: number; readonly share: number }[];
+  readonly missing: readonly Needed[];
+  /** What ranks it: due things that it uses up, each by its share. */
+  readonly usedUp: number;
+}
+
+/** What something would take of the stock; nothing that is past its last day. */
+export function madeFrom(needs: readonly Needed[], stock: readonly InStock[], today: string): MadeFrom {
+  const good = stock.filter((item) => dueOf(item, today) !== "past");
+  const { taken, missing } = takeOut(needs, good, today);
+  const uses = inOrderOfUse(good).flatMap((item) => {
+    const grams = taken.find((each) => each.item === item.id)?.grams ?? 0;
+    return grams >= NOTHING_LEFT ? [{ item, grams, share: grams / item.grams }] : [];
+  });
+  return { uses, missing, usedUp: uses.reduce((sum, { item, share }) => sum + (dueOf(item, today) === "soon" ? share : 0), 0) };
+}
+
+/**
+ * The order in which what can be made is told: what uses up most that is due, then what lacks least, then what uses most.
+ * @unit none
+ * @range below 0 where the first comes first
+ * @source what is to be used first
+ */
+export function byUse(one: MadeFrom, other: MadeFrom): number {
+  return other.usedUp - one.usedUp || one.missing.length - other.missing.length || other.uses.length - one.uses.length;
+}
+
 /**
  * Takes foods out of what is in stock, never more of anything than there is: of several that are one food what is to be used first, and
  * what is past its date only when nothing else is left. Foods are the same where their ids are; others are not guessed.

@@ -25,8 +25,6 @@ export interface GatheringSweetView {
   /** Lines that nobody could read: what they take is not on any list. */
   readonly unread: readonly string[];
   readonly may: readonly MayTaste[];
-  readonly grams: number;
-  readonly serve: DiningTable["serve"];
   readonly ahead: readonly MadeAhead[];
 }
 
@@ -88,10 +86,12 @@ export function gatheringSweetView({ id, ground: given, servings, people }: Swee
   const storage = keepingAsItStands(stands, kitchen);
   const cold = timeIn(storage, "fridge");
   const room = timeIn(storage, "room");
-  const days = table.serve === "chilled" ? cold.days : table.serve === "room" ? Math.max(room.days ?? 0, 0) : null;
+  // What is dry or bound stands in the room for days, however it is served.
+  const serve = (room.days ?? 0) >= DRY_DAYS && table.serve !== "chilled" ? "room" : table.serve;
+  const days = serve === "chilled" ? cold.days : serve === "room" ? room.days : null;
   return {
     id,
-    plan: sweetTasks(id, plan, { due: 0, keeps: days === null ? null : Math.max(STANDS.warm, days * 24 * 60) }),
+    plan: sweetTasks(id, { ...plan, serve }, { due: 0, keeps: days === null ? null : Math.max(STANDS.warm, days * 24 * 60) }),
     needs: stands.input.lines.flatMap(({ food, grams, bought = grams }) =>
       food.family === "water" || bought <= 0 ? [] : [{ sweet: id, food: food.id, name: food.name, family: food.family, grams: bought }],
     ),
@@ -99,12 +99,12 @@ export function gatheringSweetView({ id, ground: given, servings, people }: Swee
       ? []
       : [...read.unresolved.map((line) => recipe.lines.find((each) => each.id === line)?.text ?? line), ...read.unlisted.map(({ words }) => words)],
     may: mayTaste({ ...ground, stove, eaters: people, pan: null }, kitchen),
-    grams: stands.figures.yield.value,
-    serve: table.serve,
-    ahead: madeAhead(plan, storage, table.serve),
+    ahead: madeAhead(plan, storage, serve),
   };
 }
 
+/** What keeps so many days in the room is dry enough to stand (rule of thumb). */
+const DRY_DAYS = 2;
 /** What being made before its hour does to a sweet, by how it is served: rules of thumb. */
 const BEFORE_HAND: Readonly<Record<DiningTable["serve"], string>> = {
   hot: "it sets as it cools: warm it gently with a spoonful of its own liquid",

@@ -39,7 +39,10 @@ export async function saveGathering(id: string, body: unknown, now = new Date())
     sent,
     "gathering",
     ({ document, revision }) => db.updateGathering(database, written(id, document), revision, now.toISOString()),
-    () => requireGathering(id),
+    async () => {
+      const { document, revision } = await requireGathering(id);
+      return { document, revision };
+    },
   );
 }
 
@@ -66,12 +69,12 @@ async function check({ day, timeZone, guests, sweets, eaters }: Gathering, at: s
   await checkRules(guests.map(({ rules }, i) => ({ pointer: `${at}/guests/${i}/rules`, rules })));
 }
 
-export async function requireGathering(id: string): Promise<Revised<Gathering> & { readonly plan: GatheringPlan | null }> {
+export async function requireGathering(id: string): Promise<Revised<Gathering> & { readonly plan: GatheringPlan | null; readonly createdAt: string }> {
   const stored = await db.findGathering(await getDatabase(), id);
   if (!stored) throw new Refusal(404, "There is no such gathering. It may have been deleted.");
-  const { document, revision, plan } = stored;
+  const { document, revision, plan, createdAt } = stored;
   if (!validateGathering(document)) throw new Refusal(409, "What is stored of this gathering cannot be read.");
-  return { document, revision, plan: validatePlan(plan) ? plan : null };
+  return { document, revision, plan: validatePlan(plan) ? plan : null, createdAt };
 }
 
 /** Keeps what it was solved to; the latest counts. */
@@ -112,7 +115,7 @@ export interface GatheringView extends Revised<Gathering> {
 
 /** A gathering with all that is worked out for it. */
 export async function viewOfGathering(id: string): Promise<GatheringView> {
-  const [{ document, revision, plan }, database, kitchen, { document: eaters }, { document: pantry }] = await Promise.all([
+  const [{ document, revision, plan, createdAt }, database, kitchen, { document: eaters }, { document: pantry }] = await Promise.all([
     requireGathering(id),
     getDatabase(),
     getKitchen(),
@@ -134,7 +137,7 @@ export async function viewOfGathering(id: string): Promise<GatheringView> {
     lost: found.flatMap((each) => ("why" in each ? [each] : [])),
     shopping: shoppingView({ needs: sweets.flatMap(({ needs }) => needs), people, stock, day: document.day, prices: pantry.prices }, kitchen),
     ticks,
-    live: await liveOf(document),
+    live: await liveOf(document, createdAt),
     equipment: kitchen.household.equipment ?? null,
     people,
     dayAt,
@@ -179,10 +182,12 @@ async function handedDown(id: string): Promise<CookGround> {
 const DAYS_ON_STOVE = 7;
 const LATEST = 60;
 
-/** What batches of its sweets have done by now. */
-async function liveOf(gathering: Gathering): Promise<GatheringView["live"]> {
+/** What batches of its sweets that were begun since it was planned have done by now. */
+async function liveOf(gathering: Gathering, since: string): Promise<GatheringView["live"]> {
   const ready = readyAt(gathering);
-  const batches = (await listBatches(LATEST)).filter(({ begunAt }) => Date.parse(begunAt) > ready - DAYS_ON_STOVE * DAY && Date.parse(begunAt) < ready + DAY);
+  const batches = (await listBatches(LATEST)).filter(
+    ({ begunAt }) => Date.parse(begunAt) > Math.max(Date.parse(since), ready - DAYS_ON_STOVE * DAY) && Date.parse(begunAt) < ready + DAY,
+  );
   const done: string[] = [];
   const begun: Record<string, number> = {};
   const of: Record<string, string> = {};

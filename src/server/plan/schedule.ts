@@ -104,10 +104,10 @@ function problemOf({ sweets, kitchen, pinned = [], now: asked }: ScheduleRequest
   });
   const { quiet, away, nights, notTasting } = kitchen;
   const problem: PlanProblem = {
-    sweets: sweets.map(({ id, name, readyBy, freshFor_min: fresh }, s) => {
+    sweets: sweets.map(({ id, name, readyBy, freshFor_min: fresh, bestFor_min: best }, s) => {
       const due = readyBy === undefined ? 0 : minuteOf(momentOf(readyBy, `/sweets/${s}/readyBy`));
       if (due > 0) errors.push({ pointer: `/sweets/${s}/readyBy`, detail: "It is after all is to be ready." });
-      return { id, name: name ?? id, due, fresh: fresh ?? null };
+      return { id, name: name ?? id, due, fresh: fresh ?? null, best: best ?? null };
     }),
     tasks,
     pots: sweets.flatMap(({ id: sweet, pots = [] }) => pots.map(({ id, ml }) => ({ id: idOf(sweet, id), ml }))),

@@ -43,7 +43,7 @@ export function Shell({ states, notices, children }: ShellProps) {
                   aria-current={here ? "page" : undefined}
                   className={`relative flex flex-col justify-center items-center md:items-start h-[50px] md:h-[56px] md:pl-3 leading-tight ${here ? "bg-ground text-ink border-t-4 md:border-t-0 md:border-l-4 border-saffron-fill md:pl-2" : "hover:underline"}`}
                 >
-                  <span className="text-[14px] font-[540] [font-stretch:92%] md:max-lg:text-[13px] md:max-lg:[font-stretch:84%]">{place.name}</span>
+                  <span className="text-[14px] font-[540] [font-stretch:92%] max-lg:text-[13px] max-lg:[font-stretch:84%]">{place.name}</span>
                   <span className={`text-[13px] [font-stretch:86%] ${here ? "text-ink2" : "text-cloth-second"}`}>{states[place.id]}</span>
                   <OnTheWay />
                 </Go>

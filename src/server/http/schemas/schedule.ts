@@ -36,6 +36,13 @@ export const SCHEDULE_REQUEST = only({
       name: Type.Optional(text(200)),
       readyBy: Type.Optional(moment),
       freshFor_min: Type.Optional(some(50_000)),
+      bestFor_min: Type.Optional(
+        Type.Number({
+          exclusiveMinimum: 0,
+          maximum: 50_000,
+          description: "Best where it is done no sooner before it is ready: it gives way before anything clashes.",
+        }),
+      ),
       steps: atLeastOne(STEP, 60),
       pots: Type.Optional(list(only({ id, ml: some(100_000) }), 20)),
     }),

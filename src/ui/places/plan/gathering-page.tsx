@@ -151,6 +151,11 @@ export function GatheringPage({
   const flat = useMemo(() => rows.flatMap((sweet) => sweet.rows), [rows]);
   const problem = useMemo(() => gatheringProblem(gathering, tasks, { equipment, now, done }), [gathering, tasks, equipment, now, done]);
   const pans = useMemo(() => new Map(kitchen.pans.map((pan) => [pan.id, pan.name] as const)), [kitchen.pans]);
+  const stands = problem.sweets.flatMap(({ id: own, due, best }) => {
+    const ends = flat.flatMap(({ task, end }) => (task.sweet === own ? [end] : []));
+    const minutes = ends.length === 0 ? 0 : due - Math.max(...ends);
+    return best !== null && minutes > best && clashes.length === 0 ? [{ id: own, minutes, best }] : [];
+  });
   const hands = handsInAll(flat);
   const begin = flat.length > 0 ? Math.min(...flat.map(({ start }) => start)) : null;
   const people = peopleOf(gathering);
@@ -247,6 +252,16 @@ export function GatheringPage({
                 </span>
               </p>
             )}
+            {stands.length > 0 && (
+              <ul className="t-ledger bg-saffron-wash px-3 py-2 mb-4">
+                {stands.map(({ id: own, minutes, best }) => (
+                  <li key={own}>
+                    {names.get(own)?.title} stands {lengthWords(minutes)} before it is served, {lengthWords(minutes - best)} more than is best for it: keep it
+                    covered and warm. Two cooks, or another sweet that is served cold, would spare it that.
+                  </li>
+                ))}
+              </ul>
+            )}
             {clashes.length > 0 && (
               <div className="mb-4">
                 <ClashBar
@@ -308,6 +323,7 @@ export function GatheringPage({
                     onPin={pin}
                   />
                 </section>
+                <div className="md:hidden mt-5">{actions()}</div>
                 <Ahead sweets={there} names={names} />
               </>
             ) : (
@@ -336,22 +352,26 @@ export function GatheringPage({
             </button>
           </span>
         )}
-        {show === "timeline" && flat.length > 0 && share === null && (
-          <span className="mr-auto flex flex-wrap gap-2">
-            <button type="button" className={buttonClass("plain")} onClick={calendar}>
-              Into the calendar
-            </button>
-            <PrintButton />
-            {isBegun && late.length === 0 && (
-              <button type="button" className={buttonClass("plain")} onClick={state.anew}>
-                Plan anew from now
-              </button>
-            )}
-          </span>
-        )}
+        {show === "timeline" && <div className="mr-auto max-md:hidden">{actions()}</div>}
         <UndoButtons undo={undo} redo={redo} />
         <SaveNotice document={edited} />
       </div>
+    );
+  }
+  function actions() {
+    if (flat.length === 0 || share !== null) return null;
+    return (
+      <span className="flex flex-wrap gap-2 no-print">
+        <button type="button" className={buttonClass("plain")} onClick={calendar}>
+          Into the calendar
+        </button>
+        <PrintButton />
+        {isBegun && late.length === 0 && (
+          <button type="button" className={buttonClass("plain")} onClick={state.anew}>
+            Plan anew from now
+          </button>
+        )}
+      </span>
     );
   }
   function notes() {

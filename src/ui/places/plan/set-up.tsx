@@ -43,55 +43,59 @@ const problemsOf = (problems: readonly GatheringProblem[], ...fields: readonly G
 export function SetUp(props: SetUpProps) {
   const { gathering, problems, set } = props;
   return (
-    <div className="grid gap-8 max-w-[860px]">
-      <section aria-labelledby="when-title">
-        <h2 id="when-title" className="t-h2 border-b-[1.5px] border-ink pb-1">
-          When
-        </h2>
-        <div className="flex flex-wrap gap-4 mt-2 items-end">
-          <label className="t-small text-ink2 flex-1 min-w-56">
-            name
-            <input
-              className={`${field} w-full`}
-              maxLength={GATHERING_LIMITS.title}
-              value={gathering.title}
-              onChange={(event) => event.target.value.trim() !== "" && set({ title: event.target.value }, "title")}
-            />
-          </label>
-          <label className="t-small text-ink2">
-            day
-            <input
-              type="date"
-              className={field}
-              value={gathering.day}
-              onChange={(event) => event.target.value !== "" && set({ day: event.target.value }, "day")}
-            />
-          </label>
-          <label className="t-small text-ink2">
-            served at
-            <input
-              type="time"
-              className={field}
-              value={gathering.hour}
-              onChange={(event) => event.target.value !== "" && set({ hour: event.target.value }, "hour")}
-            />
-          </label>
-        </div>
-        <Problems of={problemsOf(problems, "day")} />
-        <DayLines {...props} />
-      </section>
-      <Sweets {...props} />
-      <Who {...props} />
-      <Work {...props} />
-      <label className="t-small text-ink2">
-        note, for the household alone
-        <textarea
-          className="block w-full border border-edge bg-sheet p-2 text-ink text-[16px] min-h-20"
-          maxLength={GATHERING_LIMITS.note}
-          value={gathering.note}
-          onChange={(event) => set({ note: event.target.value }, "note")}
-        />
-      </label>
+    <div className="grid gap-x-10 gap-y-8 lg:grid-cols-2 max-w-[1240px]">
+      <div className="grid gap-8 content-start min-w-0">
+        <section aria-labelledby="when-title">
+          <h2 id="when-title" className="t-h2 border-b-[1.5px] border-ink pb-1">
+            When
+          </h2>
+          <div className="flex flex-wrap gap-4 mt-2 items-end">
+            <label className="t-small text-ink2 flex-1 min-w-56">
+              name
+              <input
+                className={`${field} w-full`}
+                maxLength={GATHERING_LIMITS.title}
+                value={gathering.title}
+                onChange={(event) => event.target.value.trim() !== "" && set({ title: event.target.value }, "title")}
+              />
+            </label>
+            <label className="t-small text-ink2">
+              day
+              <input
+                type="date"
+                className={field}
+                value={gathering.day}
+                onChange={(event) => event.target.value !== "" && set({ day: event.target.value }, "day")}
+              />
+            </label>
+            <label className="t-small text-ink2">
+              served at
+              <input
+                type="time"
+                className={field}
+                value={gathering.hour}
+                onChange={(event) => event.target.value !== "" && set({ hour: event.target.value }, "hour")}
+              />
+            </label>
+          </div>
+          <Problems of={problemsOf(problems, "day")} />
+          <DayLines {...props} />
+        </section>
+        <Sweets {...props} />
+      </div>
+      <div className="grid gap-8 content-start min-w-0">
+        <Who {...props} />
+        <Work {...props} />
+        <label className="t-small text-ink2">
+          note, for the household alone
+          <textarea
+            className="block w-full border border-edge bg-sheet p-2 text-ink text-[16px] min-h-20"
+            maxLength={GATHERING_LIMITS.note}
+            value={gathering.note}
+            onChange={(event) => set({ note: event.target.value }, "note")}
+          />
+        </label>
+      </div>
     </div>
   );
 }
@@ -160,6 +164,16 @@ export function fitWords(may: readonly MayTaste[]): string {
     ...(no.length > 0 ? [`${COUNTS.no} ${no.map(({ name }) => name).join(", ")}`] : []),
     ...(ask.length > 0 ? [`${COUNTS.ask}: ${ask.map(({ name }) => name).join(", ")}`] : []),
   ].join("; ");
+}
+
+/** Those of whom the same is told, together. */
+function togetherBy(may: readonly MayTaste[]): readonly { readonly names: string; readonly may: MayTaste["may"]; readonly why: string }[] {
+  const by = new Map<string, readonly MayTaste[]>();
+  for (const each of may) {
+    const key = `${each.may} ${each.why.join("; ")}`;
+    by.set(key, [...(by.get(key) ?? []), each]);
+  }
+  return [...by.values()].flatMap((all) => (all[0] ? [{ names: all.map(({ name }) => name).join(", "), may: all[0].may, why: all[0].why.join("; ") }] : []));
 }
 
 function Sweets({ gathering, versions, sweets, lost, eaters, problems, set }: SetUpProps) {
@@ -235,12 +249,15 @@ function Sweets({ gathering, versions, sweets, lost, eaters, problems, set }: Se
                   Take it off<span className="sr-only">: {title}</span>
                 </button>
               </div>
-              {people > 0 && (
-                <p className="t-small text-ink2">
-                  {servingsText(eatenThere(sweet))} for {people === 1 ? "1 who eats" : `${people} who eat`}
-                  {takeHome > 0 ? `, ${servingsText(takeHome)} to take home` : ""}.
-                </p>
-              )}
+              <div className="flex flex-wrap gap-x-4 items-center justify-between t-small">
+                <span className="text-ink2">
+                  {people > 0 &&
+                    `${servingsText(eatenThere(sweet))} for ${people === 1 ? "1 who eats" : `${people} who eat`}${takeHome > 0 ? `, ${servingsText(takeHome)} to take home` : ""}.`}
+                </span>
+                <button type="button" className="underline min-h-8" onClick={() => set({ sweets: gathering.sweets.filter(({ id }) => id !== sweet.id) })}>
+                  Take it off<span className="sr-only">: {title}</span>
+                </button>
+              </div>
               {gone && (
                 <p role="alert" className="bg-rose-wash text-rose px-3 py-2 t-ledger mt-1">
                   {gone.why} It is not in the plan, nor on the list.
@@ -248,12 +265,17 @@ function Sweets({ gathering, versions, sweets, lost, eaters, problems, set }: Se
               )}
               {view && against.length === 0 && people > 0 && <p className="t-small">For all who come, as far as its lines and their rules tell.</p>}
               {view && view.unread.length > 0 && <p className="t-small text-rose">Not read: {view.unread.map((line) => `“${line}”`).join(", ")}.</p>}
-              {against.map(({ eater, name, may, why }) => (
-                <p key={eater} className={`t-small flex gap-2 items-baseline mt-0.5 ${may === "no" ? "text-rose" : "text-saffron"}`}>
+              {togetherBy(against).map(({ names, may, why }) => (
+                <p key={names} className={`t-small flex gap-2 items-baseline mt-0.5 ${may === "no" ? "text-rose" : "text-saffron"}`}>
                   <WhyMark kind={may === "no" ? "conflict" : "ask"} />
                   <span>
-                    {may === "no" ? "Not for" : "To ask for"} {name}: {why.join("; ")}
+                    {may === "no" ? "Not for" : "To ask for"} {names}: {why}
                   </span>
+                </p>
+              ))}
+              {togetherBy(view?.may.filter(({ may, why }) => may === "yes" && why.length > 0) ?? []).map(({ names, why }) => (
+                <p key={names} className="t-small text-ink2 mt-0.5">
+                  A whole serving passes a limit of {names}: {why}
                 </p>
               ))}
               {!view && !gone && <p className="t-small text-ink2">Being worked out.</p>}

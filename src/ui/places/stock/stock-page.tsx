@@ -50,6 +50,11 @@ export function StockPage({ items, moves, today, at }: StockPageProps) {
             : `${items.length === 1 ? "1 thing" : `${items.length} things`}, ${first === 0 ? "nothing" : first} to be used soon`
         }
       >
+        {items.length > 0 && (
+          <Go href="/pantry/stock/make" className="underline min-h-11 inline-flex items-center no-print">
+            What can I make of this?
+          </Go>
+        )}
         <Go href="/pantry" className="underline min-h-11 inline-flex items-center no-print">
           All foods
         </Go>

@@ -2,4 +2,4 @@ import { answer } from "@/server/http/answer";
 import { calendarOf } from "@/server/plan/calendar";
 
 export const POST = (request: Request, { params }: { readonly params: Promise<{ readonly id: string }> }) =>
-  answer(request, async () => calendarOf((await params).id));
+  answer(request, async () => calendarOf((await params).id, request.signal));
