@@ -358,6 +358,8 @@ describe("every page", () => {
     "/pantry/new",
     "/pantry/make",
     "/pantry/stock",
+    "/pantry/stock/make",
+    "/plan",
     "/logbook",
     "/logbook/new",
     "/logbook/learned",

@@ -12,13 +12,11 @@ export {
   peopleOf,
   readyAt,
   type Gathering,
-  type GatheringGuest,
   type GatheringProblem,
-  type GatheringSweet,
 } from "./gathering";
 export { shortWords, STANDS, sweetTasks, taskId, type SweetTasks } from "./sweet-tasks";
-export { breaksOf, forecastOf, gatheringProblem, planKey, planKitchen, WIDEST_ON_BURNER, type Forecast, type GatheringPlan } from "./problem";
-export { askedFor, shoppingList, type ShoppingList, type ShoppingNeed, type ShoppingRow, type SoldIn, type SweetCost } from "./shopping";
-export { entriesOf, givenNow, type GivenEntry, type PlanEntry } from "./entries";
+export { forecastOf, gatheringProblem, planKey, planKitchen, type GatheringPlan } from "./problem";
+export { askedFor, shoppingList, type ShoppingList, type ShoppingNeed } from "./shopping";
+export { entriesOf, givenNow, type GivenEntry } from "./entries";
 export { axisOf, placeOn, type PlanAxis } from "./axis";
 export { handsOf } from "./place";

@@ -1,9 +1,8 @@
 import { NO_EQUIPMENT, panVolume, type Equipment } from "../household";
-import { layTasks } from "./place";
 import { minuteOf, readyAt, windowsOf, type Gathering } from "./gathering";
 import type { SweetTasks } from "./sweet-tasks";
 import { momentAt } from "../calendar";
-import type { Obstacle, PlacedTask, PlanKitchen, PlanProblem } from "./task";
+import type { PlacedTask, PlanKitchen, PlanProblem } from "./task";
 
 /** A plan that was solved, kept with its gathering. */
 export interface GatheringPlan {
@@ -15,7 +14,7 @@ export interface GatheringPlan {
 }
 
 /** A pan that is wider stands on no burner of a home, cm (rule of thumb). */
-export const WIDEST_ON_BURNER = 36;
+const WIDEST_ON_BURNER = 36;
 /** Where a household has not said with what it cooks (rule of thumb). */
 const USUAL_BURNERS = 2;
 
@@ -98,15 +97,8 @@ function hashed(text: string): string {
     .join("-");
 }
 
-/** What of a plan does not hold any more, each with what is in its way: nothing where all of it does. Of what is past nothing is asked. */
-export function breaksOf(problem: PlanProblem, placed: readonly PlacedTask[]): readonly { readonly id: string; readonly because: Obstacle }[] {
-  const starts = Object.fromEntries(placed.map(({ id, start }) => [id, start]));
-  const first = Math.min(problem.kitchen.from, ...placed.map(({ start }) => start));
-  return layTasks({ ...problem, kitchen: { ...problem.kitchen, from: first }, pinned: { ...starts, ...problem.pinned } }, (id) => starts[id] ?? 0).failed;
-}
-
 /** When a sweet is ready as things go: what is not done and should have begun begins now, and moves what follows. */
-export interface Forecast {
+interface Forecast {
   readonly sweet: string;
   readonly ready: number;
   /** Minutes after it is due; 0 where it is on time. */

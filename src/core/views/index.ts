@@ -49,5 +49,5 @@ export { batchOutcomes } from "./batch-outcomes";
 export type { ToldCooling } from "./stove-cooling";
 export { loggedBatch, type FoundBatch, type LoggedBatch, type LoggedName } from "./logged-batch";
 export { asLastTime } from "./as-last-time";
-export { gatheringSweetView, peopleAt, shoppingView, type GatheringShopping, type GatheringSweetView, type MadeAhead } from "./gathering-view";
+export { gatheringSweetView, peopleAt, shoppingView, type GatheringShopping, type GatheringSweetView } from "./gathering-view";
 export { mayClimb, type MayClimb } from "./may-climb";

@@ -147,9 +147,16 @@ export function GatheringPage({
       ),
     [gathering.sweets, there],
   );
-  const rows = useMemo(() => rowsOf(tasks, plan?.placed ?? [], names), [tasks, plan, names]);
-  const flat = useMemo(() => rows.flatMap((sweet) => sweet.rows), [rows]);
   const problem = useMemo(() => gatheringProblem(gathering, tasks, { equipment, now, done }), [gathering, tasks, equipment, now, done]);
+  // What is set by hand stands there at once; the rest follows when it is solved.
+  const rows = useMemo(() => {
+    const placed = (plan?.placed ?? []).map((row) => {
+      const start = problem.pinned[row.id] ?? row.start;
+      return { ...row, start, end: start + row.end - row.start };
+    });
+    return rowsOf(tasks, placed, names);
+  }, [tasks, plan, names, problem.pinned]);
+  const flat = useMemo(() => rows.flatMap((sweet) => sweet.rows), [rows]);
   const pans = useMemo(() => new Map(kitchen.pans.map((pan) => [pan.id, pan.name] as const)), [kitchen.pans]);
   const stands = problem.sweets.flatMap(({ id: own, due, best }) => {
     const ends = flat.flatMap(({ task, end }) => (task.sweet === own ? [end] : []));
@@ -216,6 +223,7 @@ export function GatheringPage({
       {show === "shopping" ? (
         <main id="main" className="p-4 md:p-5 max-w-[720px]">
           {bar()}
+          <h2 className="sr-only">Shopping</h2>
           <ShoppingList gathering={gathering} shopping={shopping} unread={unread} ticks={ticks} />
           <div className="flex flex-wrap gap-2 items-end">
             <ShoppingActions id={id} gathering={gathering} shopping={shopping} unread={unread} isHere />
@@ -291,6 +299,7 @@ export function GatheringPage({
             {plan && flat.length > 0 ? (
               <>
                 <div className="hidden md:block print:block">
+                  <h2 className="sr-only">Timeline</h2>
                   <p id="plan-keys" className="sr-only">
                     Arrow keys set it to begin five minutes sooner or later, with Shift thirty; Delete lets it go.
                   </p>

@@ -1,0 +1,128 @@
+import { readFile } from "node:fs/promises";
+import ICAL from "ical.js";
+import { describe, expect, it } from "vitest";
+import { send } from "../support/app";
+import { axe, overflow } from "../support/browser";
+import { DESK, PHONE, startSession } from "../support/session";
+
+const session = startSession();
+
+const dayIn = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+const ROLLS =
+  "Prune rolls\nMakes 20 pieces\n\n300 g prunes\n120 g hazelnuts\n20 g ghee\n\n1. Soak the prunes in hot water for 30 minutes, drain them, and grind them.\n2. Roast the hazelnuts in a dry pan for 6 minutes, stirring.\n3. Warm the ghee in a pan, cook the prunes in it for 8 minutes, stirring, and mix in the hazelnuts.\n4. Roll it into a log and chill it for 2 hours, then cut it into 20 slices.";
+
+/** A gathering of the rolls for four, as its own page knows it. */
+async function planned(part: object): Promise<string> {
+  const { address } = session.app;
+  const { id: recipe } = (await send(address, "POST", "/api/recipes", { text: ROLLS })).json as { readonly id: string };
+  const id = crypto.randomUUID();
+  const sweets = [{ id: "rolls", recipe, version: null, title: "Prune rolls", label: null, servings: 20, takeHome: 0, before: 0 }];
+  const usual = { title: "Lantern evening", day: dayIn(2), hour: "18:30", timeZone: "Europe/Berlin", eaters: [], guests: [], sweets, cooks: 1, burners: 1 };
+  const hours = { quiet: { from: "22:00", to: "06:00" }, away: [], noTasteBefore: null, begin: null, pins: {}, note: "" };
+  expect((await send(address, "POST", "/api/gatherings", { id, document: { ...usual, ...hours, ...part } })).status).toBe(201);
+  return `/plan/${id}`;
+}
+
+describe("a gathering", () => {
+  it("is set, planned, moved by keys and taken back, and goes into a calendar", async () => {
+    await session.open(DESK);
+    const { page, button } = session;
+    await send(session.app.address, "POST", "/api/recipes", { text: ROLLS });
+    await session.goto("/plan");
+    await button("Plan it").click();
+    await page.getByRole("alert").getByText("Give it a name.").waitFor();
+    await page.getByLabel("name").fill("Lantern evening");
+    await page.getByLabel("day", { exact: true }).fill(dayIn(-1));
+    await button("Plan it").click();
+    await page.getByRole("alert").getByText("That day is past").waitFor();
+    await page.getByLabel("day", { exact: true }).fill(dayIn(2));
+    await page.getByLabel("served at").fill("18:30");
+    await button("Plan it").click();
+    await page.waitForURL(/\/plan\/[\w-]+\/setup$/);
+    await page.getByLabel("Find a recipe").fill("prune");
+    await page.getByRole("list", { name: "Recipes found" }).getByRole("button", { name: "Prune rolls" }).first().click();
+    await button("Others who come").click();
+    await page.getByLabel("who, in your words").fill("two friends");
+    await page.getByRole("checkbox", { name: /^Vegan/ }).click();
+    await page.getByText(/Not for two friends/).waitFor();
+    await page.getByRole("status").getByText("Saved").waitFor();
+    expect(await axe(page)).toEqual([]);
+
+    await page.getByRole("link", { name: "Timeline", exact: true }).click();
+    const bar = page.getByRole("button", { name: /Prune rolls: Roast the hazelnuts/ });
+    await bar.waitFor();
+    const begins = async () => (await bar.getAttribute("aria-label"))?.slice(0, 5);
+    const before = await begins();
+    await bar.focus();
+    await page.keyboard.press("Shift+ArrowLeft");
+    await page.getByRole("button", { name: /Roast the hazelnuts.*set by hand/ }).waitFor();
+    await expect.poll(begins).not.toBe(before);
+    await page.keyboard.press("Control+z");
+    await expect.poll(begins).toBe(before);
+    expect(await axe(page)).toEqual([]);
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+
+    const download = page.waitForEvent("download");
+    await button("Into the calendar").click();
+    const file = await (await download).path();
+    const events = new ICAL.Component(ICAL.parse(await readFile(file, "utf8")) as unknown[])
+      .getAllSubcomponents("vevent")
+      .map((each) => new ICAL.Event(each).summary);
+    expect(events).toContain("Lantern evening");
+    expect(events.some((summary) => /Soak the prunes/.test(summary))).toBe(true);
+  });
+  it("names what clashes, and a press makes it fit", async () => {
+    await session.open(DESK);
+    const { page } = session;
+    await session.goto(`${await planned({})}/setup`);
+    await page.getByLabel(/^burners,/).fill("0");
+    await page
+      .getByRole("alert")
+      .getByText(/There is no burner/)
+      .waitFor();
+    await page.getByLabel(/^burners,/).fill("1");
+    await page.getByRole("checkbox", { name: "Cooking begins no sooner than" }).click();
+    await page.getByLabel("hour", { exact: true }).fill("17:00");
+    await page.getByRole("status").getByText("Saved").waitFor();
+    await page.getByRole("link", { name: "Timeline", exact: true }).click();
+    const clash = page.getByRole("alert", { name: "What clashes" });
+    await clash
+      .getByText(/finds no place/)
+      .first()
+      .waitFor();
+    await clash
+      .getByRole("button", { name: /Serve at|Begin at/ })
+      .first()
+      .click();
+    await clash.waitFor({ state: "detached" });
+    await page
+      .getByRole("button", { name: /Prune rolls: Chill it|Prune rolls: Roll it/ })
+      .first()
+      .waitFor();
+  });
+  it("is a list by the clock and a shopping list on a phone; ticks made while the network is away arrive, over a reload too", async () => {
+    const path = await planned({});
+    await session.open(PHONE);
+    const { page } = session;
+    await session.goto(path);
+    await page
+      .getByRole("heading", { name: /^(?:Now|Next)$/ })
+      .first()
+      .waitFor();
+    expect(await axe(page)).toEqual([]);
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+    await page.getByRole("link", { name: "Shopping", exact: true }).tap();
+    await page.waitForURL(/shopping$/);
+    const prunes = page.getByRole("checkbox", { name: /Prunes/i });
+    await prunes.waitFor();
+    await page.context().setOffline(true);
+    await prunes.check();
+    await page.getByText(/1 tick waits for the network/).waitFor();
+    await page.context().setOffline(false);
+    await page.getByText(/tick waits/).waitFor({ state: "detached", timeout: 15_000 });
+    await page.reload();
+    await expect.poll(() => page.getByRole("checkbox", { name: /Prunes/i }).isChecked()).toBe(true);
+    expect(await axe(page)).toEqual([]);
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+  });
+});
