@@ -9,6 +9,7 @@ import { propose } from "../src/core/substitution";
 import { createHighsPort } from "../src/workers/solver/highs-port";
 import { library, reading } from "./bench-library";
 import { keeping } from "./bench-keep";
+import { planning } from "./bench-plan";
 import { logbook } from "./bench-logbook";
 import { readings } from "./bench-reading";
 import { besideDraws } from "./bench-draws";
@@ -275,6 +276,7 @@ const PARTS = {
   views,
   faults: () => faults(rows),
   keeping: async () => void rows.push(...(await keeping(timed, spread))),
+  planning: async () => void rows.push(...(await planning(timed, spread))),
   verdicts: () => verdicts(rows),
   reading: () => readings(rows, spread),
 };

@@ -47,12 +47,6 @@ await shot("table", "/recipes/demo-1/table", {
     await page.getByRole("heading", { name: "Where wishes meet" }).waitFor();
   },
 });
-await shot("version", "/recipes/demo-2/swap", {
-  then: async (page) => {
-    await page.getByRole("button", { name: /Keep as a version/ }).click();
-    await page.waitForURL(/versions\/.+/);
-  },
-});
 await shot("recipes", "/recipes");
 await shot("nutrition", "/recipes/demo-2/nutrition", { then: (page) => page.locator("svg path").first().waitFor() });
 await shot("pantry", "/pantry?family=sweetener");
@@ -92,6 +86,7 @@ await shot("keep", "/recipes/demo-1/lineage", {
     await page.getByRole("heading", { name: "How long it keeps" }).waitFor();
   },
 });
+await shot("plan", "/plan/demo-supper", { height: 1000, then: (page) => page.getByRole("heading", { name: "What each is holding" }).waitFor() });
 await shot("learned", "/logbook/learned", { height: 1060 });
 await shot("suits", "/recipes/suits?table=demo-10", {
   then: (page) => page.waitForFunction(() => document.querySelector("progress") === null, null, { timeout: 60_000 }).then(() => undefined),

@@ -76,7 +76,7 @@ async function calendar(id: string): Promise<readonly Entry[]> {
     const event = new ICAL.Event(each);
     return {
       uid: event.uid,
-      sequence: Number(event.sequence),
+      sequence: event.sequence,
       start: event.startDate.toUnixTime() * 1000,
       status: String(each.getFirstPropertyValue("status")),
       summary: event.summary,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { plansOf } from "../../../tests/support/gatherings";
+import { plannedSweet, plansOf } from "../../../tests/support/gatherings";
 import { breachesOf } from "../../../tests/support/plans";
 import { clockTime, momentAt } from "../calendar";
 import { NO_EQUIPMENT, type Equipment } from "../household";
@@ -100,6 +100,34 @@ describe("steps as tasks of a plan", () => {
         expect(clock >= "06:00" && clock < "22:00", `${plan.title} ${task} at ${clock}`).toBe(true);
       }
     }
+  });
+  it("heat the oven shortly before it is baked, set what waits by itself though it is told beside work, and begin a day before where it has to ferment at night", () => {
+    const placed = (text: string, part: Partial<Gathering> = {}) => {
+      const { tasks } = plannedSweet("s", text);
+      const problem = gatheringProblem({ ...GATHERING, ...part }, [tasks], { equipment: KITCHEN, now: NOW, done: new Set() });
+      const { laid } = solvePlan(problem, { seed: 1, rounds: 100, goOn: () => true });
+      expect([laid.failed, breachesOf(problem, laid.placed)]).toEqual([[], []]);
+      return (words: RegExp) => {
+        const task = problem.tasks.find((each) => words.test(each.words));
+        const row = laid.placed.find(({ id }) => id === task?.id);
+        if (!task || !row) throw new Error(String(words));
+        return { ...task, ...row };
+      };
+    };
+    const cake = placed(
+      "Cake\nServes 8\n\n300 g semolina\n200 g yogurt\n150 g sugar\n\n1. Heat the oven to 180 C.\n2. Whisk everything.\n3. Bake for 35 minutes.",
+    );
+    expect(cake(/Bake/).start - cake(/Heat/).end).toBeLessThanOrEqual(20);
+    const barfi = placed(
+      "Barfi\nMakes 20\n\n250 g pistachios\n180 g sugar\n\n1. Grind the pistachios with the sugar.\n2. Press into a tin and leave to set for 1 hour.",
+    );
+    expect(barfi(/Press/)).toMatchObject({ attention: "unattended", handsFirst: 2 });
+    const appam = placed(
+      "Appam\nMakes 20\n\n200 g rice\n1 banana\n120 g jaggery\n50 ml water\n60 g ghee\n\n1. Soak the rice 4 to 5 hours, drain and grind with the banana to a thick batter.\n2. Melt the jaggery in the water, strain and mix into the batter.\n3. Ferment overnight in a warm place.\n4. Fry in the ghee in batches.",
+      { away: [{ id: "w", day: GATHERING.day, from: "09:00", to: "16:00" }] },
+    );
+    expect(appam(/Ferment/).start).toBeLessThan(-20 * 60);
+    expect(appam(/Drain/).start).toBeGreaterThanOrEqual(appam(/Soak/).end);
   });
   it("have one key while nothing of them changes, another where hours, pins or steps do", () => {
     const [one, two] = plansOf("");

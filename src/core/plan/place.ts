@@ -5,7 +5,14 @@ import type { Obstacle, PlacedTask, PlanMinute, PlanProblem, PlanTask, Window } 
 export interface Laid {
   readonly placed: readonly PlacedTask[];
   /** Each with where it would have had to be. */
-  readonly failed: readonly { readonly id: string; readonly because: Obstacle; readonly start: PlanMinute; readonly end: PlanMinute }[];
+  readonly failed: readonly {
+    readonly id: string;
+    readonly because: Obstacle;
+    readonly start: PlanMinute;
+    readonly end: PlanMinute;
+    /** What comes after it and would have to begin no later, so that it finds a place: with those, tried again, it may. */
+    readonly sooner: readonly (readonly [id: string, latest: PlanMinute])[];
+  }[];
 }
 
 const meets = (window: Window, start: number, end: number): boolean => start < window.to && end > window.from;
@@ -55,7 +62,12 @@ interface Row extends PlacedTask {
  * Lays tasks backwards from when all is due (serial schedule generation, Kelley 1963, run in reverse): the order is kept, no cook, burner, oven, mixer,
  * pan or fridge shelf is used twice, nothing is noisy in quiet hours, nothing needs hands or stands on a fire while nobody is there.
  */
-export function layTasks({ tasks, sweets, pots, kitchen, pinned }: PlanProblem, priority: Priority): Laid {
+export function layTasks(
+  { tasks, sweets, pots, kitchen, pinned }: PlanProblem,
+  priority: Priority,
+  /** Some begin no later than so, by task. */
+  latestOf: ReadonlyMap<string, PlanMinute> = new Map(),
+): Laid {
   const followers = followersOf(tasks);
   const byId = new Map(tasks.map((task) => [task.id, task] as const));
   const sweetOf = new Map(sweets.map((sweet) => [sweet.id, sweet] as const));
@@ -141,7 +153,7 @@ export function layTasks({ tasks, sweets, pots, kitchen, pinned }: PlanProblem, 
     const after = (followers.get(task.id) ?? []).flatMap((each) => begun.get(each.id) ?? []);
     const sweet = sweetOf.get(task.sweet);
     const isLast = after.length === 0;
-    const latest = Math.min(sweet?.due ?? 0, ...after.map(({ start }) => start)) - task.minutes;
+    const latest = Math.min(Math.min(sweet?.due ?? 0, ...after.map(({ start }) => start)) - task.minutes, latestOf.get(task.id) ?? Infinity);
     // It may not end so long before what follows it, or before it is served.
     const waits = after.flatMap((row) => {
       const most = row.task.within[task.id];
@@ -164,7 +176,16 @@ export function layTasks({ tasks, sweets, pots, kitchen, pinned }: PlanProblem, 
     } else {
       const start = pin ?? latest;
       begun.set(task.id, { start, task });
-      failed.push({ id: task.id, because: found, start, end: start + task.minutes });
+      // Where it would go if nothing that follows were in a hurry.
+      const free = pin === undefined && waits.length > 0 ? findPlace(task, latest, kitchen.from) : null;
+      const sooner =
+        typeof free !== "number"
+          ? []
+          : after.flatMap((row) => {
+              const most = row.task.within[task.id];
+              return most !== undefined && row.start - most > free + task.minutes ? [[row.task.id, free + task.minutes + most] as const] : [];
+            });
+      failed.push({ id: task.id, because: found, start, end: start + task.minutes, sooner });
     }
   }
   return { placed: [...rows.values()].map(({ id, start, end, pan }) => ({ id, start, end, pan })), failed };

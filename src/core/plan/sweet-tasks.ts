@@ -62,7 +62,8 @@ interface Vessel {
  * beside may go before, between or after. What waits by itself is set going by hand, and what is said to follow it in the same step is a task of its own.
  * `due` is when it is ready at the latest, a minute of the plan; `keeps` how long it keeps as it is served, minutes, null where that is not known.
  */
-export function sweetTasks(id: string, plan: CookPlan, { due, keeps }: { readonly due: number; readonly keeps: number | null }): SweetTasks {
+export function sweetTasks(id: string, given: CookPlan, { due, keeps }: { readonly due: number; readonly keeps: number | null }): SweetTasks {
+  const plan = { ...given, steps: given.steps.map(asPlanned) };
   const gramsOf = new Map(plan.lines.map((line) => [line.id, line.grams] as const));
   const { steps } = plan;
   const before = steps.map((_, at) => stepsBefore(steps, at));
@@ -136,16 +137,34 @@ export function sweetTasks(id: string, plan: CookPlan, { due, keeps }: { readonl
       },
     ];
   });
+  // What was cooled or frozen last stands in the cold, however it is served.
+  const serve = isCold(steps.at(-1)) ? "chilled" : plan.serve;
   return {
-    sweet: { id, name: plan.title, due, fresh: Math.min(keeps ?? Infinity, LONGEST[plan.serve]), best: STANDS[plan.serve] },
+    sweet: { id, name: plan.title, due, fresh: Math.min(keeps ?? Infinity, LONGEST[serve]), best: STANDS[serve] },
     tasks,
     pots: vessels.flatMap(({ id: pot, grams: most, onFire }) => (onFire.length > 0 ? [{ id: pot, ml: Math.ceil(most / FILLED) }] : [])),
   };
 }
 
+/** A step as it is planned: an oven is hot in a quarter of an hour, and nobody has hands on what takes an hour beside no fire. */
+function asPlanned(step: PlannedStep): PlannedStep {
+  if (isPreheating(step)) return { ...step, pot: [], takes: [], minutes: PREHEATING, attention: "unattended", operation: "rest", heat: null };
+  const isLong = step.attention !== "unattended" && step.minutes.usual >= NEVER_BY_HAND && !isOnFire(step) && FOR_SO_LONG.test(step.text);
+  return isLong ? { ...step, attention: "unattended" } : step;
+}
+const PREHEATING = { shortest: 10, usual: 15, longest: 25 };
+/** An oven that is hot is not kept so for longer, minutes (rule of thumb). */
+const HOT_OVEN_WAITS = 20;
+const NEVER_BY_HAND = 45;
+const isPreheating = ({ text, takes }: PlannedStep): boolean => /\b(?:pre-?)?heat (?:the|your|an|up the) oven\b/i.test(text) && takes.length === 0;
+const isBaked = ({ operation, text }: PlannedStep): boolean => operation === "bake" || IN_OVEN.test(text);
+const isCold = (step: PlannedStep | undefined): boolean =>
+  step !== undefined && (step.operation === "chill" || COLD.test(step.text) || FREEZING.test(step.text));
+
 const litresOf = (grams: number): number => Math.max(0.1, Math.round((grams / 1000) * LITRES_PER_KG * 10) / 10);
 const isOnFire = ({ heat, operation, text, attention }: PlannedStep): boolean =>
   operation !== "bake" &&
+  operation !== "soak" &&
   !IN_OVEN.test(text) &&
   (heat !== null || (operation !== undefined && ON_FIRE.includes(operation)) || (attention !== "unattended" && HEATED.test(text)));
 const sharesFood = (one: PlannedStep | undefined, other: PlannedStep): boolean =>
@@ -155,19 +174,24 @@ const sharesFood = (one: PlannedStep | undefined, other: PlannedStep): boolean =
 function stepsBefore(steps: readonly PlannedStep[], at: number): readonly number[] {
   const step = steps[at];
   if (!step) return [];
-  const border = steps.slice(0, at).findLastIndex(({ pot }) => pot.length === 0);
-  const free = steps.slice(0, at).flatMap((_, i) => (i > border ? [i] : []));
+  if (isPreheating(step)) return [];
+  // An oven is heated for what is baked next, and nothing else waits for it.
+  const oven = isBaked(step) ? steps.slice(0, at).findLastIndex((each, i) => isPreheating(each) && !steps.slice(i + 1, at).some(isBaked)) : -1;
+  const hot = oven >= 0 ? [oven] : [];
+  const border = steps.slice(0, at).findLastIndex((each) => each.pot.length === 0 && !isPreheating(each));
+  const free = [...steps.slice(0, at).flatMap((each, i) => (i > border && !isPreheating(each) ? [i] : [])), ...hot];
   if (step.pot.length === 0) return border >= 0 ? [border, ...free] : free;
   const latest = step.pot.flatMap(({ line }) => {
     const found = steps.slice(0, at).findLastIndex(({ pot }) => pot.some((each) => each.line === line));
     return found >= 0 ? [found] : [];
   });
-  return [...new Set([...(border >= 0 ? [border] : []), ...latest])].toSorted((one, other) => one - other);
+  return [...new Set([...(border >= 0 ? [border] : []), ...latest, ...hot])].toSorted((one, other) => one - other);
 }
 
 /** How long what a step has done may stand before the next, minutes. */
 function waitsAfter(one: PlannedStep | undefined, next: PlannedStep, isSameVessel: boolean): number {
   if (!one) return Infinity;
+  if (isPreheating(one)) return HOT_OVEN_WAITS;
   if (one.operation === "soak") return Math.max(SOAKED_WAITS, one.minutes.longest - one.minutes.usual);
   if (one.operation !== undefined && WAITING.includes(one.operation) && one.minutes.usual >= WAITS) return HASTE.test(next.text) ? HOT_WAITS : Infinity;
   if (HASTE.test(next.text)) return AT_ONCE_WAITS;

@@ -107,7 +107,7 @@ function Step({ row, clock, now, pan, isDone, pin, batch, isLarge, onDone, onPin
       </label>
       <span className={`t-figure w-12 shrink-0 pt-2.5 ${isLarge ? "font-[600]" : ""}`}>{clock.time(start)}</span>
       <div className="min-w-0 flex-1 pt-2">
-        <p className={isLarge ? "text-[17px] leading-snug font-[520]" : "t-ledger"}>
+        <p className={isLarge ? "text-[17px] leading-snug font-[520]" : "t-ledger line-clamp-3 print:line-clamp-none"}>
           {batch ? (
             <a href={`/batches/${batch}`} className="underline text-ink2">
               {title}
@@ -115,7 +115,7 @@ function Step({ row, clock, now, pan, isDone, pin, batch, isLarge, onDone, onPin
           ) : (
             <span className="text-ink2">{title}:</span>
           )}{" "}
-          {isLarge ? task.words : row.short}
+          {task.words}
         </p>
         <p className="t-small text-ink2">
           {facts.join(", ")}

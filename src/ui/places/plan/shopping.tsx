@@ -62,7 +62,7 @@ export function ShoppingList({ gathering, shopping, unread, ticks }: ShoppingPro
                   <span className={`flex-1 min-w-0 ${ticks.done.has(buyKey(row.food)) ? "text-ink3 line-through" : ""}`}>
                     <span className="flex justify-between gap-3">
                       <span className="t-new">{row.name}</span>
-                      <span className="t-figure whitespace-nowrap text-right">{asked(row)}</span>
+                      <span className="t-figure t-frac whitespace-nowrap text-right">{asked(row)}</span>
                     </span>
                     <span className="block t-small text-ink2">
                       {[
