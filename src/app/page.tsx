@@ -3,6 +3,8 @@ import { dueOf, dueWords, PLACE_WORDS } from "@/core/stock";
 import { listBatches } from "@/server/cook/batches";
 import { whatGoesOn } from "@/server/cook/going";
 import { getOnTheGo } from "@/server/recipes/on-the-go";
+import { clockTime, dayOf, dayWords as shortDay } from "@/core/calendar";
+import { listGatherings } from "@/server/plan/gatherings";
 import { wishWords } from "@/server/versions/versions";
 import { KitchenPage } from "@/ui/places/kitchen/kitchen-page";
 import { batchRow, clockWords, dateWords, dayWords } from "./words";
@@ -12,13 +14,29 @@ const BATCHES = 3;
 
 export default async function Page() {
   const now = new Date();
-  const [{ going, kept, ...totals }, wishNames, batches, stock] = await Promise.all([getOnTheGo(), wishWords(), listBatches(BATCHES), stockDue(now.getTime())]);
+  const [{ going, kept, ...totals }, wishNames, batches, stock, [next]] = await Promise.all([
+    getOnTheGo(),
+    wishWords(),
+    listBatches(BATCHES),
+    stockDue(now.getTime()),
+    listGatherings(now.getTime(), 1),
+  ]);
   const goesOn = await whatGoesOn(batches, clockWords);
   return (
     <KitchenPage
       {...totals}
       today={dayWords(now)}
       at={now.getTime()}
+      gathering={
+        next && Date.parse(next.readyAt) > now.getTime()
+          ? {
+              id: next.id,
+              title: next.document.title,
+              when: `${shortDay(next.document.day)}, served ${next.document.hour}`,
+              begins: next.begins === null ? null : `${shortDay(dayOf(next.begins, next.document))} at ${clockTime(next.begins, next.document)}`,
+            }
+          : null
+      }
       batches={batches.map((batch) => batchRow(batch, goesOn.get(batch.id)))}
       due={stock.items.map((item) => ({
         id: item.id,

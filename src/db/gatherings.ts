@@ -15,6 +15,7 @@ export interface GatheringSummary {
   readonly title: string;
   readonly readyAt: string;
   readonly document: unknown;
+  readonly plan: unknown;
 }
 /** Something that is ticked off, or was and is not any more. */
 export interface StoredTick {
@@ -36,8 +37,8 @@ export async function findGathering(db: Connection, id: string): Promise<StoredG
 export async function listGatherings(db: Connection, now: string, limit: number): Promise<readonly GatheringSummary[]> {
   const rows = await many(
     db,
-    { id: text, title: text, ready_at: time, document: json },
-    `SELECT id, title, ready_at, document FROM gathering WHERE deleted_at IS NULL
+    { id: text, title: text, ready_at: time, document: json, plan: json },
+    `SELECT id, title, ready_at, document, plan FROM gathering WHERE deleted_at IS NULL
      ORDER BY ready_at < $1, CASE WHEN ready_at < $1 THEN NULL ELSE ready_at END, ready_at DESC, id LIMIT $2`,
     [now, limit],
   );

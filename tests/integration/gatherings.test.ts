@@ -114,6 +114,12 @@ describe("a gathering", () => {
     // Twice 700 ml for four, made for eight.
     expect(/Whole milk.{0,400}/.exec(list)?.[0]).toMatch(/2[,.]?[89]\d\d/);
   });
+  it("passes over nobody: of who is not named in the household any more it asks", async () => {
+    const id = await kept(gathering({ guests: [], eaters: ["gone-aunt"], sweets: [sweet(await recipe(KHEER))] }));
+    const setup = await page(`/plan/${id}/setup`);
+    expect(setup).toMatch(/To ask for.{0,80}not named in the household any more/);
+    expect(setup).not.toContain("For all who come");
+  });
   it("keeps what is ticked off by the latest word, whatever a device's clock says", async () => {
     const id = await kept(gathering());
     const tick = async (isDone: boolean, at: number) =>

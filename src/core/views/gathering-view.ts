@@ -52,10 +52,12 @@ export function forServings({ recipe, table, bench }: CookGround, servings: numb
   };
 }
 
+const GONE = "somebody who is not named in the household any more";
 /** Who comes to a gathering, each with what they leave out: eaters of the household, and of the others one of each kind. */
 export function peopleAt({ eaters, guests, day }: Pick<Gathering, "eaters" | "guests" | "day">, known: readonly Eater[]): readonly Eater[] {
   return [
-    ...eaters.flatMap((id) => known.find((eater) => eater.id === id) ?? []),
+    // Of who is not at the household any more nothing is known: asked about, never passed over.
+    ...eaters.map((id): Eater => known.find((eater) => eater.id === id) ?? { id, name: GONE, rules: [], limits: [], note: "" }),
     ...guests.map(({ id, name, count, rules, isAsked }): Eater => ({
       id,
       name: count > 1 ? `${name} (${count})` : name,

@@ -13,6 +13,7 @@ import { getEaters, getHousehold, getHouseRules, getPantry } from "../kitchen/so
 import { getAdaptation, requireRecipe, saveBench, saveRecipe, saveTable } from "../recipes/recipes";
 import { saveProposals } from "../recipes/proposals";
 import { createGathering } from "../plan/gatherings";
+import { solvedGathering } from "../plan/solved";
 import { getVersion, keepVersion } from "../versions/versions";
 import { dayHere } from "../kitchen/day";
 import { putInStock } from "../kitchen/stock";
@@ -126,6 +127,7 @@ async function layGathering(day: string | null, versions: Readonly<Record<string
       note: "",
     },
   });
+  await solvedGathering("demo-supper", AbortSignal.timeout(LONGEST_SOLVE_MS));
 }
 
 /** What is at home, as lines of a recipe: when it came, and how long it is good. */

@@ -1,31 +1,15 @@
 import { createEvents, type EventAttributes } from "ics";
-import {
-  entriesOf,
-  gatheringProblem,
-  gatheringProblems,
-  givenNow,
-  momentOfMinute,
-  planKey,
-  planKitchen,
-  readyAt,
-  type GatheringPlan,
-  type GivenEntry,
-} from "../../core/plan";
+import { entriesOf, givenNow, momentOfMinute, readyAt, type GivenEntry } from "../../core/plan";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
 import { download } from "../http/download";
-import { Refusal } from "../http/problems";
 import { validateGiven } from "../http/schemas/gathering";
-import { viewOfGathering, type GatheringView } from "./gatherings";
-import { planOnServer } from "./planning";
-
-const SEED = 1;
+import { solvedGathering } from "./solved";
 
 /** A gathering's plan as a calendar file: each entry by the same id whenever it is given again, with a sequence that rises where it has changed. */
 export async function calendarOf(id: string, left: AbortSignal): Promise<Response> {
-  const view = await viewOfGathering(id);
+  const { plan, view } = await solvedGathering(id, left);
   const { document: gathering, sweets } = view;
-  const plan = await planOf(id, view, left);
   const ready = readyAt(gathering);
   const names = new Map(gathering.sweets.map((sweet) => [sweet.id, sweet.title] as const));
   const tasks = sweets.flatMap((sweet) => sweet.plan.tasks);
@@ -43,26 +27,6 @@ export async function calendarOf(id: string, left: AbortSignal): Promise<Respons
     return now;
   });
   return download(calendarText(id, given, rings), gathering.title, "gathering", { type: "text/calendar", ending: "ics" });
-}
-
-/** What the gathering was solved to; where it has changed since, or no page has solved it yet, solved here and kept. */
-async function planOf(
-  id: string,
-  { document: gathering, plan, sweets, equipment: said, live, ticks }: GatheringView,
-  left: AbortSignal,
-): Promise<GatheringPlan> {
-  const [tasks, equipment, now] = [sweets.map((sweet) => sweet.plan), said ?? undefined, Date.now()];
-  const key = planKey(gathering, tasks, equipment);
-  if (plan?.key === key && plan.placed.length > 0) return plan;
-  const [problem] = gatheringProblems(gathering, now, planKitchen(equipment));
-  if (problem) throw new Refusal(409, `There is no plan to put in a calendar. ${problem.words}`);
-  if (tasks.every((sweet) => sweet.tasks.length === 0))
-    throw new Refusal(409, "Nothing is planned yet: put a sweet with steps on the table first, then there is something for a calendar.");
-  const done = new Set([...live.done, ...ticks.flatMap(({ what, isDone }) => (isDone && what.startsWith("step ") ? [what.slice(5)] : []))]);
-  const { solved } = await planOnServer({ problem: gatheringProblem(gathering, tasks, { equipment, now, done }), seed: SEED }, left);
-  const fresh = { key, placed: [...(plan?.placed ?? []).filter((row) => done.has(row.id)), ...solved.laid.placed], solvedAt: now };
-  await db.writePlan(await getDatabase(), id, fresh);
-  return fresh;
 }
 
 /** Moments in UTC: every calendar shows them by its own clock, over a change of clocks too. */

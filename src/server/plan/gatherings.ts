@@ -1,6 +1,6 @@
 import { sessionOf } from "../../core/cook";
 import type { Equipment } from "../../core/household";
-import { readyAt, taskId, type Gathering, type GatheringPlan } from "../../core/plan";
+import { momentOfMinute, readyAt, taskId, type Gathering, type GatheringPlan } from "../../core/plan";
 import { gatheringSweetView, peopleAt, shoppingView, type CookGround, type GatheringShopping, type GatheringSweetView } from "../../core/views";
 import type { DayAtPlace } from "../../core/calendar";
 import { baseOf } from "../../core/models/diet";
@@ -216,8 +216,20 @@ function stepsOf(session: ReturnType<typeof sessionOf>): readonly { readonly id:
   return session.steps.map(({ id, state }) => ({ id, state: state, at: id === session.now && session.startedAt !== null ? session.changedAt : null }));
 }
 
+/** A gathering in a list, and when its cooking begins by plan, ms; null where nothing is planned. */
+export interface ListedGathering {
+  readonly id: string;
+  readonly readyAt: string;
+  readonly document: Gathering;
+  readonly begins: number | null;
+}
+
 /** Gatherings for a list: those to come, then those that are past. */
-export async function listGatherings(now: number): Promise<readonly { readonly id: string; readonly readyAt: string; readonly document: Gathering }[]> {
-  const rows = await db.listGatherings(await getDatabase(), new Date(now).toISOString(), 200);
-  return rows.flatMap(({ id, readyAt: at, document }) => (validateGathering(document) ? [{ id, readyAt: at, document }] : []));
+export async function listGatherings(now: number, limit = 200): Promise<readonly ListedGathering[]> {
+  const rows = await db.listGatherings(await getDatabase(), new Date(now).toISOString(), limit);
+  return rows.flatMap(({ id, readyAt: at, document, plan }) => {
+    if (!validateGathering(document)) return [];
+    const starts = validatePlan(plan) ? plan.placed.map(({ start }) => start) : [];
+    return [{ id, readyAt: at, document, begins: starts.length > 0 ? momentOfMinute(Math.min(...starts), readyAt(document)) : null }];
+  });
 }

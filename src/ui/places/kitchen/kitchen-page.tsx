@@ -46,12 +46,14 @@ interface KitchenPageProps {
   readonly batches: readonly BatchRow[];
   /** What in stock is to be used soon, or is past its last day, the first first. */
   readonly due: readonly DueData[];
+  /** The next gathering, and when its cooking begins by plan; null where none is to come. */
+  readonly gathering: { readonly id: string; readonly title: string; readonly when: string; readonly begins: string | null } | null;
 }
 
 const FEW = 3;
 
 /** The Kitchen: what is next, what is on the go, what was kept last. */
-export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, recipeTotal, batches, due }: KitchenPageProps) {
+export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, recipeTotal, batches, due, gathering }: KitchenPageProps) {
   useFresh(at);
   const {
     present: { setUp },
@@ -73,6 +75,15 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
       </PageHead>
       <PageColumns>
         <div className="p-4 md:p-5 min-w-0">
+          {gathering && (
+            <p className="flex flex-wrap gap-x-4 items-baseline mb-5 border-l-4 border-saffron-fill pl-3 t-ledger">
+              <Go href={`/plan/${gathering.id}`} className="t-new underline min-h-8 inline-flex items-center">
+                {gathering.title}
+              </Go>
+              <span>{gathering.when}</span>
+              <span className="text-ink2">{gathering.begins === null ? "not planned yet" : `cooking begins ${gathering.begins}`}</span>
+            </p>
+          )}
           {batches.length > 0 && (
             <section aria-labelledby="batches-head" className="mb-6">
               <h2 id="batches-head" className="t-h2">

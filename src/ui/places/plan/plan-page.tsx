@@ -18,6 +18,8 @@ export interface GatheringRow {
   readonly hour: string;
   readonly sweets: readonly string[];
   readonly people: number;
+  /** When its cooking begins by plan, in words; null where nothing is planned. */
+  readonly begins: string | null;
   readonly isPast: boolean;
 }
 
@@ -85,7 +87,7 @@ function Rows({ title, rows }: { readonly title: string; readonly rows: readonly
     <section aria-label={title} className="mb-7">
       <h2 className="t-h2 border-b-[1.5px] border-ink pb-1">{title}</h2>
       <ul>
-        {rows.map(({ id, title: name, day, hour, sweets, people }) => (
+        {rows.map(({ id, title: name, day, hour, sweets, people, begins, isPast }) => (
           <li key={id} className="border-b border-line">
             <Go href={`/plan/${id}`} className="grid grid-cols-[92px_minmax(0,1fr)] gap-x-4 py-2.5 min-h-11 hover:bg-pressed">
               <span>
@@ -97,6 +99,7 @@ function Rows({ title, rows }: { readonly title: string; readonly rows: readonly
                 <span className="block t-small text-ink2">
                   {sweets.length === 0 ? "no sweet yet" : sweets.join(", ")}; {people === 1 ? "1 person" : `${people} people`}
                 </span>
+                {!isPast && <span className="block t-ledger">{begins === null ? "not planned yet" : `cooking begins ${begins}`}</span>}
               </span>
             </Go>
           </li>

@@ -361,6 +361,7 @@ function Who({ gathering, eaters, rules, problems, set }: SetUpProps) {
   const [open, setOpen] = useState<string | null>(null);
   const groups = groupsOf(rules);
   const { guests } = gathering;
+  const gone = gathering.eaters.filter((id) => !eaters.some((eater) => eater.id === id));
   const change = (id: string, part: Partial<Gathering["guests"][number]>, key?: string) =>
     set({ guests: guests.map((guest) => (guest.id === id ? { ...guest, ...part } : guest)) }, key && `${key} ${id}`);
   const add = () => {
@@ -397,6 +398,14 @@ function Who({ gathering, eaters, rules, problems, set }: SetUpProps) {
           </li>
         ))}
       </ul>
+      {gone.length > 0 && (
+        <p role="alert" className="bg-saffron-wash px-3 py-2 t-ledger mt-2 flex flex-wrap gap-x-4 items-center">
+          {gone.length === 1 ? "One who comes is" : `${gone.length} who come are`} not named in the household any more: what they leave out is not known.
+          <button type="button" className="underline min-h-11" onClick={() => set({ eaters: gathering.eaters.filter((id) => !gone.includes(id)) })}>
+            They do not come
+          </button>
+        </p>
+      )}
       {eaters.length === 0 && (
         <p className="t-small text-ink2 mt-2">
           Nobody is named in the household yet.{" "}
