@@ -3,7 +3,7 @@ export const PLACES = [
   { id: "kitchen", href: "/", name: "Kitchen", key: "k", here: (path: string) => path === "/" },
   { id: "recipes", href: "/recipes", name: "Recipes", key: "r", here: (path: string) => path.startsWith("/recipes") || path.startsWith("/versions") },
   { id: "pantry", href: "/pantry", name: "Pantry", key: "p", here: (path: string) => path.startsWith("/pantry") },
-  { id: "plan", href: "/plan", name: "Plan", key: "n", here: (path: string) => path.startsWith("/plan") },
+  { id: "plan", href: "/plan", name: "Plan", key: "a", here: (path: string) => path.startsWith("/plan") },
   {
     id: "logbook",
     href: "/logbook",
