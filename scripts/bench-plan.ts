@@ -1,6 +1,6 @@
 /** Plans: random kitchens of four sweets and fifty steps, checked by the tests' own checker; and a gathering of the demo as it is worked out and keyed. */
 import { USUAL_SOURCES } from "../src/core/kitchen";
-import { gatheringProblem, planKey, solvePlan, type Gathering } from "../src/core/plan";
+import { gatheringProblem, newGathering, planKey, solvePlan } from "../src/core/plan";
 import { gatheringSweetView } from "../src/core/views";
 import { DEMO_RECIPES, kitchenOf } from "../src/data";
 import { tableOf } from "../tests/support/kitchen";
@@ -47,10 +47,7 @@ export async function planning(
     }),
   );
   const [tasks = []] = views;
-  const gathering: Gathering = {
-    ...{ title: "", day: "2026-12-05", hour: "19:40", timeZone: "Asia/Kolkata", eaters: [], guests: [], sweets: [], cooks: 1, burners: 2 },
-    ...{ quiet: { from: "22:00", to: "06:00" }, away: [], noTasteBefore: null, begin: null, pins: {}, note: "" },
-  };
+  const gathering = newGathering({ title: "", day: "2026-12-05", hour: "19:40", timeZone: "Asia/Kolkata" });
   const keyed: number[] = [];
   for (let i = 0; i < 30; i++)
     keyed.push(

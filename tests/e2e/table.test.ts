@@ -102,7 +102,7 @@ describe("the table of a fasting day", () => {
       .first()
       .waitFor();
     await page.getByLabel("at", { exact: true }).fill("19:00");
-    await page.getByText(/the moon rises at 20:25. Serve after it./).waitFor();
+    await page.getByText(/ends with moonrise, at 20:25. Serve after it./).waitFor();
     await page.getByLabel("at", { exact: true }).fill("20:40");
     await page.getByText(/Serve after it/).waitFor({ state: "detached" });
     await page.getByRole("checkbox", { name: /^Ekadashi fast/ }).check();

@@ -1,6 +1,6 @@
 import ICAL from "ical.js";
 import { describe, expect, it } from "vitest";
-import type { Gathering } from "../../src/core/plan";
+import { newGathering, type Gathering } from "../../src/core/plan";
 import { momentAt } from "../../src/core/calendar";
 import { send } from "../support/app";
 import { ownApp } from "../support/own-app";
@@ -33,21 +33,9 @@ const sweet = (of: string, part: Partial<Gathering["sweets"][number]> = {}) => (
   ...part,
 });
 const gathering = (part: Partial<Gathering> = {}): Gathering => ({
-  title: "Autumn supper",
-  day: dayIn(3),
-  hour: "19:30",
-  timeZone: "Europe/Berlin",
-  eaters: [],
+  ...newGathering({ title: "Autumn supper", day: dayIn(3), hour: "19:30", timeZone: "Europe/Berlin" }),
   guests: [{ id: "g", name: "cousins", count: 4, rules: ["vegan"], isAsked: true }],
-  sweets: [],
-  cooks: 1,
   burners: 2,
-  quiet: { from: "22:00", to: "06:00" },
-  away: [],
-  noTasteBefore: null,
-  begin: null,
-  pins: {},
-  note: "",
   ...part,
 });
 const kept = async (document: Gathering) => {
@@ -113,6 +101,27 @@ describe("a gathering", () => {
     expect(list).toContain("what the aunt dried");
     // Twice 700 ml for four, made for eight.
     expect(/Whole milk.{0,400}/.exec(list)?.[0]).toMatch(/2[,.]?[89]\d\d/);
+  });
+  it("buys what a milk is pressed from, not the milk that is made of it, and takes that of the stock", async () => {
+    const pressed = await recipe(
+      "Almond kheer\nServes 4\n\n120 g almonds\n700 ml water\n40 g rice flour\n60 g sugar\n\n1. Soak the almonds overnight, grind with the water and press through a cloth.\n2. Simmer it with the flour and sugar for 15 minutes.",
+    );
+    const id = await kept(gathering({ sweets: [sweet(pressed)] }));
+    const list = await page(`/plan/${id}/shopping`);
+    expect(list).not.toContain("pressed here");
+    expect(/Almonds.{0,300}/.exec(list)?.[0]).toMatch(/240 g/);
+    await ask("POST", "/api/stock", {
+      id: `stock-${count++}`,
+      foodId: "almond",
+      name: "Almonds",
+      kind: "bought",
+      place: "cupboard",
+      gotOn: dayIn(-2),
+      useBy: dayIn(30),
+      note: "",
+      grams: 500,
+    });
+    expect(await page("/pantry/stock/make")).toMatch(/Almond kheer.{0,400}almonds.{0,120}120 g/s);
   });
   it("passes over nobody: of who is not named in the household any more it asks", async () => {
     const id = await kept(gathering({ guests: [], eaters: ["gone-aunt"], sweets: [sweet(await recipe(KHEER))] }));

@@ -205,3 +205,19 @@ function ramadans(from: Day, days: number): FastingDay[] {
   }
   return found;
 }
+
+/** How an hour of a day breaks fasts that go by the hour, for who keeps rules by id: one that is not over yet, between first light and sunset, after sunset. */
+export function hourBreaks(hour: string, at: Pick<DayAtPlace, "dawn" | "sunset" | "fasts">, rules: readonly string[]): readonly string[] {
+  const told = at.fasts.flatMap(({ name, ends, rule }): readonly string[] => {
+    if (ends && hour < ends.at) return [`${name} ends with ${ends.what}, at ${ends.at}. Serve after it.`];
+    if (rule === "ramadan" && rules.includes("ramadan")) {
+      if (at.dawn === null || at.sunset === null) return ["The sun does not rise or set that day: go by the rule of your community."];
+      if (hour >= at.dawn && hour < at.sunset) return [`Nothing is eaten between first light, ${at.dawn}, and sunset, ${at.sunset}.`];
+    }
+    return [];
+  });
+  const isJain = rules.some((id) => id.startsWith("jain"));
+  return [
+    ...new Set([...told, ...(isJain && at.sunset !== null && hour >= at.sunset ? [`After sunset, ${at.sunset}, nothing is eaten by the jain way.`] : [])]),
+  ];
+}

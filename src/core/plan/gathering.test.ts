@@ -10,6 +10,7 @@ import {
   gatheringProblem,
   gatheringProblems,
   givenNow,
+  newGathering,
   planKey,
   readyAt,
   shoppingList,
@@ -20,23 +21,7 @@ import {
 import { goesOn } from "./sweet-tasks";
 import { windowsOf } from "./gathering";
 
-const GATHERING: Gathering = {
-  title: "Supper",
-  day: "2026-12-05",
-  hour: "19:40",
-  timeZone: "Asia/Kolkata",
-  eaters: ["ana"],
-  guests: [],
-  sweets: [],
-  cooks: 1,
-  burners: null,
-  quiet: { from: "22:00", to: "06:00" },
-  away: [],
-  noTasteBefore: null,
-  begin: null,
-  pins: {},
-  note: "",
-};
+const GATHERING: Gathering = { ...newGathering({ title: "Supper", day: "2026-12-05", hour: "19:40", timeZone: "Asia/Kolkata" }), eaters: ["ana"] };
 const KITCHEN: Equipment = {
   ...NO_EQUIPMENT,
   burners: [1, 2].map((i) => ({ id: `b${i}`, name: `burner ${i}`, kind: "gas" as const, power: 2 })),
@@ -54,7 +39,7 @@ describe("the hour of a gathering", () => {
 });
 
 describe("what stands in the way of a gathering", () => {
-  const kinds = (part: Partial<Gathering>, burners = 2) => gatheringProblems({ ...GATHERING, ...part }, NOW, { burners }).map(({ field }) => field);
+  const kinds = (part: Partial<Gathering>, burners = 2) => gatheringProblems({ ...GATHERING, ...part }, NOW, { burners, steps: 30 }).map(({ field }) => field);
   const sweet = { id: "s", recipe: "r", version: null, title: "Halwa", label: null, servings: 8, takeHome: 0, before: 0 };
   it("is named: its hour past, too many people, no burner, more taken home than is made, begun too late", () => {
     expect(kinds({})).toEqual([]);
@@ -63,6 +48,7 @@ describe("what stands in the way of a gathering", () => {
     expect(kinds({ sweets: [sweet] }, 0)).toEqual(["burners"]);
     expect(kinds({ sweets: [{ ...sweet, takeHome: 9 }] })).toEqual(["takeHome"]);
     expect(kinds({ begin: { day: "2026-12-05", hour: "20:00" } })).toEqual(["begin"]);
+    expect(gatheringProblems(GATHERING, NOW, { burners: 2, steps: 401 }).map(({ field }) => field)).toEqual(["steps"]);
   });
 });
 

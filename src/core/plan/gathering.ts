@@ -1,4 +1,4 @@
-import { addDays, dayOf, momentAt, type DayAtPlace } from "../calendar";
+import { addDays, dayOf, momentAt } from "../calendar";
 import type { PlanMinute, Window } from "./task";
 
 /** A sweet of a gathering: a kept version, or a recipe as handed down. */
@@ -56,6 +56,22 @@ export interface Gathering {
   readonly note: string;
 }
 
+/** A gathering that nobody has said more of. */
+export const newGathering = (of: Pick<Gathering, "title" | "day" | "hour" | "timeZone">): Gathering => ({
+  ...of,
+  eaters: [],
+  guests: [],
+  sweets: [],
+  cooks: 1,
+  burners: null,
+  quiet: { from: "22:00", to: "06:00" },
+  away: [],
+  noTasteBefore: null,
+  begin: null,
+  pins: {},
+  note: "",
+});
+
 /** What a gathering may hold. */
 export const GATHERING_LIMITS = {
   title: 120,
@@ -73,6 +89,8 @@ export const GATHERING_LIMITS = {
 /** Cooking begins at the most so many days before. */
 export const MOST_DAYS_BEFORE = 7;
 const MINUTE = 60_000;
+/** So many steps are planned at once. */
+const MOST_STEPS = 400;
 
 /**
  * The moment at which a gathering is served.
@@ -141,12 +159,16 @@ export function windowsOf(
 
 /** What of a gathering cannot be planned, and where. */
 export interface GatheringProblem {
-  readonly field: "day" | "sweets" | "people" | "burners" | "begin" | "takeHome";
+  readonly field: "day" | "steps" | "people" | "burners" | "begin" | "takeHome";
   readonly words: string;
 }
 
 /** What stands in the way before anything is solved, each with how to mend it. */
-export function gatheringProblems(gathering: Gathering, now: number, { burners }: { readonly burners: number }): readonly GatheringProblem[] {
+export function gatheringProblems(
+  gathering: Gathering,
+  now: number,
+  { burners, steps }: { readonly burners: number; readonly steps: number },
+): readonly GatheringProblem[] {
   const { sweets, begin, timeZone } = gathering;
   const ready = readyAt(gathering);
   const people = peopleOf(gathering);
@@ -161,17 +183,13 @@ export function gatheringProblems(gathering: Gathering, now: number, { burners }
     });
   if (sweets.length > 0 && (gathering.burners ?? burners) === 0)
     problems.push({ field: "burners", words: "There is no burner: give the household one, or say here with how many it is cooked." });
+  if (steps > MOST_STEPS)
+    problems.push({
+      field: "steps",
+      words: `Its sweets have ${steps} steps in all: more than ${MOST_STEPS} are not planned at once. Take a sweet off, or make it another gathering.`,
+    });
   for (const { title, servings, takeHome } of sweets)
     if (takeHome > servings)
       problems.push({ field: "takeHome", words: `Of ${title} ${takeHome} servings would go home, and ${servings} are made: make more, or send fewer home.` });
   return problems;
 }
-
-/** Fasts of its day that are not over when it is served: by clock times of the day at its place. */
-export const fastsNotOver = (hour: string, { fasts }: Pick<DayAtPlace, "fasts">): readonly string[] => [
-  ...new Set(
-    fasts.flatMap(({ name, ends }) =>
-      ends && ends.at > hour ? [`${name} ends at ${ends.at}, with ${ends.what}: at ${hour} whoever keeps it does not eat yet.`] : [],
-    ),
-  ),
-];

@@ -25,24 +25,29 @@ const STEPS = [15, 30, 45, 60, 90, 120, 180, 240, 360, 480, 600, 720, 960, 1440]
 /** Tries for each of what could give way: enough to see that it does. */
 const ROUNDS = 40;
 
-const isWhole = (problem: PlanProblem, seed: number): boolean => solvePlan(problem, { seed, rounds: ROUNDS, goOn: () => true }).score.failed === 0;
+/** How it is tried: by what seed, and for as long as `goOn` says. */
+interface Trying {
+  readonly seed: number;
+  readonly goOn: () => boolean;
+}
+const isWhole = (problem: PlanProblem, { seed, goOn }: Trying): boolean => goOn() && solvePlan(problem, { seed, rounds: ROUNDS, goOn }).score.failed === 0;
 const withKitchen = (problem: PlanProblem, part: Partial<PlanKitchen>): PlanProblem => ({ ...problem, kitchen: { ...problem.kitchen, ...part } });
 
 /**
  * Why a plan is not whole, and the least that would have to give way: each is tried by solving with it. Every way that is told was found to do; that none is
  * told does not prove that none does.
  */
-export function clashesOf(problem: PlanProblem, { laid: { failed } }: Pick<SolvedPlan, "laid">, seed: number): readonly PlanClash[] {
+export function clashesOf(problem: PlanProblem, { laid: { failed } }: Pick<SolvedPlan, "laid">, trying: Trying): readonly PlanClash[] {
   if (failed.length === 0) return [];
-  const ways = waysOf(problem, failed, seed);
+  const ways = waysOf(problem, failed, trying);
   return failed.map(({ id, because }) => ({ task: id, because, ways }));
 }
 
-function waysOf(problem: PlanProblem, failed: readonly { readonly id: string; readonly because: Obstacle }[], seed: number): readonly GivesWay[] {
+function waysOf(problem: PlanProblem, failed: readonly { readonly id: string; readonly because: Obstacle }[], trying: Trying): readonly GivesWay[] {
   const { kitchen, pots, tasks, pinned, sweets } = problem;
   const byId = new Map(tasks.map((task) => [task.id, task] as const));
   const needOf = new Map(pots.map(({ id, ml }) => [id, ml] as const));
-  const does = (part: Partial<PlanKitchen>) => isWhole(withKitchen(problem, part), seed);
+  const does = (part: Partial<PlanKitchen>) => isWhole(withKitchen(problem, part), trying);
   const found: GivesWay[] = [];
   const take = (way: GivesWay, holds: boolean) => {
     if (holds) found.push(way);
@@ -65,10 +70,10 @@ function waysOf(problem: PlanProblem, failed: readonly { readonly id: string; re
   if (kitchen.nights.length > 0) take({ kind: "night" }, does({ nights: [] }));
   if (kitchen.away.length > 0) take({ kind: "away" }, does({ away: [] }));
   if (kitchen.notTasting.length > 0) take({ kind: "tasting" }, does({ notTasting: [] }));
-  if (Object.keys(pinned).length > 0) take({ kind: "pins" }, isWhole({ ...problem, pinned: {} }, seed));
+  if (Object.keys(pinned).length > 0) take({ kind: "pins" }, isWhole({ ...problem, pinned: {} }, trying));
   const sooner = STEPS.find((minutes) => does({ from: kitchen.from - minutes }));
   if (sooner !== undefined) found.push({ kind: "sooner", minutes: sooner });
-  const later = STEPS.find((minutes) => isWhole({ ...problem, sweets: sweets.map((sweet) => ({ ...sweet, due: sweet.due + minutes })) }, seed));
+  const later = STEPS.find((minutes) => isWhole({ ...problem, sweets: sweets.map((sweet) => ({ ...sweet, due: sweet.due + minutes })) }, trying));
   if (later !== undefined) found.push({ kind: "later", minutes: later });
   return found;
 }

@@ -4,10 +4,10 @@ export { clashesOf, type GivesWay, type PlanClash } from "./gives-way";
 export { orderProblem, solvePlan, type SolvedPlan } from "./solve";
 export {
   eatenThere,
-  fastsNotOver,
   GATHERING_LIMITS,
   gatheringProblems,
   minuteOf,
+  newGathering,
   momentOfMinute,
   peopleOf,
   readyAt,

@@ -19,6 +19,7 @@ const task = (id: string, minutes: number, part: Partial<PlanTask> = {}): PlanTa
   pot: null,
   ...part,
 });
+const TRYING = { seed: 7, goOn: () => true };
 const KITCHEN: PlanKitchen = {
   cooks: 1,
   burners: 2,
@@ -87,14 +88,16 @@ describe("a plan", () => {
   });
   it("names what is in the way, and what gives way so that it does: each of these was found to do", () => {
     const late = problem([task("soak", 600, { attention: "unattended" })], { from: -300 });
-    expect(clashesOf(late, solved(late), 7)).toEqual([
+    expect(clashesOf(late, solved(late), TRYING)).toEqual([
       { task: "soak", because: "too early", ways: expect.arrayContaining([{ kind: "sooner", minutes: 360 }]) as unknown[] },
     ]);
     const large = problem([task("a", 30, { burner: true, pot: "a" })], { pans: [{ id: "p", name: "small", ml: 800 }] });
-    const [clash] = clashesOf(large, solved(large), 7);
+    const [clash] = clashesOf(large, solved(large), TRYING);
     expect(clash).toMatchObject({ because: "pan", ways: [{ kind: "pan", ml: 1500 }] });
     const none = problem([task("a", 30, { burner: true })], { burners: 0 });
-    expect(clashesOf(none, solved(none), 7)[0]).toMatchObject({ because: "burner", ways: [{ kind: "burner" }] });
+    // Looking is ended by the one who asks: the clash is told all the same.
+    expect(clashesOf(none, solved(none), { seed: 7, goOn: () => false })[0]).toMatchObject({ because: "burner", ways: [] });
+    expect(clashesOf(none, solved(none), TRYING)[0]).toMatchObject({ because: "burner", ways: [{ kind: "burner" }] });
   });
   it("knows a circle, and a task that waits for what there is not", () => {
     expect(orderProblem([task("a", 1, { after: ["b"] }), task("b", 1, { after: ["a"] })])).toMatchObject({ kind: "circle" });

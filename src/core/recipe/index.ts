@@ -17,6 +17,7 @@ export {
 } from "./recipe";
 export { ATTENTIONS, HEATS, OPERATIONS, type Attention, type Operation, type StepChoice, type StepMinutes, type StepTake } from "./operations";
 export { pressedId } from "./pressing";
+export { atHandFor } from "./bought";
 export { classesIn } from "./read-steps";
 export { generalNames, mentionsOf, namesOfLine, type FindMentions, type Mention } from "./mentions";
 export { type LedgerEntry, type LedgerMass } from "./take-step";

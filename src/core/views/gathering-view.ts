@@ -5,12 +5,12 @@ import { asPlanned } from "./keep-view";
 import { mayTaste, type MayTaste } from "./may-taste";
 import { methodView } from "./method-view";
 import { keepingAsItStands } from "./stove-keeping";
-import { stoveStanding, type CookGround } from "./stove-standing";
+import { stoveStanding, type CookGround, type StoveStanding } from "./stove-standing";
 import { timeIn, timeWords, type Storage } from "../keep";
 import type { Kitchen } from "../kitchen";
 import { judge } from "../models/diet";
 import { STANDS, shoppingList, sweetTasks, type Gathering, type ShoppingList, type ShoppingNeed, type SweetTasks } from "../plan";
-import { kitchenMeasure } from "../recipe";
+import { atHandFor, kitchenMeasure, type ReadRecipe } from "../recipe";
 import type { InStock } from "../stock";
 import { rulesAt, seat, type DiningTable, type Eater } from "../table";
 import { formatNumber } from "../units";
@@ -94,15 +94,23 @@ export function gatheringSweetView({ id, ground: given, servings, people }: Swee
   return {
     id,
     plan: sweetTasks(id, { ...plan, serve }, { due: 0, keeps: days === null ? null : Math.max(STANDS.warm, days * 24 * 60) }),
-    needs: stands.input.lines.flatMap(({ food, grams, bought = grams }) =>
-      food.family === "water" || bought <= 0 ? [] : [{ sweet: id, food: food.id, name: food.name, family: food.family, grams: bought }],
-    ),
+    needs: needsOf(stands, read).map((need) => ({ ...need, sweet: id })),
     unread: isReadWhole(read)
       ? []
       : [...read.unresolved.map((line) => recipe.lines.find((each) => each.id === line)?.text ?? line), ...read.unlisted.map(({ words }) => words)],
     may: mayTaste({ ...ground, stove, eaters: people, pan: null }, kitchen),
     ahead: madeAhead(plan, storage, serve),
   };
+}
+
+/** What has to be bought for a sweet: with its peel, a milk that is pressed here as what it is pressed from, and what goes in and leaves again. */
+function needsOf({ input, version }: StoveStanding, read: ReadRecipe): readonly Omit<ShoppingNeed, "sweet">[] {
+  const stays = new Set(input.lines.map(({ food }) => food.id));
+  const leaves = version.rows.flatMap(({ food, grams }) => (food && grams > 0 && !stays.has(food.id) ? [{ food, grams }] : []));
+  return [...input.lines.map(({ food, grams, bought = grams }) => ({ food, grams: bought })), ...leaves].flatMap(({ food, grams }) => {
+    const at = atHandFor(read, food, grams);
+    return at.food.family === "water" || !(at.grams > 0) ? [] : [{ food: at.food.id, name: at.food.name, family: at.food.family, grams: at.grams }];
+  });
 }
 
 /** What keeps so many days in the room is dry enough to stand (rule of thumb). */

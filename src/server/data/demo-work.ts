@@ -2,6 +2,7 @@ import { randomUUID } from "node:crypto";
 import { addDays, dayOf } from "../../core/calendar";
 import { baseOf } from "../../core/models/diet";
 import { onDay, seat, type DiningTable, type Eater } from "../../core/table";
+import { newGathering } from "../../core/plan";
 import { splitIn, viewOf } from "../../core/views";
 import type { StoredBench } from "../../core/adaptation";
 import type { Ending } from "../../core/substitution";
@@ -110,21 +111,12 @@ async function layGathering(day: string | null, versions: Readonly<Record<string
   await createGathering({
     id: "demo-supper",
     document: {
-      title: "Moonrise supper",
-      day,
-      hour: "19:40",
-      timeZone: place.timeZone,
+      ...newGathering({ title: "Moonrise supper", day, hour: "19:40", timeZone: place.timeZone }),
       eaters: ["grandmother", "cousin", "uncle", "niece"],
       guests: [{ id: "neighbours", name: "neighbours from the lane", count: 4, rules: [], isAsked: true }],
       sweets,
-      cooks: 1,
       burners: 2,
-      quiet: { from: "22:00", to: "06:00" },
       away: [{ id: "errand", day, from: "16:30", to: "17:20" }],
-      noTasteBefore: null,
-      begin: null,
-      pins: {},
-      note: "",
     },
   });
   await solvedGathering("demo-supper", AbortSignal.timeout(LONGEST_SOLVE_MS));

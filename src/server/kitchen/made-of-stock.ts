@@ -1,5 +1,6 @@
 import { byUse, dueOf, madeFrom, NOTHING_LEFT, type MadeFrom } from "../../core/stock";
 import { openInWays } from "../../core/kitchen";
+import { atHandFor } from "../../core/recipe";
 import * as db from "../../db";
 import { getDatabase } from "../data/database";
 import { getRecipe } from "../recipes/recipes";
@@ -41,7 +42,10 @@ export async function madeOfStock(
     const recipe = await getRecipe(id);
     if (!recipe) continue;
     const { read } = openInWays(recipe.recipe, undefined, kitchen);
-    const needs = read.lines.flatMap(({ food, grams }) => (food.family === "water" || grams <= 0 ? [] : [{ food: food.id, name: food.name, grams }]));
+    const needs = read.lines.flatMap((line) => {
+      const { food, grams } = atHandFor(read, line.food, line.bought ?? line.grams);
+      return food.family === "water" || grams <= 0 ? [] : [{ food: food.id, name: food.name, grams }];
+    });
     const made = madeFrom(needs, stock, today);
     if (made.uses.length > 0) rows.push({ id, title: recipe.recipe.title, unread: read.unresolved.length, ...made });
     // Between two recipes the pages come first.

@@ -202,18 +202,13 @@ async function liveOf(gathering: Gathering, since: string): Promise<GatheringVie
       whole.plan,
       events.map(({ event }) => event),
     );
-    for (const { id, state, at } of stepsOf(session)) {
+    for (const { id, state } of session.steps) {
       const task = taskId(sweet.id, id);
-      if (state === "done" || session.endedAt !== null) done.push(task, `${task}+`);
-      else if (at !== null) begun[task] = at;
+      if (state === "done" || state === "skipped" || session.endedAt !== null) done.push(task, `${task}+`);
+      else if (id === session.now) begun[task] = session.changedAt;
     }
   }
   return { done, begun, batches: of };
-}
-
-/** Each step of a batch: whether it is done, and since when it is on. */
-function stepsOf(session: ReturnType<typeof sessionOf>): readonly { readonly id: string; readonly state: string; readonly at: number | null }[] {
-  return session.steps.map(({ id, state }) => ({ id, state: state, at: id === session.now && session.startedAt !== null ? session.changedAt : null }));
 }
 
 /** A gathering in a list, and when its cooking begins by plan, ms; null where nothing is planned. */

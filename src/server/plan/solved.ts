@@ -14,7 +14,10 @@ export async function solvedGathering(id: string, left: AbortSignal): Promise<{ 
   const [tasks, equipment, now] = [sweets.map((sweet) => sweet.plan), said ?? undefined, Date.now()];
   const key = planKey(gathering, tasks, equipment);
   if (plan?.key === key && plan.placed.length > 0) return { view, plan };
-  const [problem] = gatheringProblems(gathering, now, planKitchen(equipment));
+  const [problem] = gatheringProblems(gathering, now, {
+    burners: planKitchen(equipment).burners,
+    steps: tasks.reduce((sum, sweet) => sum + sweet.tasks.length, 0),
+  });
   if (problem) throw new Refusal(409, `This cannot be planned. ${problem.words}`);
   if (tasks.every((sweet) => sweet.tasks.length === 0)) throw new Refusal(409, "Nothing can be planned yet: put a sweet with steps on the table first.");
   const done = new Set([...live.done, ...ticks.flatMap(({ what, isDone }) => (isDone && what.startsWith("step ") ? [what.slice(5)] : []))]);

@@ -66,7 +66,7 @@ const GIVEN = only({
   start: amount(-1e15, 1e15),
   minutes: amount(0, MINUTES),
   title: text(400),
-  words: text(4000),
+  words: text(6000),
   isCancelled: Type.Boolean(),
 });
 /** Entries as calendars were last given them. */

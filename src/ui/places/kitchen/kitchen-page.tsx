@@ -10,6 +10,7 @@ import { useHouseholdDocument } from "../../shell/household";
 import { PageHead } from "../../shell/shell";
 import { useFresh } from "../../shell/use-fresh";
 import { nextStep, STATIONS_TO_KEEP, type Progress } from "../../shell/next-step";
+import { NextGathering, type NextGatheringData } from "./next-gathering";
 import { UseFirst, type DueData } from "./use-first";
 import { Vessel } from "./vessel";
 import { BatchList, type BatchRow } from "../../panels/batch-list";
@@ -47,7 +48,7 @@ interface KitchenPageProps {
   /** What in stock is to be used soon, or is past its last day, the first first. */
   readonly due: readonly DueData[];
   /** The next gathering, and when its cooking begins by plan; null where none is to come. */
-  readonly gathering: { readonly id: string; readonly title: string; readonly when: string; readonly begins: string | null } | null;
+  readonly gathering: NextGatheringData | null;
 }
 
 const FEW = 3;
@@ -75,15 +76,7 @@ export function KitchenPage({ today, at, going, goingTotal, kept, keptTotal, rec
       </PageHead>
       <PageColumns>
         <div className="p-4 md:p-5 min-w-0">
-          {gathering && (
-            <p className="flex flex-wrap gap-x-4 items-baseline mb-5 border-l-4 border-saffron-fill pl-3 t-ledger">
-              <Go href={`/plan/${gathering.id}`} className="t-new underline min-h-8 inline-flex items-center">
-                {gathering.title}
-              </Go>
-              <span>{gathering.when}</span>
-              <span className="text-ink2">{gathering.begins === null ? "not planned yet" : `cooking begins ${gathering.begins}`}</span>
-            </p>
-          )}
+          {gathering && <NextGathering {...gathering} />}
           {batches.length > 0 && (
             <section aria-labelledby="batches-head" className="mb-6">
               <h2 id="batches-head" className="t-h2">

@@ -3,7 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useState, type SubmitEvent } from "react";
 import { dayWords, type FastAhead } from "../../../core/calendar";
-import type { Gathering } from "../../../core/plan";
+import { newGathering } from "../../../core/plan";
 import { buttonClass } from "../../parts/button";
 import { PageColumns } from "../../parts/page-columns";
 import { useSendOnce } from "../../parts/use-send-once";
@@ -121,23 +121,7 @@ function NewGathering({ timeZone, today }: { readonly timeZone: string; readonly
     if (day === "") return setWhy("Give its day.");
     if (day < today) return setWhy("That day is past: give one to come.");
     if (hour === "") return setWhy("Give the hour at which it is served.");
-    const document: Gathering = {
-      title: title.trim(),
-      day,
-      hour,
-      timeZone,
-      eaters: [],
-      guests: [],
-      sweets: [],
-      cooks: 1,
-      burners: null,
-      quiet: { from: "22:00", to: "06:00" },
-      away: [],
-      noTasteBefore: null,
-      begin: null,
-      pins: {},
-      note: "",
-    };
+    const document = newGathering({ title: title.trim(), day, hour, timeZone });
     if (await sendIt("/api/gatherings", { id, document })) router.push(`/plan/${id}/setup`);
   };
   return (

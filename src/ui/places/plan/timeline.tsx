@@ -3,6 +3,7 @@
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { placeOn, type PlanAxis, type Window } from "../../../core/plan";
 import { lengthWords, type PlanClock } from "./clock";
+import { Lane, NAMES, percent } from "./lane";
 import { axisFor, lanesOf, type PlanRow, type SweetRows } from "./plan-rows";
 
 interface TimelineProps {
@@ -20,13 +21,11 @@ interface TimelineProps {
   readonly onPin: (id: string, minute: number | null) => void;
 }
 
-const percent = (share: number) => `${(share * 100).toFixed(3)}%`;
 /** A bar is dragged and moved by keys in steps of so many minutes. */
 const STEP = 5;
 const LONG_STEP = 30;
 /** Behind this share of the axis words stand before their bar. */
 const LATE = 0.55;
-const NAMES = "grid-cols-[132px_minmax(0,1fr)]";
 
 /** The plan as it goes: a row for each step, what each hand, burner, pan and the fridge hold; hours without work are drawn narrow. */
 export function Timeline({ sweets, clock, nights, away, now, pans, done, pinned, hour, onPin }: TimelineProps) {
@@ -275,44 +274,5 @@ function Bar({ row: { task, start, end } }: { readonly row: PlanRow }) {
       )}
       {fire && <span className="absolute bottom-0 inset-x-0 h-1 bg-saffron-fill" />}
     </span>
-  );
-}
-
-interface LaneProps {
-  readonly name: string;
-  readonly rows: readonly PlanRow[];
-  readonly axis: PlanAxis;
-  readonly grounds: React.ReactNode;
-  readonly of: "hands" | "burner" | "waits";
-  /** Drawn as one from the first to the last of each pot. */
-  readonly joins?: boolean;
-}
-
-function Lane({ name, rows, axis, grounds, of, joins = false }: LaneProps) {
-  const spans = joins
-    ? [...new Set(rows.map(({ task }) => task.pot))].map((pot) => {
-        const own = rows.filter(({ task }) => task.pot === pot);
-        return { id: pot ?? "", start: Math.min(...own.map(({ start }) => start)), end: Math.max(...own.map(({ end }) => end)) };
-      })
-    : rows.map(({ id, start, end, hands }) => ({ id, ...(of === "hands" && hands ? hands : { start, end }) }));
-  return (
-    <div className={`grid ${NAMES} gap-x-2 border-b border-line`} aria-hidden="true">
-      <span className="t-small py-1 truncate">{name}</span>
-      <div className="relative h-6">
-        {grounds}
-        {spans.map(({ id, start, end }) => {
-          const [a, b] = [placeOn(axis, start), placeOn(axis, end)];
-          return (
-            <span
-              key={id}
-              className={`absolute top-1.5 h-3 min-w-[3px] ${of === "hands" ? "bg-ink" : of === "burner" ? "bg-saffron-fill" : "border-x-2 border-ink2"}`}
-              style={{ left: percent(a), width: percent(b - a) }}
-            >
-              {of === "waits" && <span className="absolute inset-x-0 top-1/2 border-t-2 border-dashed border-ink2" />}
-            </span>
-          );
-        })}
-      </div>
-    </div>
   );
 }

@@ -2,7 +2,16 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Equipment } from "../../../core/household";
-import { gatheringProblem, planBounds, planKey, type Gathering, type GatheringPlan, type PlanClash, type SweetTasks } from "../../../core/plan";
+import {
+  gatheringProblem,
+  planBounds,
+  planKey,
+  type Gathering,
+  type GatheringPlan,
+  type PlanClash,
+  type SolvedPlan,
+  type SweetTasks,
+} from "../../../core/plan";
 import { Cancelled, createBrowserPlanner, type PlanClient } from "../../../workers/client/browser";
 import { send, why as whyOf } from "../../parts/send";
 import { failed } from "../../shell/messages";
@@ -35,6 +44,9 @@ const SEED = 1;
 /** What is dragged or typed comes to rest before it is solved, ms. */
 const REST_MS = 150;
 
+/** What finds no place, while it is still looked for what gives way. */
+const unexplained = ({ laid }: SolvedPlan): readonly PlanClash[] => laid.failed.map(({ id, because }) => ({ task: id, because, ways: [] }));
+
 /** The plan of a gathering: what was solved before where nothing has changed, else solved anew in a worker, and kept. */
 export function usePlan({ id, gathering, sweets, equipment, stored, done, isPlannable }: PlanInput): PlanState {
   const key = useMemo(() => planKey(gathering, sweets, equipment), [gathering, sweets, equipment]);
@@ -62,12 +74,25 @@ export function usePlan({ id, gathering, sweets, equipment, stored, done, isPlan
       client.current ??= createBrowserPlanner();
       setShare(0);
       setWhy(null);
+      const show = ({ laid }: SolvedPlan, clashes: readonly PlanClash[]): GatheringPlan => {
+        const kept = (before?.placed ?? []).filter((row) => isDone.has(row.id));
+        const plan: GatheringPlan = { key: at, placed: [...kept, ...laid.placed], solvedAt: Date.now() };
+        setKnown((now) => new Map([...now, [at, { plan, clashes }]]));
+        return plan;
+      };
       client.current
-        .ask({ problem, seed: SEED }, { signal: run.signal, onProgress: (told) => setShare(told.share) })
+        .ask(
+          { problem, seed: SEED },
+          {
+            signal: run.signal,
+            onProgress: ({ share: far, solved }) => {
+              setShare(far);
+              if (solved) show(solved, unexplained(solved));
+            },
+          },
+        )
         .then(({ solved, clashes }) => {
-          const kept = (before?.placed ?? []).filter((row) => isDone.has(row.id));
-          const plan: GatheringPlan = { key: at, placed: [...kept, ...solved.laid.placed], solvedAt: Date.now() };
-          setKnown((now) => new Map([...now, [at, { plan, clashes }]]));
+          const plan = show(solved, clashes);
           setShare(null);
           send("PUT", `/api/gatherings/${id}/plan`, plan, { limit: 15_000 }).catch((error: unknown) =>
             failed(whyOf(error, "The plan could not be kept: it is solved again when the page is opened."), undefined, "plan"),
@@ -101,7 +126,7 @@ export function usePlan({ id, gathering, sweets, equipment, stored, done, isPlan
     [gathering, sweets, equipment, opened],
   );
   // Until it is solved anew, what it was before.
-  const shown = isPlannable ? (found?.plan ?? stored) : null;
+  const shown = found?.plan ?? (isPlannable || stored?.key === key ? stored : null);
   return {
     plan: shown,
     clashes: found?.clashes ?? [],

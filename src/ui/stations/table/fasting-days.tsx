@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useEffectEvent, useState } from "react";
-import type { DayAtPlace, FastAhead } from "../../../core/calendar";
+import { hourBreaks, type DayAtPlace, type FastAhead } from "../../../core/calendar";
 import { baseOf } from "../../../core/models/diet";
 import type { DiningTable } from "../../../core/table";
 import { send, why as whyOf } from "../../parts/send";
@@ -169,22 +169,10 @@ function Fasts({
 function HourWarnings({ table, at }: { readonly table: DiningTable; readonly at: DayAtPlace }) {
   const { hour } = table;
   if (!hour) return null;
-  const told = at.fasts.flatMap(({ name, ends, rule }): string[] => {
-    if (ends && hour < ends.at) return [`${name}: the moon rises at ${ends.at}. Serve after it.`];
-    if (rule === "ramadan" && table.rules.includes("ramadan")) {
-      if (at.dawn === null || at.sunset === null) return ["The sun does not rise or set that day: go by the rule of your community."];
-      if (hour >= at.dawn && hour < at.sunset) return [`Nothing is eaten between first light, ${at.dawn}, and sunset, ${at.sunset}.`];
-    }
-    return [];
-  });
-  const jain =
-    table.rules.some((id) => id.startsWith("jain")) && at.sunset !== null && hour >= at.sunset
-      ? [`After sunset, ${at.sunset}, nothing is eaten by the jain way.`]
-      : [];
   return (
     <div role="status">
       <ul>
-        {[...told, ...jain].map((each) => (
+        {hourBreaks(hour, at, table.rules).map((each) => (
           <li key={each} className="bg-rose-wash text-rose px-3 py-2 t-ledger mt-2">
             {each}
           </li>
