@@ -121,7 +121,18 @@ describe("a gathering", () => {
       note: "",
       grams: 500,
     });
-    expect(await page("/pantry/stock/make")).toMatch(/Almond kheer.{0,400}almonds.{0,120}120 g/s);
+    const batch = (await ask("POST", "/api/batches", { recipeId: pressed, versionId: null })).json.id as string;
+    const at = Date.now() - 10_000;
+    const events = [
+      { id: "a", at, kind: "started" },
+      { id: "b", at: at + 5000, kind: "ended", grams: 700 },
+    ];
+    expect((await ask("POST", `/api/batches/${batch}/events`, { events })).status).toBe(200);
+    const { items } = (await ask("GET", "/api/stock")).json as unknown as {
+      readonly items: readonly { readonly foodId: string | null; readonly grams: number }[];
+    };
+    expect(items.find(({ foodId }) => foodId === "almond")?.grams).toBeCloseTo(380, 0);
+    expect(await page("/pantry/stock/make")).toMatch(/Almond kheer.{0,900}almonds.{0,200}120/s);
   });
   it("passes over nobody: of who is not named in the household any more it asks", async () => {
     const id = await kept(gathering({ guests: [], eaters: ["gone-aunt"], sweets: [sweet(await recipe(KHEER))] }));

@@ -148,6 +148,8 @@ export function sweetTasks(id: string, given: CookPlan, { due, keeps }: { readon
 
 /** A step as it is planned: an oven is hot in a quarter of an hour, and nobody has hands on what takes an hour beside no fire. */
 function asPlanned(step: PlannedStep): PlannedStep {
+  if (HEATS_OVEN.test(step.text) && step.operation === "bake" && !/\bbake\b/i.test(step.text))
+    return { ...step, minutes: PREHEATING, attention: "now and then", operation: "mix", heat: null };
   if (isPreheating(step)) return { ...step, pot: [], takes: [], minutes: PREHEATING, attention: "unattended", operation: "rest", heat: null };
   const isLong = step.attention !== "unattended" && step.minutes.usual >= NEVER_BY_HAND && !isOnFire(step) && FOR_SO_LONG.test(step.text);
   return isLong ? { ...step, attention: "unattended" } : step;
@@ -156,7 +158,8 @@ const PREHEATING = { shortest: 10, usual: 15, longest: 25 };
 /** An oven that is hot is not kept so for longer, minutes (rule of thumb). */
 const HOT_OVEN_WAITS = 20;
 const NEVER_BY_HAND = 45;
-const isPreheating = ({ text, takes }: PlannedStep): boolean => /\b(?:pre-?)?heat (?:the|your|an|up the) oven\b/i.test(text) && takes.length === 0;
+const HEATS_OVEN = /\b(?:pre-?)?heat (?:the|your|an|up the) oven\b/i;
+const isPreheating = ({ text, takes }: PlannedStep): boolean => HEATS_OVEN.test(text) && takes.length === 0;
 const isBaked = ({ operation, text }: PlannedStep): boolean => operation === "bake" || IN_OVEN.test(text);
 const isCold = (step: PlannedStep | undefined): boolean =>
   step !== undefined && (step.operation === "chill" || COLD.test(step.text) || FREEZING.test(step.text));

@@ -97,7 +97,10 @@ export function gatheringSweetView({ id, ground: given, servings, people }: Swee
     needs: needsOf(stands, read).map((need) => ({ ...need, sweet: id })),
     unread: isReadWhole(read)
       ? []
-      : [...read.unresolved.map((line) => recipe.lines.find((each) => each.id === line)?.text ?? line), ...read.unlisted.map(({ words }) => words)],
+      : [
+          ...read.unresolved.map((line) => `“${recipe.lines.find((each) => each.id === line)?.text ?? line}”`),
+          ...read.unlisted.map(({ words }) => `${words.toLowerCase()}, which a step names and no line`),
+        ],
     may: mayTaste({ ...ground, stove, eaters: people, pan: null }, kitchen),
     ahead: madeAhead(plan, storage, serve),
   };
@@ -169,6 +172,8 @@ function madeAhead({ steps }: ReturnType<typeof cookPlan>, storage: Storage, ser
 }
 const spanWords = (minutes: number): string => (minutes < 90 ? `${Math.round(minutes)} minutes` : `${formatNumber(Math.round(minutes / 30) / 2)} hours`);
 
+/** From so many grams on a piece is bought whole: an egg, an apple (rule of thumb). */
+const WHOLE_PIECE = 20;
 /** The shopping list of a gathering, with what is asked of whoever eats there. */
 export interface GatheringShopping extends Omit<ShoppingList, "rows"> {
   readonly rows: readonly (ShoppingList["rows"][number] & { readonly measure: string })[];
@@ -214,8 +219,12 @@ export function shoppingView(
     ...list,
     rows: list.rows.map((row) => {
       const food = foods.get(row.food);
-      const measure = (food && kitchenMeasure(food, row.toBuy > 0 ? row.toBuy : row.grams, kitchen.household.measures)?.text) ?? "";
-      return { ...row, measure: /^\d+$/.test(measure) ? `about ${measure === "1" ? "1 piece" : `${measure} pieces`}` : measure };
+      const grams = row.toBuy > 0 ? row.toBuy : row.grams;
+      const piece = food?.counted.find(({ unit, grams: one }) => unit === "piece" && one >= WHOLE_PIECE)?.grams;
+      const pieces = piece === undefined ? 0 : Math.ceil(grams / piece - 0.05);
+      const measure =
+        pieces > 0 ? `about ${pieces === 1 ? "1 piece" : `${pieces} pieces`}` : ((food && kitchenMeasure(food, grams, kitchen.household.measures)?.text) ?? "");
+      return { ...row, measure };
     }),
   };
 }

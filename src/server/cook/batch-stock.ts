@@ -1,5 +1,7 @@
 import { goneIn, sessionOf, stoveState, type CookEvent, type CookPlan, type CookSession } from "../../core/cook";
 import { keepingProblem } from "../../core/keep";
+import { openInWays } from "../../core/kitchen";
+import { atHandFor } from "../../core/recipe";
 import { takeOut, type Needed } from "../../core/stock";
 import { byProductsOf, keepingOfBatch } from "../../core/views";
 import * as db from "../../db";
@@ -7,19 +9,38 @@ import { Refusal } from "../http/problems";
 import { dayHere } from "../kitchen/day";
 import { getKitchen } from "../kitchen/kitchen";
 
-/** What has to be known of the household before its stock is written: in a transaction nothing else can be read. */
+/** What has to be known of the household and the batch before its stock is written: in a transaction nothing else can be read. */
 export interface StockGround {
   readonly isWater: (food: string) => boolean;
   readonly dayOf: (at: number) => string;
+  /** Of what was put in, what was taken of the house for it: of a milk that is pressed here what it is pressed from. */
+  readonly atHand: (needed: Needed) => Needed;
 }
-export async function stockGround(): Promise<StockGround> {
-  const [{ reference }, dayOf] = await Promise.all([getKitchen(), dayHere()]);
-  return { isWater: (food) => reference.foods.get(food)?.family === "water", dayOf };
+export async function stockGround({ ground: { recipe, bench } }: Pick<db.StoredBatch, "ground">): Promise<StockGround> {
+  const [kitchen, dayOf] = await Promise.all([getKitchen(), dayHere()]);
+  const { read } = openInWays(recipe, bench?.ways, kitchen);
+  const pressed = new Map(read.lines.map(({ food }) => [food.id, food] as const));
+  return {
+    isWater: (food) => kitchen.reference.foods.get(food)?.family === "water",
+    dayOf,
+    atHand: (needed) => {
+      const food = pressed.get(needed.food);
+      if (!food) return needed;
+      const at = atHandFor(read, food, needed.grams);
+      return at.food.id === needed.food ? needed : { food: at.food.id, name: at.food.name, grams: at.grams };
+    },
+  };
 }
 
 /** What a batch takes off the stock: nothing while it is on the stove, or where the stock is to be left as it is. Water comes from the tap. */
-export const takenBy = (session: CookSession, { isWater }: StockGround): readonly Needed[] =>
-  session.isStockTaken ? goneIn(session).filter(({ food }) => !isWater(food)) : [];
+export function takenBy(session: CookSession, { isWater, atHand }: StockGround): readonly Needed[] {
+  const byFood = new Map<string, Needed>();
+  for (const gone of session.isStockTaken ? goneIn(session) : []) {
+    const { food, name, grams } = atHand(gone);
+    if (!isWater(food)) byFood.set(food, { food, name: byFood.get(food)?.name ?? name, grams: (byFood.get(food)?.grams ?? 0) + grams });
+  }
+  return [...byFood.values()];
+}
 
 /** Why what is left over cannot be kept so long, or there: by what is in it. 422. */
 export async function checkLeftOver({ plan, ground }: db.StoredBatch, before: readonly CookEvent[], events: readonly CookEvent[]): Promise<void> {

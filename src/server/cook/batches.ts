@@ -146,7 +146,7 @@ export async function addEvents(id: string, events: readonly CookEvent[]): Promi
     );
   }
   // What can be told of a batch that is done may be of its stock: who else ended it meanwhile is not known before.
-  const ground = events.some(({ kind }) => kind === "ended" || AFTER_THE_END.includes(kind)) ? await stockGround() : null;
+  const ground = events.some(({ kind }) => kind === "ended" || AFTER_THE_END.includes(kind)) ? await stockGround(batch) : null;
   const added = await database.transaction(async (connection) => {
     const last = await db.lockBatch(connection, id);
     const before = await db.eventsAfter(connection, id, 0);

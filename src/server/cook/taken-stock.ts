@@ -11,7 +11,8 @@ export interface BatchStock {
   readonly missing: readonly { readonly name: string; readonly grams: number }[];
 }
 export async function stockOfBatch(id: string): Promise<BatchStock> {
-  const [{ batch, events }, moves, ground] = await Promise.all([getBatch(id), getDatabase().then((database) => db.movesOfBatch(database, id)), stockGround()]);
+  const [{ batch, events }, moves] = await Promise.all([getBatch(id), getDatabase().then((database) => db.movesOfBatch(database, id))]);
+  const ground = await stockGround(batch);
   const session = sessionOf(
     batch.plan,
     events.map(({ event }) => event),

@@ -53,10 +53,10 @@ export function GatheringPage({ show, ...data }: GatheringData & { readonly show
         </nav>
       </PageHead>
       {show === "shopping" ? (
-        <main id="main" className="p-4 md:p-5 max-w-[720px]">
+        <main id="main" className="p-4 md:p-5 max-w-[1240px]">
           <GatheringBar of={of} withPlan={false} />
           <h2 className="sr-only">Shopping</h2>
-          <ShoppingList gathering={gathering} shopping={shopping} unread={unread} ticks={ticks} />
+          <ShoppingList gathering={gathering} shopping={shopping} unread={unread} ticks={ticks} isWide />
           <div className="flex flex-wrap gap-2 items-end">
             <ShoppingActions id={id} gathering={gathering} shopping={shopping} unread={unread} isHere />
             <PrintButton />

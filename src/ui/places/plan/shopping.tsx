@@ -29,7 +29,7 @@ const asked = ({ packets, toBuy, measure }: Row): string =>
   packets ? `${packets.count > 1 ? `${packets.count} × ` : ""}${packets.words}` : `${formatGrams(askedFor(toBuy))} g${measure === "" ? "" : `, ${measure}`}`;
 
 /** What is to be bought for a gathering, and what is there. */
-export function ShoppingList({ gathering, shopping, unread, ticks }: ShoppingProps) {
+export function ShoppingList({ gathering, shopping, unread, ticks, isWide = false }: ShoppingProps & { readonly isWide?: boolean }) {
   const { currency } = useHousehold().units;
   const buy = shopping.rows.filter(({ toBuy }) => toBuy >= NOTHING);
   const there = shopping.rows.filter(({ toBuy }) => toBuy < NOTHING);
@@ -43,121 +43,127 @@ export function ShoppingList({ gathering, shopping, unread, ticks }: ShoppingPro
         </p>
       )}
       {shopping.rows.length === 0 && unread.length === 0 && <p className="t-ledger text-ink2">Nothing yet: put a sweet on the table first.</p>}
-      {buy.length > 0 && (
-        <section aria-label="To buy">
-          <h3 className="flex justify-between items-baseline border-b-[1.5px] border-ink pb-1">
-            <span className="t-h2 text-[15px]">To buy</span>
-            <span className="t-small text-ink2">{left === 0 ? "all in the basket" : `${left} of ${buy.length} left`}</span>
-          </h3>
-          <ul>
-            {buy.map((row) => (
-              <li key={row.food} className="border-b border-line">
-                <label className="flex gap-3 items-start py-1.5 min-h-11 cursor-pointer hover:bg-pressed">
-                  <input
-                    type="checkbox"
-                    className="size-6 mt-0.5 shrink-0"
-                    checked={ticks.done.has(buyKey(row.food))}
-                    onChange={(event) => ticks.tick(buyKey(row.food), event.target.checked)}
-                  />
-                  <span className={`flex-1 min-w-0 ${ticks.done.has(buyKey(row.food)) ? "text-ink3 line-through" : ""}`}>
-                    <span className="flex justify-between gap-3">
-                      <span className="t-new">{row.name}</span>
-                      <span className="t-figure t-frac whitespace-nowrap text-right">{asked(row)}</span>
-                    </span>
-                    <span className="block t-small text-ink2">
-                      {[
-                        ...(row.packets ? [`${formatGrams(row.toBuy)} g needed`] : []),
-                        ...(row.inStock >= NOTHING ? [`${formatGrams(row.inStock)} g there`] : []),
-                        ...(row.cost === null ? [] : [moneyText(row.cost, currency)]),
-                        row.bySweet.map(({ sweet }) => names.get(sweet) ?? "").join(", "),
-                      ].join("; ")}
-                    </span>
-                  </span>
-                </label>
-                {row.asks.map((ask) => (
-                  <p key={ask} className="t-small pl-9 pb-1.5 flex gap-2 items-baseline text-saffron">
-                    <WhyMark kind="ask" />
-                    <span>Read the packet: {ask}</span>
-                  </p>
+      <div className={isWide ? "lg:grid lg:grid-cols-2 lg:gap-x-10 lg:items-start" : ""}>
+        <div>
+          {buy.length > 0 && (
+            <section aria-label="To buy">
+              <h3 className="flex justify-between items-baseline border-b-[1.5px] border-ink pb-1">
+                <span className="t-h2 text-[15px]">To buy</span>
+                <span className="t-small text-ink2">{left === 0 ? "all in the basket" : `${left} of ${buy.length} left`}</span>
+              </h3>
+              <ul>
+                {buy.map((row) => (
+                  <li key={row.food} className="border-b border-line">
+                    <label className="flex gap-3 items-start py-1.5 min-h-11 cursor-pointer hover:bg-pressed">
+                      <input
+                        type="checkbox"
+                        className="size-6 mt-0.5 shrink-0"
+                        checked={ticks.done.has(buyKey(row.food))}
+                        onChange={(event) => ticks.tick(buyKey(row.food), event.target.checked)}
+                      />
+                      <span className={`flex-1 min-w-0 ${ticks.done.has(buyKey(row.food)) ? "text-ink3 line-through" : ""}`}>
+                        <span className="flex justify-between gap-3">
+                          <span className="t-new">{row.name}</span>
+                          <span className="t-figure t-frac whitespace-nowrap text-right">{asked(row)}</span>
+                        </span>
+                        <span className="block t-small text-ink2">
+                          {[
+                            ...(row.packets ? [`${formatGrams(row.toBuy)} g needed`] : []),
+                            ...(row.inStock >= NOTHING ? [`${formatGrams(row.inStock)} g there`] : []),
+                            ...(row.cost === null ? [] : [moneyText(row.cost, currency)]),
+                            row.bySweet.map(({ sweet }) => names.get(sweet) ?? "").join(", "),
+                          ].join("; ")}
+                        </span>
+                      </span>
+                    </label>
+                    {row.asks.map((ask) => (
+                      <p key={ask} className="t-small pl-9 pb-1.5 flex gap-2 items-baseline text-saffron">
+                        <WhyMark kind="ask" />
+                        <span>Read the packet: {ask}</span>
+                      </p>
+                    ))}
+                  </li>
                 ))}
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
-      {unread.length > 0 && (
-        <section aria-label="Not read" className="mt-4 bg-rose-wash px-3 py-2">
-          <h3 className="t-new text-rose">Not on the list, as nobody could read it</h3>
-          <ul className="t-ledger">
-            {unread.map((line) => (
-              <li key={line}>“{line}”</li>
-            ))}
-          </ul>
-        </section>
-      )}
-      {there.length > 0 && (
-        <section aria-label="From the shelf" className="mt-5">
-          <h3 className="flex justify-between items-baseline border-b-[1.5px] border-ink pb-1">
-            <span className="t-h2 text-[15px]">From the shelf</span>
-            <span className="t-small text-ink2">
-              {there.length} of {there.length} enough
-            </span>
-          </h3>
-          <ul>
-            {there.map((row) => (
-              <li key={row.food} className="border-b border-line py-1.5">
-                <span className="flex justify-between gap-3 t-ledger text-ink2">
-                  <span>{row.name}</span>
-                  <span className="t-figure">{formatGrams(row.grams)} g</span>
+              </ul>
+            </section>
+          )}
+          {unread.length > 0 && (
+            <section aria-label="Not read" className="mt-4 bg-rose-wash px-3 py-2">
+              <h3 className="t-new text-rose">Not on the list: look yourself</h3>
+              <ul className="t-ledger">
+                {unread.map((line) => (
+                  <li key={line}>{line}</li>
+                ))}
+              </ul>
+            </section>
+          )}
+        </div>
+        <div className={isWide ? "lg:[&>section:first-child]:mt-0" : ""}>
+          {there.length > 0 && (
+            <section aria-label="From the shelf" className="mt-5">
+              <h3 className="flex justify-between items-baseline border-b-[1.5px] border-ink pb-1">
+                <span className="t-h2 text-[15px]">From the shelf</span>
+                <span className="t-small text-ink2">
+                  {there.length} of {there.length} enough
                 </span>
-                {row.asks.map((ask) => (
-                  <span key={ask} className="t-small flex gap-2 items-baseline text-saffron">
-                    <WhyMark kind="ask" />
-                    Read the packet: {ask}
-                  </span>
-                ))}
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
-      {shopping.bySweet.some(({ cost }) => cost > 0) && (
-        <section aria-label="What it costs" className="mt-5">
-          <h3 className="t-h2 text-[15px] border-b-[1.5px] border-ink pb-1">What it costs</h3>
-          <dl>
-            {shopping.bySweet.map(({ sweet, cost, unpriced }) => {
-              const servings = gathering.sweets.find(({ id }) => id === sweet)?.servings ?? 1;
-              return (
-                <div key={sweet} className="flex justify-between gap-3 border-b border-line py-1 t-ledger">
-                  <dt>
-                    {names.get(sweet)}
-                    {unpriced.length > 0 && <span className="block t-small text-ink2">no price: {unpriced.join(", ").toLowerCase()}</span>}
-                  </dt>
-                  <dd className="t-figure text-right">
-                    <span className="whitespace-nowrap">
-                      {unpriced.length > 0 && <span className="t-small text-ink2">at least </span>}
-                      {moneyText(cost, currency)}
+              </h3>
+              <ul>
+                {there.map((row) => (
+                  <li key={row.food} className="border-b border-line py-1.5">
+                    <span className="flex justify-between gap-3 t-ledger text-ink2">
+                      <span>{row.name}</span>
+                      <span className="t-figure">{formatGrams(row.grams)} g</span>
                     </span>
-                    <span className="block t-small text-ink2 whitespace-nowrap">{moneyText(cost / servings, currency)} a serving</span>
-                  </dd>
+                    {row.asks.map((ask) => (
+                      <span key={ask} className="t-small flex gap-2 items-baseline text-saffron">
+                        <WhyMark kind="ask" />
+                        Read the packet: {ask}
+                      </span>
+                    ))}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+          {shopping.bySweet.some(({ cost }) => cost > 0) && (
+            <section aria-label="What it costs" className="mt-5">
+              <h3 className="t-h2 text-[15px] border-b-[1.5px] border-ink pb-1">What it costs</h3>
+              <dl>
+                {shopping.bySweet.map(({ sweet, cost, unpriced }) => {
+                  const servings = gathering.sweets.find(({ id }) => id === sweet)?.servings ?? 1;
+                  return (
+                    <div key={sweet} className="flex justify-between gap-3 border-b border-line py-1 t-ledger">
+                      <dt>
+                        {names.get(sweet)}
+                        {unpriced.length > 0 && <span className="block t-small text-ink2">no price: {unpriced.join(", ").toLowerCase()}</span>}
+                      </dt>
+                      <dd className="t-figure text-right">
+                        <span className="whitespace-nowrap">
+                          {unpriced.length > 0 && <span className="t-small text-ink2">at least </span>}
+                          {moneyText(cost, currency)}
+                        </span>
+                        <span className="block t-small text-ink2 whitespace-nowrap">{moneyText(cost / servings, currency)} a serving</span>
+                      </dd>
+                    </div>
+                  );
+                })}
+                <div className="flex justify-between gap-3 rule-double py-1 t-new">
+                  <dt>
+                    At the shop
+                    {shopping.unpriced.length > 0 && (
+                      <span className="block t-small text-ink2 font-normal">without {formatNumber(shopping.unpriced.length)} that have no price</span>
+                    )}
+                  </dt>
+                  <dd className="t-figure">{shopping.toPay > 0 ? moneyText(shopping.toPay, currency) : "not known"}</dd>
                 </div>
-              );
-            })}
-            <div className="flex justify-between gap-3 rule-double py-1 t-new">
-              <dt>
-                At the shop
-                {shopping.unpriced.length > 0 && (
-                  <span className="block t-small text-ink2 font-normal">without {formatNumber(shopping.unpriced.length)} that have no price</span>
-                )}
-              </dt>
-              <dd className="t-figure">{moneyText(shopping.toPay, currency)}</dd>
-            </div>
-          </dl>
-          <p className="t-small text-ink2 mt-1">
-            By what you pay, set on each food’s page. What a sweet costs is what goes into it; the shop is whole packets.
-          </p>
-        </section>
-      )}
+              </dl>
+              <p className="t-small text-ink2 mt-1">
+                By what you pay, set on each food’s page. What a sweet costs is what goes into it; the shop is whole packets.
+              </p>
+            </section>
+          )}
+        </div>
+      </div>
     </div>
   );
 }
@@ -176,7 +182,7 @@ export function ShoppingActions({
     [
       gathering.title,
       ...buy.map((row) => `- ${row.name}: ${asked(row)}${row.asks.length > 0 ? ` (read the packet: ${row.asks.join("; ")})` : ""}`),
-      ...(unread.length > 0 ? ["Not read, look yourself:", ...unread.map((line) => `- ${line}`)] : []),
+      ...(unread.length > 0 ? ["Not on the list, look yourself:", ...unread.map((line) => `- ${line}`)] : []),
     ].join("\n");
   const copy = () => {
     navigator.clipboard.writeText(text()).then(

@@ -25,7 +25,9 @@ export function Sweets({ gathering, versions, sweets, lost, eaters, problems, se
   const people = peopleOf(gathering);
   const [words, setWords] = useState("");
   const put = (of: { readonly recipe: string; readonly version: string | null; readonly title: string; readonly label: string | null }) =>
-    set({ sweets: [...gathering.sweets, { id: crypto.randomUUID().slice(0, 8), ...of, servings: Math.max(1, people), takeHome: 0, before: 0 }] });
+    set({
+      sweets: [...gathering.sweets, { id: crypto.randomUUID().slice(0, 8), ...of, servings: people > 0 ? people : USUAL_SERVINGS, takeHome: 0, before: 0 }],
+    });
   const change = (id: string, part: Partial<Gathering["sweets"][number]>, key: string) =>
     set({ sweets: gathering.sweets.map((sweet) => (sweet.id === id ? { ...sweet, ...part } : sweet)) }, `${key} ${id}`);
   const isFull = gathering.sweets.length >= GATHERING_LIMITS.sweets;
@@ -86,18 +88,20 @@ export function Sweets({ gathering, versions, sweets, lost, eaters, problems, se
                   most={GATHERING_LIMITS.before}
                   onChange={(value) => change(sweet.id, { before: Math.round(value) }, "before")}
                 />
-                <button
-                  type="button"
-                  className="underline t-small min-h-11"
-                  onClick={() => set({ sweets: gathering.sweets.filter(({ id }) => id !== sweet.id) })}
-                >
-                  Take it off<span className="sr-only">: {title}</span>
-                </button>
               </div>
               <div className="flex flex-wrap gap-x-4 items-center justify-between t-small">
                 <span className="text-ink2">
                   {people > 0 &&
                     `${servingsText(eatenThere(sweet))} for ${people === 1 ? "1 who eats" : `${people} who eat`}${takeHome > 0 ? `, ${servingsText(takeHome)} to take home` : ""}.`}
+                  {people > 0 && eatenThere(sweet) !== people && (
+                    <button
+                      type="button"
+                      className="underline min-h-8 ml-2 text-ink"
+                      onClick={() => change(sweet.id, { servings: people + takeHome }, "servings")}
+                    >
+                      Make it {servingsText(people + takeHome)}
+                    </button>
+                  )}
                 </span>
                 <button type="button" className="underline min-h-8" onClick={() => set({ sweets: gathering.sweets.filter(({ id }) => id !== sweet.id) })}>
                   Take it off<span className="sr-only">: {title}</span>
@@ -109,7 +113,7 @@ export function Sweets({ gathering, versions, sweets, lost, eaters, problems, se
                 </p>
               )}
               {view && against.length === 0 && people > 0 && <p className="t-small">For all who come, as far as its lines and their rules tell.</p>}
-              {view && view.unread.length > 0 && <p className="t-small text-rose">Not read: {view.unread.map((line) => `“${line}”`).join(", ")}.</p>}
+              {view && view.unread.length > 0 && <p className="t-small text-rose">Not read: {view.unread.join("; ")}.</p>}
               {togetherBy(against).map(({ names, may, why }) => (
                 <p key={names} className={`t-small flex gap-2 items-baseline mt-0.5 ${may === "no" ? "text-rose" : "text-saffron"}`}>
                   <WhyMark kind={may === "no" ? "conflict" : "ask"} />
@@ -176,3 +180,5 @@ export function Sweets({ gathering, versions, sweets, lost, eaters, problems, se
   );
 }
 const [FEW, MANY] = [5, 20];
+/** Made while nobody has said who comes. */
+const USUAL_SERVINGS = 6;
