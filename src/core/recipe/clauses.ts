@@ -7,7 +7,7 @@ const CLAUSES = new RegExp(`(?<=[.;])\\s+|,? (?:and then|then) |,? and (?=(?:${V
 export const clausesOf = (text: string): readonly string[] => text.split(CLAUSES);
 
 const OPENS = new RegExp(
-  `^(?:${VERBS}|caramelise|combine|dissolve|divide|drizzle|fill|freeze|garnish|grease|keep|knead|line|place|remove|rest|roll|serve|set|shape|sift|sprinkle|stuff|temper|transfer|after|finally|in an?|in the|meanwhile|now|once|then|using|when|while)\\b`,
+  `^(?:${VERBS}|caramelise|combine|dissolve|divide|drizzle|fill|freeze|garnish|grease|keep|knead|line|place|pre-?heat|pulse|blitz|process|remove|rest|roll|serve|set|shape|sift|sprinkle|stuff|temper|transfer|after|finally|in an?|in the|meanwhile|now|once|then|using|when|while)\\b`,
   "i",
 );
 /** Whether a text begins as what is done does: with a verb of the kitchen, or with when or where it is done. */

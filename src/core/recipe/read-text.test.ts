@@ -19,6 +19,10 @@ describe("pasted text", () => {
     const read = readRecipeText("Brittle\n\n100 g sesame\n80 g jaggery\nset curd\n\nToast the sesame till it crackles\nMelt the jaggery\nMix it all");
     expect(read.ok && [read.value.lines.length, read.value.steps.length]).toEqual([3, 3]);
   });
+  it("takes an oven that is heated and what is blitzed for steps", () => {
+    const read = readRecipeText("Bars\n\n150 g dates\n100 g almonds\n\nPreheat oven to 175C.\nBlitz everything.\nBake 20 minutes.");
+    expect(read.ok && [read.value.lines.length, read.value.steps.length]).toEqual([2, 3]);
+  });
   it("takes a bare number right below the title for what it makes, one with a noun for food", () => {
     const read = readRecipeText("Rolls\n18\n\n100 g figs\n\n1. Roll.");
     expect(read.ok && [read.value.servings, read.value.lines.length]).toEqual([18, 1]);
