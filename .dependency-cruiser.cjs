@@ -65,7 +65,7 @@ const roomsOf = {
   db: ["db", "core"],
   server: ["server", "core", "data", "db", "workers/solver", "workers/protocol", "workers/worker-client", "workers/serve", "workers/planning"],
   workers: ["workers", "core", "data"],
-  ui: ["ui", "core", "workers/client", "workers/protocol", "workers/planning"],
+  ui: ["ui", "core", "workers/client", "workers/protocol", "workers/planning", "workers/proving"],
   app: ["app", "server", "ui", "core"],
 };
 const layersOfUi = {

@@ -1,4 +1,4 @@
-import type { SolverPort } from "../src/core/substitution";
+import type { SolverPort } from "../src/core/numeric";
 import { problemFor, propose, tradeOff } from "../src/core/substitution";
 import { USUAL_SOURCES } from "../src/core/kitchen";
 import { readRecipeText, type Recipe } from "../src/core/recipe";

@@ -1,6 +1,7 @@
 import loadHighs from "highs";
 import { beforeAll, describe, expect, it } from "vitest";
-import { build, openRoles, plainRun, problemFor, targetsOf, type AdaptationProblem, type LinearModel, type SolverPort } from "../../src/core/substitution";
+import { build, openRoles, plainRun, problemFor, targetsOf, type AdaptationProblem } from "../../src/core/substitution";
+import type { LinearModel, SolverPort } from "../../src/core/numeric";
 import { REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
 import { createHighsPort } from "../../src/workers/solver/highs-port";
 import { KINDS, textOfCase } from "../support/cases";

@@ -2,17 +2,8 @@ import loadHighs from "highs";
 import { beforeAll, describe, expect, it } from "vitest";
 import { bindingPerGram } from "../../src/core/models/binding";
 import { judge } from "../../src/core/models/diet";
-import {
-  changedShare,
-  leastChange,
-  problemFor,
-  propose,
-  suitOf,
-  type AdaptationProblem,
-  type Ending,
-  type Proposal,
-  type SolverPort,
-} from "../../src/core/substitution";
+import { changedShare, leastChange, problemFor, propose, suitOf, type AdaptationProblem, type Ending, type Proposal } from "../../src/core/substitution";
+import type { SolverPort } from "../../src/core/numeric";
 import { REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
 import { createHighsPort } from "../../src/workers/solver/highs-port";
 import { KINDS, textOfCase } from "../support/cases";

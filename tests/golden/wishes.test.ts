@@ -1,7 +1,8 @@
 import loadHighs from "highs";
 import { beforeAll, describe, expect, it } from "vitest";
 import { evaluate } from "../../src/core/evaluate";
-import { goalBounds, goalProperty, problemFor, propose, type AdaptationProblem, type Ending, type SolverPort } from "../../src/core/substitution";
+import { goalBounds, goalProperty, problemFor, propose, type AdaptationProblem, type Ending } from "../../src/core/substitution";
+import type { SolverPort } from "../../src/core/numeric";
 import type { Wish } from "../../src/core/table";
 import { REFERENCE, RULES, SUBSTITUTION } from "../../src/data";
 import { createHighsPort } from "../../src/workers/solver/highs-port";

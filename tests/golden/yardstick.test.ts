@@ -1,6 +1,7 @@
 import loadHighs from "highs";
 import { beforeAll, describe, expect, it } from "vitest";
-import { propose, type Ending, type Proposal, type SolverPort } from "../../src/core/substitution";
+import { propose, type Ending, type Proposal } from "../../src/core/substitution";
+import type { SolverPort } from "../../src/core/numeric";
 import { createHighsPort } from "../../src/workers/solver/highs-port";
 import { freeSugars, problem, read } from "../support/kitchen";
 

@@ -1,5 +1,5 @@
 import { solve } from "yalps";
-import type { SolverPort } from "../../src/core/substitution";
+import type { SolverPort } from "../../src/core/numeric";
 
 /** A solver in plain JavaScript behind the same port, to check models against HiGHS. Lower bounds become rows. */
 export const yalpsPort: SolverPort = async (model, options) => {

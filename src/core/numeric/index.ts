@@ -3,3 +3,4 @@ export { Z80, type Figure, type Estimate, withShare, interval, relativeHalfWidth
 export { atLeast, normalBelow, proportionAtMost, tWithin } from "./distributions";
 export { interpolate, slopeAt } from "./interpolate";
 export { leastSquares, type LinearConstraint, type SquaredRow } from "./quadratic";
+export { ModelBuilder, type LinearModel, type SolveOptions, type SolverOutcome, type SolverPort } from "./linear-model";

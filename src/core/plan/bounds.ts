@@ -1,3 +1,4 @@
+import { claimsOf, openStart, shutHours, shutStarts } from "./claims";
 import type { PlanProblem, PlanTask } from "./task";
 
 /** What no plan can do better than, minutes. */
@@ -7,8 +8,10 @@ export interface PlanBounds {
   readonly chain: readonly string[];
   /** All minutes that need hands, shared by all cooks. */
   readonly handsInAll: number;
-  /** No plan begins later than so many minutes before. */
+  /** No plan begins later. */
   readonly latestStart: number;
+  /** No plan begins a task later, by id. */
+  readonly latestStarts: ReadonlyMap<string, number>;
 }
 
 /** Tasks by id, and what comes right after each. */
@@ -22,11 +25,12 @@ export function followersOf(tasks: readonly PlanTask[]): ReadonlyMap<string, rea
  * Bounds of a plan that are sure.
  * @unit minutes
  * @range 0 or more
- * @source the critical path method (Kelley and Walker 1959); hands by area
+ * @source the critical path method (Kelley and Walker 1959), each task outside the hours that are shut for it; hands by area
  */
-export function planBounds({ tasks, kitchen, sweets }: Pick<PlanProblem, "tasks" | "kitchen" | "sweets">): PlanBounds {
+export function planBounds({ tasks, kitchen, sweets, pinned }: Pick<PlanProblem, "tasks" | "kitchen" | "sweets" | "pinned">): PlanBounds {
   const followers = followersOf(tasks);
   const due = new Map(sweets.map((sweet) => [sweet.id, sweet.due] as const));
+  const shut = shutHours(kitchen);
   const tails = new Map<string, { readonly minutes: number; readonly next: string | null; readonly start: number }>();
   const tailOf = (task: PlanTask): { readonly minutes: number; readonly next: string | null; readonly start: number } => {
     const known = tails.get(task.id);
@@ -35,7 +39,8 @@ export function planBounds({ tasks, kitchen, sweets }: Pick<PlanProblem, "tasks"
     tails.set(task.id, { minutes: task.minutes, next: null, start: (due.get(task.sweet) ?? 0) - task.minutes });
     const next = (followers.get(task.id) ?? []).map((each) => ({ id: each.id, ...tailOf(each) }));
     const longest = next.toSorted((a, b) => b.minutes - a.minutes)[0];
-    const start = Math.min((due.get(task.sweet) ?? 0) - task.minutes, ...next.map((each) => each.start - task.minutes));
+    const latest = Math.min(due.get(task.sweet) ?? 0, ...next.map((each) => each.start)) - task.minutes;
+    const start = Math.min(openStart(latest, shutStarts(claimsOf(task), shut), "earlier"), pinned[task.id] ?? Infinity);
     const told = { minutes: task.minutes + (longest?.minutes ?? 0), next: longest?.id ?? null, start };
     tails.set(task.id, told);
     return told;
@@ -52,5 +57,6 @@ export function planBounds({ tasks, kitchen, sweets }: Pick<PlanProblem, "tasks"
     chain,
     handsInAll: handsOn,
     latestStart: Math.min(latestDue - hands, ...all.map(({ start }) => start)),
+    latestStarts: new Map(all.map(({ id, start }) => [id, start] as const)),
   };
 }

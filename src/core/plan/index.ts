@@ -15,8 +15,9 @@ export {
   type GatheringProblem,
 } from "./gathering";
 export { shortWords, STANDS, sweetTasks, taskId, type SweetTasks } from "./sweet-tasks";
-export { forecastOf, gatheringProblem, planKey, planKitchen, type GatheringPlan } from "./problem";
+export { behindOf, forecastOf, gatheringProblem, planKey, planKitchen, type GatheringPlan } from "./problem";
 export { askedFor, shoppingList, type ShoppingList, type ShoppingNeed } from "./shopping";
 export { entriesOf, givenNow, type GivenEntry } from "./entries";
 export { axisOf, placeOn, type PlanAxis } from "./axis";
-export { handsOf } from "./place";
+export { handsOf } from "./claims";
+export { canProve, provePlan, type Proven } from "./prove";

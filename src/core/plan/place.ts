@@ -1,4 +1,5 @@
 import { followersOf } from "./bounds";
+import { claimsOf, roomOf, shutHours, type Claim } from "./claims";
 import type { Obstacle, PlacedTask, PlanMinute, PlanProblem, PlanTask, Window } from "./task";
 
 /** Tasks laid one by one, from the last to the first, each as late as it can be; and what was in the way of those that found no place. */
@@ -16,41 +17,6 @@ export interface Laid {
 }
 
 const meets = (window: Window, start: number, end: number): boolean => start < window.to && end > window.from;
-/** What is stirred now and then may go on beside what needs hands, two things to a cook at the most. */
-const MOST_AT_ONCE = 2;
-
-/** What of a task takes something of the kitchen: from when to when, minutes from its start, and how much. */
-interface Claim {
-  readonly of: "hands" | "attention" | "presence" | "burner" | "oven" | "mixer" | "fridge" | "tasting";
-  readonly from: number;
-  readonly to: number;
-  readonly amount: number;
-}
-
-/** What a task takes of the kitchen, and for how long. */
-export function claimsOf({ minutes, attention, handsFirst, burner, oven, noisy, fridge, tastes }: PlanTask): readonly Claim[] {
-  const whole = { from: 0, to: minutes, amount: 1 };
-  const hands = { from: 0, to: attention === "hands on" ? minutes : Math.min(handsFirst, minutes), amount: 1 };
-  const attended = attention === "unattended" ? hands : whole;
-  return [
-    ...(hands.to > 0 ? [{ of: "hands" as const, ...hands }] : []),
-    ...(attended.to > 0 ? [{ of: "attention" as const, ...attended }] : []),
-    // A fire is not left alone in the house.
-    ...(burner ? [{ of: "presence" as const, ...whole }] : attended.to > 0 ? [{ of: "presence" as const, ...attended }] : []),
-    ...(burner ? [{ of: "burner" as const, ...whole }] : []),
-    ...(oven ? [{ of: "oven" as const, ...whole }] : []),
-    ...(noisy ? [{ of: "mixer" as const, ...whole }] : []),
-    ...(fridge > 0 ? [{ of: "fridge" as const, ...whole, amount: fridge }] : []),
-    ...(tastes ? [{ of: "tasting" as const, ...whole }] : []),
-  ];
-}
-
-/** When somebody works at a task that is laid: all of it, or what it takes to set it going; null where nobody does. */
-export function handsOf(task: PlanTask, { start }: Pick<PlacedTask, "start">): { readonly start: number; readonly end: number } | null {
-  const claim = claimsOf(task).find(({ of }) => of === "attention");
-  return claim ? { start: start + claim.from, end: start + claim.to } : null;
-}
-
 /** What a priority is given to: of the tasks whose followers are all laid the one with the highest goes next. */
 export type Priority = (id: string) => number;
 
@@ -91,25 +57,8 @@ export function layTasks(
       );
     return most;
   };
-  const room: Readonly<Partial<Record<Claim["of"], number>>> = {
-    hands: kitchen.cooks,
-    attention: MOST_AT_ONCE * kitchen.cooks,
-    burner: kitchen.burners,
-    oven: kitchen.ovens,
-    mixer: kitchen.mixers,
-    fridge: kitchen.fridge ?? Infinity,
-  };
-  const shut: Readonly<Partial<Record<Claim["of"], readonly (readonly [because: Obstacle, windows: readonly Window[]])[]>>> = {
-    mixer: [
-      ["quiet hours", kitchen.quiet],
-      ["night", kitchen.nights],
-    ],
-    presence: [
-      ["night", kitchen.nights],
-      ["nobody there", kitchen.away],
-    ],
-    tasting: [["may not taste", kitchen.notTasting]],
-  };
+  const room = roomOf(kitchen);
+  const shut = shutHours(kitchen);
   /** From when to when a pot holds its pan with what is laid of it by now. */
   const heldBy = (pot: string): Window | null => {
     const of = [...rows.values()].filter((row) => row.task.pot === pot);

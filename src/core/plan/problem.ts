@@ -2,7 +2,7 @@ import { NO_EQUIPMENT, panVolume, type Equipment } from "../household";
 import { minuteOf, readyAt, windowsOf, type Gathering } from "./gathering";
 import type { SweetTasks } from "./sweet-tasks";
 import { momentAt } from "../calendar";
-import type { PlacedTask, PlanKitchen, PlanProblem } from "./task";
+import type { PlacedTask, PlanKitchen, PlanMinute, PlanProblem } from "./task";
 
 /** A plan that was solved, kept with its gathering. */
 export interface GatheringPlan {
@@ -11,6 +11,8 @@ export interface GatheringPlan {
   readonly placed: readonly PlacedTask[];
   /** Moment, ms. */
   readonly solvedAt: number;
+  /** No plan begins later, minutes, as far as somebody has had it proven. */
+  readonly latestStart?: number;
 }
 
 /** A pan that is wider stands on no burner of a home, cm (rule of thumb). */
@@ -37,16 +39,31 @@ export function planKitchen(equipment: Equipment | undefined): {
   };
 }
 
-/** What a gathering is planned from: its sweets that have been worked out, its kitchen and hours; what is done by now is left out. */
-export function gatheringProblem(
-  gathering: Gathering,
-  sweets: readonly SweetTasks[],
-  { equipment, now, done }: { readonly equipment: Equipment | undefined; readonly now: number; readonly done: ReadonlySet<string> },
-): PlanProblem {
+/** When and with what it is planned: what is done by now, and when what goes on just now was begun, minutes by task. */
+interface PlannedFrom {
+  readonly equipment: Equipment | undefined;
+  readonly now: number;
+  readonly done: ReadonlySet<string>;
+  readonly going?: Readonly<Record<string, PlanMinute>>;
+}
+
+/**
+ * What a gathering is planned from: its sweets that have been worked out, its kitchen and hours; what is done by now is left out, and of what goes on the rest
+ * begins now.
+ */
+export function gatheringProblem(gathering: Gathering, sweets: readonly SweetTasks[], { equipment, now, done, going = {} }: PlannedFrom): PlanProblem {
   const { burners, pans, fridge } = planKitchen(equipment);
   const ready = readyAt(gathering);
   const { nights, away, notTasting, from } = windowsOf(gathering, now);
-  const tasks = sweets.flatMap((each) => each.tasks).filter(({ id }) => !done.has(id));
+  const at = minuteOf(now, ready);
+  const tasks = sweets
+    .flatMap((each) => each.tasks)
+    .filter(({ id }) => !done.has(id))
+    .map((task) => {
+      const begun = going[task.id];
+      return begun === undefined ? task : { ...task, minutes: Math.max(1, begun + task.minutes - at), handsFirst: 0, after: [], within: {} };
+    });
+  const goesOn = tasks.flatMap(({ id }) => (going[id] === undefined ? [] : [[id, at] as const]));
   const isThere = new Set(tasks.map(({ id }) => id));
   const beforeOf = new Map(gathering.sweets.map((sweet) => [sweet.id, sweet.before] as const));
   return {
@@ -65,14 +82,15 @@ export function gatheringProblem(
       away,
       nights,
       notTasting,
-      from,
+      from: goesOn.length > 0 ? Math.min(at, from) : from,
     },
-    pinned: Object.fromEntries(
-      Object.entries(gathering.pins).flatMap(([id, at]) => {
+    pinned: Object.fromEntries([
+      ...Object.entries(gathering.pins).flatMap(([id, at]) => {
         const [day, hour] = at.split("T");
         return isThere.has(id) && day && hour ? [[id, minuteOf(momentAt(day, hour, gathering), ready)] as const] : [];
       }),
-    ),
+      ...goesOn,
+    ]),
   };
 }
 
@@ -96,6 +114,19 @@ function hashed(text: string): string {
     })
     .join("-");
 }
+
+/** Minutes after which what has not begun as planned is behind: before that nobody is late. */
+const BEHIND = 5;
+/** Tasks that should have begun by now and have not, in the order of the plan. */
+export const behindOf = (
+  placed: readonly PlacedTask[],
+  now: PlanMinute,
+  { done, going }: { readonly done: ReadonlySet<string>; readonly going: Readonly<Record<string, PlanMinute>> },
+): readonly string[] =>
+  placed
+    .filter(({ id, start }) => !done.has(id) && going[id] === undefined && start < now - BEHIND)
+    .toSorted((a, b) => a.start - b.start)
+    .map(({ id }) => id);
 
 /** When a sweet is ready as things go: what is not done and should have begun begins now, and moves what follows. */
 interface Forecast {

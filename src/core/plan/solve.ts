@@ -1,7 +1,8 @@
 import { uniformFloat64 } from "pure-rand/distribution/uniformFloat64";
 import { xoroshiro128plus } from "pure-rand/generator/xoroshiro128plus";
 import { planBounds, followersOf, type PlanBounds } from "./bounds";
-import { claimsOf, layTasks, type Laid } from "./place";
+import { claimsOf } from "./claims";
+import { layTasks, type Laid } from "./place";
 import type { PlanProblem, PlanTask } from "./task";
 
 /** How good a plan is: what counts first stands first, less is better. */

@@ -1,4 +1,4 @@
-import type { LinearModel } from "./model";
+import type { LinearModel } from "../numeric";
 import type { Opening } from "./open-roles";
 import type { AdaptationProblem } from "./problem";
 import { clashRows, diversityRows } from "./programme/between-rows";

@@ -1,7 +1,7 @@
 import { judge } from "../models/diet";
 import { build } from "./build";
 import { amountsOf } from "./decode";
-import type { SolverPort } from "./model";
+import type { SolverPort } from "../numeric";
 import { openRoles, type Opening } from "./open-roles";
 import { LIMIT_IDS, type LimitId, type Wish } from "../table";
 import { goalProperty, wishWords } from "./wishes";

@@ -1,7 +1,6 @@
 export { isSet } from "./cooled";
 export * from "./tables";
 export { type AdaptationProblem, type Order } from "./problem";
-export type { LinearModel, SolveOptions, SolverOutcome, SolverPort } from "./model";
 export { limitProperty, mayEnter, openRoles } from "./open-roles";
 export { judgedLines, listedIn, problemFor, scaledFor, stepFindings } from "./problem-for";
 export { ISOLATES } from "./slots";

@@ -10,19 +10,8 @@ import { groundOf } from "../adaptation";
 import { evaluate } from "../evaluate";
 import { readRecipe, readRecipeText } from "../recipe";
 import { REFERENCE } from "../../data";
-import {
-  build,
-  limitProperty,
-  plainRun,
-  openRoles,
-  propose,
-  targetsOf,
-  versionInput,
-  type AdaptationProblem,
-  type Ending,
-  type Proposal,
-  type SolverPort,
-} from "./index";
+import { build, limitProperty, plainRun, openRoles, propose, targetsOf, versionInput, type AdaptationProblem, type Ending, type Proposal } from "./index";
+import type { SolverPort } from "../numeric";
 import type { DiningTable } from "../table";
 
 let highs: SolverPort;
@@ -172,7 +161,7 @@ describe("where no version fits", () => {
       (
         await propose(
           of,
-          async () => ({ kind: "time ran out", incumbent: null, gap: 1 }),
+          async () => ({ kind: "time ran out", incumbent: null, gap: 1, bound: -Infinity }),
           () => 0,
         )
       ).kind,

@@ -4,7 +4,7 @@ import { beamReadings } from "./beams";
 import { build } from "./build";
 import { findClashes, type Clashes } from "./clashes";
 import { amountsOf, decode, type Amount } from "./decode";
-import type { SolverPort } from "./model";
+import type { SolverPort } from "../numeric";
 import { versionNotes } from "./notes";
 import { limitProperty, openRoles } from "./open-roles";
 import type { AdaptationProblem } from "./problem";

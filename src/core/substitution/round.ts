@@ -2,7 +2,7 @@ import { weighable, weighingStep } from "../units";
 import { build, type Built } from "./build";
 import { bodyRowPerGram, limitPerGram } from "./coefficients";
 import { amountsOf, type Amount } from "./decode";
-import type { SolverPort } from "./model";
+import type { SolverPort } from "../numeric";
 import type { Opening } from "./open-roles";
 import type { AdaptationProblem } from "./problem";
 import type { Run } from "./run";

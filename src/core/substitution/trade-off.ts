@@ -4,7 +4,7 @@ import { isDistinct } from "./alternatives";
 import { build } from "./build";
 import { cooledState } from "./cooled";
 import { amountsOf, decode } from "./decode";
-import type { SolverPort } from "./model";
+import type { SolverPort } from "../numeric";
 import { limitProperty, openRoles } from "./open-roles";
 import type { AdaptationProblem } from "./problem";
 import { endsAtOnce, proposalOf, roundedEvaporation, type Progress } from "./propose";

@@ -3,6 +3,7 @@ import type { KitchenSources } from "../../core/kitchen";
 import type { ViewAnswer, ViewKind, ViewQuestion } from "../../core/views";
 import type { ComputeAnswer, ComputeQuestion, ReadingAnswer, ReadingQuestion, Reply, SolverAnswer, SolverQuestion } from "../protocol";
 import type { PlanAnswer, PlanProgress, PlanQuestion } from "../planning";
+import type { ProofAnswer, ProofQuestion } from "../proving";
 import { Cancelled, createWorkerClient, type WorkerClient, type WorkerListeners } from "../worker-client";
 
 export { Cancelled };
@@ -72,6 +73,14 @@ export type PlanClient = WorkerClient<PlanQuestion, PlanProgress, PlanAnswer>;
 export const createBrowserPlanner = (): PlanClient =>
   createWorkerClient((listeners) =>
     handleOf(new Worker(new URL("../plan.worker.ts", import.meta.url), { type: "module" }), listeners, "What plans could not be loaded."),
+  );
+
+export type ProofClient = WorkerClient<ProofQuestion, never, ProofAnswer>;
+
+/** How late a plan can begin is proven beside the page; stopping ends the worker. */
+export const createBrowserProver = (): ProofClient =>
+  createWorkerClient((listeners) =>
+    handleOf(new Worker(new URL("../proof.worker.ts", import.meta.url), { type: "module" }), listeners, "The solver could not be loaded."),
   );
 
 /** Reading beside the page: a text that takes long can be stopped, and typing goes on meanwhile. */

@@ -1,5 +1,5 @@
 import type { Highs } from "highs";
-import type { LinearModel, SolveOptions, SolverOutcome, SolverPort } from "../../core/substitution";
+import type { LinearModel, SolveOptions, SolverOutcome, SolverPort } from "../../core/numeric";
 
 /** Row-wise sparse arrays of a model, as HiGHS takes them. */
 function sparse(model: LinearModel): { starts: Int32Array; indices: Int32Array; values: Float64Array } {
@@ -66,6 +66,7 @@ function solve(highs: Highs, model: LinearModel, options: SolveOptions): SolverO
         kind: "time ran out",
         incumbent: has ? { values: Float64Array.from(instance.getSolution().colValue), objective: instance.getObjectiveValue() } : null,
         gap: gapOf(),
+        bound: integer ? Number(instance.info.get("mip_dual_bound")) : -Infinity,
       };
     }
     return { kind: "failed", why: `model status ${status}` };

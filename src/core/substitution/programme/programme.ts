@@ -2,7 +2,7 @@ import type { Archetype } from "../../recipe";
 import { INDEX } from "../../food";
 import { propertyPerGram } from "../coefficients";
 import { leadPerGram } from "../lead";
-import { ModelBuilder } from "../model";
+import { ModelBuilder } from "../../numeric";
 import type { Opening } from "../open-roles";
 import type { AdaptationProblem } from "../problem";
 import type { Run } from "../run";

@@ -55,6 +55,7 @@ export const GATHERING_PLAN = only({
   key: text(60, 1),
   placed: list(only({ id: text(300, 1), start: minute, end: minute, pan: orNull(text(80)) }), 800),
   solvedAt: amount(0, 1e15),
+  latestStart: Type.Optional(minute),
 });
 export const validatePlan = schemaOf<GatheringPlan>()(GATHERING_PLAN);
 

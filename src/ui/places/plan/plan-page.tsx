@@ -4,6 +4,7 @@ import { useRouter } from "next/navigation";
 import { useState, type SubmitEvent } from "react";
 import { dayWords, type FastAhead } from "../../../core/calendar";
 import { newGathering } from "../../../core/plan";
+import { servingsText } from "../../../core/units";
 import { buttonClass } from "../../parts/button";
 import { PageColumns } from "../../parts/page-columns";
 import { useSendOnce } from "../../parts/use-send-once";
@@ -29,13 +30,23 @@ interface PlanPageProps {
   /** The day where the household is. */
   readonly today: string;
   readonly fasts: readonly FastAhead[] | null;
+  /** A kept version that a new gathering begins with. */
+  readonly begunWith: BegunWith | null;
   readonly at: number;
+}
+
+interface BegunWith {
+  readonly version: string;
+  readonly recipe: string;
+  readonly title: string;
+  readonly label: string;
+  readonly servings: number;
 }
 
 const field = "block border border-edge bg-sheet px-2 min-h-11 text-ink text-[16px]";
 
 /** The Plan place: gatherings to come and past, and a new one. */
-export function PlanPage({ rows, timeZone, today, fasts, at }: PlanPageProps) {
+export function PlanPage({ rows, timeZone, today, fasts, begunWith, at }: PlanPageProps) {
   useFresh(at);
   const [coming, past] = [rows.filter(({ isPast }) => !isPast), rows.filter(({ isPast }) => isPast)];
   return (
@@ -57,7 +68,7 @@ export function PlanPage({ rows, timeZone, today, fasts, at }: PlanPageProps) {
           {past.length > 0 && <Rows title="Past" rows={past} />}
         </div>
         <aside className="crease-l p-4 md:p-5 max-lg:border-t max-lg:border-line" aria-label="A new gathering">
-          <NewGathering timeZone={timeZone} today={today} />
+          <NewGathering key={begunWith?.version} timeZone={timeZone} today={today} begunWith={begunWith} />
           {fasts && fasts.length > 0 && (
             <section aria-labelledby="fasts-title" className="mt-6">
               <h2 id="fasts-title" className="t-h2 border-b-[1.5px] border-ink pb-1">
@@ -109,10 +120,10 @@ function Rows({ title, rows }: { readonly title: string; readonly rows: readonly
   );
 }
 
-function NewGathering({ timeZone, today }: { readonly timeZone: string; readonly today: string }) {
+function NewGathering({ timeZone, today, begunWith }: Pick<PlanPageProps, "timeZone" | "today" | "begunWith">) {
   const router = useRouter();
   const { id, why, setWhy, isSending, sendIt } = useSendOnce("It could not be kept. Try again.");
-  const [title, setTitle] = useState("");
+  const [title, setTitle] = useState(begunWith?.title ?? "");
   const [day, setDay] = useState("");
   const [hour, setHour] = useState("19:30");
   const submit = async (event: SubmitEvent) => {
@@ -121,12 +132,18 @@ function NewGathering({ timeZone, today }: { readonly timeZone: string; readonly
     if (day === "") return setWhy("Give its day.");
     if (day < today) return setWhy("That day is past: give one to come.");
     if (hour === "") return setWhy("Give the hour at which it is served.");
-    const document = newGathering({ title: title.trim(), day, hour, timeZone });
+    const empty = newGathering({ title: title.trim(), day, hour, timeZone });
+    const document = begunWith ? { ...empty, sweets: [{ id: "first", ...begunWith, takeHome: 0, before: 0 }] } : empty;
     if (await sendIt("/api/gatherings", { id, document })) router.push(`/plan/${id}/setup`);
   };
   return (
     <form className="grid gap-3" noValidate onSubmit={(event) => void submit(event)}>
       <h2 className="t-h2">A new gathering</h2>
+      {begunWith && (
+        <p className="t-ledger bg-pistachio-wash px-3 py-2">
+          It begins with {begunWith.title}, {begunWith.label}: {servingsText(begunWith.servings)}. Its timeline and what is to be bought are there at once.
+        </p>
+      )}
       <label className="t-small text-ink2">
         name
         <input className={`${field} w-full`} maxLength={120} placeholder="Moonrise supper" value={title} onChange={(event) => setTitle(event.target.value)} />

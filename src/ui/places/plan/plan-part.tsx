@@ -1,5 +1,6 @@
 "use client";
 
+import { minuteOf, readyAt } from "../../../core/plan";
 import { buttonClass } from "../../parts/button";
 import { Go } from "../../shell/go";
 import { Ahead } from "./ahead";
@@ -13,20 +14,15 @@ import type { GatheringState } from "./use-gathering";
 /** The plan of a gathering: what stands in its way, what it comes to, the timeline and the list by the clock. */
 export function PlanPart({ of }: { readonly of: GatheringState }) {
   const { gathering, change, live, now, there, tasks, done, state, clock, nowMinute, names, problem, rows, flat, pans } = of;
-  const { stands, hands, begin, burners, late, isBegun, pin, tickStep } = of;
-  const { plan, clashes, bounds } = state;
+  const { stands, hands, begin, burners, late, isBegun, moved, pin, tickStep } = of;
+  const { plan, clashes } = state;
   return (
     <>
       <Notes of={of} />
       {plan && flat.length > 0 && (
         <p className="t-ledger mb-3">
           <span className="font-[560]">{lengthWords(hands)} hands on</span> of {lengthWords(begin === null ? 0 : -begin)}, begun{" "}
-          {begin === null ? "" : `${clock.dayName(begin)} at ${clock.time(begin)}`}.{" "}
-          <span className="t-small text-ink2">
-            {begin !== null && begin >= bounds.latestStart - 0.5
-              ? "No plan could begin later."
-              : `The longest way takes ${lengthWords(bounds.criticalPath)}: no plan begins later than ${clock.dayName(bounds.latestStart)} at ${clock.time(bounds.latestStart)}. That this one has to begin ${lengthWords(bounds.latestStart - (begin ?? 0))} before is not proven.`}
-          </span>
+          {begin === null ? "" : `${clock.dayName(begin)} at ${clock.time(begin)}`}. <HowLate of={of} />
         </p>
       )}
       {stands.length > 0 && (
@@ -51,6 +47,12 @@ export function PlanPart({ of }: { readonly of: GatheringState }) {
             now={now}
           />
         </div>
+      )}
+      {moved && (
+        <p role="status" className="t-ledger bg-saffron-wash px-3 py-2 mb-4">
+          Moved at {clock.time(minuteOf(moved.at, readyAt(gathering)))}: “{flat.find(({ task }) => task.id === moved.task)?.task.words}” had not begun when it
+          should have. Tick what is done, so that the plan knows.
+        </p>
       )}
       {late.length > 0 && isBegun && (
         <section aria-label="At risk" role="status" className="border-2 border-rose px-4 py-2 mb-4 t-ledger">
@@ -109,6 +111,42 @@ export function PlanPart({ of }: { readonly of: GatheringState }) {
         <Nothing of={of} />
       )}
     </>
+  );
+}
+
+/** How late any plan can begin, as far as it is sure; where this one begins sooner it can be looked for. */
+function HowLate({ of: { begin, clock, state, proof, problem } }: { readonly of: GatheringState }) {
+  const { plan, bounds, clashes } = state;
+  const latest = Math.min(bounds.latestStart, plan?.latestStart ?? Infinity);
+  if (begin === null || !Number.isFinite(latest)) return null;
+  const isProven = begin >= latest - 0.5;
+  const of = problem.kitchen.cooks === 1 ? " with as little in two hands and as fresh" : "";
+  const words = isProven
+    ? `No plan${plan?.latestStart === undefined ? "" : of} could begin later.`
+    : `No plan begins later than ${clock.dayName(latest)} at ${clock.time(latest)}. That this one has to begin ${lengthWords(latest - begin)} before is not proven.`;
+  return (
+    <span className="t-small text-ink2">
+      The longest way takes {lengthWords(bounds.criticalPath)}. {words}{" "}
+      {proof.share !== null ? (
+        <span role="status" className="inline-flex items-center gap-3 no-print">
+          Looking for a later start
+          <progress value={proof.share} max={1} aria-label="Looking for a later start" className="w-32 h-1.5" />
+          <button type="button" className="underline min-h-8 text-ink" onClick={proof.stop}>
+            Stop
+          </button>
+        </span>
+      ) : (
+        !isProven &&
+        clashes.length === 0 &&
+        plan?.latestStart === undefined &&
+        proof.isOffered && (
+          <button type="button" className="underline min-h-8 text-ink no-print" onClick={proof.look}>
+            Look for a later start
+          </button>
+        )
+      )}
+      {proof.why !== null && <span role="alert"> {proof.why}</span>}
+    </span>
   );
 }
 

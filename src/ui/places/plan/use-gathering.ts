@@ -4,7 +4,17 @@ import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { DayAtPlace } from "../../../core/calendar";
 import type { Equipment } from "../../../core/household";
-import { forecastOf, gatheringProblem, gatheringProblems, minuteOf, planKitchen, readyAt, type Gathering, type GatheringPlan } from "../../../core/plan";
+import {
+  behindOf,
+  forecastOf,
+  gatheringProblem,
+  gatheringProblems,
+  minuteOf,
+  planKitchen,
+  readyAt,
+  type Gathering,
+  type GatheringPlan,
+} from "../../../core/plan";
 import type { Eater } from "../../../core/table";
 import { servingsText } from "../../../core/units";
 import type { GatheringShopping, GatheringSweetView, RuleWords } from "../../../core/views";
@@ -20,7 +30,9 @@ import { clockOf } from "./clock";
 import { fitWords } from "./fit-words";
 import { handsInAll, rowsOf } from "./plan-rows";
 import type { KeptVersion } from "./set-up-props";
+import { useMovedPlan } from "./use-moved-plan";
 import { usePlan } from "./use-plan";
+import { useProof } from "./use-proof";
 import { useTicks, type TickData } from "./use-ticks";
 
 /** A gathering as it comes with its page. */
@@ -92,11 +104,15 @@ export function useGathering({ id, given, plan: stored, sweets, shopping, lost, 
     () => new Set([...live.done, ...[...ticks.done].flatMap((what) => (what.startsWith(STEP) ? [what.slice(STEP.length)] : []))]),
     [live.done, ticks.done],
   );
-  const state = usePlan({ id, gathering, sweets: tasks, equipment, stored, done, isPlannable: problems.length === 0 });
+  const ready = readyAt(gathering);
+  const going = useMemo(
+    () => Object.fromEntries(Object.entries(live.begun).flatMap(([task, moment]) => (done.has(task) ? [] : [[task, minuteOf(moment, ready)]]))),
+    [live.begun, done, ready],
+  );
+  const state = usePlan({ id, gathering, sweets: tasks, equipment, stored, done, going, isPlannable: problems.length === 0 });
   const { plan, clashes } = state;
 
   const clock = useMemo(() => clockOf(gathering), [gathering]);
-  const ready = readyAt(gathering);
   const nowMinute = minuteOf(now, ready);
   const names = useMemo(
     () =>
@@ -109,6 +125,7 @@ export function useGathering({ id, given, plan: stored, sweets, shopping, lost, 
     [gathering.sweets, there],
   );
   const problem = useMemo(() => gatheringProblem(gathering, tasks, { equipment, now, done }), [gathering, tasks, equipment, now, done]);
+  const proof = useProof({ problem, placed: plan?.placed ?? [], of: plan?.key ?? "", onProven: state.take });
   // What is set by hand stands there at once; the rest follows when it is solved.
   const rows = useMemo(() => {
     const placed = (plan?.placed ?? []).map((row) => {
@@ -128,17 +145,16 @@ export function useGathering({ id, given, plan: stored, sweets, shopping, lost, 
   const begin = flat.length > 0 ? Math.min(...flat.map(({ start }) => start)) : null;
   const burners = gathering.burners ?? kitchen.burners;
   const unread = there.flatMap((sweet) => sweet.unread);
-  const late = useMemo(
-    () =>
-      forecastOf(
-        problem,
-        plan?.placed ?? [],
-        nowMinute,
-        Object.fromEntries(Object.entries(live.begun).map(([task, moment]) => [task, minuteOf(moment, ready)])),
-      ).filter((each) => each.late > 0),
-    [problem, plan, nowMinute, live.begun, ready],
-  );
+  const late = useMemo(() => forecastOf(problem, plan?.placed ?? [], nowMinute, going).filter((each) => each.late > 0), [problem, plan, nowMinute, going]);
   const isBegun = done.size > 0 || (begin !== null && begin <= nowMinute);
+
+  const moved = useMovedPlan({
+    behind: useMemo(() => behindOf(plan?.placed ?? [], nowMinute, { done, going }), [plan, nowMinute, done, going]),
+    isCooking: done.size > 0 || Object.keys(going).length > 0,
+    isFree: problems.length === 0 && state.share === null && nowMinute < 0,
+    anew: state.anew,
+    now,
+  });
 
   const calendar = () =>
     void flush()
@@ -156,7 +172,7 @@ export function useGathering({ id, given, plan: stored, sweets, shopping, lost, 
 
   return {
     ...{ id, gathering, change, edited, undo, redo, ticks, shopping, lost, live, now, kitchen, problems, there, tasks, done, state, clock, nowMinute, names },
-    ...{ problem, rows, flat, pans, stands, hands, begin, burners, unread, late, isBegun, calendar, pin, tickStep },
+    ...{ problem, proof, rows, flat, pans, stands, hands, begin, burners, unread, late, isBegun, moved, calendar, pin, tickStep },
   };
 }
 

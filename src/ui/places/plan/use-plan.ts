@@ -9,6 +9,7 @@ import {
   type Gathering,
   type GatheringPlan,
   type PlanClash,
+  type Proven,
   type SolvedPlan,
   type SweetTasks,
 } from "../../../core/plan";
@@ -26,6 +27,8 @@ export interface PlanState {
   readonly bounds: ReturnType<typeof planBounds>;
   /** Solves it anew from now on; what is done stays where it was. */
   readonly anew: () => void;
+  /** Takes what was proven of the plan that is shown, and the better one that was found on the way. */
+  readonly take: (proven: Proven) => void;
   readonly stop: () => void;
 }
 
@@ -36,6 +39,8 @@ interface PlanInput {
   readonly equipment: Equipment | undefined;
   readonly stored: GatheringPlan | null;
   readonly done: ReadonlySet<string>;
+  /** When what goes on just now was begun, minutes by task. */
+  readonly going: Readonly<Record<string, number>>;
   /** Nothing is solved while something stands in the way. */
   readonly isPlannable: boolean;
 }
@@ -47,17 +52,30 @@ const REST_MS = 150;
 /** What finds no place, while it is still looked for what gives way. */
 const unexplained = ({ laid }: SolvedPlan): readonly PlanClash[] => laid.failed.map(({ id, because }) => ({ task: id, because, ways: [] }));
 
+/** What of a plan is done stays where it was. */
+const doneOf = (plan: GatheringPlan | null, isDone: ReadonlySet<string>) => (plan?.placed ?? []).filter((row) => isDone.has(row.id));
+
+/** What goes on began when it did; it was solved for the rest of it. */
+const begunThen = (placed: GatheringPlan["placed"], going: Readonly<Record<string, number>>): GatheringPlan["placed"] =>
+  placed.map((row) => ({ ...row, start: going[row.id] ?? row.start }));
+
+function keep(id: string, plan: GatheringPlan): void {
+  send("PUT", `/api/gatherings/${id}/plan`, plan, { limit: 15_000 }).catch((error: unknown) =>
+    failed(whyOf(error, "The plan could not be kept: it is solved again when the page is opened."), undefined, "plan"),
+  );
+}
+
 /** The plan of a gathering: what was solved before where nothing has changed, else solved anew in a worker, and kept. */
-export function usePlan({ id, gathering, sweets, equipment, stored, done, isPlannable }: PlanInput): PlanState {
+export function usePlan({ id, gathering, sweets, equipment, stored, done, going, isPlannable }: PlanInput): PlanState {
   const key = useMemo(() => planKey(gathering, sweets, equipment), [gathering, sweets, equipment]);
   const [known, setKnown] = useState<ReadonlyMap<string, { readonly plan: GatheringPlan; readonly clashes: readonly PlanClash[] }>>(() => new Map());
   const [share, setShare] = useState<number | null>(null);
   const [why, setWhy] = useState<string | null>(null);
   const client = useRef<PlanClient | null>(null);
   const running = useRef<AbortController | null>(null);
-  const latest = useRef({ gathering, sweets, equipment, done, key });
+  const latest = useRef({ gathering, sweets, equipment, done, going, key });
   useEffect(() => {
-    latest.current = { gathering, sweets, equipment, done, key };
+    latest.current = { gathering, sweets, equipment, done, going, key };
   });
 
   const all = useMemo(() => sweets.reduce((sum, { tasks }) => sum + tasks.length, 0), [sweets]);
@@ -69,14 +87,13 @@ export function usePlan({ id, gathering, sweets, equipment, stored, done, isPlan
       running.current?.abort();
       const run = new AbortController();
       running.current = run;
-      const { gathering: of, sweets: from, equipment: household, done: isDone, key: at } = latest.current;
-      const problem = gatheringProblem(of, from, { equipment: household, now: Date.now(), done: isDone });
+      const { gathering: of, sweets: from, equipment: household, done: isDone, going: goesOn, key: at } = latest.current;
+      const problem = gatheringProblem(of, from, { equipment: household, now: Date.now(), done: isDone, going: goesOn });
       client.current ??= createBrowserPlanner();
       setShare(0);
       setWhy(null);
       const show = ({ laid }: SolvedPlan, clashes: readonly PlanClash[]): GatheringPlan => {
-        const kept = (before?.placed ?? []).filter((row) => isDone.has(row.id));
-        const plan: GatheringPlan = { key: at, placed: [...kept, ...laid.placed], solvedAt: Date.now() };
+        const plan: GatheringPlan = { key: at, placed: [...doneOf(before, isDone), ...begunThen(laid.placed, goesOn)], solvedAt: Date.now() };
         setKnown((now) => new Map([...now, [at, { plan, clashes }]]));
         return plan;
       };
@@ -94,9 +111,7 @@ export function usePlan({ id, gathering, sweets, equipment, stored, done, isPlan
         .then(({ solved, clashes }) => {
           const plan = show(solved, clashes);
           setShare(null);
-          send("PUT", `/api/gatherings/${id}/plan`, plan, { limit: 15_000 }).catch((error: unknown) =>
-            failed(whyOf(error, "The plan could not be kept: it is solved again when the page is opened."), undefined, "plan"),
-          );
+          keep(id, plan);
         })
         .catch((error: unknown) => {
           if (error instanceof Cancelled) return;
@@ -134,6 +149,19 @@ export function usePlan({ id, gathering, sweets, equipment, stored, done, isPlan
     why,
     bounds,
     anew: useCallback(() => solve(shown), [solve, shown]),
+    take: useCallback(
+      ({ laid, latestStart }: Proven) => {
+        if (!shown) return;
+        const plan = {
+          ...shown,
+          placed: laid ? [...doneOf(shown, latest.current.done), ...begunThen(laid.placed, latest.current.going)] : shown.placed,
+          latestStart,
+        };
+        setKnown((now) => new Map([...now, [plan.key, { plan, clashes: [] }]]));
+        keep(id, plan);
+      },
+      [shown, id],
+    ),
     stop: useCallback(() => {
       running.current?.abort();
       setShare(null);

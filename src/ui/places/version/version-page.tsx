@@ -67,6 +67,9 @@ export function VersionPage({ id, title, story, recipeId, kept, snapshot, movedO
           </Go>
           {recipeId && (
             <>
+              <Go className={buttonClass("plain")} href={`/plan?version=${id}`}>
+                Plan and shop
+              </Go>
               <Go className={buttonClass("plain")} href={`/recipes/${recipeId}/lineage`}>
                 Lineage
               </Go>

@@ -22,10 +22,15 @@ export interface SolveOptions {
   readonly relativeGap: number;
 }
 
-/** Every ending of one solve, by name. */
+/** Every ending of one solve, by name; no solution is better than its bound. */
 export type SolverOutcome =
   | { readonly kind: "optimal"; readonly values: Float64Array; readonly objective: number; readonly gap: number }
-  | { readonly kind: "time ran out"; readonly incumbent: { readonly values: Float64Array; readonly objective: number } | null; readonly gap: number }
+  | {
+      readonly kind: "time ran out";
+      readonly incumbent: { readonly values: Float64Array; readonly objective: number } | null;
+      readonly gap: number;
+      readonly bound: number;
+    }
   | { readonly kind: "infeasible" }
   | { readonly kind: "failed"; readonly why: string };
 
