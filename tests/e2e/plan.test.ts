@@ -71,6 +71,33 @@ describe("a gathering", () => {
     expect(events).toContain("Lantern evening");
     expect(events.some((summary) => /Soak the prunes/.test(summary))).toBe(true);
   });
+  it("is looked at for a later start: found, or proven that there is none", async () => {
+    await session.open(DESK);
+    const { page, button } = session;
+    const text = (name: string, fruit: string) =>
+      `${name}\nServes 8\n\n300 g ${fruit}\n100 g almonds\n\n1. Chop the almonds for 10 minutes.\n2. Soak the ${fruit} in hot water for 40 minutes.\n3. Grind them for 8 minutes.\n4. Chill it for 2 hours.\n5. Cut it into slices, 15 minutes.`;
+    const sweets = await Promise.all(
+      ["dates", "figs"].map(async (fruit) => {
+        const title = `Slices of ${fruit}`;
+        const { id } = (await send(session.app.address, "POST", "/api/recipes", { text: text(title, fruit) })).json as { readonly id: string };
+        return { id: fruit, recipe: id, version: null, title, label: null, servings: 8, takeHome: 0, before: 0 };
+      }),
+    );
+    const path = await planned({ sweets });
+    await session.goto(path);
+    // Both are cut at the end by one pair of hands, which the longest way does not know.
+    await page.getByText("before is not proven").waitFor();
+    await button("Look for a later start").click();
+    await page.getByText(/No plan with as little in two hands and as fresh could begin later/).waitFor({ timeout: 30_000 });
+    expect(await axe(page)).toEqual([]);
+    await page.getByRole("status").getByText("Saved").waitFor();
+    await expect
+      .poll(async () => {
+        await session.goto(path);
+        return page.getByText(/as fresh could begin later/).count();
+      })
+      .toBe(1);
+  });
   it("names what clashes, and a press makes it fit", async () => {
     await session.open(DESK);
     const { page } = session;

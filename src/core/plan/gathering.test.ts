@@ -5,6 +5,7 @@ import { clockTime, momentAt } from "../calendar";
 import { NO_EQUIPMENT, type Equipment } from "../household";
 import {
   askedFor,
+  behindOf,
   entriesOf,
   forecastOf,
   gatheringProblem,
@@ -132,6 +133,22 @@ describe("steps as tasks of a plan", () => {
     expect(forecastOf(problem, laid.placed, first + 25).map(({ late }) => late)).toEqual([25]);
     const begun = laid.placed.find(({ start }) => start === first);
     expect(forecastOf(problem, laid.placed, first + 1, { [begun?.id ?? ""]: first }).map(({ late }) => late)).toEqual([0]);
+    // What has not begun is behind after a while; once it goes on, the rest of it begins now and all that follows comes after.
+    const at = first + 15;
+    expect([first + 5, at].map((now) => behindOf(laid.placed, now, { done: new Set(), going: {} })[0])).toEqual([undefined, begun?.id]);
+    const going = { [begun?.id ?? ""]: first };
+    expect(behindOf(laid.placed, at, { done: new Set(), going })).not.toContain(begun?.id);
+    const now = readyAt(GATHERING) + 60_000 * at;
+    const rest = gatheringProblem(GATHERING, [one.tasks], { equipment: KITCHEN, now, done: new Set(), going });
+    expect(rest.pinned[begun?.id ?? ""]).toBe(at);
+    expect(rest.tasks.find(({ id }) => id === begun?.id)?.minutes).toBe(Math.max(1, (begun?.end ?? 0) - at));
+    // Too late for its hour it finds no place; served later it does.
+    expect(solvePlan(rest, { seed: 1, rounds: 50, goOn: () => true }).score.failed).toBeGreaterThan(0);
+    const later = { ...rest, sweets: rest.sweets.map((sweet) => ({ ...sweet, due: sweet.due + 15 })) };
+    expect(solvePlan(later, { seed: 1, rounds: 50, goOn: () => true }).laid).toMatchObject({
+      failed: [],
+      placed: expect.arrayContaining([expect.objectContaining({ id: begun?.id, start: at })]) as unknown[],
+    });
   });
 });
 

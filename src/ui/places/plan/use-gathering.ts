@@ -151,7 +151,8 @@ export function useGathering({ id, given, plan: stored, sweets, shopping, lost, 
   const moved = useMovedPlan({
     behind: useMemo(() => behindOf(plan?.placed ?? [], nowMinute, { done, going }), [plan, nowMinute, done, going]),
     isCooking: done.size > 0 || Object.keys(going).length > 0,
-    isFree: problems.length === 0 && state.share === null && nowMinute < 0,
+    // Where a sweet is late whatever is done, what gives way is the cook's to say.
+    isFree: problems.length === 0 && late.length === 0 && state.share === null && nowMinute < 0,
     anew: state.anew,
     now,
   });
