@@ -9,8 +9,14 @@ declare const self: DedicatedWorkerGlobalScope;
 let highs: Promise<Highs> | null = null;
 const handle = serveQuestions<ProofQuestion, never, ProofAnswer>(
   async (question) => {
-    highs ??= load({ locateFile: (file: string) => new URL(`/solver/${file}`, self.location.origin).href });
-    return proofAnswer(question, createHighsPort(await highs));
+    try {
+      highs ??= load({ locateFile: (file: string) => new URL(`/solver/${file}`, self.location.origin).href });
+      return await proofAnswer(question, createHighsPort(await highs));
+    } catch (error) {
+      // Loaded anew the next time.
+      highs = null;
+      throw error;
+    }
   },
   (message: Reply<never, ProofAnswer>) => self.postMessage(message),
 );

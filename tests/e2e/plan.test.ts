@@ -98,6 +98,38 @@ describe("a gathering", () => {
       })
       .toBe(1);
   });
+  it("moves by itself where it is cooked and something has not begun, and says so", async () => {
+    const page = await session.open(DESK);
+    // Now is eight hours before it is served, by the browser's own clock.
+    const served = new Date(`${dayIn(2)}T18:30:00+01:00`).getTime();
+    await page.clock.install({ time: served - 8 * 3_600_000 });
+    await session.goto(await planned({ timeZone: "Etc/GMT-1", quiet: null }));
+    const bar = (step: string) => page.getByRole("button", { name: new RegExp(`Prune rolls: ${step}`) });
+    await bar("Roast").waitFor();
+    const minuteOf = async (step: string) => {
+      const clock = (await bar(step).getAttribute("aria-label"))?.slice(0, 5) ?? "";
+      return (Date.parse(`${dayIn(2)}T${clock}:00+01:00`) - served) / 60_000;
+    };
+    const [soak, roast] = [await minuteOf("Soak"), await minuteOf("Roast")];
+    // The first is done; the other should be done by now, and nobody has ticked it off.
+    const [first, other] = soak < roast ? (["Soak", "Roast"] as const) : (["Roast", "Soak"] as const);
+    await page.getByRole("checkbox", { name: new RegExp(first) }).click();
+    const before = Math.max(soak, roast);
+    const now = before + (other === "Roast" ? 6 : 30) + 8;
+    await page.clock.fastForward(60_000 * (8 * 60 + now));
+    await page
+      .getByRole("status")
+      .getByText(/^Moved at .* was behind the plan/)
+      .waitFor();
+    await expect.poll(() => minuteOf(other)).toBeGreaterThanOrEqual(now - 1);
+    // What is late whatever is done is said, and planned for when it can be ready.
+    await page
+      .getByRole("status", { name: "At risk" })
+      .getByText(/is ready at .* late/)
+      .waitFor();
+    expect(await axe(page)).toEqual([]);
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+  });
   it("names what clashes, and a press makes it fit", async () => {
     await session.open(DESK);
     const { page } = session;

@@ -45,13 +45,19 @@ interface PlannedFrom {
   readonly now: number;
   readonly done: ReadonlySet<string>;
   readonly going?: Readonly<Record<string, PlanMinute>>;
+  /** Sweets that are ready no sooner than so many minutes after they are due, by id: they are planned for then. */
+  readonly late?: Readonly<Record<string, number>>;
 }
 
 /**
  * What a gathering is planned from: its sweets that have been worked out, its kitchen and hours; what is done by now is left out, and of what goes on the rest
  * begins now.
  */
-export function gatheringProblem(gathering: Gathering, sweets: readonly SweetTasks[], { equipment, now, done, going = {} }: PlannedFrom): PlanProblem {
+export function gatheringProblem(
+  gathering: Gathering,
+  sweets: readonly SweetTasks[],
+  { equipment, now, done, going = {}, late = {} }: PlannedFrom,
+): PlanProblem {
   const { burners, pans, fridge } = planKitchen(equipment);
   const ready = readyAt(gathering);
   const { nights, away, notTasting, from } = windowsOf(gathering, now);
@@ -67,7 +73,7 @@ export function gatheringProblem(gathering: Gathering, sweets: readonly SweetTas
   const isThere = new Set(tasks.map(({ id }) => id));
   const beforeOf = new Map(gathering.sweets.map((sweet) => [sweet.id, sweet.before] as const));
   return {
-    sweets: sweets.map(({ sweet }) => ({ ...sweet, due: -(beforeOf.get(sweet.id) ?? 0) })),
+    sweets: sweets.map(({ sweet }) => ({ ...sweet, due: -(beforeOf.get(sweet.id) ?? 0) + (late[sweet.id] ?? 0) })),
     // Where nobody has said which pans there are, they stand in nobody's way.
     tasks: tasks.map((task) => ({ ...task, after: task.after.filter((each) => isThere.has(each)), pot: pans.length > 0 ? task.pot : null })),
     pots: pans.length > 0 ? sweets.flatMap(({ pots }) => pots) : [],
@@ -115,16 +121,18 @@ function hashed(text: string): string {
     .join("-");
 }
 
-/** Minutes after which what has not begun as planned is behind: before that nobody is late. */
+/** Minutes after which what has not begun, or is not done, as planned is behind: before that nobody is late. */
 const BEHIND = 5;
-/** Tasks that should have begun by now and have not, in the order of the plan. */
-export const behindOf = (
-  placed: readonly PlacedTask[],
-  now: PlanMinute,
-  { done, going }: { readonly done: ReadonlySet<string>; readonly going: Readonly<Record<string, PlanMinute>> },
-): readonly string[] =>
+interface Progress {
+  readonly done: ReadonlySet<string>;
+  readonly going: Readonly<Record<string, PlanMinute>>;
+  /** Of which tasks it is seen when they begin; of the others it is only said when they are done. */
+  readonly isFollowed: (task: string) => boolean;
+}
+/** Tasks that should have begun by now and have not, or should be done where nobody sees them begin; in the order of the plan. */
+export const behindOf = (placed: readonly PlacedTask[], now: PlanMinute, { done, going, isFollowed }: Progress): readonly string[] =>
   placed
-    .filter(({ id, start }) => !done.has(id) && going[id] === undefined && start < now - BEHIND)
+    .filter(({ id, start, end }) => !done.has(id) && going[id] === undefined && (isFollowed(id) ? start : end) < now - BEHIND)
     .toSorted((a, b) => a.start - b.start)
     .map(({ id }) => id);
 

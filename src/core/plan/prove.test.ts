@@ -72,7 +72,7 @@ function costOf({ tasks, sweets }: PlanProblem, placed: readonly PlacedTask[]): 
 
 describe("how late a plan can begin", () => {
   it("is what trying every start comes to", async () => {
-    let later = 0;
+    let [later, proved] = [0, 0];
     for (let seed = 1; seed <= 12; seed++) {
       const problem = small(seed);
       const [first, second, third, fourth] = problem.tasks;
@@ -81,6 +81,11 @@ describe("how late a plan can begin", () => {
       const found = solved(problem, 1);
       if (found.score.failed > 0) continue;
       const slots = Array.from({ length: 16 }, (_, i) => -10 * (i + 1));
+      const proven = await prove(problem, found.laid.placed);
+      const placed = proven.laid?.placed ?? found.laid.placed;
+      expect(breachesOf(problem, placed), `${seed}`).toEqual([]);
+      const [mostTwo, mostStale] = costOf(problem, placed);
+      // The latest of all starts that stand no longer, with no more in two hands.
       let best = -Infinity;
       const row = ({ id, minutes }: PlanTask, start: number): PlacedTask => ({ id, start, end: start + minutes, pan: null });
       for (const a of slots)
@@ -88,21 +93,18 @@ describe("how late a plan can begin", () => {
           for (const c of slots)
             for (const d of slots.filter((at) => at >= c + third.minutes && at + fourth.minutes <= 0)) {
               if (Math.min(a, c) <= best) continue;
-              const placed = [row(first, a), row(second, b), row(third, c), row(fourth, d)];
-              const [two, stale] = costOf(problem, placed);
-              if (two <= found.score.twoInHand && stale <= found.score.stale && breachesOf(problem, placed).length === 0) best = Math.min(a, c);
+              const tried = [row(first, a), row(second, b), row(third, c), row(fourth, d)];
+              const [two, stale] = costOf(problem, tried);
+              if (two <= mostTwo && stale <= mostStale && breachesOf(problem, tried).length === 0) best = Math.min(a, c);
             }
-      const proven = await prove(problem, found.laid.placed);
-      const placed = proven.laid?.placed ?? found.laid.placed;
-      expect(breachesOf(problem, placed), `${seed}`).toEqual([]);
       expect(beginOf(placed), `${seed}`).toBeLessThanOrEqual(best);
-      expect(proven.latestStart, `${seed}`).toBeGreaterThanOrEqual(beginOf(placed));
-      expect(proven.latestStart, `${seed}`).toBeGreaterThanOrEqual(Math.min(best, beginOf(placed)));
-      // Nothing that is left out of the programme is in it: what it tells is the best there is.
-      if (proven.latestStart === beginOf(placed)) expect(best, `${seed}`).toBe(beginOf(placed));
+      // Sure: nothing that was tried begins later than it says.
+      expect(proven.latestStart, `${seed}`).toBeGreaterThanOrEqual(best);
+      if (proven.latestStart === best && beginOf(placed) === best) proved++;
       if (beginOf(placed) > beginOf(found.laid.placed)) later++;
     }
     expect(later).toBeGreaterThan(0);
+    expect(proved).toBeGreaterThanOrEqual(8);
   });
   it("breaks nothing in kitchens of fifty steps, and tells no less than what was found", async () => {
     for (const seed of [1, 4, 19]) {

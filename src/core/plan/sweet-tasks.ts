@@ -146,18 +146,24 @@ export function sweetTasks(id: string, given: CookPlan, { due, keeps }: { readon
   };
 }
 
-/** A step as it is planned: an oven is hot in a quarter of an hour, and nobody has hands on what takes an hour beside no fire. */
+/** A step as it is planned: an oven is hot in a quarter of an hour, and nobody has hands on what takes an hour beside no fire, or is done after so long. */
 function asPlanned(step: PlannedStep): PlannedStep {
   if (HEATS_OVEN.test(step.text) && step.operation === "bake" && !/\bbake\b/i.test(step.text))
     return { ...step, minutes: PREHEATING, attention: "now and then", operation: "mix", heat: null };
   if (isPreheating(step)) return { ...step, pot: [], takes: [], minutes: PREHEATING, attention: "unattended", operation: "rest", heat: null };
-  const isLong = step.attention !== "unattended" && step.minutes.usual >= NEVER_BY_HAND && !isOnFire(step) && FOR_SO_LONG.test(step.text);
-  return isLong ? { ...step, attention: "unattended" } : step;
+  const isByItself =
+    step.attention !== "unattended" &&
+    !isOnFire(step) &&
+    FOR_SO_LONG.test(step.text) &&
+    (step.minutes.usual >= NEVER_BY_HAND || (step.minutes.usual >= WAITS && ONCE_WAITED.test(step.text)));
+  return isByItself ? { ...step, attention: "unattended" } : step;
 }
 const PREHEATING = { shortest: 10, usual: 15, longest: 25 };
 /** An oven that is hot is not kept so for longer, minutes (rule of thumb). */
 const HOT_OVEN_WAITS = 20;
 const NEVER_BY_HAND = 45;
+/** What is done once it has stood: "break it once cold, after 30 minutes". */
+const ONCE_WAITED = /\bafter (?:about |at least |another )?(?:[\d.½]|half an|an hour)|\b(?:once|when) (?:\p{L}+ ){0,3}(?:cold|cool|cooled|set|firm)\b/iu;
 const HEATS_OVEN = /\b(?:pre-?)?heat (?:the|your|an|up the) oven\b/i;
 const isPreheating = ({ text, takes }: PlannedStep): boolean => HEATS_OVEN.test(text) && takes.length === 0;
 const isBaked = ({ operation, text }: PlannedStep): boolean => operation === "bake" || IN_OVEN.test(text);

@@ -33,7 +33,7 @@ export function GatheringBar({ of, withPlan }: { readonly of: GatheringState; re
 }
 
 /** What can be done with a plan that is there. */
-export function PlanActions({ of: { flat, state, calendar, isBegun, late } }: { readonly of: GatheringState }) {
+export function PlanActions({ of: { flat, state, calendar, isBegun, late, anew } }: { readonly of: GatheringState }) {
   if (flat.length === 0 || state.share !== null) return null;
   return (
     <span className="flex flex-wrap gap-2 no-print">
@@ -42,7 +42,7 @@ export function PlanActions({ of: { flat, state, calendar, isBegun, late } }: { 
       </button>
       <PrintButton />
       {isBegun && late.length === 0 && (
-        <button type="button" className={buttonClass("plain")} onClick={state.anew}>
+        <button type="button" className={buttonClass("plain")} onClick={anew}>
           Plan anew from now
         </button>
       )}

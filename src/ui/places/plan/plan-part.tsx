@@ -14,7 +14,7 @@ import type { GatheringState } from "./use-gathering";
 /** The plan of a gathering: what stands in its way, what it comes to, the timeline and the list by the clock. */
 export function PlanPart({ of }: { readonly of: GatheringState }) {
   const { gathering, change, live, now, there, tasks, done, state, clock, nowMinute, names, problem, rows, flat, pans } = of;
-  const { stands, hands, begin, burners, late, isBegun, moved, pin, tickStep } = of;
+  const { stands, hands, begin, burners, late, isBegun, moved, anew, pin, tickStep } = of;
   const { plan, clashes } = state;
   return (
     <>
@@ -48,10 +48,10 @@ export function PlanPart({ of }: { readonly of: GatheringState }) {
           />
         </div>
       )}
-      {moved && (
+      {moved && !done.has(moved.task) && (
         <p role="status" className="t-ledger bg-saffron-wash px-3 py-2 mb-4">
-          Moved at {clock.time(minuteOf(moved.at, readyAt(gathering)))}: “{flat.find(({ task }) => task.id === moved.task)?.task.words}” had not begun when it
-          should have. Tick what is done, so that the plan knows.
+          Moved at {clock.time(minuteOf(moved.at, readyAt(gathering)))}, as “{flat.find(({ task }) => task.id === moved.task)?.task.words}” was behind the plan.
+          Tick what is done, so that the plan knows.
         </p>
       )}
       {late.length > 0 && isBegun && (
@@ -61,7 +61,7 @@ export function PlanPart({ of }: { readonly of: GatheringState }) {
               <span className="font-[560]">{names.get(sweet)?.title}</span>, as it goes, is ready at {clock.time(when)} at the soonest: {lengthWords(by)} late.
             </p>
           ))}
-          <button type="button" className={buttonClass("plain", "mt-1")} onClick={state.anew}>
+          <button type="button" className={buttonClass("plain", "mt-1")} onClick={anew}>
             Plan anew from now
           </button>
         </section>
@@ -115,15 +115,17 @@ export function PlanPart({ of }: { readonly of: GatheringState }) {
 }
 
 /** How late any plan can begin, as far as it is sure; where this one begins sooner it can be looked for. */
-function HowLate({ of: { begin, clock, state, proof, problem } }: { readonly of: GatheringState }) {
+function HowLate({ of: { begin, clock, state, proof, problem, gathering, isCooking } }: { readonly of: GatheringState }) {
   const { plan, bounds, clashes } = state;
   const latest = Math.min(bounds.latestStart, plan?.latestStart ?? Infinity);
   if (begin === null || !Number.isFinite(latest)) return null;
   const isProven = begin >= latest - 0.5;
-  const of = problem.kitchen.cooks === 1 ? " with as little in two hands and as fresh" : "";
+  // What it is proven of: minutes in two hands are counted for one cook alone.
+  const as = plan?.latestStart === undefined ? "" : problem.kitchen.cooks === 1 ? " with as little in two hands and as fresh" : " as fresh";
+  const none = `${Object.keys(gathering.pins).length > 0 ? "With what is set by hand no plan" : "No plan"}${as}`;
   const words = isProven
-    ? `No plan${plan?.latestStart === undefined ? "" : of} could begin later.`
-    : `No plan begins later than ${clock.dayName(latest)} at ${clock.time(latest)}. That this one has to begin ${lengthWords(latest - begin)} before is not proven.`;
+    ? `${none} could begin later.`
+    : `${none} begins later than ${clock.dayName(latest)} at ${clock.time(latest)}. That this one has to begin ${lengthWords(latest - begin)} before is not proven.`;
   return (
     <span className="t-small text-ink2">
       The longest way takes {lengthWords(bounds.criticalPath)}. {words}{" "}
@@ -137,6 +139,7 @@ function HowLate({ of: { begin, clock, state, proof, problem } }: { readonly of:
         </span>
       ) : (
         !isProven &&
+        !isCooking &&
         clashes.length === 0 &&
         plan?.latestStart === undefined &&
         proof.isOffered && (
@@ -150,13 +153,13 @@ function HowLate({ of: { begin, clock, state, proof, problem } }: { readonly of:
   );
 }
 
-function Notes({ of: { id, problems, lost, names, kitchen, state, flat } }: { readonly of: GatheringState }) {
+function Notes({ of: { id, problems, lost, names, kitchen, state, flat, anew } }: { readonly of: GatheringState }) {
   return (
     <>
       {state.why !== null && (
         <p role="alert" className="bg-rose-wash text-rose px-3 py-2 t-ledger mb-3">
           {state.why}{" "}
-          <button type="button" className="underline min-h-8" onClick={state.anew}>
+          <button type="button" className="underline min-h-8" onClick={anew}>
             Try again
           </button>
         </p>

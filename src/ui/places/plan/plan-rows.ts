@@ -40,7 +40,7 @@ export function rowsOf(
 
 export function axisFor(rows: readonly PlanRow[], pastHour: number): PlanAxis {
   const work = [...rows.flatMap(({ hands }) => hands ?? []), { start: -60, end: 0 }];
-  return axisOf(work, { from: Math.min(-60, ...rows.map(({ start }) => start)), to: 0 }, pastHour);
+  return axisOf(work, { from: Math.min(-60, ...rows.map(({ start }) => start)), to: Math.max(0, ...rows.map(({ end }) => end)) }, pastHour);
 }
 
 /** What goes on beside each other on so many burners: each on the first that is free. */

@@ -53,7 +53,7 @@ export function Timeline({ sweets, clock, nights, away, now, pans, done, pinned,
       {now > axis.from && now < axis.to && (
         <span className="absolute inset-y-0 border-l-2 border-dotted border-saffron-fill" style={{ left: percent(placeOn(axis, now)) }} />
       )}
-      <span className="absolute inset-y-0 right-0 border-r-2 border-ink" />
+      <span className="absolute inset-y-0 border-r-2 border-ink" style={{ right: percent(1 - placeOn(axis, 0)) }} />
     </span>
   );
   const pots = [...new Set(rows.flatMap(({ pan }) => pan ?? []))];
@@ -78,7 +78,7 @@ export function Timeline({ sweets, clock, nights, away, now, pans, done, pinned,
               {clock.time(minute)}
             </span>
           ))}
-          <span className="absolute bottom-0 right-0 font-[640] bg-ground pl-1.5">
+          <span className="absolute bottom-0 font-[640] bg-ground pl-1.5" style={{ right: percent(1 - placeOn(axis, 0)) }}>
             <span className="absolute bottom-6 right-0 t-small whitespace-nowrap">served</span>
             {hour}
           </span>
@@ -155,9 +155,9 @@ const APART = 0.062;
 function ticksOf(axis: PlanAxis, clock: PlanClock): readonly Tick[] {
   const ticks: Tick[] = [];
   let last = -Infinity;
+  const served = placeOn(axis, 0);
   for (const { minute, at } of axis.stops) {
-    if (at > 1 - APART * 0.9 && minute !== axis.to) continue;
-    if (minute === axis.to || at - last < APART) continue;
+    if (minute === axis.to || Math.abs(at - served) < APART * 0.9 || at - last < APART) continue;
     const before = ticks.at(-1);
     ticks.push({ minute, day: before === undefined || clock.day(before.minute) !== clock.day(minute) });
     last = at;

@@ -56,6 +56,9 @@ export interface GatheringData {
 
 const same = (gathering: Gathering): Gathering => gathering;
 const STEP = "step ";
+/** Lateness is planned in steps of so many minutes. */
+const LATE_STEP = 5;
+const NOT_LAID: GatheringPlan["placed"] = [];
 const TOLD_MS = 20_000;
 
 export type GatheringState = ReturnType<typeof useGathering>;
@@ -125,7 +128,7 @@ export function useGathering({ id, given, plan: stored, sweets, shopping, lost, 
     [gathering.sweets, there],
   );
   const problem = useMemo(() => gatheringProblem(gathering, tasks, { equipment, now, done }), [gathering, tasks, equipment, now, done]);
-  const proof = useProof({ problem, placed: plan?.placed ?? [], of: plan?.key ?? "", onProven: state.take });
+  const proof = useProof({ problem, placed: plan?.placed ?? NOT_LAID, onProven: state.take });
   // What is set by hand stands there at once; the rest follows when it is solved.
   const rows = useMemo(() => {
     const placed = (plan?.placed ?? []).map((row) => {
@@ -148,12 +151,24 @@ export function useGathering({ id, given, plan: stored, sweets, shopping, lost, 
   const late = useMemo(() => forecastOf(problem, plan?.placed ?? [], nowMinute, going).filter((each) => each.late > 0), [problem, plan, nowMinute, going]);
   const isBegun = done.size > 0 || (begin !== null && begin <= nowMinute);
 
+  const { anew: solveAnew } = state;
+  // What is late whatever is done is planned for when it can be ready.
+  const anew = useCallback(
+    () => solveAnew(Object.fromEntries(late.map(({ sweet, late: minutes }) => [sweet, LATE_STEP * Math.ceil(minutes / LATE_STEP)]))),
+    [solveAnew, late],
+  );
+  const isCooking = done.size > 0 || Object.keys(going).length > 0;
+  const behind = useMemo(() => {
+    // A batch that is on the stove says when its steps begin; ticks say only when they are done.
+    const followed = new Set(flat.flatMap((row) => (row.task.sweet in live.batches ? [row.id] : [])));
+    return behindOf(plan?.placed ?? [], nowMinute, { done, going, isFollowed: (task) => followed.has(task) });
+  }, [plan, nowMinute, done, going, flat, live.batches]);
   const moved = useMovedPlan({
-    behind: useMemo(() => behindOf(plan?.placed ?? [], nowMinute, { done, going }), [plan, nowMinute, done, going]),
-    isCooking: done.size > 0 || Object.keys(going).length > 0,
-    // Where a sweet is late whatever is done, what gives way is the cook's to say.
-    isFree: problems.length === 0 && late.length === 0 && state.share === null && nowMinute < 0,
-    anew: state.anew,
+    behind,
+    isCooking,
+    // What was set by hand is the cook's to let go.
+    isFree: problems.length === 0 && state.share === null && !behind.some((task) => task in problem.pinned),
+    anew,
     now,
   });
 
@@ -173,7 +188,7 @@ export function useGathering({ id, given, plan: stored, sweets, shopping, lost, 
 
   return {
     ...{ id, gathering, change, edited, undo, redo, ticks, shopping, lost, live, now, kitchen, problems, there, tasks, done, state, clock, nowMinute, names },
-    ...{ problem, proof, rows, flat, pans, stands, hands, begin, burners, unread, late, isBegun, moved, calendar, pin, tickStep },
+    ...{ problem, proof, rows, flat, pans, stands, hands, begin, burners, unread, late, isBegun, isCooking, moved, anew, calendar, pin, tickStep },
   };
 }
 

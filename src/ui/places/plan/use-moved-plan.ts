@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from "react";
 
-/** A plan that moved by itself: when, ms, and what had not begun, by task. */
+/** A plan that moved by itself: when, ms, and what was behind, by task. */
 export interface MovedPlan {
   readonly at: number;
   readonly task: string;
@@ -11,7 +11,7 @@ export interface MovedPlan {
 /** So often a plan moves by itself at the most, ms. */
 const REST_MS = 5 * 60_000;
 
-/** While it is cooked by a plan and something has not begun when it should have, the plan is solved anew from now on, now and then. */
+/** While it is cooked by a plan and something is behind it, the plan is solved anew from now on, now and then. */
 export function useMovedPlan({
   behind,
   isCooking,

@@ -25,8 +25,8 @@ export interface PlanState {
   readonly share: number | null;
   readonly why: string | null;
   readonly bounds: ReturnType<typeof planBounds>;
-  /** Solves it anew from now on; what is done stays where it was. */
-  readonly anew: () => void;
+  /** Solves it anew from now on; what is done stays where it was. Sweets that are late by so many minutes, by id, are planned for then. */
+  readonly anew: (late?: Readonly<Record<string, number>>) => void;
   /** Takes what was proven of the plan that is shown, and the better one that was found on the way. */
   readonly take: (proven: Proven) => void;
   readonly stop: () => void;
@@ -83,12 +83,12 @@ export function usePlan({ id, gathering, sweets, equipment, stored, done, going,
   const found = known.get(key) ?? (isWhole ? { plan: stored, clashes: [] } : null);
 
   const solve = useCallback(
-    (before: GatheringPlan | null) => {
+    (before: GatheringPlan | null, late: Readonly<Record<string, number>> = {}) => {
       running.current?.abort();
       const run = new AbortController();
       running.current = run;
       const { gathering: of, sweets: from, equipment: household, done: isDone, going: goesOn, key: at } = latest.current;
-      const problem = gatheringProblem(of, from, { equipment: household, now: Date.now(), done: isDone, going: goesOn });
+      const problem = gatheringProblem(of, from, { equipment: household, now: Date.now(), done: isDone, going: goesOn, late });
       client.current ??= createBrowserPlanner();
       setShare(0);
       setWhy(null);
@@ -148,7 +148,7 @@ export function usePlan({ id, gathering, sweets, equipment, stored, done, going,
     share,
     why,
     bounds,
-    anew: useCallback(() => solve(shown), [solve, shown]),
+    anew: useCallback((late) => solve(shown, late), [solve, shown]),
     take: useCallback(
       ({ laid, latestStart }: Proven) => {
         if (!shown) return;

@@ -23,17 +23,15 @@ const TELL_MS = 200;
 export function useProof({
   problem,
   placed,
-  of,
   onProven,
 }: {
   readonly problem: PlanProblem;
+  /** The plan as it is laid; of another one it is looked for anew. */
   readonly placed: readonly PlacedTask[];
-  /** The plan by its key: of another it is looked for anew. */
-  readonly of: string;
   readonly onProven: (proven: Proven) => void;
 }): ProofState {
-  const [running, setRunning] = useState<{ readonly of: string; readonly share: number } | null>(null);
-  const [lost, setLost] = useState<{ readonly of: string; readonly why: string } | null>(null);
+  const [running, setRunning] = useState<{ readonly of: readonly PlacedTask[]; readonly share: number } | null>(null);
+  const [lost, setLost] = useState<{ readonly of: readonly PlacedTask[]; readonly why: string } | null>(null);
   const client = useRef<ProofClient | null>(null);
   const run = useRef<AbortController | null>(null);
   const stop = useCallback(() => {
@@ -41,7 +39,7 @@ export function useProof({
     run.current = null;
     setRunning(null);
   }, []);
-  useEffect(() => () => run.current?.abort(), [of]);
+  useEffect(() => () => run.current?.abort(), [placed]);
   useEffect(
     () => () => {
       client.current?.close();
@@ -56,8 +54,8 @@ export function useProof({
     client.current ??= createBrowserProver();
     const begun = performance.now();
     setLost(null);
-    setRunning({ of, share: 0 });
-    const timer = setInterval(() => setRunning({ of, share: Math.min(1, (performance.now() - begun) / (1000 * PROOF_SECONDS)) }), TELL_MS);
+    setRunning({ of: placed, share: 0 });
+    const timer = setInterval(() => setRunning({ of: placed, share: Math.min(1, (performance.now() - begun) / (1000 * PROOF_SECONDS)) }), TELL_MS);
     own.signal.addEventListener("abort", () => clearInterval(timer));
     const mine = new Set(problem.tasks.map(({ id }) => id));
     client.current
@@ -69,13 +67,13 @@ export function useProof({
       .catch((error: unknown) => {
         if (error instanceof Cancelled) return;
         stop();
-        setLost({ of, why: whyOf(error, "It could not be looked for.") });
+        setLost({ of: placed, why: whyOf(error, "It could not be looked for.") });
       });
-  }, [of, onProven, placed, problem, stop]);
+  }, [onProven, placed, problem, stop]);
   return {
     isOffered: canProve(problem, placed),
-    share: running?.of === of ? running.share : null,
-    why: lost?.of === of ? lost.why : null,
+    share: running?.of === placed ? running.share : null,
+    why: lost?.of === placed ? lost.why : null,
     look,
     stop,
   };
